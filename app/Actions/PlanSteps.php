@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Adapters\FigureOptics;
+use App\Adapters\LayerDraft;
+use App\Http\Props\AreaFinishProps;
+use App\Http\Props\ColourProps;
+use App\Models\Area;
+use App\Models\Figure;
+use Hyalin\Finish\Section;
+use Hyalin\Finish\Technique;
+use Hyalin\Finish\Zone;
+
+/**
+ * The steps of a figure: the layers of each area in stack order. Spray layers at the bottom that several areas share
+ * are one step for all of them, as one sprays a whole figure in one go.
+ */
+final class PlanSteps
+{
+    /** @return list<array<string, mixed>> attributes of App\Models\RunStep, in order */
+    public function __invoke(Figure $figure): array
+    {
+        $areas = $figure->areas()->with(['layers.paints.paint', 'part'])->get()
+            ->filter(static fn (Area $a): bool => $a->layers->isNotEmpty());
+        $optics = FigureOptics::of($figure);
+        $shared = $sprayed = $own = [];
+        foreach ($areas as $area) {
+            $drafts = AreaFinishProps::drafts($area);
+            $section = $optics->section($drafts);
+            // Only while every layer so far was sprayed: a spray later on is masked and belongs to its area.
+            $path = '';
+            $spraying = true;
+            foreach ($drafts as $i => $draft) {
+                $path .= $draft->signature();
+                $spraying = $spraying && in_array($draft->technique, [Technique::SprayCan, Technique::ZenithalSpray], true);
+                $step = self::step($area, $draft, $section, $i);
+                if ($spraying) {
+                    $shared[$path] ??= $step;
+                    $sprayed[$path][] = $area->name;
+                } else {
+                    $own[] = $step;
+                }
+            }
+        }
+        foreach ($sprayed as $path => $names) {
+            if (count($names) > 1) {
+                $shared[$path] = [...$shared[$path], 'area_name' => implode(', ', $names), 'part_name' => null];
+            }
+        }
+        $steps = [...array_values($shared), ...$own];
+        foreach ($steps as $position => $_) {
+            $steps[$position]['position'] = $position + 1;
+        }
+
+        return $steps;
+    }
+
+    /** @return array<string, mixed> */
+    private static function step(Area $area, LayerDraft $draft, Section $section, int $index): array
+    {
+        $row = $section->rows[$index + 1];
+        $colours = [];
+        foreach (Zone::cases() as $zone) {
+            $colours[$zone->value] = ColourProps::of($row->cell($zone)->seen)->hex;
+        }
+
+        return [
+            'layer_key' => $draft->key,
+            'part_name' => $area->part?->name,
+            'area_name' => $area->name,
+            'technique' => $draft->technique,
+            'zones' => $draft->zones,
+            'thinner' => $draft->thinner,
+            'coats' => $draft->coats,
+            'planned_mix' => array_map(static fn (array $entry): array => [
+                'paintId' => $entry[0]->id,
+                'maker' => $entry[0]->maker,
+                'name' => $entry[0]->name,
+                'hex' => $entry[0]->thick_hex,
+                'drops' => $entry[1],
+            ], $draft->mix),
+            'planned_colours' => $colours,
+            'drying_minutes' => $draft->technique->dryingMinutes(),
+        ];
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Adapters;
+
+use App\Http\Props\CardAreaProps;
+use App\Models\Figure;
+use Dompdf\Dompdf;
+use Dompdf\Options;
+use Illuminate\Contracts\View\Factory;
+
+/**
+ * The card as a PDF: fonts embedded, nothing fetched.
+ */
+final readonly class CardPdf
+{
+    public function __construct(private Factory $views)
+    {
+    }
+
+    /** @param  list<CardAreaProps>  $areas */
+    public function of(Figure $figure, array $areas): string
+    {
+        // One folder for the application: a second one with the same family name would get the first one's face.
+        $cache = storage_path('framework/cache/fonts');
+        if (! is_dir($cache)) {
+            mkdir($cache, 0o755, true);
+        }
+        $options = new Options([
+            'chroot' => [resource_path('fonts')],
+            'isRemoteEnabled' => false,
+            'isPhpEnabled' => false,
+            'isJavascriptEnabled' => false,
+            'isFontSubsettingEnabled' => true,
+            'fontDir' => $cache,
+            'fontCache' => $cache,
+            'tempDir' => $cache,
+        ]);
+        $pdf = new Dompdf($options);
+        $pdf->loadHtml($this->views->make('card', ['figure' => $figure, 'areas' => $areas, 'fonts' => resource_path('fonts')])->render());
+        $pdf->setPaper('a4');
+        $pdf->render();
+
+        return (string) $pdf->output();
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Adapters;
+
+use App\Models\Layer as LayerRecord;
+use App\Models\LayerPaint;
+use App\Models\Paint;
+use Hyalin\Finish\Layer;
+use Hyalin\Finish\Technique;
+use Hyalin\Finish\Zone;
+use Hyalin\Optics\PaintOptics;
+
+/**
+ * A layer as the painter has it before them, stored or not: pots instead of optics.
+ */
+final readonly class LayerDraft
+{
+    /**
+     * @param  string  $key  stays with the layer through every edit
+     * @param  non-empty-list<Zone>  $zones
+     * @param  non-empty-list<array{Paint, int}>  $mix  pots with their drops
+     */
+    public function __construct(
+        public string $key,
+        public Technique $technique,
+        public array $zones,
+        public float $thinner,
+        public int $coats,
+        public array $mix,
+        public ?string $note,
+    ) {
+    }
+
+    public static function of(LayerRecord $layer): self
+    {
+        $mix = array_values($layer->paints->map(static fn (LayerPaint $p): array => [$p->paint, $p->drops])->all());
+
+        return new self(
+            $layer->key,
+            $layer->technique,
+            $layer->zones ?: $layer->technique->usualZones(),
+            $layer->thinner,
+            $layer->coats,
+            $mix ?: throw new \LogicException("layer {$layer->id} has no paint"),
+            $layer->note,
+        );
+    }
+
+    public function mixOptics(): PaintOptics
+    {
+        return PaintOptics::mixed(array_map(
+            static fn (array $entry): array => [$entry[0]->optics(), (float) $entry[1]],
+            $this->mix,
+        ));
+    }
+
+    public function toLayer(): Layer
+    {
+        return Layer::of($this->technique, $this->mixOptics(), $this->thinner, $this->coats, $this->zones);
+    }
+
+    /** @return string equal for layers that are painted in one go on several areas */
+    public function signature(): string
+    {
+        return json_encode([
+            $this->technique->value,
+            array_column($this->zones, 'value'),
+            $this->thinner,
+            $this->coats,
+            array_map(static fn (array $entry): array => [$entry[0]->id, $entry[1]], $this->mix),
+        ], JSON_THROW_ON_ERROR);
+    }
+}

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Adapters;
+
+use App\Models\Figure;
+use App\Models\Paint;
+use Hyalin\Colour\Lab;
+use Hyalin\Finish\Technique;
+use Hyalin\Finish\Zone;
+use Hyalin\Mixing\LaterLayer;
+use Hyalin\Mixing\MixTask;
+use Hyalin\Mixing\Placement;
+use Hyalin\Optics\FilmThickness;
+use Hyalin\Optics\PaintOptics;
+
+/**
+ * A mix wanted for one layer in one zone: over what lies beneath it there, under what still follows.
+ */
+final readonly class MixRequest
+{
+    /**
+     * @param  list<Paint>  $pots  to mix from, in shelf order
+     * @param  list<PaintOptics>  $optics  theirs
+     */
+    private function __construct(
+        public MixTask $task,
+        public array $pots,
+        public array $optics,
+    ) {
+    }
+
+    /**
+     * The pots a painter would mix from for a technique: not empty, and for covering techniques no inks and washes.
+     *
+     * @param  iterable<Paint>  $shelf
+     * @return list<Paint>
+     */
+    public static function potsFor(Technique $technique, iterable $shelf, bool $allKinds = false): array
+    {
+        $pots = [];
+        foreach ($shelf as $pot) {
+            if ($pot->level_percent > 0 && $pot->kind->isMixed()
+                && ($allKinds || $technique->isTranslucent() || ! $pot->kind->isTranslucent())) {
+                $pots[] = $pot;
+            }
+        }
+
+        return $pots;
+    }
+
+    /**
+     * @param  list<LayerDraft>  $drafts
+     * @param  int  $index  the layer whose mix is wanted
+     * @param  list<Paint>  $pots
+     * @return self|null null when the layer does not touch the zone
+     */
+    public static function of(
+        Figure $figure,
+        array $drafts,
+        int $index,
+        Zone $zone,
+        Lab $target,
+        array $pots,
+        int $maxPaints,
+    ): ?self {
+        $optics = FigureOptics::of($figure);
+        $layer = $drafts[$index]->toLayer();
+        if ($layer->coverage($zone) <= 0.0) {
+            return null;
+        }
+        $beneath = $optics->section(array_slice($drafts, 0, $index))->top()->cell($zone)->inside;
+        $later = [];
+        foreach (array_slice($drafts, $index + 1) as $draft) {
+            $above = $draft->toLayer();
+            for ($coat = 0; $coat < $above->coats && $above->coverage($zone) > 0.0; $coat++) {
+                $later[] = LaterLayer::of($above->mix, FilmThickness::coats($above->thickness($zone)), $above->coverage($zone));
+            }
+        }
+        $task = MixTask::of(
+            $target,
+            Placement::over($beneath, FilmThickness::coats($layer->thickness($zone)), $layer->coverage($zone), $layer->coats),
+            $later,
+            $optics->surface,
+            $maxPaints,
+        );
+
+        return new self($task, $pots, array_map(static fn (Paint $p): PaintOptics => $p->optics(), $pots));
+    }
+}

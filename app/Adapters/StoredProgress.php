@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Adapters;
+
+use App\Models\MixSearch;
+use Hyalin\Mixing\Progress;
+
+/**
+ * Writes the progress of a search where the page can see it, and learns there whether to stop.
+ */
+final class StoredProgress implements Progress
+{
+    private float $written = 0.0;
+
+    public function __construct(private readonly MixSearch $search)
+    {
+    }
+
+    public function at(float $fraction): bool
+    {
+        // A write a hundredth of the way: each is a small transaction of its own.
+        if ($fraction - $this->written < 0.01) {
+            return true;
+        }
+        $this->written = $fraction;
+        $this->search->refresh();
+        $this->search->update(['progress' => $fraction]);
+
+        return ! $this->search->stop_asked;
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Casts;
+
+use App\Models\RunStep;
+use Illuminate\Contracts\Database\Eloquent\CastsAttributes;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A mix as it was on that day: names and colours stand by themselves, whatever became of the pots.
+ *
+ * @phpstan-import-type MixEntry from RunStep
+ *
+ * @implements CastsAttributes<list<MixEntry>|null, list<MixEntry>|null>
+ */
+final class RecordedMix implements CastsAttributes
+{
+    /**
+     * @param  array<string, mixed>  $attributes
+     * @return list<MixEntry>|null
+     */
+    public function get(Model $model, string $key, mixed $value, array $attributes): ?array
+    {
+        if (! is_string($value)) {
+            return null;
+        }
+        /** @var list<MixEntry> written by set() only */
+        $entries = json_decode($value, true, flags: JSON_THROW_ON_ERROR);
+
+        return $entries;
+    }
+
+    /** @param  array<string, mixed>  $attributes */
+    public function set(Model $model, string $key, mixed $value, array $attributes): ?string
+    {
+        return $value === null ? null : json_encode($value, JSON_THROW_ON_ERROR);
+    }
+}

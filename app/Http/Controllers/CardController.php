@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Adapters\CardPdf;
+use App\Http\Props\CardAreaProps;
+use App\Http\Props\FigureProps;
+use App\Models\Figure;
+use Illuminate\Http\Response as PlainResponse;
+use Illuminate\Support\Str;
+use Inertia\Inertia;
+use Inertia\Response;
+
+/**
+ * The recipe on paper.
+ */
+final class CardController
+{
+    public function show(Figure $figure): Response
+    {
+        return Inertia::render('card/index', [
+            'figure' => FigureProps::of($figure, 'Finishes'),
+            'areas' => CardAreaProps::allOf($figure),
+        ]);
+    }
+
+    public function pdf(Figure $figure, CardPdf $pdf): PlainResponse
+    {
+        return new PlainResponse($pdf->of($figure, CardAreaProps::allOf($figure)), 200, [
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => 'inline; filename="'.Str::slug($figure->name).'.pdf"',
+        ]);
+    }
+}

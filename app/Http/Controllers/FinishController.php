@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\SaveFinish;
+use App\Actions\SaveVersioned;
+use App\Http\Props\AreaFinishProps;
+use App\Http\Props\AreaProps;
+use App\Http\Props\FigureProps;
+use App\Http\Props\PotProps;
+use App\Http\Props\SectionProps;
+use App\Http\Props\TechniqueProps;
+use App\Http\Requests\FinishRequest;
+use App\Models\Area;
+use App\Models\Figure;
+use App\Models\Paint;
+use App\Models\Painter;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Inertia\Inertia;
+use Inertia\Response;
+
+/**
+ * The stack of layers of each area, and the section it gives.
+ */
+final class FinishController
+{
+    public function show(Figure $figure, #[CurrentUser] Painter $painter, ?Area $area = null): Response
+    {
+        $open = $area?->exists ? $area : $figure->areas()->first();
+
+        return Inertia::render('finishes/index', [
+            'figure' => FigureProps::of($figure, 'Finishes'),
+            'areas' => AreaProps::allOf($figure),
+            'area' => $open === null ? null : AreaFinishProps::of($figure, $open),
+            'pots' => array_values($painter->paints->map(static fn (Paint $p) => PotProps::of($p))->all()),
+            'techniques' => TechniqueProps::all(),
+        ]);
+    }
+
+    /** What layers that are not saved yet would give. */
+    public function section(FinishRequest $request, Figure $figure, Area $area, #[CurrentUser] Painter $painter): JsonResponse
+    {
+        return new JsonResponse(SectionProps::predict($figure, $request->drafts($painter), $area->samples));
+    }
+
+    public function update(
+        FinishRequest $request,
+        Figure $figure,
+        Area $area,
+        SaveVersioned $save,
+        SaveFinish $saveFinish,
+        #[CurrentUser] Painter $painter,
+    ): JsonResponse {
+        $drafts = $request->drafts($painter);
+        $save(
+            $painter->id,
+            $area,
+            $request->integer('version'),
+            $request->validated(),
+            static fn (Area $area) => $saveFinish($area, $drafts),
+            static fn (Area $area): AreaFinishProps => AreaFinishProps::of($figure, $area),
+        );
+
+        return new JsonResponse(['version' => $area->version]);
+    }
+}

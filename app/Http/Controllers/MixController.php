@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Props\MixAnswerProps;
+use App\Http\Props\MixSearchProps;
+use App\Http\Requests\MixFinderRequest;
+use App\Jobs\ProveMix;
+use App\Models\Area;
+use App\Models\Figure;
+use App\Models\MixSearch as MixSearchRecord;
+use App\Models\Painter;
+use Hyalin\Mixing\ExhaustiveMixSearch;
+use Hyalin\Mixing\MixSearch;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+
+/**
+ * The mix finder: an answer at once, and a proof on request.
+ */
+final class MixController
+{
+    public function find(MixFinderRequest $request, Figure $figure, Area $area, #[CurrentUser] Painter $painter): JsonResponse
+    {
+        $wanted = $request->mixRequest($figure, $area, $painter);
+        $answer = MixSearch::provingUpTo(config()->integer('hyalin.prove_at_once'))->find($wanted->optics, $wanted->task);
+
+        return new JsonResponse(MixAnswerProps::of(
+            $wanted,
+            $answer,
+            ExhaustiveMixSearch::size(count($wanted->pots), $wanted->task),
+        ));
+    }
+
+    /** Starts a search to the end in the queue. */
+    public function prove(MixFinderRequest $request, Figure $figure, Area $area, #[CurrentUser] Painter $painter): JsonResponse
+    {
+        // Asked once here, so that a request that cannot be searched for is refused before it waits.
+        $request->mixRequest($figure, $area, $painter);
+        $search = new MixSearchRecord(['area_id' => $area->id, 'request' => $request->validated()]);
+        $search->painter_id = $painter->id;
+        $search->save();
+        ProveMix::dispatch($search);
+
+        return new JsonResponse(MixSearchProps::of($search), JsonResponse::HTTP_ACCEPTED);
+    }
+
+    public function progress(MixSearchRecord $mixSearch): JsonResponse
+    {
+        return new JsonResponse(MixSearchProps::of($mixSearch));
+    }
+
+    public function stop(MixSearchRecord $mixSearch): JsonResponse
+    {
+        $mixSearch->update(['stop_asked' => true]);
+
+        return new JsonResponse(MixSearchProps::of($mixSearch));
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Painter;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+
+final class SignInController
+{
+    public const DEMO_EMAIL = 'ines@hyalin.example';
+
+    /** No secret: it is shown on the sign-in page of the demo, and exists nowhere else. */
+    public const DEMO_PASSWORD = 'the lamp is lit';
+
+    public function show(): Response
+    {
+        return Inertia::render('sign-in/index', [
+            'demo' => config('hyalin.demo') === true
+                ? ['email' => self::DEMO_EMAIL, 'password' => self::DEMO_PASSWORD]
+                : null,
+        ]);
+    }
+
+    public function store(Request $request): RedirectResponse
+    {
+        $request->validate(['email' => ['required', 'string'], 'password' => ['required', 'string']]);
+        $known = Auth::attempt([
+            'email' => $request->string('email')->lower()->value(),
+            'password' => $request->string('password')->value(),
+        ], $request->boolean('remember'));
+        if (! $known) {
+            throw ValidationException::withMessages(['email' => 'This name and password do not belong together.']);
+        }
+        $request->session()->regenerate();
+
+        return redirect()->intended(route('bench-door', absolute: false));
+    }
+
+    /** One-press entry of the demo. */
+    public function demo(Request $request): RedirectResponse
+    {
+        abort_unless(config('hyalin.demo') === true, 404);
+        Auth::login(Painter::query()->where('email', self::DEMO_EMAIL)->firstOrFail());
+        $request->session()->regenerate();
+
+        return redirect()->route('bench-door');
+    }
+
+    public function destroy(Request $request): RedirectResponse
+    {
+        Auth::logout();
+        $request->session()->invalidate();
+        $request->session()->regenerateToken();
+
+        return redirect()->route('sign-in');
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use App\Http\Props\SillItemProps;
+use App\Models\Painter;
+use Illuminate\Http\Request;
+use Inertia\Middleware;
+
+final class HandleInertiaRequests extends Middleware
+{
+    protected $rootView = 'app';
+
+    /** @return array<string, mixed> */
+    public function share(Request $request): array
+    {
+        $painter = $request->user();
+
+        return [
+            ...parent::share($request),
+            'painter' => $painter instanceof Painter ? $painter->name : null,
+            'sill' => fn (): array => $painter instanceof Painter ? SillItemProps::of($painter) : [],
+        ];
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use App\Models\Paint;
+use App\Models\RunStep;
+
+/**
+ * Drops of one pot in a mix.
+ *
+ * @phpstan-import-type MixEntry from RunStep
+ */
+final readonly class DropsProps
+{
+    public function __construct(
+        public int $paintId,
+        public string $maker,
+        public string $name,
+        public string $hex,
+        public int $drops,
+    ) {
+    }
+
+    public static function of(Paint $paint, int $drops): self
+    {
+        return new self($paint->id, $paint->maker, $paint->name, $paint->thick_hex, $drops);
+    }
+
+    /**
+     * @param  list<MixEntry>  $entries
+     * @return list<self>
+     */
+    public static function recorded(array $entries): array
+    {
+        return array_map(
+            static fn (array $e): self => new self($e['paintId'], $e['maker'], $e['name'], $e['hex'], $e['drops']),
+            $entries,
+        );
+    }
+}

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use App\Models\Paint;
+use App\Models\PaintKind;
+use Hyalin\Colour\Illuminant;
+use Hyalin\Colour\Reflectance;
+use Hyalin\Colour\SpectralSum;
+use Hyalin\Colour\Srgb;
+use Hyalin\Optics\FilmThickness;
+use Hyalin\Optics\Hiding;
+use Hyalin\Optics\Opacity;
+use Hyalin\Optics\OpticsQuality;
+use Hyalin\Optics\PaintOptics;
+use Hyalin\Optics\Sheen;
+use Hyalin\Optics\Surface;
+use Hyalin\Optics\TintingStrength;
+
+/**
+ * A pot with its three swatches: thick, one coat over black, one coat over white.
+ */
+final readonly class PaintProps
+{
+    /** @param  int|null  $coatsToHide null when 40 coats do not hide */
+    public function __construct(
+        public int $id,
+        public string $maker,
+        public string $name,
+        public PaintKind $kind,
+        public Sheen $sheen,
+        public int $levelPercent,
+        public string $thickHex,
+        public ColourProps $thick,
+        public ColourProps $overBlack,
+        public ColourProps $overWhite,
+        public Opacity $opacity,
+        public TintingStrength $strength,
+        public OpticsQuality $quality,
+        public ?int $coatsToHide,
+        public ?string $note,
+        public bool $isMixed,
+        public int $version,
+    ) {
+    }
+
+    public static function of(Paint $paint): self
+    {
+        $optics = $paint->optics();
+
+        return new self(
+            $paint->id,
+            $paint->maker,
+            $paint->name,
+            $paint->kind,
+            $paint->sheen,
+            $paint->level_percent,
+            $paint->thick_hex,
+            ColourProps::of(Srgb::hex($paint->thick_hex)->toXyz()->toLab()),
+            self::coatOver($optics, 0.0),
+            self::coatOver($optics, 1.0),
+            $paint->opacity,
+            $paint->strength,
+            $paint->quality,
+            Hiding::coatsToHide($optics),
+            $paint->note,
+            $paint->kind->isMixed(),
+            $paint->version,
+        );
+    }
+
+    /** One reference coat, off its highlight. */
+    public static function coatOver(PaintOptics $optics, float $card): ColourProps
+    {
+        $film = $optics->filmOver(Reflectance::flat($card), FilmThickness::coats(1.0));
+
+        return ColourProps::of(
+            SpectralSum::under(Illuminant::D65)->xyz(Surface::of(Sheen::Gloss)->seen($film))->toLab(),
+        );
+    }
+}

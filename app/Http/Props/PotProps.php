@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use App\Models\Paint;
+
+/**
+ * A pot where only its name and colour matter.
+ */
+final readonly class PotProps
+{
+    /** @param  bool  $onShelf false when it was taken off the shelf; recipes keep it */
+    public function __construct(
+        public int $id,
+        public string $maker,
+        public string $name,
+        public string $hex,
+        public bool $isMixed,
+        public bool $onShelf,
+    ) {
+    }
+
+    public static function of(Paint $paint): self
+    {
+        return new self(
+            $paint->id,
+            $paint->maker,
+            $paint->name,
+            $paint->thick_hex,
+            $paint->kind->isMixed(),
+            $paint->deleted_at === null,
+        );
+    }
+}

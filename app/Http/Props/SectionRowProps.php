@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use Hyalin\Finish\Zone;
+use Hyalin\Optics\OpticsQuality;
+
+/**
+ * The zones after one layer, and whether the layer can be seen.
+ */
+final readonly class SectionRowProps
+{
+    /**
+     * @param  list<SectionCellProps>  $cells  recess to edge
+     * @param  bool  $shows  false when no zone changes enough to be seen at arm's length
+     * @param  string|null  $remedy  what would make it read
+     */
+    public function __construct(
+        public array $cells,
+        public OpticsQuality $quality,
+        public bool $shows,
+        public float $largestChange,
+        public ?Zone $mostIn,
+        public ?string $remedy,
+    ) {
+    }
+}

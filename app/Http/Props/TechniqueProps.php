@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use Hyalin\Finish\Technique;
+use Hyalin\Finish\Zone;
+
+/**
+ * A technique with the defaults of the trade.
+ */
+final readonly class TechniqueProps
+{
+    /** @param  list<Zone>  $usualZones */
+    public function __construct(
+        public Technique $technique,
+        public array $usualZones,
+        public float $usualThinner,
+        public int $dryingMinutes,
+        public string $instruction,
+    ) {
+    }
+
+    /** @return list<self> */
+    public static function all(): array
+    {
+        return array_map(static fn (Technique $t): self => new self(
+            $t,
+            $t->usualZones(),
+            $t->usualThinner(),
+            $t->dryingMinutes(),
+            $t->instruction(),
+        ), Technique::cases());
+    }
+}

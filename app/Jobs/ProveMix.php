@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\Adapters\StoredProgress;
+use App\Http\Props\MixAnswerProps;
+use App\Http\Requests\MixFinderRequest;
+use App\Models\MixSearch;
+use Hyalin\Mixing\ExhaustiveMixSearch;
+use Hyalin\Mixing\SearchEnding;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Queue\Queueable;
+use Throwable;
+
+/**
+ * Searches every mix of the shelf, so that the best one is proven.
+ */
+final class ProveMix implements ShouldQueue
+{
+    use Queueable;
+
+    public int $timeout = 1800;
+
+    public function __construct(private readonly MixSearch $search)
+    {
+    }
+
+    public function handle(): void
+    {
+        $search = $this->search->load(['painter', 'area.figure', 'area.samples']);
+        $search->update(['state' => 'running']);
+        // The request was judged when it came in; here it is only read again.
+        $request = new MixFinderRequest($search->request);
+        $wanted = $request->mixRequest($search->area->figure()->firstOrFail(), $search->area, $search->painter()->firstOrFail());
+        $answer = ExhaustiveMixSearch::find($wanted->optics, $wanted->task, new StoredProgress($search));
+        $search->update([
+            'state' => $answer->ending === SearchEnding::Proven ? 'done' : 'stopped',
+            'progress' => $answer->ending === SearchEnding::Proven ? 1.0 : $search->progress,
+            'result' => MixAnswerProps::of($wanted, $answer, ExhaustiveMixSearch::size(count($wanted->pots), $wanted->task)),
+        ]);
+    }
+
+    public function failed(?Throwable $e): void
+    {
+        $this->search->update(['state' => 'failed']);
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * One surface with one finish. Its version counts changes of the stack of layers.
+ *
+ * @property int $id
+ * @property int $figure_id
+ * @property int|null $part_id
+ * @property string $name
+ * @property string|null $wish
+ * @property int $position
+ * @property int $version
+ * @property-read int|null $layers_count
+ * @property-read int|null $samples_count
+ */
+final class Area extends Model
+{
+    protected $guarded = ['id', 'figure_id'];
+
+    protected $attributes = ['version' => 1, 'position' => 0];
+
+    /** @return BelongsTo<Figure, $this> */
+    public function figure(): BelongsTo
+    {
+        return $this->belongsTo(Figure::class);
+    }
+
+    /** @return BelongsTo<Part, $this> */
+    public function part(): BelongsTo
+    {
+        return $this->belongsTo(Part::class);
+    }
+
+    /** @return HasMany<Layer, $this> */
+    public function layers(): HasMany
+    {
+        return $this->hasMany(Layer::class)->orderBy('position');
+    }
+
+    /** @return HasMany<Sample, $this> */
+    public function samples(): HasMany
+    {
+        return $this->hasMany(Sample::class);
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Hyalin\Colour\Illuminant;
+use Hyalin\Optics\Sheen;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * @property int $id
+ * @property int $painter_id
+ * @property string $name
+ * @property string|null $sculptor
+ * @property int|null $height_mm
+ * @property int $copies
+ * @property string|null $about
+ * @property string $bare_hex
+ * @property Illuminant $light
+ * @property Sheen $sheen
+ * @property int $version
+ */
+final class Figure extends Model
+{
+    use OwnedByPainter;
+
+    protected $guarded = ['id', 'painter_id'];
+
+    protected $attributes = [
+        'version' => 1, 'copies' => 1, 'bare_hex' => '#8c8c8c', 'light' => 'D65', 'sheen' => 'matt',
+    ];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['light' => Illuminant::class, 'sheen' => Sheen::class];
+    }
+
+    /** @return HasMany<Part, $this> */
+    public function parts(): HasMany
+    {
+        return $this->hasMany(Part::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** @return HasMany<Area, $this> */
+    public function areas(): HasMany
+    {
+        return $this->hasMany(Area::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** @return HasMany<Picture, $this> */
+    public function pictures(): HasMany
+    {
+        return $this->hasMany(Picture::class)->orderBy('id');
+    }
+
+    /** @return HasMany<Run, $this> */
+    public function runs(): HasMany
+    {
+        return $this->hasMany(Run::class)->orderBy('number');
+    }
+}

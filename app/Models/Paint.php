@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Casts\Spectrum;
+use Hyalin\Optics\Opacity;
+use Hyalin\Optics\OpticsQuality;
+use Hyalin\Optics\PaintOptics;
+use Hyalin\Optics\Sheen;
+use Hyalin\Optics\TintingStrength;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\SoftDeletes;
+use Illuminate\Support\Carbon;
+
+/**
+ * A pot on the shelf. Taken off the shelf it is only marked so, and recipes that use it keep it.
+ *
+ * @property int $id
+ * @property int $painter_id
+ * @property int $position
+ * @property string $maker
+ * @property string $name
+ * @property PaintKind $kind
+ * @property Sheen $sheen
+ * @property int $level_percent
+ * @property string $thick_hex
+ * @property Opacity $opacity
+ * @property TintingStrength $strength
+ * @property list<float> $absorption
+ * @property list<float> $scattering
+ * @property OpticsQuality $quality
+ * @property string|null $note
+ * @property int $version
+ * @property Carbon|null $deleted_at
+ */
+final class Paint extends Model
+{
+    use OwnedByPainter;
+    use SoftDeletes;
+
+    protected $guarded = ['id', 'painter_id'];
+
+    protected $attributes = ['version' => 1, 'position' => 0, 'level_percent' => 100];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return [
+            'kind' => PaintKind::class,
+            'sheen' => Sheen::class,
+            'opacity' => Opacity::class,
+            'strength' => TintingStrength::class,
+            'absorption' => Spectrum::class,
+            'scattering' => Spectrum::class,
+            'quality' => OpticsQuality::class,
+        ];
+    }
+
+    public function optics(): PaintOptics
+    {
+        return PaintOptics::of($this->absorption, $this->scattering, $this->quality);
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use App\Database\ImmediateSQLiteConnection;
+use App\Models\Figure;
+use App\Models\MixSearch;
+use App\Models\Paint;
+use App\Models\Run;
+use App\Models\SetAsideEdit;
+use App\Policies\OwnerPolicy;
+use Closure;
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Connection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\ServiceProvider;
+use PDO;
+
+final class AppServiceProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        Connection::resolverFor(
+            'sqlite',
+            fn (PDO|Closure $pdo, string $database, string $prefix, array $config): Connection => new ImmediateSQLiteConnection($pdo, $database, $prefix, $config),
+        );
+    }
+
+    public function boot(): void
+    {
+        Model::shouldBeStrict();
+        foreach ([Figure::class, MixSearch::class, Paint::class, Run::class, SetAsideEdit::class] as $model) {
+            Gate::policy($model, OwnerPolicy::class);
+        }
+        // By address and by name: guessing one painter's password from many places is slowed as well.
+        RateLimiter::for('sign-in', fn (Request $request): array => [
+            Limit::perMinute(10)->by('address:'.$request->ip()),
+            Limit::perMinute(5)->by('name:'.$request->string('email')->lower()),
+        ]);
+    }
+}

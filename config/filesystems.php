@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'disks' => [
+        'local' => [
+            'driver' => 'local',
+            'root' => storage_path('app/private'),
+            'serve' => false,
+            'throw' => true,
+            'report' => false,
+        ],
+    ],
+];

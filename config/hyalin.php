@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    // Shows the demo painter's credentials and a one-press entry on the sign-in page.
+    'demo' => (bool) env('HYALIN_DEMO', false),
+
+    'uploads' => [
+        'max_bytes' => 12 * 1024 * 1024,
+        // Checked before the picture is decoded: a decoded pixel takes 4 bytes.
+        'max_pixels' => 24_000_000,
+        // Longer side of what is kept; samples are averages over many pixels.
+        'kept_side' => 1600,
+    ],
+
+    // Mix searches up to this many mixes are run to their end at once; larger ones on request, in the queue.
+    'prove_at_once' => 60_000,
+];

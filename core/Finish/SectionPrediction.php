@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Finish;
+
+use Hyalin\Colour\DifferenceFormula;
+use Hyalin\Colour\Illuminant;
+use Hyalin\Colour\Lab;
+use Hyalin\Colour\Reflectance;
+use Hyalin\Colour\SpectralSum;
+use Hyalin\Optics\OpticsQuality;
+use Hyalin\Optics\Surface;
+
+/**
+ * Front door of the module: the colour of every zone after every layer, under a chosen light and sheen.
+ */
+final readonly class SectionPrediction
+{
+    private function __construct(private SpectralSum $sum, private Surface $surface)
+    {
+    }
+
+    public static function under(Illuminant $light, Surface $surface): self
+    {
+        return new self(SpectralSum::under($light), $surface);
+    }
+
+    /**
+     * @param  Reflectance  $bare  what the finish starts from, without surface reflection
+     * @param  list<Layer>  $layers  in the order they are painted; never rearranged
+     */
+    public function of(Reflectance $bare, array $layers): Section
+    {
+        $seen = $this->seen($bare);
+        $cells = [];
+        foreach (Zone::cases() as $zone) {
+            $cells[$zone->value] = new SectionCell($zone, $bare, $seen, false, 0.0);
+        }
+        $quality = OpticsQuality::Measured;
+        $rows = [new SectionRow($cells, $quality)];
+        foreach ($layers as $layer) {
+            $cells = array_map(fn (SectionCell $cell): SectionCell => $this->after($layer, $cell), $cells);
+            $quality = $quality->orWorse($layer->mix->quality);
+            $rows[] = new SectionRow($cells, $quality);
+        }
+
+        return new Section($rows);
+    }
+
+    private function after(Layer $layer, SectionCell $before): SectionCell
+    {
+        if ($layer->coverage($before->zone) <= 0.0) {
+            return new SectionCell($before->zone, $before->inside, $before->seen, false, 0.0);
+        }
+        $inside = $layer->over($before->zone, $before->inside);
+        $seen = $this->seen($inside);
+
+        return new SectionCell(
+            $before->zone,
+            $inside,
+            $seen,
+            true,
+            DifferenceFormula::Ciede2000->between($before->seen, $seen),
+        );
+    }
+
+    private function seen(Reflectance $inside): Lab
+    {
+        return $this->sum->xyz($this->surface->seen($inside))->toLab();
+    }
+}

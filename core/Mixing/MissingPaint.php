@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Mixing;
+
+use Hyalin\Colour\HueName;
+use Hyalin\Colour\Lab;
+
+/**
+ * What a pot would have to be like to bring a target nearer that no mix reaches.
+ */
+final readonly class MissingPaint
+{
+    /** CIEDE2000 above which a target counts as out of reach: the eye sees it at once. */
+    public const OUT_OF_REACH = 5.0;
+
+    /** @param  non-empty-list<string>  $wanted in a painter's words: "lighter", "more chromatic, towards orange" */
+    private function __construct(public float $difference, public array $wanted)
+    {
+    }
+
+    /** @return self|null null when the nearest mix is near enough */
+    public static function between(Lab $target, FoundMix $nearest): ?self
+    {
+        if ($nearest->difference <= self::OUT_OF_REACH) {
+            return null;
+        }
+        $wanted = [];
+        $dl = $target->lightness - $nearest->lab->lightness;
+        if (abs($dl) > 2) {
+            $wanted[] = $dl > 0 ? 'lighter' : 'darker';
+        }
+        $dc = $target->toLch()->chroma - $nearest->lab->toLch()->chroma;
+        $da = $target->a - $nearest->lab->a;
+        $db = $target->b - $nearest->lab->b;
+        if ($dc < -2 && hypot($da, $db) - abs($dc) < 2) {
+            $wanted[] = 'more neutral';
+        } elseif (hypot($da, $db) > 2) {
+            $towards = HueName::of(Lab::of(50, $da, $db));
+            $wanted[] = ($dc > 2 ? 'more chromatic, towards ' : 'towards ').$towards;
+        }
+
+        return new self($nearest->difference, $wanted ?: ['nearer to the target in every way']);
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Mixing;
+
+/**
+ * How widely the quick search looks: chosen by the size of the shelf, tuned against exhaustive search on shelves
+ * other than those of the benchmark.
+ */
+final readonly class SearchEffort
+{
+    /**
+     * @param  float  $margin  how far, in score, a set may look worse than the best by the shelf's linear model
+     * @param  float  $closer  and how far after one exact colour of it
+     * @param  float  $reach  how near the target, as a share of the best score, a triangle must pass
+     * @param  int  $mostSets  sets tried in one round
+     * @param  int  $passes  passes with a base of its own for every paint
+     * @param  int  $rounds  rounds over the whole shelf after that, the best mixes as bases
+     * @param  float  $worthwhile  paints whose best mix is farther behind than this are not joined any further
+     * @param  int  $ratios  ratios of a promising set computed exactly
+     */
+    private function __construct(
+        public float $margin,
+        public float $closer,
+        public float $reach,
+        public int $mostSets,
+        public int $passes,
+        public int $rounds,
+        public float $worthwhile,
+        public int $ratios,
+    ) {
+    }
+
+    public static function forShelf(int $paints): self
+    {
+        return match (true) {
+            $paints <= 45 => new self(1.5, 0.3, 1.0, 400, 2, 8, 6.0, 8),
+            $paints <= 120 => new self(1.2, 0.05, 0.8, 100, 2, 1, 1.5, 6),
+            default => new self(0.8, 0.05, 0.6, 80, 1, 1, 1.5, 4),
+        };
+    }
+}

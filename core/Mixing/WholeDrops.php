@@ -1,0 +1,210 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Mixing;
+
+/**
+ * Ratios of one set of two or three paints in the linear model. Points are x, y, z and weights t as LocalModel gives
+ * them.
+ */
+final class WholeDrops
+{
+    /**
+     * The mix nearest to the target when drops could be divided, each share at least one in $maxDrops.
+     *
+     * @param  array{list<float>, list<float>, list<float>, list<float>}  $points
+     * @return array{list<float>, float, array{float, float, float}} volume fractions adding up to 1, the linear
+     *                                                                distance there and the linear point
+     */
+    public static function foot(array $points, int $maxDrops): array
+    {
+        [$x, $y, $z, $t] = $points;
+        $least = 1 / $maxDrops;
+        if (! isset($x[2])) {
+            [$w0, $w1] = self::onSegment($x[0], $y[0], $z[0], $x[1], $y[1], $z[1]);
+            $c0 = $w0 / $t[0];
+            $c1 = $w1 / $t[1];
+            $c0 = \max($least, $c0 / ($c0 + $c1));
+            $c1 = \max($least, 1.0 - $c0);
+            $sum = $c0 + $c1;
+            $v0 = $c0 * $t[0];
+            $v1 = $c1 * $t[1];
+            $v = $v0 + $v1;
+            $dx = ($v0 * $x[0] + $v1 * $x[1]) / $v;
+            $dy = ($v0 * $y[0] + $v1 * $y[1]) / $v;
+            $dz = ($v0 * $z[0] + $v1 * $z[1]) / $v;
+
+            return [[$c0 / $sum, $c1 / $sum], \sqrt($dx * $dx + $dy * $dy + $dz * $dz), [$dx, $dy, $dz]];
+        }
+        [$w0, $w1, $w2] = self::onTriangle($x, $y, $z);
+        $c0 = $w0 / $t[0];
+        $c1 = $w1 / $t[1];
+        $c2 = $w2 / $t[2];
+        $sum = $c0 + $c1 + $c2;
+        $c0 = \max($least, $c0 / $sum);
+        $c1 = \max($least, $c1 / $sum);
+        $c2 = \max($least, $c2 / $sum);
+        $sum = $c0 + $c1 + $c2;
+        $v0 = $c0 * $t[0];
+        $v1 = $c1 * $t[1];
+        $v2 = $c2 * $t[2];
+        $v = $v0 + $v1 + $v2;
+        $dx = ($v0 * $x[0] + $v1 * $x[1] + $v2 * $x[2]) / $v;
+        $dy = ($v0 * $y[0] + $v1 * $y[1] + $v2 * $y[2]) / $v;
+        $dz = ($v0 * $z[0] + $v1 * $z[1] + $v2 * $z[2]) / $v;
+
+        return [[$c0 / $sum, $c1 / $sum, $c2 / $sum], \sqrt($dx * $dx + $dy * $dy + $dz * $dz), [$dx, $dy, $dz]];
+    }
+
+    /**
+     * The best linear score of a mix of three paints near the given shares: for each total the drops are rounded.
+     *
+     * @param  float  $c1  share of the first paint, >= 0; the three need not add up to 1
+     * @return float INF when even the effort of the smallest mix is above $limit
+     */
+    public static function score(
+        float $x1, float $y1, float $z1, float $x2, float $y2, float $z2, float $x3, float $y3, float $z3,
+        float $t1, float $t2, float $t3, float $c1, float $c2, float $c3, int $maxDrops, float $limit,
+    ): float {
+        $sum = $c1 + $c2 + $c3;
+        $c1 /= $sum;
+        $c2 /= $sum;
+        $best = INF;
+        for ($n = 3; $n <= $maxDrops; $n++) {
+            $effort = 2 * MixScore::PER_PAINT + MixScore::PER_DROP * ($n - 1);
+            if ($effort > $limit || $effort > $best) {
+                break;
+            }
+            // Whole drops held as floats: one type for the whole loop.
+            $d1 = \max(1.0, \floor($c1 * $n + 0.5));
+            $d2 = \max(1.0, \floor($c2 * $n + 0.5));
+            $d3 = $n - $d1 - $d2;
+            if ($d3 < 1.0) {
+                // Rounding took the last drop: the larger of the other two gives it back.
+                if ($d1 > $d2) {
+                    $d1 += $d3 - 1.0;
+                } else {
+                    $d2 += $d3 - 1.0;
+                }
+                $d3 = 1.0;
+            }
+            $v1 = $d1 * $t1;
+            $v2 = $d2 * $t2;
+            $v3 = $d3 * $t3;
+            $v = $v1 + $v2 + $v3;
+            $dx = ($v1 * $x1 + $v2 * $x2 + $v3 * $x3) / $v;
+            $dy = ($v1 * $y1 + $v2 * $y2 + $v3 * $y3) / $v;
+            $dz = ($v1 * $z1 + $v2 * $z2 + $v3 * $z3) / $v;
+            $best = \min($best, \sqrt($dx * $dx + $dy * $dy + $dz * $dz) + $effort);
+        }
+
+        return $best;
+    }
+
+    /**
+     * Whole-drop ratios around the given shares, best linear score first.
+     *
+     * @param  array{list<float>, list<float>, list<float>, list<float>}  $points
+     * @param  list<float>  $fractions  adding up to 1
+     * @return list<array{float, list<int>}> score and drops; the ratios are in lowest terms and differ
+     */
+    public static function around(array $points, array $fractions, int $maxDrops): array
+    {
+        [$x, $y, $z, $t] = $points;
+        $paints = \count($fractions);
+        $x[2] ??= 0.0;
+        $y[2] ??= 0.0;
+        $z[2] ??= 0.0;
+        $t[2] ??= 0.0;
+        $found = [];
+        for ($n = $paints; $n <= $maxDrops; $n++) {
+            $a0 = (int) \floor($fractions[0] * $n);
+            $b0 = $paints === 3 ? (int) \floor($fractions[1] * $n) : $n;
+            for ($a = \max(1, $a0); $a <= $a0 + 1; $a++) {
+                for ($b = \max(1, $b0); $b <= $b0 + 1; $b++) {
+                    $d2 = $paints === 3 ? $b : $n - $a;
+                    $d3 = $n - $a - $d2;
+                    if ($d2 < 1 || $d3 < ($paints === 3 ? 1 : 0)) {
+                        continue;
+                    }
+                    $va = $a * $t[0];
+                    $vb = $d2 * $t[1];
+                    $vc = $d3 * $t[2];
+                    $v = $va + $vb + $vc;
+                    $dx = ($va * $x[0] + $vb * $x[1] + $vc * $x[2]) / $v;
+                    $dy = ($va * $y[0] + $vb * $y[1] + $vc * $y[2]) / $v;
+                    $dz = ($va * $z[0] + $vb * $z[1] + $vc * $z[2]) / $v;
+                    $score = MixScore::of(\sqrt($dx * $dx + $dy * $dy + $dz * $dz), $paints, $n);
+                    // A multiple of a smaller ratio is the same mix at more effort: the smaller came first.
+                    $key = \intdiv(46189 * $a, $n) * 65536 + \intdiv(46189 * $d2, $n);
+                    $found[$key] ??= [$score, $paints === 3 ? [$a, $d2, $d3] : [$a, $d2]];
+                }
+            }
+        }
+        $found = \array_values($found);
+        \usort($found, static fn (array $p, array $q): int => $p[0] <=> $q[0]);
+
+        return $found;
+    }
+
+    /** @return array{float, float} weights of the point of the segment nearest to the origin */
+    private static function onSegment(float $x1, float $y1, float $z1, float $x2, float $y2, float $z2): array
+    {
+        $ex = $x2 - $x1;
+        $ey = $y2 - $y1;
+        $ez = $z2 - $z1;
+        $length = $ex * $ex + $ey * $ey + $ez * $ez;
+        $w = $length > 1e-12 ? -($x1 * $ex + $y1 * $ey + $z1 * $ez) / $length : 0.5;
+        $w = \max(0.0, \min(1.0, $w));
+
+        return [1 - $w, $w];
+    }
+
+    /**
+     * @param  list<float>  $x
+     * @param  list<float>  $y
+     * @param  list<float>  $z
+     * @return array{float, float, float} weights of the point of the triangle nearest to the origin
+     */
+    private static function onTriangle(array $x, array $y, array $z): array
+    {
+        $ex = $x[1] - $x[0];
+        $ey = $y[1] - $y[0];
+        $ez = $z[1] - $z[0];
+        $fx = $x[2] - $x[0];
+        $fy = $y[2] - $y[0];
+        $fz = $z[2] - $z[0];
+        $ee = $ex * $ex + $ey * $ey + $ez * $ez;
+        $ef = $ex * $fx + $ey * $fy + $ez * $fz;
+        $ff = $fx * $fx + $fy * $fy + $fz * $fz;
+        $pe = $x[0] * $ex + $y[0] * $ey + $z[0] * $ez;
+        $pf = $x[0] * $fx + $y[0] * $fy + $z[0] * $fz;
+        $determinant = $ee * $ff - $ef * $ef;
+        if ($determinant > 1e-12 * $ee * $ff) {
+            $w1 = ($ef * $pf - $ff * $pe) / $determinant;
+            $w2 = ($ef * $pe - $ee * $pf) / $determinant;
+            if ($w1 >= 0 && $w2 >= 0 && $w1 + $w2 <= 1) {
+                return [1 - $w1 - $w2, $w1, $w2];
+            }
+        }
+        // The foot is outside: the nearest point is on one of the sides.
+        $best = [1.0, 0.0, 0.0];
+        $nearest = INF;
+        foreach ([[0, 1], [0, 2], [1, 2]] as [$i, $j]) {
+            [$p, $q] = self::onSegment($x[$i], $y[$i], $z[$i], $x[$j], $y[$j], $z[$j]);
+            $dx = $p * $x[$i] + $q * $x[$j];
+            $dy = $p * $y[$i] + $q * $y[$j];
+            $dz = $p * $z[$i] + $q * $z[$j];
+            $distance = $dx * $dx + $dy * $dy + $dz * $dz;
+            if ($distance < $nearest) {
+                $nearest = $distance;
+                $best = [0.0, 0.0, 0.0];
+                $best[$i] = $p;
+                $best[$j] = $q;
+            }
+        }
+
+        return $best;
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Optics;
+
+use Hyalin\Colour\InvalidSpectrum;
+use Hyalin\Colour\SpectralRecovery;
+use Hyalin\Colour\Srgb;
+
+/**
+ * K and S of a paint that nobody measured: from how it looks when thick, how many coats hide, how far it carries.
+ *
+ * The colour becomes a spectrum (SpectralRecovery), the spectrum K/S, and S, alike in all bands, is set so that the
+ * contrast ratio reaches 0.98 at the stated coats. The statement of strength then scales K and S together: where it
+ * is not "usual" it outranks the statement of opacity, because in mixes the level of S decides more than anything
+ * else that is unknown.
+ */
+final class PaintEstimate
+{
+    /** Band reflectances outside this range say nothing about a paint: K/S grows without bound towards 0 and 1. */
+    private const DARKEST = 0.003;
+
+    private const LIGHTEST = 0.998;
+
+    /**
+     * @param  Srgb  $thick  seen colour of a thick layer, off its highlight
+     *
+     * @throws InvalidSpectrum when the colour cannot be that of a surface
+     */
+    public static function fromColour(Srgb $thick, Opacity $opacity, TintingStrength $strength): PaintOptics
+    {
+        $inside = Surface::of(Sheen::Gloss)->inside(SpectralRecovery::of($thick->toXyz()));
+        $ratio = array_map(
+            static fn (float $r): float => KubelkaMunk::absorptionOverScattering(
+                max(self::DARKEST, min(self::LIGHTEST, $r)),
+            ),
+            $inside->values,
+        );
+        $unit = PaintOptics::of($ratio, array_fill(0, count($ratio), 1.0), OpticsQuality::Estimated);
+        $level = self::levelThatHides($unit, $opacity->coats());
+
+        return $unit->scaled($level * $strength->load());
+    }
+
+    /**
+     * @return float the S per coat at which $coats coats reach a contrast ratio of 0.98, to 1e-12 relative
+     */
+    private static function levelThatHides(PaintOptics $unit, int $coats): float
+    {
+        $low = 1e-4;
+        $high = 1e4;
+        // More pigment always hides better, so the interval can be halved; geometrically, as it spans 8 decades.
+        while ($high / $low > 1 + 1e-12) {
+            $middle = sqrt($low * $high);
+            if (Hiding::contrastRatio($unit, FilmThickness::coats($middle * $coats)) < Hiding::HIDDEN) {
+                $low = $middle;
+            } else {
+                $high = $middle;
+            }
+        }
+
+        return $high;
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Optics;
+
+use Hyalin\Colour\Bands;
+use Hyalin\Colour\Reflectance;
+
+/**
+ * The boundary of paint and air: what the Kubelka-Munk film reflects inside (R) and what is seen outside (Rm).
+ *
+ * Rm = v k1 + (1 - k1)(1 - k2) R / (1 - k2 R), J. L. Saunderson, J. Opt. Soc. Am. 32, 727 (1942). k1 = 0.04 is the
+ * Fresnel reflection at normal incidence for n = 1.5, k2 = 0.6 the diffuse internal one; v says how much of the
+ * first-surface reflection reaches the eye: all of it from a matt surface, none from gloss seen off its highlight.
+ */
+final readonly class Surface
+{
+    public const FIRST_SURFACE = 0.04;
+
+    public const INTERNAL = 0.6;
+
+    private function __construct(public float $veil, public float $gain, public float $internal)
+    {
+    }
+
+    /** No surface: inside and outside are the same. */
+    public static function none(): self
+    {
+        return new self(0.0, 1.0, 0.0);
+    }
+
+    public static function of(Sheen $sheen): self
+    {
+        return new self(
+            $sheen->veil() * self::FIRST_SURFACE,
+            (1 - self::FIRST_SURFACE) * (1 - self::INTERNAL),
+            self::INTERNAL,
+        );
+    }
+
+    /** @return Reflectance seen from outside */
+    public function seen(Reflectance $inside): Reflectance
+    {
+        return Reflectance::of(array_map(
+            fn (float $r): float => $this->veil + $this->gain * $r / (1 - $this->internal * $r),
+            $inside->values,
+        ));
+    }
+
+    /**
+     * @return Reflectance inside the film
+     *
+     * @throws InvalidOptics when a reading is darker than the surface reflection alone
+     */
+    public function inside(Reflectance $seen): Reflectance
+    {
+        $values = [];
+        foreach ($seen->values as $band => $rm) {
+            $below = $rm - $this->veil;
+            if ($below < 0) {
+                throw InvalidOptics::tooDarkForSheen(Bands::nanometres($band));
+            }
+            $values[] = $below / ($this->gain + $this->internal * $below);
+        }
+
+        return Reflectance::of(array_map(static fn (float $r): float => min(1.0, $r), $values));
+    }
+}

@@ -1,0 +1,232 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Demo;
+
+use Hyalin\Finish\Technique;
+use Hyalin\Finish\Zone;
+
+/**
+ * The figures of the demo as their painter planned them. A layer either names its mix in drops or says for which zone
+ * the mix finder shall find it.
+ *
+ * @phpstan-type PlannedLayer array{technique: Technique, mix: array<string, int>, find?: Zone, zones?: non-empty-list<Zone>, thinner?: float, coats?: int, note?: string}
+ * @phpstan-type PlannedArea array{part: string, name: string, wish: string, layers: list<PlannedLayer>}
+ * @phpstan-type Plan array{name: string, heightMm: int, copies: int, about: string, bare: string, picture: string|null, run: int, areas: list<PlannedArea>}
+ */
+final class FigurePlans
+{
+    /** @return list<Plan> */
+    public static function all(): array
+    {
+        return [self::keeperMaude(), self::reedSentries(), self::mothRegent(), self::tideBell()];
+    }
+
+    /** @return Plan */
+    private static function keeperMaude(): array
+    {
+        return [
+            'name' => 'Keeper Maude of Skerrow Ness',
+            'heightMm' => 90,
+            'copies' => 1,
+            'about' => 'She has kept the lamp for thirty winters. The oilskin is the focal point; the heron\'s two whites must stay apart.',
+            'bare' => '#8c8f92',
+            'picture' => 'keeper-maude',
+            'run' => 2,
+            'areas' => [
+                self::area('Oilskin coat', 'Oilskin', 'Focal point. Bright ochre yellow, warm in the shade.', [
+                    self::found(Technique::BaseCoat, Zone::Mid, coats: 2),
+                    self::found(Technique::Layer, Zone::Shade, [Zone::Recess, Zone::Shade], 2),
+                    self::found(Technique::Wash, Zone::Recess, [Zone::Recess, Zone::Shade]),
+                    self::found(Technique::Layer, Zone::Light, [Zone::Light, Zone::Edge], 2),
+                    self::found(Technique::EdgeHighlight, Zone::Edge, coats: 2),
+                ]),
+                self::area('Body', 'Jersey', 'Knitted wool, quiet beside the coat.', [
+                    self::found(Technique::BaseCoat, Zone::Shade, coats: 2),
+                    self::found(Technique::Wash, Zone::Recess, [Zone::Recess, Zone::Shade]),
+                    self::found(Technique::Layer, Zone::Mid, [Zone::Mid, Zone::Light, Zone::Edge]),
+                    self::found(Technique::DryBrush, Zone::Light, coats: 2),
+                    self::found(Technique::DryBrush, Zone::Edge),
+                ]),
+                self::area('Body', 'Boots', 'Tarred leather, dark against the rock.', [
+                    self::found(Technique::BaseCoat, Zone::Mid),
+                    self::given(Technique::Wash, ['Lamp Soot' => 1], thinner: 1.0),
+                    self::found(Technique::EdgeHighlight, Zone::Edge),
+                ]),
+                self::area('Head', 'Face and hands', 'Weathered skin.', [
+                    self::found(Technique::BaseCoat, Zone::Mid, coats: 2),
+                    self::found(Technique::Layer, Zone::Shade, [Zone::Recess, Zone::Shade]),
+                    self::given(Technique::Wash, ['Flesh Shade' => 1], thinner: 2.0),
+                    self::found(Technique::Layer, Zone::Light, [Zone::Light, Zone::Edge]),
+                    self::found(Technique::EdgeHighlight, Zone::Edge),
+                ]),
+                self::area('Head', 'Hair', 'Grey plaits.', [
+                    self::found(Technique::BaseCoat, Zone::Mid, coats: 2),
+                    self::given(Technique::Wash, ['Lamp Soot' => 1], thinner: 1.5),
+                    self::found(Technique::Layer, Zone::Light, [Zone::Light, Zone::Edge]),
+                    self::found(Technique::DryBrush, Zone::Edge, coats: 2),
+                ]),
+                self::area('Hat', 'Hat', 'Older than the coat: duller, browner.', [
+                    self::found(Technique::BaseCoat, Zone::Mid, coats: 2),
+                    self::found(Technique::Wash, Zone::Shade, [Zone::Recess, Zone::Shade]),
+                    self::found(Technique::Layer, Zone::Light, [Zone::Light, Zone::Edge]),
+                    self::found(Technique::EdgeHighlight, Zone::Edge),
+                ]),
+                self::area('Lantern', 'Brass', 'Painted brass, highlights towards silver.', [
+                    self::found(Technique::BaseCoat, Zone::Mid, coats: 2),
+                    self::found(Technique::Wash, Zone::Shade, [Zone::Recess, Zone::Shade]),
+                    self::found(Technique::Layer, Zone::Light, [Zone::Light, Zone::Edge]),
+                    self::found(Technique::EdgeHighlight, Zone::Edge),
+                ]),
+                self::area('Lantern', 'Glass', 'Warm glow, lightest in the middle.', [
+                    self::found(Technique::BaseCoat, Zone::Light, coats: 3),
+                    self::found(Technique::Glaze, Zone::Mid, [Zone::Recess, Zone::Shade, Zone::Mid], 2),
+                    self::found(Technique::Glaze, Zone::Shade, [Zone::Recess, Zone::Shade], 3),
+                ]),
+                self::area('Heron', 'Heron breast', 'The pure white. Must stand apart from the wings.', [
+                    self::found(Technique::BaseCoat, Zone::Light, coats: 3),
+                    self::found(Technique::Wash, Zone::Shade, [Zone::Recess, Zone::Shade]),
+                    self::found(Technique::Layer, Zone::Edge, [Zone::Light, Zone::Edge]),
+                ]),
+                self::area('Heron', 'Heron wings', 'The blue-grey white.', [
+                    self::found(Technique::BaseCoat, Zone::Mid, coats: 2),
+                    self::found(Technique::Wash, Zone::Shade, [Zone::Recess, Zone::Shade]),
+                    self::found(Technique::DryBrush, Zone::Edge, coats: 2),
+                ]),
+                self::area('Heron', 'Beak and legs', 'Ochre, darker at the feet.', [
+                    self::found(Technique::BaseCoat, Zone::Mid, coats: 2),
+                    self::found(Technique::Glaze, Zone::Shade, [Zone::Recess, Zone::Shade], 2),
+                ]),
+                self::area('Rock base', 'Rock', 'Wet rock, a step darker than the boots.', [
+                    self::found(Technique::BaseCoat, Zone::Shade),
+                    self::found(Technique::DryBrush, Zone::Light, coats: 2),
+                    self::found(Technique::DryBrush, Zone::Edge),
+                ]),
+            ],
+        ];
+    }
+
+    /** @return Plan */
+    private static function reedSentries(): array
+    {
+        return [
+            'name' => 'Six reed sentries',
+            'heightMm' => 32,
+            'copies' => 6,
+            'about' => 'One finish, six times, in two batches a season apart.',
+            'bare' => '#7c7f80',
+            'picture' => null,
+            'run' => 0,
+            'areas' => [
+                ['part' => 'Sentry', 'name' => 'Cloak', 'wish' => 'Reed green, all six alike.', 'layers' => [
+                    ...self::zenithal(),
+                    self::given(Technique::BaseCoat, ['Reed Green' => 3, 'Moss Stone' => 1]),
+                    self::given(Technique::Wash, ['Eel Green' => 1]),
+                    self::given(Technique::DryBrush, ['Samphire' => 2, 'Bone Lane' => 1]),
+                ]],
+                ['part' => 'Sentry', 'name' => 'Spear shaft', 'wish' => 'Bare wood.', 'layers' => []],
+                ['part' => 'Sentry', 'name' => 'Skin', 'wish' => 'Quick, but not flat.', 'layers' => []],
+                ['part' => 'Base', 'name' => 'Mud', 'wish' => 'Dark, so that the cloaks carry.', 'layers' => []],
+            ],
+        ];
+    }
+
+    /** @return Plan */
+    private static function mothRegent(): array
+    {
+        return [
+            'name' => 'The Moth Regent',
+            'heightMm' => 160,
+            'copies' => 1,
+            'about' => 'A bust with four wings printed apart.',
+            'bare' => '#b9b4a8',
+            'picture' => null,
+            'run' => 0,
+            'areas' => [
+                ['part' => 'Fore wings', 'name' => 'Wing dust', 'wish' => 'Pale, glazed in violet towards the root.', 'layers' => [
+                    self::given(Technique::SprayCan, ['Primer White' => 1]),
+                    self::given(Technique::Airbrush, ['Oyster' => 3, 'Blush Glass' => 1]),
+                    self::given(Technique::Glaze, ['Ink Violet' => 1], [Zone::Recess, Zone::Shade], 2),
+                ]],
+                ['part' => 'Fore wings', 'name' => 'Wing eyes', 'wish' => 'Masked, sharp.', 'layers' => []],
+                ['part' => 'Hind wings', 'name' => 'Hind wing dust', 'wish' => 'A step darker than the fore wings.', 'layers' => []],
+                ['part' => 'Bust', 'name' => 'Collar', 'wish' => 'Polished.', 'layers' => []],
+                ['part' => 'Bust', 'name' => 'Face', 'wish' => 'Chalk pale.', 'layers' => []],
+            ],
+        ];
+    }
+
+    /** @return Plan */
+    private static function tideBell(): array
+    {
+        return [
+            'name' => 'The Tide Bell',
+            'heightMm' => 300,
+            'copies' => 1,
+            'about' => 'A prop in melted plastic: enamel chipped over steel, a polished clapper.',
+            'bare' => '#3b3d40',
+            'picture' => 'tide-bell',
+            'run' => 0,
+            'areas' => [
+                ['part' => 'Bell', 'name' => 'Enamel', 'wish' => 'Sea green, chipped at the lip.', 'layers' => [
+                    self::given(Technique::SprayCan, ['Primer Grey' => 1]),
+                    self::found(Technique::SprayCan, Zone::Mid, coats: 2),
+                ]],
+                ['part' => 'Bell', 'name' => 'Steel rim', 'wish' => 'Worn steel.', 'layers' => []],
+                ['part' => 'Yoke', 'name' => 'Yoke', 'wish' => 'Salt-bleached wood.', 'layers' => []],
+                ['part' => 'Clapper', 'name' => 'Clapper', 'wish' => 'Bright, uncovered.', 'layers' => []],
+            ],
+        ];
+    }
+
+    /**
+     * An area over the zenithal prime.
+     *
+     * @param  list<PlannedLayer>  $layers
+     * @return PlannedArea
+     */
+    private static function area(string $part, string $name, string $wish, array $layers): array
+    {
+        return ['part' => $part, 'name' => $name, 'wish' => $wish, 'layers' => [...self::zenithal(), ...$layers]];
+    }
+
+    /** @return list<PlannedLayer> */
+    private static function zenithal(): array
+    {
+        return [
+            self::given(Technique::SprayCan, ['Primer Black' => 1]),
+            self::given(Technique::ZenithalSpray, ['Primer White' => 1], coats: 2),
+        ];
+    }
+
+    /**
+     * @param  array<string, int>  $mix
+     * @param  non-empty-list<Zone>|null  $zones
+     * @return PlannedLayer
+     */
+    private static function given(
+        Technique $technique,
+        array $mix,
+        ?array $zones = null,
+        int $coats = 1,
+        ?float $thinner = null,
+    ): array {
+        return [
+            'technique' => $technique,
+            'mix' => $mix,
+            'zones' => $zones ?? $technique->usualZones(),
+            'coats' => $coats,
+            'thinner' => $thinner ?? $technique->usualThinner(),
+        ];
+    }
+
+    /**
+     * @param  non-empty-list<Zone>|null  $zones
+     * @return PlannedLayer
+     */
+    private static function found(Technique $technique, Zone $find, ?array $zones = null, int $coats = 1): array
+    {
+        return [...self::given($technique, [], $zones, $coats), 'find' => $find];
+    }
+}

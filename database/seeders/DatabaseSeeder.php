@@ -1,0 +1,291 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use App\Actions\EstimatePaint;
+use App\Actions\SaveFinish;
+use App\Actions\StartRun;
+use App\Adapters\LayerDraft;
+use App\Adapters\MixRequest;
+use App\Adapters\PictureFile;
+use App\Adapters\PictureIntake;
+use App\Http\Controllers\SignInController;
+use App\Models\Area;
+use App\Models\Figure;
+use App\Models\Paint;
+use App\Models\Painter;
+use App\Models\PaintKind;
+use App\Models\Picture;
+use App\Models\RunStepState;
+use Database\Demo\FigurePlans;
+use Hyalin\Colour\Bands;
+use Hyalin\Finish\Technique;
+use Hyalin\Finish\Zone;
+use Hyalin\Matching\SampleStatistics;
+use Hyalin\Mixing\MixSearch;
+use Hyalin\Optics\Opacity;
+use Hyalin\Optics\OpticsQuality;
+use Hyalin\Optics\PaintOptics;
+use Hyalin\Optics\Sheen;
+use Hyalin\Optics\TintingStrength;
+use Illuminate\Database\Seeder;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Str;
+use RuntimeException;
+
+/**
+ * The demo: The Lamp at Skerrow Ness, an invented world. Every number shown is computed from what stands in
+ * database/demo; the mixes are found by the mix finder, the samples are taken from the pictures.
+ *
+ * @phpstan-import-type Plan from FigurePlans
+ * @phpstan-import-type PlannedLayer from FigurePlans
+ */
+final class DatabaseSeeder extends Seeder
+{
+    public function run(EstimatePaint $estimate, SaveFinish $saveFinish, StartRun $startRun): void
+    {
+        if (Painter::query()->where('email', SignInController::DEMO_EMAIL)->exists()) {
+            return;
+        }
+        DB::transaction(function () use ($estimate, $saveFinish, $startRun): void {
+            $painter = Painter::query()->create([
+                'name' => 'Ines Marrow',
+                'email' => SignInController::DEMO_EMAIL,
+                'password' => SignInController::DEMO_PASSWORD,
+            ]);
+            $pots = $this->stockShelf($painter, $estimate);
+            foreach (FigurePlans::all() as $plan) {
+                $figure = $this->begin($painter, $plan, $pots, $saveFinish);
+                if ($plan['run'] > 0) {
+                    $this->paint($figure, $plan['run'], $startRun);
+                }
+            }
+        });
+    }
+
+    /** @return array<string, Paint> by name */
+    private function stockShelf(Painter $painter, EstimatePaint $estimate): array
+    {
+        $pots = [];
+        foreach ($this->rows(database_path('demo/shelf.csv')) as $position => $row) {
+            $opacity = Opacity::from($row['opacity']);
+            $strength = TintingStrength::from($row['strength']);
+            $optics = $estimate($row['colour'], $opacity, $strength);
+            if ($row['measured'] === 'yes') {
+                $optics = $this->asIfMeasured($optics, $position);
+            }
+            $paint = new Paint([
+                'position' => $position,
+                'maker' => $row['maker'],
+                'name' => $row['name'],
+                'kind' => PaintKind::from($row['kind']),
+                'sheen' => Sheen::from($row['sheen']),
+                'level_percent' => (int) $row['level'],
+                'thick_hex' => $row['colour'],
+                'opacity' => $opacity,
+                'strength' => $strength,
+                'absorption' => $optics->k,
+                'scattering' => $optics->s,
+                'quality' => $optics->quality,
+                'note' => $row['note'] === '' ? null : $row['note'],
+            ]);
+            $paint->painter_id = $painter->id;
+            $paint->save();
+            $pots[$paint->name] = $paint;
+        }
+
+        return $pots;
+    }
+
+    /**
+     * Invented readings: scattering that falls towards the red, as pigments' does, with K/S as it was, so that the
+     * thick colour stays.
+     */
+    private function asIfMeasured(PaintOptics $optics, int $position): PaintOptics
+    {
+        $power = 0.3 + 0.09 * ($position % 11);
+        $k = $s = [];
+        foreach ($optics->s as $band => $scattering) {
+            $factor = (Bands::nanometres($band) / 550) ** -$power;
+            $k[] = $optics->k[$band] * $factor;
+            $s[] = $scattering * $factor;
+        }
+
+        return PaintOptics::of($k, $s, OpticsQuality::Measured);
+    }
+
+    /**
+     * @param  Plan  $plan
+     * @param  array<string, Paint>  $pots
+     */
+    private function begin(Painter $painter, array $plan, array $pots, SaveFinish $saveFinish): Figure
+    {
+        $figure = new Figure([
+            'name' => $plan['name'],
+            'sculptor' => 'Ondine Varga-Holt, Tallow Lane Figures',
+            'height_mm' => $plan['heightMm'],
+            'copies' => $plan['copies'],
+            'about' => $plan['about'],
+            'bare_hex' => $plan['bare'],
+            'sheen' => Sheen::Satin,
+        ]);
+        $figure->painter_id = $painter->id;
+        $figure->save();
+        $picture = $plan['picture'] === null ? null : $this->hang($figure, $plan['picture']);
+        $partIds = [];
+        foreach ($plan['areas'] as $position => $planned) {
+            $partIds[$planned['part']] ??= $figure->parts()->create([
+                'name' => $planned['part'],
+                'position' => count($partIds) + 1,
+            ])->id;
+            $area = new Area([
+                'name' => $planned['name'],
+                'wish' => $planned['wish'],
+                'part_id' => $partIds[$planned['part']],
+                'position' => $position + 1,
+            ]);
+            $figure->areas()->save($area);
+            if ($picture !== null) {
+                $this->sample($area, $picture, (string) $plan['picture']);
+            }
+            if ($planned['layers'] !== []) {
+                $saveFinish($area, $this->drafts($figure, $area, $planned['layers'], $pots));
+            }
+        }
+
+        return $figure;
+    }
+
+    private function hang(Figure $figure, string $name): Picture
+    {
+        $intake = PictureIntake::of(
+            (string) file_get_contents(database_path("demo/pictures/{$name}.webp")),
+            config()->integer('hyalin.uploads.max_bytes'),
+            config()->integer('hyalin.uploads.max_pixels'),
+            config()->integer('hyalin.uploads.kept_side'),
+        );
+        $path = 'pictures/'.Str::ulid()->toBase32().'.png';
+        Storage::disk('local')->put($path, $intake->png);
+
+        return $figure->pictures()->create([
+            'title' => "{$figure->name}, painted by the sculptor",
+            'path' => $path,
+            'width' => $intake->width,
+            'height' => $intake->height,
+        ]);
+    }
+
+    private function sample(Area $area, Picture $picture, string $name): void
+    {
+        /** @var array<string, array<string, array{float, float, float}>> $spots written by database/demo/render.php */
+        $spots = json_decode((string) file_get_contents(database_path("demo/pictures/{$name}.spots.json")), true);
+        $file = PictureFile::of($picture);
+        foreach ($spots[$area->name] ?? [] as $zone => [$x, $y, $radius]) {
+            $statistics = SampleStatistics::of($file->spot([$x, $y], $radius));
+            $area->samples()->create([
+                'picture_id' => $picture->id,
+                'zone' => Zone::from($zone),
+                'method' => 'spot',
+                'outline' => [[$x, $y], [$radius, 0.0]],
+                'lightness' => $statistics->colour->lightness,
+                'a' => $statistics->colour->a,
+                'b' => $statistics->colour->b,
+                'spread' => $statistics->spread,
+                'pixels' => $statistics->pixels,
+                'clipped' => $statistics->clipped,
+            ]);
+        }
+    }
+
+    /**
+     * @param  list<PlannedLayer>  $layers
+     * @param  array<string, Paint>  $pots
+     * @return list<LayerDraft>
+     */
+    private function drafts(Figure $figure, Area $area, array $layers, array $pots): array
+    {
+        $drafts = [];
+        foreach ($layers as $layer) {
+            $mix = [];
+            foreach ($layer['mix'] as $name => $drops) {
+                $mix[] = [$pots[$name] ?? throw new RuntimeException("no pot {$name}"), $drops];
+            }
+            $drafts[] = new LayerDraft(
+                Str::ulid()->toBase32(),
+                $layer['technique'],
+                $layer['zones'] ?? $layer['technique']->usualZones(),
+                $layer['thinner'] ?? $layer['technique']->usualThinner(),
+                $layer['coats'] ?? 1,
+                // Until its mix is found a layer stands as a coat of the first pot.
+                $mix ?: [[$pots['Chalk White'], 1]],
+                $layer['note'] ?? null,
+            );
+        }
+        // Twice: the second time each mix is found under the layers that will follow it.
+        $found = [];
+        foreach ([1, 2] as $_) {
+            foreach ($layers as $i => $layer) {
+                if (isset($layer['find'])) {
+                    $known = array_filter($drafts, static fn (int $j): bool => $j <= $i || ! isset($layers[$j]['find']) || isset($found[$j]), ARRAY_FILTER_USE_KEY);
+                    $drafts[$i] = $this->withMixFound($figure, $area, array_values($known), $drafts[$i], $layer['find'], $pots);
+                    $found[$i] = true;
+                }
+            }
+        }
+
+        return array_values($drafts);
+    }
+
+    /**
+     * @param  list<LayerDraft>  $drafts  the finish around the layer
+     * @param  array<string, Paint>  $pots
+     */
+    private function withMixFound(Figure $figure, Area $area, array $drafts, LayerDraft $draft, Zone $zone, array $pots): LayerDraft
+    {
+        $mixable = MixRequest::potsFor($draft->technique, $pots);
+        $sample = $area->samples()->where('zone', $zone)->first()
+            ?? throw new RuntimeException("{$area->name} has no sample of the {$zone->value}");
+        $index = (int) array_search($draft, $drafts, true);
+        $request = MixRequest::of($figure, $drafts, $index, $zone, $sample->lab(), $mixable, 3)
+            ?? throw new RuntimeException("layer {$index} of {$area->name} does not touch the {$zone->value}");
+        $drops = [];
+        foreach (MixSearch::provingUpTo(0)->find($request->optics, $request->task)->best()->drops as $place => $count) {
+            $drops[] = [$mixable[$place], $count];
+        }
+
+        return new LayerDraft(
+            $draft->key, $draft->technique, $draft->zones, $draft->thinner, $draft->coats, $drops, $draft->note,
+        );
+    }
+
+    /** A run of which some steps are done, the last of them a few minutes ago. */
+    private function paint(Figure $figure, int $done, StartRun $startRun): void
+    {
+        $run = $startRun($figure) ?? throw new RuntimeException("{$figure->name} has no steps");
+        foreach ($run->steps()->limit($done)->get() as $n => $step) {
+            $step->state = RunStepState::Done;
+            $step->done_at = now()->subMinutes(4 + 55 * ($done - 1 - $n));
+            if ($step->technique === Technique::ZenithalSpray) {
+                $step->note = 'From straight above, two short passes. Under the brim stays black.';
+            }
+            $step->save();
+        }
+    }
+
+    /** @return list<array<string, string>> */
+    private function rows(string $file): array
+    {
+        $handle = fopen($file, 'r') ?: throw new RuntimeException("{$file} cannot be read");
+        $header = array_map(strval(...), fgetcsv($handle, escape: '') ?: []);
+        $rows = [];
+        while (is_array($row = fgetcsv($handle, escape: ''))) {
+            $rows[] = array_combine($header, array_map(strval(...), $row));
+        }
+        fclose($handle);
+
+        return $rows;
+    }
+}

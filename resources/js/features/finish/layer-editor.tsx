@@ -1,0 +1,203 @@
+import { ArrowDown, ArrowUp, Minus, Plus, Trash2 } from 'lucide-react';
+import { ZONES, dilutionWords, minutesWords } from '@/shared/lib/format';
+import { Button } from '@/shared/ui/button';
+import { Choices } from '@/shared/ui/choice';
+import { DropRow } from '@/shared/ui/drops';
+import { TextArea } from '@/shared/ui/field';
+import { Pick } from '@/shared/ui/pick';
+import { PotMark } from '@/shared/ui/pot-mark';
+import { Stepper } from '@/shared/ui/stepper';
+import type { DropsProps, LayerProps, PotProps, Technique, TechniqueProps } from '@/types/generated';
+import { withDrops, withPot } from './layers';
+
+type Props = {
+    layer: LayerProps;
+    pots: readonly PotProps[];
+    techniques: readonly TechniqueProps[];
+    isFirst: boolean;
+    isLast: boolean;
+    onChange: (change: Partial<LayerProps>) => void;
+    onTechnique: (technique: TechniqueProps) => void;
+    onMove: (by: 1 | -1) => void;
+    onRemove: () => void;
+};
+
+/** One layer: technique, zones, mix in drops, dilution, coats. */
+export function LayerEditor({
+    layer,
+    pots,
+    techniques,
+    isFirst,
+    isLast,
+    onChange,
+    onTechnique,
+    onMove,
+    onRemove,
+}: Props) {
+    const technique = techniques.find((t) => t.technique === layer.technique);
+    return (
+        <div className="flex flex-col gap-3">
+            <div className="flex items-end gap-2">
+                <div className="flex-1">
+                    <Pick<Technique>
+                        label="Technique"
+                        value={layer.technique}
+                        options={techniques.map((t) => ({ value: t.technique, label: t.technique }))}
+                        onPick={(value) => {
+                            const next = techniques.find((t) => t.technique === value);
+                            if (next) onTechnique(next);
+                        }}
+                    />
+                </div>
+                <Button
+                    aria-label="Move this layer up"
+                    title="Later"
+                    disabled={isLast}
+                    onClick={() => {
+                        onMove(1);
+                    }}
+                >
+                    <ArrowUp size={16} aria-hidden />
+                </Button>
+                <Button
+                    aria-label="Move this layer down"
+                    title="Earlier"
+                    disabled={isFirst}
+                    onClick={() => {
+                        onMove(-1);
+                    }}
+                >
+                    <ArrowDown size={16} aria-hidden />
+                </Button>
+                <Button aria-label="Remove this layer" title="Remove" onClick={onRemove}>
+                    <Trash2 size={16} aria-hidden />
+                </Button>
+            </div>
+            {technique && (
+                <p className="text-xs text-quiet">
+                    {technique.instruction} Dry in about {minutesWords(technique.dryingMinutes)}. What it leaves on each
+                    zone is an estimate.
+                </p>
+            )}
+            <Choices
+                grow
+                label="Zones"
+                values={layer.zones}
+                options={ZONES.map((zone) => ({ value: zone, label: zone }))}
+                onChoose={(chosen) => {
+                    onChange({ zones: ZONES.filter((zone) => chosen.includes(zone)) });
+                }}
+            />
+            <MixEditor
+                mix={layer.mix}
+                pots={pots}
+                onChange={(mix) => {
+                    onChange({ mix });
+                }}
+            />
+            <div className="grid grid-cols-2 gap-3">
+                <Stepper
+                    label="Coats"
+                    value={layer.coats}
+                    min={1}
+                    max={12}
+                    onChange={(coats) => {
+                        onChange({ coats });
+                    }}
+                />
+                <Stepper
+                    label="Thinner"
+                    value={layer.thinner}
+                    min={0}
+                    max={20}
+                    step={layer.thinner < 2 ? 0.5 : 1}
+                    words={layer.thinner === 0 ? 'none' : `1 + ${layer.thinner}`}
+                    onChange={(thinner) => {
+                        onChange({ thinner });
+                    }}
+                />
+            </div>
+            <p className="text-xs text-quiet">{dilutionWords(layer.thinner)}</p>
+            <TextArea
+                label="Note to yourself"
+                rows={2}
+                maxLength={2000}
+                value={layer.note ?? ''}
+                onChange={(event) => {
+                    onChange({ note: event.target.value === '' ? null : event.target.value });
+                }}
+            />
+        </div>
+    );
+}
+
+/** Whole drops, added and taken. */
+export function MixEditor({
+    mix,
+    pots,
+    onChange,
+}: {
+    mix: readonly DropsProps[];
+    pots: readonly PotProps[];
+    onChange: (mix: DropsProps[]) => void;
+}) {
+    const button = 'border-strong bg-raised flex h-9 w-9 items-center justify-center border disabled:opacity-40';
+    return (
+        <div>
+            <span className="mb-1 block text-xs text-quiet">Mix, in drops</span>
+            <ul className="flex flex-col gap-1.5">
+                {mix.map((entry) => (
+                    <li key={entry.paintId} className="flex items-center gap-2">
+                        <button
+                            type="button"
+                            className={`${button} rounded-l-sm`}
+                            aria-label={`Take a drop of ${entry.name}`}
+                            disabled={mix.length === 1 && entry.drops === 1}
+                            onClick={() => {
+                                onChange(withDrops(mix, entry.paintId, entry.drops - 1));
+                            }}
+                        >
+                            <Minus size={15} aria-hidden />
+                        </button>
+                        <button
+                            type="button"
+                            className={`${button} -ml-2 rounded-r-sm border-l-0`}
+                            aria-label={`Add a drop of ${entry.name}`}
+                            onClick={() => {
+                                onChange(withDrops(mix, entry.paintId, entry.drops + 1));
+                            }}
+                        >
+                            <Plus size={15} aria-hidden />
+                        </button>
+                        <span className="flex min-w-0 flex-1 flex-wrap items-center gap-x-2">
+                            <DropRow drops={entry} />
+                            <span className="truncate">{entry.name}</span>
+                            {pots.every((pot) => pot.id !== entry.paintId) && (
+                                <span className="text-xs font-semibold">
+                                    no longer on the shelf, kept here as it was
+                                </span>
+                            )}
+                        </span>
+                    </li>
+                ))}
+            </ul>
+            <div className="mt-2">
+                <Pick
+                    label="Add a pot to the mix"
+                    hideLabel
+                    placeholder="Add a pot"
+                    value={undefined}
+                    options={pots.map((pot) => ({
+                        value: String(pot.id),
+                        label: `${pot.name}, ${pot.maker}`,
+                        mark: <PotMark hex={pot.hex} />,
+                    }))}
+                    onPick={(id) => {
+                        const pot = pots.find((p) => String(p.id) === id);
+                        if (pot) onChange(withPot(mix, pot));
+                    }}
+                />
+            </div>
+        </div>
+    );
+}

@@ -1,0 +1,272 @@
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { ApiError, send } from '@/shared/lib/api';
+import { capital, one } from '@/shared/lib/format';
+import { url } from '@/shared/lib/url';
+import { Button } from '@/shared/ui/button';
+import { DropRow, MixList, mixWords } from '@/shared/ui/drops';
+import { EdgeToEdge } from '@/shared/ui/edge-to-edge';
+import { Notice } from '@/shared/ui/notice';
+import type { DropsProps, FoundMixProps, MixAnswerProps, MixSearchProps, Zone } from '@/types/generated';
+
+type Props = {
+    figureId: number;
+    areaId: number;
+    /** The finish as it stands in the browser, ready to be sent. */
+    layers: unknown;
+    index: number;
+    zone: Zone;
+    onUse: (mix: DropsProps[]) => void;
+};
+
+type Question = { targetHex: string | null; allKinds: boolean };
+
+/** The best mixes for one zone of one layer, from the shelf, over what lies beneath and under what still follows. */
+export function MixFinder({ figureId, areaId, layers, index, zone, onUse }: Props) {
+    const [answer, setAnswer] = useState<MixAnswerProps | null>(null);
+    const [problem, setProblem] = useState<string | null>(null);
+    const [busy, setBusy] = useState(false);
+    const [shown, setShown] = useState(0);
+    const [question, setQuestion] = useState<Question>({ targetHex: null, allKinds: false });
+    const body = {
+        layers,
+        index,
+        zone,
+        allKinds: question.allKinds,
+        ...(question.targetHex === null ? {} : { targetHex: question.targetHex }),
+    };
+    const key = JSON.stringify(body);
+    const at = { figure: figureId, area: areaId };
+
+    useEffect(() => {
+        const controller = new AbortController();
+        const timer = window.setTimeout(() => {
+            setBusy(true);
+            send<MixAnswerProps>('POST', url('mixes.find', at), JSON.parse(key) as unknown, controller.signal)
+                .then((found) => {
+                    setAnswer(found);
+                    setShown(0);
+                    setProblem(null);
+                })
+                .catch((error: unknown) => {
+                    if (error instanceof ApiError) {
+                        setAnswer(null);
+                        setProblem(error.message);
+                    }
+                })
+                .finally(() => {
+                    if (!controller.signal.aborted) setBusy(false);
+                });
+        }, 120);
+        return () => {
+            window.clearTimeout(timer);
+            controller.abort();
+        };
+        // eslint-disable-next-line react-hooks/exhaustive-deps -- key holds everything that is asked
+    }, [key, figureId, areaId]);
+
+    const onProven = useCallback((proven: MixAnswerProps) => {
+        setAnswer(proven);
+        setShown(0);
+    }, []);
+    const best = answer?.mixes[shown];
+
+    return (
+        <section aria-label="Mix finder" aria-busy={busy} className="flex flex-col gap-3">
+            <header className="flex items-baseline justify-between gap-2">
+                <h3 className="text-base">Mix for the {zone}</h3>
+                <ColourInput
+                    value={question.targetHex}
+                    onPick={(targetHex) => {
+                        setQuestion({ ...question, targetHex });
+                    }}
+                />
+            </header>
+            {problem !== null && <Notice strong>{problem}</Notice>}
+            {answer && best && (
+                <>
+                    <EdgeToEdge
+                        left={answer.target}
+                        right={best.colour}
+                        leftName="wanted"
+                        rightName="predicted"
+                        difference={best.difference}
+                        likeness={best.likeness}
+                    />
+                    {answer.missing !== null && <Notice strong>{answer.missing}</Notice>}
+                    <ol aria-label="Best mixes" className="flex flex-col">
+                        {answer.mixes.map((mix, place) => (
+                            <MixRow
+                                key={mixWords(mix.drops)}
+                                mix={mix}
+                                chosen={place === shown}
+                                onShow={() => {
+                                    setShown(place);
+                                }}
+                            />
+                        ))}
+                    </ol>
+                    <Button
+                        look="main"
+                        onClick={() => {
+                            onUse(best.drops);
+                        }}
+                    >
+                        Use {mixWords(best.drops)}
+                    </Button>
+                    {answer.preDilution !== null && (
+                        <Notice>
+                            <p className="mb-1">{answer.preDilution.advice}</p>
+                            <MixList mix={answer.preDilution.drops} size={16} />
+                        </Notice>
+                    )}
+                    <details className="text-sm">
+                        <summary className="cursor-pointer font-medium">Why this one, and how sure</summary>
+                        <p className="mt-1">{answer.why}</p>
+                        <label className="mt-1 flex items-center gap-2">
+                            <input
+                                type="checkbox"
+                                checked={question.allKinds}
+                                onChange={(event) => {
+                                    setQuestion({ ...question, allKinds: event.target.checked });
+                                }}
+                            />
+                            also look among inks, washes and one-coats
+                        </label>
+                        <p className="mt-1">{sureness(answer)}</p>
+                        <p className="mt-1">
+                            {capital(answer.quality)} paints: the prediction is an estimate as good as they are.
+                        </p>
+                        {answer.ending !== 'proven' && (
+                            <Proof
+                                key={key}
+                                path={url('mixes.prove', at)}
+                                body={JSON.parse(key) as unknown}
+                                onProven={onProven}
+                            />
+                        )}
+                    </details>
+                </>
+            )}
+            {!answer && problem === null && <p className="text-sm text-quiet">Looking through the shelf.</p>}
+        </section>
+    );
+}
+
+function sureness(answer: MixAnswerProps): string {
+    const tried = answer.evaluations.toLocaleString();
+    const all = answer.provable.toLocaleString();
+    switch (answer.ending) {
+        case 'proven':
+            return `Proven: all ${all} mixes of ${answer.potCount} pots were tried, none is better.`;
+        case 'stopped':
+            return `Stopped after ${tried} of ${all} mixes: the best so far.`;
+        case 'settled':
+            return `Not proven: ${tried} of ${all} mixes were computed exactly. It is usually the best one; a search to the end can tell.`;
+    }
+}
+
+function MixRow({ mix, chosen, onShow }: { mix: FoundMixProps; chosen: boolean; onShow: () => void }) {
+    return (
+        <li>
+            <button
+                type="button"
+                aria-pressed={chosen}
+                onClick={onShow}
+                className={`flex w-full items-center gap-2 border-l-4 py-1 pl-2 text-left ${chosen ? 'border-ink bg-raised' : 'border-transparent'}`}
+            >
+                <span aria-hidden className="h-8 w-8 shrink-0" style={{ background: mix.colour.hex }} />
+                <span className="flex min-w-0 flex-1 flex-wrap gap-x-3">
+                    {mix.drops.map((drops) => (
+                        <span key={drops.paintId} className="flex items-center gap-1">
+                            <DropRow drops={drops} size={15} />
+                            <span className="text-sm">{drops.name}</span>
+                        </span>
+                    ))}
+                </span>
+                <span className="shrink-0 text-right text-xs">
+                    <strong className="block text-sm">{one(mix.difference)}</strong>
+                    {mix.likeness}
+                </span>
+            </button>
+        </li>
+    );
+}
+
+function ColourInput({ value, onPick }: { value: string | null; onPick: (hex: string | null) => void }) {
+    return (
+        <span className="flex items-center gap-2 text-xs">
+            <label className="flex items-center gap-1">
+                other colour
+                <input
+                    type="color"
+                    aria-label="Match another colour"
+                    value={value ?? '#808080'}
+                    className="h-8 w-10"
+                    onChange={(event) => {
+                        onPick(event.target.value);
+                    }}
+                />
+            </label>
+            {value !== null && (
+                <button
+                    type="button"
+                    className="underline"
+                    onClick={() => {
+                        onPick(null);
+                    }}
+                >
+                    back to the sample
+                </button>
+            )}
+        </span>
+    );
+}
+
+/** A search to the end in the queue: a real fraction, and a way to stop. */
+function Proof({ path, body, onProven }: { path: string; body: unknown; onProven: (answer: MixAnswerProps) => void }) {
+    const [search, setSearch] = useState<MixSearchProps | null>(null);
+    const [problem, setProblem] = useState<string | null>(null);
+    const alive = useRef(true);
+    useEffect(() => {
+        alive.current = true;
+        return () => {
+            alive.current = false;
+        };
+    }, []);
+
+    async function start() {
+        try {
+            let now = await send<MixSearchProps>('POST', path, body);
+            setSearch(now);
+            while (alive.current && (now.state === 'waiting' || now.state === 'running')) {
+                await new Promise((resolve) => window.setTimeout(resolve, 500));
+                now = await send<MixSearchProps>('GET', url('mix-searches.show', { mixSearch: now.id }));
+                setSearch(now);
+            }
+            if (alive.current && now.answer) onProven(now.answer as unknown as MixAnswerProps);
+        } catch (error) {
+            setProblem(error instanceof ApiError ? error.message : 'The search could not be started.');
+        }
+    }
+
+    if (problem !== null) return <Notice strong>{problem}</Notice>;
+    if (search === null) {
+        return (
+            <Button size="small" className="mt-2" onClick={() => void start()}>
+                Search to the end and prove it
+            </Button>
+        );
+    }
+    return (
+        <div className="mt-2 flex items-center gap-3">
+            <progress className="flex-1" max={1} value={search.progress} aria-label="Mixes tried" />
+            <span>{Math.floor(search.progress * 100)} of 100</span>
+            <Button
+                size="small"
+                onClick={() => void send('DELETE', url('mix-searches.stop', { mixSearch: search.id }))}
+            >
+                Stop
+            </Button>
+        </div>
+    );
+}

@@ -1,0 +1,175 @@
+import { Link, useForm } from '@inertiajs/react';
+import { ArrowRight } from 'lucide-react';
+import { useState } from 'react';
+import { Shell } from '@/features/shell/shell';
+import { many } from '@/shared/lib/format';
+import { url } from '@/shared/lib/url';
+import { useKeys } from '@/shared/lib/use-keys';
+import { Button } from '@/shared/ui/button';
+import { Field } from '@/shared/ui/field';
+import { PotMark } from '@/shared/ui/pot-mark';
+import { Sheet } from '@/shared/ui/sheet';
+import type { BenchDoorPageProps, FigureInWorkProps } from '@/types/generated';
+
+const KEYS = [['n', 'start a figure']] as const;
+
+export default function BenchDoorPage({ page }: { page: BenchDoorPageProps }) {
+    const [starting, setStarting] = useState(false);
+    useKeys({
+        n: () => {
+            setStarting(true);
+        },
+    });
+    return (
+        <Shell title="Bench door" keys={KEYS}>
+            <div className="mx-auto flex max-w-6xl flex-col gap-5">
+                <header className="flex flex-wrap items-end justify-between gap-3">
+                    <h1 className="text-2xl">In work</h1>
+                    <Button
+                        look="main"
+                        onClick={() => {
+                            setStarting(true);
+                        }}
+                    >
+                        Start a figure
+                    </Button>
+                </header>
+                {page.figures.length === 0 && (
+                    <p className="text-base">
+                        Nothing is in work. Start a figure: name it, then say which areas of paint it has.
+                    </p>
+                )}
+                <ul className="grid grid-cols-1 gap-4 md:grid-cols-2">
+                    {page.figures.map((figure) => (
+                        <li key={figure.id}>
+                            <FigureCard figure={figure} />
+                        </li>
+                    ))}
+                </ul>
+                <section className="border-t border-line pt-4">
+                    <h2 className="text-lg">
+                        <Link href={url('shelf')} className="underline underline-offset-4">
+                            Shelf
+                        </Link>{' '}
+                        <span className="text-sm font-normal text-quiet">{many(page.potCount, 'pot')}</span>
+                    </h2>
+                    {page.runningOut.length > 0 && (
+                        <p className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-1 text-sm">
+                            <strong>Running out:</strong>
+                            {page.runningOut.map((pot) => (
+                                <span key={pot.id} className="inline-flex items-center gap-1.5">
+                                    <PotMark hex={pot.hex} /> {pot.name}
+                                </span>
+                            ))}
+                        </p>
+                    )}
+                </section>
+            </div>
+            <StartFigure
+                open={starting}
+                onClose={() => {
+                    setStarting(false);
+                }}
+            />
+        </Shell>
+    );
+}
+
+function FigureCard({ figure }: { figure: FigureInWorkProps }) {
+    const facts = [
+        figure.heightMm === null ? '' : `${figure.heightMm} mm`,
+        figure.copies > 1 ? `${figure.copies} alike` : '',
+        `${figure.planned} of ${many(figure.areas, 'area')} planned`,
+    ].filter((fact) => fact !== '');
+    return (
+        <article className="flex h-full gap-4 border border-strong bg-raised p-4">
+            {figure.pictureUrl !== null && (
+                <img
+                    src={figure.pictureUrl}
+                    alt={`Reference of ${figure.name}`}
+                    className="h-36 w-28 shrink-0 object-cover"
+                />
+            )}
+            <div className="flex min-w-0 flex-1 flex-col gap-2">
+                <h2 className="text-lg leading-tight">
+                    <Link
+                        href={url('figures.brief', { figure: figure.id })}
+                        className="underline-offset-4 hover:underline"
+                    >
+                        {figure.name}
+                    </Link>
+                </h2>
+                <p className="text-xs text-quiet">{facts.join(', ')}</p>
+                {figure.ramps.length > 0 ? (
+                    <div role="img" aria-label="Predicted colours of the planned areas" className="flex flex-col">
+                        {figure.ramps.slice(0, 12).map((ramp, i) => (
+                            <div key={i} className="flex h-1.5 md:h-2">
+                                {ramp.map((colour, j) => (
+                                    <span key={j} className="flex-1" style={{ background: colour.hex }} />
+                                ))}
+                            </div>
+                        ))}
+                    </div>
+                ) : (
+                    <p className="text-xs">No finish yet.</p>
+                )}
+                <Link
+                    href={figure.nextUrl}
+                    className="mt-auto flex items-center justify-between gap-2 rounded-sm border border-strong px-3 py-2 hover:border-ink"
+                >
+                    <span className="min-w-0">
+                        <span className="block text-xs text-quiet">Next</span>
+                        <span className="line-clamp-2 font-medium">{figure.next}</span>
+                    </span>
+                    <ArrowRight size={18} aria-hidden className="shrink-0" />
+                </Link>
+            </div>
+        </article>
+    );
+}
+
+function StartFigure({ open, onClose }: { open: boolean; onClose: () => void }) {
+    const form = useForm({ name: '', heightMm: '' });
+    return (
+        <Sheet
+            open={open}
+            onClose={onClose}
+            title="Start a figure"
+            description="A name is enough; the rest can follow."
+        >
+            <form
+                className="flex flex-col gap-3"
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    form.post(url('figures.store'));
+                }}
+            >
+                <Field
+                    label="Name"
+                    required
+                    autoFocus
+                    maxLength={120}
+                    value={form.data.name}
+                    error={form.errors.name}
+                    onChange={(event) => {
+                        form.setData('name', event.target.value);
+                    }}
+                />
+                <Field
+                    label="Height in mm"
+                    type="number"
+                    min={5}
+                    max={3000}
+                    value={form.data.heightMm}
+                    error={form.errors.heightMm}
+                    onChange={(event) => {
+                        form.setData('heightMm', event.target.value);
+                    }}
+                />
+                <Button look="main" type="submit" disabled={form.processing}>
+                    Start it
+                </Button>
+            </form>
+        </Sheet>
+    );
+}

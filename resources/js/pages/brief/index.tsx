@@ -1,0 +1,395 @@
+import { Link, router, useForm } from '@inertiajs/react';
+import { Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { Shell } from '@/features/shell/shell';
+import { ApiError, isRecord, send } from '@/shared/lib/api';
+import { ZONES, many } from '@/shared/lib/format';
+import { url } from '@/shared/lib/url';
+import { Button } from '@/shared/ui/button';
+import { ConflictDialog } from '@/shared/ui/conflict';
+import { Field, TextArea } from '@/shared/ui/field';
+import { Notice } from '@/shared/ui/notice';
+import { Pick } from '@/shared/ui/pick';
+import { Sheet } from '@/shared/ui/sheet';
+import type { AreaProps, FigureProps, PartProps } from '@/types/generated';
+
+type Props = { figure: FigureProps; parts: PartProps[]; areas: AreaProps[] };
+
+export default function BriefPage({ figure, parts, areas }: Props) {
+    return (
+        <Shell title={`Brief of ${figure.name}`} figure={figure}>
+            <div className="grid grid-cols-1 gap-6 lg:grid-cols-[22rem_1fr]">
+                <Facts key={figure.version} figure={figure} />
+                <section className="flex flex-col gap-4">
+                    <h2 className="text-xl">Parts and areas</h2>
+                    {areas.length === 0 && (
+                        <Notice>
+                            Name the printed parts, then the areas of paint on them. An area is one surface with one
+                            finish: a coat, a face, a blade.
+                        </Notice>
+                    )}
+                    <AddToFigure figure={figure} parts={parts} />
+                    {[...parts, null].map((part) => {
+                        const own = areas.filter((area) => area.partId === (part?.id ?? null));
+                        if (part === null && own.length === 0) return null;
+                        return <PartBlock key={part?.id ?? 0} figure={figure} part={part} areas={own} />;
+                    })}
+                </section>
+            </div>
+        </Shell>
+    );
+}
+
+function Facts({ figure }: { figure: FigureProps }) {
+    const [values, setValues] = useState({
+        name: figure.name,
+        sculptor: figure.sculptor ?? '',
+        heightMm: figure.heightMm === null ? '' : String(figure.heightMm),
+        copies: String(figure.copies),
+        about: figure.about ?? '',
+        bareHex: figure.bareHex,
+    });
+    const [failure, setFailure] = useState<ApiError | null>(null);
+    const [theirs, setTheirs] = useState<FigureProps | null>(null);
+    const [removing, setRemoving] = useState(false);
+    const put = (part: Partial<typeof values>) => {
+        setValues((now) => ({ ...now, ...part }));
+    };
+
+    async function save(version: number) {
+        setFailure(null);
+        try {
+            await send('PATCH', url('figures.update', { figure: figure.id }), {
+                ...values,
+                heightMm: values.heightMm === '' ? null : Number(values.heightMm),
+                copies: Number(values.copies),
+                version,
+            });
+            router.reload();
+        } catch (error) {
+            if (!(error instanceof ApiError)) throw error;
+            if (error.isConflict && isRecord(error.body)) setTheirs(error.body['theirs'] as FigureProps);
+            else setFailure(error);
+        }
+    }
+
+    return (
+        <form
+            className="flex flex-col gap-3"
+            onSubmit={(event) => {
+                event.preventDefault();
+                void save(figure.version);
+            }}
+        >
+            <h1 className="text-xl">{figure.name}</h1>
+            {failure !== null && Object.keys(failure.fields).length === 0 && <Notice strong>{failure.message}</Notice>}
+            <Field
+                label="Name"
+                required
+                maxLength={120}
+                value={values.name}
+                error={failure?.fields['name']}
+                onChange={(e) => {
+                    put({ name: e.target.value });
+                }}
+            />
+            <Field
+                label="Sculptor"
+                maxLength={120}
+                value={values.sculptor}
+                onChange={(e) => {
+                    put({ sculptor: e.target.value });
+                }}
+            />
+            <div className="grid grid-cols-2 gap-3">
+                <Field
+                    label="Height in mm"
+                    type="number"
+                    min={5}
+                    max={3000}
+                    value={values.heightMm}
+                    error={failure?.fields['heightMm']}
+                    onChange={(e) => {
+                        put({ heightMm: e.target.value });
+                    }}
+                />
+                <Field
+                    label="How many alike"
+                    type="number"
+                    min={1}
+                    max={500}
+                    value={values.copies}
+                    error={failure?.fields['copies']}
+                    onChange={(e) => {
+                        put({ copies: e.target.value });
+                    }}
+                />
+            </div>
+            <label className="text-xs text-quiet">
+                <span className="mb-1 block">Colour of the bare print</span>
+                <input
+                    type="color"
+                    className="h-10 w-full border border-strong"
+                    value={values.bareHex}
+                    onChange={(e) => {
+                        put({ bareHex: e.target.value });
+                    }}
+                />
+            </label>
+            <TextArea
+                label="What it must be"
+                rows={4}
+                maxLength={4000}
+                value={values.about}
+                onChange={(e) => {
+                    put({ about: e.target.value });
+                }}
+            />
+            <Button look="main" type="submit">
+                Save
+            </Button>
+            <Button
+                look="quiet"
+                size="small"
+                onClick={() => {
+                    setRemoving(true);
+                }}
+            >
+                Remove this figure
+            </Button>
+            <Sheet
+                open={removing}
+                onClose={() => {
+                    setRemoving(false);
+                }}
+                title={`Remove ${figure.name}?`}
+                description="This removes the figure with its parts, areas, finishes, references and runs. The shelf stays as it is. It cannot be undone."
+            >
+                <Button
+                    look="main"
+                    onClick={() => {
+                        router.delete(url('figures.destroy', { figure: figure.id }));
+                    }}
+                >
+                    Remove all of it
+                </Button>
+            </Sheet>
+            <ConflictDialog
+                open={theirs !== null}
+                mine={
+                    <p className="text-sm">
+                        {values.name}, {values.heightMm} mm. {values.about}
+                    </p>
+                }
+                theirs={
+                    <p className="text-sm">
+                        {theirs?.name}, {theirs?.heightMm} mm. {theirs?.about}
+                    </p>
+                }
+                onKeepMine={() => {
+                    const version = theirs?.version ?? figure.version;
+                    setTheirs(null);
+                    void save(version);
+                }}
+                onTakeTheirs={() => {
+                    setTheirs(null);
+                    router.reload();
+                }}
+            />
+        </form>
+    );
+}
+
+function PartBlock({ figure, part, areas }: { figure: FigureProps; part: PartProps | null; areas: AreaProps[] }) {
+    return (
+        <section className="border-t border-line pt-3">
+            <header className="mb-2 flex items-center justify-between">
+                <h3 className="text-base">{part?.name ?? 'On no part'}</h3>
+                {part !== null && areas.length === 0 && (
+                    <Button
+                        size="small"
+                        look="quiet"
+                        aria-label={`Remove the part ${part.name}`}
+                        onClick={() => {
+                            router.delete(url('parts.destroy', { figure: figure.id, part: part.id }), {
+                                preserveScroll: true,
+                            });
+                        }}
+                    >
+                        <Trash2 size={15} aria-hidden />
+                    </Button>
+                )}
+            </header>
+            <ul className="grid grid-cols-1 gap-2 xl:grid-cols-2">
+                {areas.map((area) => (
+                    <li key={area.id}>
+                        <AreaRow figure={figure} area={area} />
+                    </li>
+                ))}
+            </ul>
+        </section>
+    );
+}
+
+function AreaRow({ figure, area }: { figure: FigureProps; area: AreaProps }) {
+    const [removing, setRemoving] = useState(false);
+    return (
+        <div className="flex items-center gap-3 border border-line bg-raised p-2">
+            <div role="img" aria-label={`Colours wanted of ${area.name}`} className="flex h-12 w-28 shrink-0">
+                {ZONES.map((zone) => {
+                    const sample = area.samples.find((s) => s.zone === zone);
+                    return (
+                        <span
+                            key={zone}
+                            className="flex-1 bg-sunk"
+                            style={sample ? { background: sample.colour.hex } : {}}
+                        />
+                    );
+                })}
+            </div>
+            <div className="min-w-0 flex-1">
+                <Link
+                    href={url('figures.finishes', { figure: figure.id, area: area.id })}
+                    className="font-semibold underline-offset-4 hover:underline"
+                >
+                    {area.name}
+                </Link>
+                <p className="text-xs text-quiet">{area.wish ?? 'No wish noted.'}</p>
+                <p className="text-xs text-quiet">
+                    {many(area.samples.length, 'sample')}, {many(area.layers, 'layer')}
+                </p>
+            </div>
+            <Button
+                size="small"
+                look="quiet"
+                aria-label={`Remove the area ${area.name}`}
+                onClick={() => {
+                    setRemoving(true);
+                }}
+            >
+                <Trash2 size={15} aria-hidden />
+            </Button>
+            <Sheet
+                open={removing}
+                onClose={() => {
+                    setRemoving(false);
+                }}
+                title={`Remove the area ${area.name}?`}
+                description={`Its ${many(area.layers, 'layer')} and ${many(area.samples.length, 'sample')} go with it. Runs keep what was painted.`}
+            >
+                <Button
+                    look="main"
+                    onClick={() => {
+                        router.delete(url('areas.destroy', { figure: figure.id, area: area.id }), {
+                            preserveScroll: true,
+                        });
+                    }}
+                >
+                    Remove it
+                </Button>
+            </Sheet>
+        </div>
+    );
+}
+
+/** One row: what is added most often stands first. */
+function AddToFigure({ figure, parts }: { figure: FigureProps; parts: PartProps[] }) {
+    return (
+        <div className="grid grid-cols-1 gap-4 bg-sunk p-3 xl:grid-cols-[3fr_1fr]">
+            <AddArea figure={figure} parts={parts} />
+            <AddPart figure={figure} />
+        </div>
+    );
+}
+
+function AddPart({ figure }: { figure: FigureProps }) {
+    const form = useForm({ name: '' });
+    return (
+        <form
+            className="flex items-end gap-2"
+            onSubmit={(event) => {
+                event.preventDefault();
+                form.post(url('parts.store', { figure: figure.id }), {
+                    preserveScroll: true,
+                    onSuccess: () => {
+                        form.reset();
+                    },
+                });
+            }}
+        >
+            <Field
+                className="flex-1"
+                label="New part"
+                required
+                maxLength={120}
+                placeholder="Head"
+                value={form.data.name}
+                error={form.errors.name}
+                onChange={(e) => {
+                    form.setData('name', e.target.value);
+                }}
+            />
+            <Button type="submit" disabled={form.processing}>
+                Add part
+            </Button>
+        </form>
+    );
+}
+
+function AddArea({ figure, parts }: { figure: FigureProps; parts: PartProps[] }) {
+    const form = useForm({ name: '', wish: '', partId: '' });
+    const partId = form.data.partId === '' ? String(parts.at(-1)?.id ?? '') : form.data.partId;
+    return (
+        <form
+            className="flex flex-wrap items-end gap-2"
+            onSubmit={(event) => {
+                event.preventDefault();
+                form.transform((data) => ({ ...data, partId }));
+                form.post(url('areas.store', { figure: figure.id }), {
+                    preserveScroll: true,
+                    onSuccess: () => {
+                        form.reset('name', 'wish');
+                    },
+                });
+            }}
+        >
+            <Field
+                className="w-36"
+                label="New area"
+                required
+                maxLength={120}
+                placeholder="Face"
+                value={form.data.name}
+                error={form.errors.name}
+                onChange={(e) => {
+                    form.setData('name', e.target.value);
+                }}
+            />
+            <Field
+                className="min-w-36 flex-1"
+                label="What it must look like"
+                maxLength={1000}
+                value={form.data.wish}
+                error={form.errors.wish}
+                onChange={(e) => {
+                    form.setData('wish', e.target.value);
+                }}
+            />
+            {parts.length > 0 && (
+                <div className="w-36">
+                    <Pick
+                        label="On the part"
+                        value={partId}
+                        options={parts.map((p) => ({ value: String(p.id), label: p.name }))}
+                        onPick={(id) => {
+                            form.setData('partId', id);
+                        }}
+                    />
+                </div>
+            )}
+            <Button type="submit" disabled={form.processing}>
+                Add area
+            </Button>
+        </form>
+    );
+}

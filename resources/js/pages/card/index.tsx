@@ -1,0 +1,91 @@
+import { Head, Link } from '@inertiajs/react';
+import { SectionView } from '@/features/section/section-view';
+import { dilutionWords, many, one, zonesWords } from '@/shared/lib/format';
+import { url } from '@/shared/lib/url';
+import { Button } from '@/shared/ui/button';
+import { MixList } from '@/shared/ui/drops';
+import type { CardAreaProps, FigureProps } from '@/types/generated';
+
+type Props = { figure: FigureProps; areas: CardAreaProps[] };
+
+/** The recipe on paper: the section, the mixes in drops, the steps, room for notes. */
+export default function CardPage({ figure, areas }: Props) {
+    return (
+        <div className="mx-auto max-w-4xl p-6 print:max-w-none print:p-0">
+            <Head title={`Card of ${figure.name}`} />
+            <nav aria-label="Card" className="mb-6 flex items-center gap-3 print:hidden">
+                <Link href={url('figures.finishes', { figure: figure.id })} className="underline underline-offset-4">
+                    Back to the finishes
+                </Link>
+                <Button
+                    look="main"
+                    className="ml-auto"
+                    onClick={() => {
+                        window.print();
+                    }}
+                >
+                    Print
+                </Button>
+                <a
+                    href={url('figures.card-pdf', { figure: figure.id })}
+                    className="inline-flex min-h-10 items-center rounded-sm border border-strong bg-raised px-3 text-sm font-medium"
+                >
+                    As PDF
+                </a>
+            </nav>
+            <header className="mb-4 border-b-2 border-ink pb-2">
+                <h1 className="text-2xl">{figure.name}</h1>
+                <p className="text-sm text-quiet">
+                    {[
+                        figure.sculptor,
+                        figure.heightMm === null ? null : `${figure.heightMm} mm`,
+                        figure.copies > 1 ? `${figure.copies} alike` : null,
+                        `${figure.sheen} varnish`,
+                    ]
+                        .filter((fact) => fact !== null)
+                        .join(', ')}
+                </p>
+            </header>
+            {areas.length === 0 && <p>No area has a finish yet: there is nothing to print.</p>}
+            {areas.map((area) => (
+                <article key={area.name} className="mb-8 break-inside-avoid">
+                    <h2 className="text-lg">
+                        {area.name} <span className="text-sm font-normal text-quiet">{area.partName}</span>
+                    </h2>
+                    {area.wish !== null && <p className="mb-2 text-sm text-quiet">{area.wish}</p>}
+                    <SectionView
+                        rows={area.section.rows}
+                        names={['bare print', ...area.layers.map((l, i) => `${i + 1}  ${l.technique}`)]}
+                        height={34}
+                    />
+                    <ol className="mt-3 flex flex-col gap-2">
+                        {area.layers.map((layer, i) => (
+                            <li key={layer.key} className="grid grid-cols-[1.5rem_9rem_1fr_10rem] gap-3">
+                                <strong>{i + 1}</strong>
+                                <span>
+                                    {layer.technique}
+                                    <span className="block text-xs text-quiet">
+                                        {zonesWords(layer.zones)}; {many(layer.coats, 'coat')};{' '}
+                                        {dilutionWords(layer.thinner)}
+                                    </span>
+                                </span>
+                                <span>
+                                    <MixList mix={layer.mix} size={14} />
+                                    {layer.note !== null && <span className="text-xs">{layer.note}</span>}
+                                </span>
+                                <span className="min-h-8 border-b border-dotted border-line text-xs text-quiet">
+                                    {area.section.rows[i + 1]?.shows === false &&
+                                        `will not read (${one(area.section.rows[i + 1]?.largestChange ?? 0)})`}
+                                </span>
+                            </li>
+                        ))}
+                    </ol>
+                </article>
+            ))}
+            <p className="text-xs text-quiet">
+                Colours are predictions from the paints&apos; optics under {figure.light}; where a paint was not
+                measured they are estimates.
+            </p>
+        </div>
+    );
+}

@@ -1,0 +1,431 @@
+import { Link, router } from '@inertiajs/react';
+import clsx from 'clsx';
+import { Plus, Printer } from 'lucide-react';
+import { Tabs } from 'radix-ui';
+import { useState, type ReactNode } from 'react';
+import { LayerEditor } from '@/features/finish/layer-editor';
+import {
+    firstZone,
+    layerNote,
+    wire,
+    withLayer,
+    withMoved,
+    withNewLayer,
+    withTechnique,
+    withoutLayer,
+    type Stack,
+} from '@/features/finish/layers';
+import { savingWords, useFinish } from '@/features/finish/use-finish';
+import { MixFinder } from '@/features/mix-finder/mix-finder';
+import { SectionView, type Place } from '@/features/section/section-view';
+import { Shell } from '@/features/shell/shell';
+import { ZONES, labWords, one } from '@/shared/lib/format';
+import { send } from '@/shared/lib/api';
+import { url } from '@/shared/lib/url';
+import { useKeys } from '@/shared/lib/use-keys';
+import { Button } from '@/shared/ui/button';
+import { Choice } from '@/shared/ui/choice';
+import { ConflictDialog } from '@/shared/ui/conflict';
+import { Notice } from '@/shared/ui/notice';
+import { Pick } from '@/shared/ui/pick';
+import type {
+    AreaFinishProps,
+    AreaProps,
+    FigureProps,
+    Illuminant,
+    LayerProps,
+    MatchProps,
+    PotProps,
+    Sheen,
+    Technique,
+    TechniqueProps,
+} from '@/types/generated';
+
+type Props = {
+    figure: FigureProps;
+    areas: AreaProps[];
+    area: AreaFinishProps | null;
+    pots: PotProps[];
+    techniques: TechniqueProps[];
+};
+
+const KEYS = [
+    ['arrows', 'move in the section'],
+    ['n', 'a new layer above the chosen one'],
+    ['+  -', 'a drop more or less of the first pot'],
+] as const;
+
+export default function FinishesPage({ figure, areas, area, pots, techniques }: Props) {
+    return (
+        <Shell title={`Finishes of ${figure.name}`} figure={figure} keys={KEYS} wide>
+            {area === null ? (
+                <div className="p-6">
+                    <Notice>
+                        This figure has no areas yet.{' '}
+                        <Link className="underline" href={url('figures.brief', { figure: figure.id })}>
+                            Name them in the brief
+                        </Link>
+                        , then build their finishes here.
+                    </Notice>
+                </div>
+            ) : (
+                <div className="flex min-h-full flex-col lg:h-full lg:flex-row">
+                    <AreaList figure={figure} areas={areas} openId={area.id} />
+                    <Finish key={area.id} figure={figure} area={area} pots={pots} techniques={techniques} />
+                </div>
+            )}
+        </Shell>
+    );
+}
+
+function AreaList({ figure, areas, openId }: { figure: FigureProps; areas: AreaProps[]; openId: number }) {
+    return (
+        <nav aria-label="Areas" className="shrink-0 overflow-y-auto border-r border-line p-2 lg:w-48">
+            <ul>
+                {areas.map((area) => (
+                    <li key={area.id}>
+                        <Link
+                            href={url('figures.finishes', { figure: figure.id, area: area.id })}
+                            aria-current={area.id === openId ? 'page' : undefined}
+                            className={clsx(
+                                'block border-l-4 px-2 py-1.5',
+                                area.id === openId
+                                    ? 'border-ink bg-raised font-bold'
+                                    : 'border-transparent hover:border-strong',
+                            )}
+                        >
+                            <span className="block leading-tight">{area.name}</span>
+                            <span className="text-xs font-normal text-quiet">
+                                {area.layers === 0 ? 'no layers yet' : `${area.layers} layers`}
+                            </span>
+                            <span className="mt-1 flex h-2.5" aria-hidden>
+                                {ZONES.map((zone) => {
+                                    const sample = area.samples.find((s) => s.zone === zone);
+                                    return (
+                                        <span
+                                            key={zone}
+                                            className="flex-1"
+                                            style={{ background: sample?.colour.hex ?? 'transparent' }}
+                                        />
+                                    );
+                                })}
+                            </span>
+                        </Link>
+                    </li>
+                ))}
+            </ul>
+        </nav>
+    );
+}
+
+function Finish({
+    figure,
+    area,
+    pots,
+    techniques,
+}: {
+    figure: FigureProps;
+    area: AreaFinishProps;
+    pots: PotProps[];
+    techniques: TechniqueProps[];
+}) {
+    const finish = useFinish(figure.id, area);
+    const { stack, section, change } = finish;
+    const [place, setPlace] = useState<Place>(() => topPlace(area.layers));
+    const [tab, setTab] = useState('mix');
+    const row = Math.min(place.row, stack.length);
+    const index = row - 1;
+    const layer = stack[index];
+    const judged = section.rows[row];
+
+    function addLayer(name: Technique) {
+        const technique = techniques.find((t) => t.technique === name);
+        const pot = pots.find((p) => p.isMixed) ?? pots[0];
+        if (!technique || !pot) return;
+        change(withNewLayer(stack, index, technique, pot, newKey()));
+        setPlace({ row: row + 1, zone: firstZone(name, technique.usualZones) });
+        setTab('mix');
+    }
+
+    function changeDrops(by: 1 | -1) {
+        const first = layer?.mix[0];
+        if (!layer || !first || first.drops + by < 1) return;
+        change(
+            withLayer(stack, index, {
+                mix: layer.mix.map((entry, i) => (i === 0 ? { ...entry, drops: entry.drops + by } : entry)),
+            }),
+        );
+    }
+
+    useKeys({
+        n: () => {
+            addLayer('layer');
+        },
+        '+': () => {
+            changeDrops(1);
+        },
+        '-': () => {
+            changeDrops(-1);
+        },
+    });
+
+    return (
+        <>
+            <div className="flex min-w-0 flex-1 flex-col gap-3 overflow-y-auto p-4">
+                <header className="flex flex-wrap items-end justify-between gap-3 sm:flex-nowrap">
+                    <div className="min-w-0">
+                        <h1 className="text-xl">{area.name}</h1>
+                        {area.wish !== null && <p className="line-clamp-2 text-xs text-quiet">{area.wish}</p>}
+                    </div>
+                    <ViewChoices figure={figure} />
+                </header>
+                {pots.length === 0 && (
+                    <Notice strong>The shelf is empty: add a pot before a layer can be built.</Notice>
+                )}
+                {stack.length === 0 && pots.length > 0 && (
+                    <Notice>
+                        No layers yet: the section shows the bare print. Start with a primer from the list below.
+                    </Notice>
+                )}
+                <SectionView
+                    rows={section.rows}
+                    names={['bare print', ...stack.map((l) => l.technique)]}
+                    notes={['', ...stack.map(layerNote)]}
+                    selected={{ row, zone: place.zone }}
+                    onSelect={setPlace}
+                    height={Math.max(30, Math.min(58, 390 / Math.max(1, section.rows.length)))}
+                />
+                <Matches matches={section.matches} />
+                <footer className="flex flex-wrap items-center justify-between gap-3">
+                    <div className="flex flex-wrap items-end gap-2">
+                        <AddLayer techniques={techniques} onAdd={addLayer} disabled={pots.length === 0} />
+                        <Link
+                            href={url('figures.card', { figure: figure.id })}
+                            className="inline-flex min-h-10 items-center gap-2 rounded-sm border border-strong bg-raised px-3 text-sm font-medium"
+                        >
+                            <Printer size={16} aria-hidden /> Card
+                        </Link>
+                    </div>
+                    <p role="status" className="text-xs text-quiet">
+                        {savingWords(finish.saving)}. Colours are {section.rows.at(-1)?.quality ?? 'estimated'}-paint
+                        predictions.
+                    </p>
+                </footer>
+                {finish.problem !== null && finish.theirs === null && <Notice strong>{finish.problem}</Notice>}
+            </div>
+            <aside aria-label="Chosen layer" className="shrink-0 overflow-y-auto border-l border-line p-4 lg:w-[25rem]">
+                {layer && judged ? (
+                    <div className="flex flex-col gap-4">
+                        {!judged.shows && (
+                            <Notice strong>
+                                This step will not read at arm&apos;s length: it changes the {judged.mostIn ?? 'zones'}{' '}
+                                by {one(judged.largestChange)}.{' '}
+                                {judged.remedy === null ? '' : `${capitalised(judged.remedy)}.`}
+                            </Notice>
+                        )}
+                        <Tabs.Root value={tab} onValueChange={setTab}>
+                            <Tabs.List aria-label="Chosen layer" className="mb-3 flex border-b border-strong">
+                                <Tab value="mix">Its mix</Tab>
+                                <Tab value="layer">The layer</Tab>
+                            </Tabs.List>
+                            <Tabs.Content value="mix">
+                                <MixFinder
+                                    figureId={figure.id}
+                                    areaId={area.id}
+                                    layers={wire(stack)}
+                                    index={index}
+                                    zone={place.zone}
+                                    onUse={(mix) => {
+                                        change(withLayer(stack, index, { mix }));
+                                    }}
+                                />
+                            </Tabs.Content>
+                            <Tabs.Content value="layer">
+                                <LayerEditor
+                                    key={layer.key}
+                                    layer={layer}
+                                    pots={pots}
+                                    techniques={techniques}
+                                    isFirst={index === 0}
+                                    isLast={index === stack.length - 1}
+                                    onChange={(part) => {
+                                        change(withLayer(stack, index, part));
+                                    }}
+                                    onTechnique={(technique) => {
+                                        change(withTechnique(stack, index, technique));
+                                    }}
+                                    onMove={(by) => {
+                                        change(withMoved(stack, index, by));
+                                        setPlace({ ...place, row: row + by });
+                                    }}
+                                    onRemove={() => {
+                                        change(withoutLayer(stack, index));
+                                        setPlace({ ...place, row: Math.max(0, row - 1) });
+                                    }}
+                                />
+                            </Tabs.Content>
+                        </Tabs.Root>
+                    </div>
+                ) : (
+                    <p className="text-sm text-quiet">
+                        This is the bare print, {judged?.cells[0]?.colour.name}. Choose a band of the section to change
+                        that layer, or add one above it.
+                    </p>
+                )}
+            </aside>
+            <ConflictDialog
+                open={finish.theirs !== null}
+                mine={<StackWords stack={stack} />}
+                theirs={<StackWords stack={finish.theirs?.layers ?? []} />}
+                onKeepMine={finish.keepMine}
+                onTakeTheirs={finish.takeTheirs}
+            />
+        </>
+    );
+}
+
+function Tab({ value, children }: { value: string; children: ReactNode }) {
+    return (
+        <Tabs.Trigger
+            value={value}
+            className="-mb-px min-h-10 flex-1 border-b-4 border-transparent text-sm data-[state=active]:border-ink data-[state=active]:font-bold"
+        >
+            {children}
+        </Tabs.Trigger>
+    );
+}
+
+function Matches({ matches }: { matches: readonly MatchProps[] }) {
+    if (matches.length === 0) return null;
+    return (
+        <section aria-label="Finished zones beside what is wanted" className="flex">
+            <div className="flex w-40 shrink-0 flex-col pl-3 text-xs text-quiet">
+                <span className="flex h-[26px] items-center">wanted</span>
+                <span className="flex h-[26px] items-center">predicted</span>
+            </div>
+            {ZONES.map((zone) => {
+                const match = matches.find((m) => m.zone === zone);
+                if (!match)
+                    return (
+                        <div key={zone} className="flex-1 self-center text-center text-xs text-quiet">
+                            no sample
+                        </div>
+                    );
+                return (
+                    <figure key={zone} className="flex-1">
+                        <div
+                            style={{ background: match.wanted.hex, height: 26 }}
+                            title={`wanted: ${match.wanted.name}, ${labWords(match.wanted)}`}
+                        />
+                        <div
+                            style={{ background: match.predicted.hex, height: 26 }}
+                            title={`predicted: ${match.predicted.name}, ${labWords(match.predicted)}`}
+                        />
+                        <figcaption className="px-1.5 pt-0.5 text-center text-xs leading-tight">
+                            <strong className="text-sm">{one(match.difference)}</strong> {match.likeness}
+                        </figcaption>
+                    </figure>
+                );
+            })}
+        </section>
+    );
+}
+
+function ViewChoices({ figure }: { figure: FigureProps }) {
+    async function set(change: { light?: Illuminant; sheen?: Sheen }) {
+        await send('PATCH', url('figures.update', { figure: figure.id }), {
+            name: figure.name,
+            version: figure.version,
+            ...change,
+        });
+        router.reload();
+    }
+    return (
+        <div className="flex shrink-0 flex-wrap items-end gap-2">
+            <Choice<Sheen>
+                label="Varnish at the end"
+                value={figure.sheen}
+                options={[
+                    { value: 'matt', label: 'matt' },
+                    { value: 'satin', label: 'satin' },
+                    { value: 'gloss', label: 'gloss' },
+                ]}
+                onChoose={(sheen) => void set({ sheen })}
+            />
+            <div className="w-40">
+                <Pick<Illuminant>
+                    label="Looked at in"
+                    hideLabel
+                    value={figure.light}
+                    options={[
+                        { value: 'D65', label: 'daylight' },
+                        { value: 'D50', label: 'print light (D50)' },
+                        { value: 'A', label: 'warm lamp' },
+                        { value: 'LED', label: 'LED lamp, 4323 K' },
+                    ]}
+                    onPick={(light) => void set({ light })}
+                />
+            </div>
+        </div>
+    );
+}
+
+function AddLayer({
+    techniques,
+    onAdd,
+    disabled,
+}: {
+    techniques: TechniqueProps[];
+    onAdd: (name: Technique) => void;
+    disabled: boolean;
+}) {
+    const [technique, setTechnique] = useState<Technique>('base coat');
+    return (
+        <div className="flex items-end gap-2">
+            <div className="w-40">
+                <Pick<Technique>
+                    label="Technique of the new layer"
+                    hideLabel
+                    value={technique}
+                    options={techniques.map((t) => ({ value: t.technique, label: t.technique }))}
+                    onPick={setTechnique}
+                />
+            </div>
+            <Button
+                disabled={disabled}
+                onClick={() => {
+                    onAdd(technique);
+                }}
+            >
+                <Plus size={16} aria-hidden /> Add layer
+            </Button>
+        </div>
+    );
+}
+
+function StackWords({ stack }: { stack: Stack }) {
+    return (
+        <ol className="list-decimal pl-5 text-sm">
+            {stack.map((layer) => (
+                <li key={layer.key}>
+                    {layer.technique}: {layerNote(layer)}
+                </li>
+            ))}
+        </ol>
+    );
+}
+
+function topPlace(layers: readonly LayerProps[]): Place {
+    const top = layers.at(-1);
+    return { row: layers.length, zone: top ? firstZone(top.technique, top.zones) : 'mid' };
+}
+
+function newKey(): string {
+    return Array.from(crypto.getRandomValues(new Uint8Array(13)), (byte) => byte.toString(16).padStart(2, '0'))
+        .join('')
+        .toUpperCase();
+}
+
+function capitalised(words: string): string {
+    return words.charAt(0).toUpperCase() + words.slice(1);
+}

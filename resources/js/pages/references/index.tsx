@@ -1,0 +1,392 @@
+import { Link, router } from '@inertiajs/react';
+import clsx from 'clsx';
+import { Trash2, Upload } from 'lucide-react';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { ReferenceBoard, type Tool } from '@/features/reference-board/board';
+import { Shell } from '@/features/shell/shell';
+import { ApiError, send } from '@/shared/lib/api';
+import { ZONES, labWords, one } from '@/shared/lib/format';
+import { url } from '@/shared/lib/url';
+import { useKeys } from '@/shared/lib/use-keys';
+import { Button } from '@/shared/ui/button';
+import { Choice } from '@/shared/ui/choice';
+import { Notice } from '@/shared/ui/notice';
+import { Stepper } from '@/shared/ui/stepper';
+import type { AreaProps, FigureProps, PictureProps, SampleProps, Zone } from '@/types/generated';
+
+type Props = { figure: FigureProps; pictures: PictureProps[]; areas: AreaProps[] };
+
+const KEYS = [
+    ['1 - 5', 'the zone, recess to edge'],
+    ['s  l  m', 'spot, lasso, move'],
+    ['wheel', 'zoom'],
+    ['Ctrl+V', 'paste a picture'],
+] as const;
+
+export default function ReferencesPage({ figure, pictures, areas }: Props) {
+    const [pictureId, setPictureId] = useState(pictures[0]?.id ?? 0);
+    const [areaId, setAreaId] = useState(areas[0]?.id ?? 0);
+    const [zone, setZone] = useState<Zone>('mid');
+    const [tool, setTool] = useState<Tool>('spot');
+    const [radius, setRadius] = useState(10);
+    const [problem, setProblem] = useState<string | null>(null);
+    const picture = pictures.find((p) => p.id === pictureId) ?? pictures[0];
+    const area = areas.find((a) => a.id === areaId) ?? areas[0];
+    const { upload, uploading } = useUpload(figure.id, setProblem, setPictureId);
+
+    useKeys({
+        ...Object.fromEntries(
+            ZONES.map((z, i) => [
+                String(i + 1),
+                () => {
+                    setZone(z);
+                },
+            ]),
+        ),
+        s: () => {
+            setTool('spot');
+        },
+        l: () => {
+            setTool('lasso');
+        },
+        m: () => {
+            setTool('move');
+        },
+    });
+
+    async function sample(method: 'spot' | 'lasso', points: (readonly [number, number])[]) {
+        if (!area || !picture) return;
+        try {
+            await send('POST', url('samples.store', { figure: figure.id, area: area.id }), {
+                pictureId: picture.id,
+                zone,
+                method,
+                points,
+            });
+            setProblem(null);
+            router.reload({ only: ['areas', 'figure'] });
+            // A painter goes up the ramp: the next zone without a colour is the next to be taken.
+            const next = ZONES.slice(ZONES.indexOf(zone) + 1).find((z) => area.samples.every((s) => s.zone !== z));
+            if (next) setZone(next);
+        } catch (error) {
+            if (error instanceof ApiError) setProblem(error.message);
+        }
+    }
+
+    return (
+        <Shell title={`References of ${figure.name}`} figure={figure} keys={KEYS} wide>
+            <div className="flex min-h-full flex-col lg:h-full lg:flex-row">
+                <section className="flex min-h-[60vh] min-w-0 flex-1 flex-col lg:min-h-0">
+                    <div className="flex flex-wrap items-end gap-3 border-b border-line px-4 py-2">
+                        <Choice<Tool>
+                            label="Tool"
+                            value={tool}
+                            options={[
+                                { value: 'spot', label: 'spot' },
+                                { value: 'lasso', label: 'lasso' },
+                                { value: 'move', label: 'move' },
+                            ]}
+                            onChoose={setTool}
+                        />
+                        {tool === 'spot' && (
+                            <Stepper label="Spot size" value={radius} min={3} max={60} step={2} onChange={setRadius} />
+                        )}
+                        <div className="ml-auto flex flex-wrap items-center gap-2">
+                            {pictures.length > 1 &&
+                                pictures.map((p) => (
+                                    <button
+                                        key={p.id}
+                                        type="button"
+                                        aria-pressed={p.id === picture?.id}
+                                        title={p.title}
+                                        onClick={() => {
+                                            setPictureId(p.id);
+                                        }}
+                                        className={clsx(
+                                            'border-2',
+                                            p.id === picture?.id ? 'border-ink' : 'border-transparent',
+                                        )}
+                                    >
+                                        <img src={p.url} alt={p.title} className="h-10 w-10 object-cover" />
+                                    </button>
+                                ))}
+                            <UploadButton busy={uploading} onFile={(file) => void upload(file)} />
+                            {picture && <RemovePicture figure={figure} picture={picture} />}
+                        </div>
+                    </div>
+                    {problem !== null && (
+                        <div className="px-4 py-2">
+                            <Notice strong>{problem}</Notice>
+                        </div>
+                    )}
+                    <div className="min-h-0 flex-1">
+                        {picture ? (
+                            <ReferenceBoard
+                                key={picture.id}
+                                picture={picture}
+                                samples={area?.samples.filter((s) => s.pictureId === picture.id) ?? []}
+                                tool={tool}
+                                spotRadius={radius}
+                                onSample={(method, points) => void sample(method, points)}
+                            />
+                        ) : (
+                            <DropHere onFile={(file) => void upload(file)} />
+                        )}
+                    </div>
+                </section>
+                <aside
+                    aria-label="Areas and their colours"
+                    className="flex shrink-0 flex-col gap-3 overflow-y-auto border-l border-line p-4 lg:w-[25rem]"
+                >
+                    {area === undefined ? (
+                        <Notice>
+                            This figure has no areas yet.{' '}
+                            <Link className="underline" href={url('figures.brief', { figure: figure.id })}>
+                                Name them in the brief
+                            </Link>
+                            , then take their colours here.
+                        </Notice>
+                    ) : (
+                        <Ramp figure={figure} area={area} zone={zone} onZone={setZone} />
+                    )}
+                    <ul className="border-t border-line pt-2">
+                        {areas.map((a) => (
+                            <li key={a.id}>
+                                <button
+                                    type="button"
+                                    aria-pressed={a.id === area?.id}
+                                    onClick={() => {
+                                        setAreaId(a.id);
+                                        setZone(ZONES.find((z) => a.samples.every((s) => s.zone !== z)) ?? 'mid');
+                                    }}
+                                    className={clsx(
+                                        'flex w-full items-center gap-3 border-l-4 py-1 pl-2 text-left',
+                                        a.id === area?.id ? 'border-ink bg-raised font-bold' : 'border-transparent',
+                                    )}
+                                >
+                                    <span className="flex-1">{a.name}</span>
+                                    <span className="flex h-6 w-36" aria-hidden>
+                                        {ZONES.map((z) => (
+                                            <span
+                                                key={z}
+                                                className="flex-1"
+                                                style={{
+                                                    background:
+                                                        a.samples.find((s) => s.zone === z)?.colour.hex ??
+                                                        'transparent',
+                                                }}
+                                            />
+                                        ))}
+                                    </span>
+                                </button>
+                            </li>
+                        ))}
+                    </ul>
+                </aside>
+            </div>
+        </Shell>
+    );
+}
+
+function Ramp({
+    figure,
+    area,
+    zone,
+    onZone,
+}: {
+    figure: FigureProps;
+    area: AreaProps;
+    zone: Zone;
+    onZone: (zone: Zone) => void;
+}) {
+    const sample = area.samples.find((s) => s.zone === zone);
+    return (
+        <section>
+            <h1 className="text-lg">{area.name}</h1>
+            {area.wish !== null && <p className="text-xs text-quiet">{area.wish}</p>}
+            <div role="radiogroup" aria-label="Zone to take a colour for" className="mt-2 flex h-24">
+                {ZONES.map((z) => {
+                    const own = area.samples.find((s) => s.zone === z);
+                    return (
+                        <button
+                            key={z}
+                            type="button"
+                            role="radio"
+                            aria-checked={z === zone}
+                            aria-label={`${z}: ${own ? own.colour.name : 'no colour yet'}`}
+                            onClick={() => {
+                                onZone(z);
+                            }}
+                            className="flex flex-1 flex-col"
+                        >
+                            <span
+                                className={clsx('w-full flex-1', !own && 'border border-dashed border-line')}
+                                style={own ? { background: own.colour.hex } : {}}
+                            />
+                            <span
+                                className={clsx(
+                                    'w-full border-t-4 pt-0.5 text-center text-xs',
+                                    z === zone ? 'border-ink font-bold' : 'border-transparent',
+                                )}
+                            >
+                                {z}
+                            </span>
+                        </button>
+                    );
+                })}
+            </div>
+            {sample ? (
+                <SampleWords figure={figure} area={area} sample={sample} />
+            ) : (
+                <p className="mt-2 text-sm">Press on the picture to take the {zone}.</p>
+            )}
+            <Link
+                href={url('figures.finishes', { figure: figure.id, area: area.id })}
+                className="mt-3 inline-block font-medium underline underline-offset-4"
+            >
+                Build its finish
+            </Link>
+        </section>
+    );
+}
+
+function SampleWords({ figure, area, sample }: { figure: FigureProps; area: AreaProps; sample: SampleProps }) {
+    return (
+        <div className="mt-2 text-sm">
+            <p>
+                <strong>{sample.colour.name}</strong>, {labWords(sample.colour)}
+            </p>
+            <p className="text-quiet">
+                From {sample.pixels.toLocaleString()} pixels, spread {one(sample.spread)}.{' '}
+                <button
+                    type="button"
+                    className="underline"
+                    onClick={() => {
+                        void send(
+                            'DELETE',
+                            url('samples.destroy', { figure: figure.id, area: area.id, zone: sample.zone }),
+                        ).then(() => {
+                            router.reload({ only: ['areas', 'figure'] });
+                        });
+                    }}
+                >
+                    Remove
+                </button>
+            </p>
+            {sample.doubt !== null && <Notice strong>{sample.doubt}</Notice>}
+        </div>
+    );
+}
+
+function useUpload(figureId: number, onProblem: (words: string | null) => void, onAdded: (id: number) => void) {
+    const [uploading, setUploading] = useState(false);
+    const upload = useCallback(
+        async (file: File) => {
+            setUploading(true);
+            onProblem(null);
+            const form = new FormData();
+            form.append('picture', file, file.name || 'pasted.png');
+            try {
+                const picture = await send<PictureProps>('POST', url('pictures.store', { figure: figureId }), form);
+                router.reload({
+                    only: ['pictures', 'figure'],
+                    onSuccess: () => {
+                        onAdded(picture.id);
+                    },
+                });
+            } catch (error) {
+                if (error instanceof ApiError) onProblem(error.message);
+            } finally {
+                setUploading(false);
+            }
+        },
+        [figureId, onProblem, onAdded],
+    );
+    useEffect(() => {
+        const paste = (event: ClipboardEvent) => {
+            const file = [...(event.clipboardData?.files ?? [])].find((f) => f.type.startsWith('image/'));
+            if (file) void upload(file);
+        };
+        window.addEventListener('paste', paste);
+        return () => {
+            window.removeEventListener('paste', paste);
+        };
+    }, [upload]);
+    return { upload, uploading };
+}
+
+function UploadButton({ busy, onFile }: { busy: boolean; onFile: (file: File) => void }) {
+    const input = useRef<HTMLInputElement>(null);
+    return (
+        <>
+            <input
+                ref={input}
+                type="file"
+                accept="image/jpeg,image/png,image/webp"
+                className="sr-only"
+                aria-label="Add a picture"
+                tabIndex={-1}
+                onChange={(event) => {
+                    const file = event.target.files?.[0];
+                    if (file) onFile(file);
+                    event.target.value = '';
+                }}
+            />
+            <Button disabled={busy} onClick={() => input.current?.click()}>
+                <Upload size={16} aria-hidden /> {busy ? 'Reading it' : 'Add a picture'}
+            </Button>
+        </>
+    );
+}
+
+function RemovePicture({ figure, picture }: { figure: FigureProps; picture: PictureProps }) {
+    const [asked, setAsked] = useState(false);
+    if (!asked) {
+        return (
+            <Button
+                aria-label={`Remove ${picture.title}`}
+                onClick={() => {
+                    setAsked(true);
+                }}
+            >
+                <Trash2 size={16} aria-hidden />
+            </Button>
+        );
+    }
+    return (
+        <Button
+            onClick={() => {
+                void send('DELETE', url('pictures.destroy', { figure: figure.id, picture: picture.id })).then(() => {
+                    setAsked(false);
+                    router.reload();
+                });
+            }}
+            onBlur={() => {
+                setAsked(false);
+            }}
+        >
+            Remove it and the colours taken from it
+        </Button>
+    );
+}
+
+function DropHere({ onFile }: { onFile: (file: File) => void }) {
+    return (
+        <div
+            className="flex h-full min-h-80 items-center justify-center p-6"
+            onDragOver={(event) => {
+                event.preventDefault();
+            }}
+            onDrop={(event) => {
+                event.preventDefault();
+                const file = event.dataTransfer.files[0];
+                if (file) onFile(file);
+            }}
+        >
+            <p className="max-w-md border border-dashed border-strong p-8 text-center text-base">
+                No reference yet. Drop a picture here, paste one, or add a file: an artwork, a painted piece, a photo of
+                the real thing.
+            </p>
+        </div>
+    );
+}

@@ -1,0 +1,230 @@
+import { router } from '@inertiajs/react';
+import { useRef, useState } from 'react';
+import { found, ordered, type Order } from '@/features/shelf/order';
+import { PotForm } from '@/features/shelf/pot-form';
+import { Shell } from '@/features/shell/shell';
+import { send } from '@/shared/lib/api';
+import { many } from '@/shared/lib/format';
+import { url } from '@/shared/lib/url';
+import { useKeys } from '@/shared/lib/use-keys';
+import { Button } from '@/shared/ui/button';
+import { Notice } from '@/shared/ui/notice';
+import { Pick } from '@/shared/ui/pick';
+import { Sheet } from '@/shared/ui/sheet';
+import type { PaintProps, ShelfPageProps } from '@/types/generated';
+
+const KEYS = [
+    ['/', 'search'],
+    ['n', 'a new pot'],
+    ['arrows', 'move among the pots'],
+    ['Enter', 'open a pot'],
+] as const;
+
+const ORDERS: readonly { value: Order; label: string }[] = [
+    { value: 'shelf', label: 'as they stand' },
+    { value: 'hue', label: 'by hue' },
+    { value: 'lightness', label: 'by lightness' },
+    { value: 'level', label: 'emptiest first' },
+];
+
+export default function ShelfPage({ page }: { page: ShelfPageProps }) {
+    const [words, setWords] = useState('');
+    const [kind, setKind] = useState('all');
+    const [order, setOrder] = useState<Order>('shelf');
+    const [open, setOpen] = useState<PaintProps | 'new' | null>(null);
+    const [removed, setRemoved] = useState<PaintProps | null>(null);
+    const search = useRef<HTMLInputElement>(null);
+    const grid = useRef<HTMLUListElement>(null);
+    const shown = ordered(found(page.paints, words, kind), order);
+    const kinds = [...new Set(page.paints.map((paint) => paint.kind))];
+    const reload = () => {
+        router.reload({ only: ['page'] });
+    };
+
+    useKeys({
+        '/': () => search.current?.focus(),
+        n: () => {
+            setOpen('new');
+        },
+        ArrowRight: () => {
+            step(1);
+        },
+        ArrowLeft: () => {
+            step(-1);
+        },
+        ArrowDown: () => {
+            step(columns());
+        },
+        ArrowUp: () => {
+            step(-columns());
+        },
+    });
+
+    function step(by: number) {
+        const pots = [...(grid.current?.querySelectorAll<HTMLElement>('[data-pot]') ?? [])];
+        const here = pots.findIndex((pot) => pot === document.activeElement);
+        pots[Math.max(0, Math.min(pots.length - 1, here < 0 ? 0 : here + by))]?.focus();
+    }
+
+    function columns(): number {
+        return grid.current ? getComputedStyle(grid.current).gridTemplateColumns.split(' ').length : 1;
+    }
+
+    return (
+        <Shell title="Shelf" keys={KEYS}>
+            <div className="flex flex-col gap-4">
+                <header className="flex flex-wrap items-end gap-3">
+                    <h1 className="mr-auto text-2xl">
+                        Shelf{' '}
+                        <span className="text-sm font-normal text-quiet">
+                            {shown.length === page.paints.length
+                                ? many(page.paints.length, 'pot')
+                                : `${shown.length} of ${many(page.paints.length, 'pot')}`}
+                        </span>
+                    </h1>
+                    <input
+                        ref={search}
+                        type="search"
+                        aria-label="Search the shelf"
+                        placeholder="Search: dark green ink"
+                        className="min-h-10 w-full rounded-sm border border-strong bg-raised px-2 text-sm sm:w-60"
+                        value={words}
+                        onChange={(event) => {
+                            setWords(event.target.value);
+                        }}
+                        onKeyDown={(event) => {
+                            if (event.key === 'Escape') event.currentTarget.blur();
+                            if (event.key === 'ArrowDown') step(0);
+                        }}
+                    />
+                    <div className="w-40">
+                        <Pick
+                            label="Kind"
+                            hideLabel
+                            value={kind}
+                            options={['all', ...kinds].map((k) => ({ value: k, label: k === 'all' ? 'all kinds' : k }))}
+                            onPick={setKind}
+                        />
+                    </div>
+                    <div className="w-40">
+                        <Pick<Order> label="Order" hideLabel value={order} options={ORDERS} onPick={setOrder} />
+                    </div>
+                    <Button
+                        look="main"
+                        onClick={() => {
+                            setOpen('new');
+                        }}
+                    >
+                        New pot
+                    </Button>
+                </header>
+                {removed !== null && (
+                    <Notice>
+                        {removed.name} was taken off the shelf; recipes that use it keep it as it was.{' '}
+                        <button
+                            type="button"
+                            className="font-bold underline"
+                            onClick={() => {
+                                void send('POST', url('paints.restore', { paint: removed.id })).then(() => {
+                                    setRemoved(null);
+                                    reload();
+                                });
+                            }}
+                        >
+                            Put it back
+                        </button>
+                    </Notice>
+                )}
+                {page.paints.length === 0 && (
+                    <p className="text-base">
+                        The shelf is empty. Put a pot on it: a colour and how it covers are enough.
+                    </p>
+                )}
+                {page.paints.length > 0 && shown.length === 0 && <p className="text-base">No pot is called that.</p>}
+                <ul ref={grid} className="grid grid-cols-1 gap-3 sm:grid-cols-[repeat(auto-fill,minmax(15.5rem,1fr))]">
+                    {shown.map((paint) => (
+                        <li key={paint.id}>
+                            <Pot
+                                paint={paint}
+                                onOpen={() => {
+                                    setOpen(paint);
+                                }}
+                            />
+                        </li>
+                    ))}
+                </ul>
+            </div>
+            <Sheet
+                side
+                open={open !== null}
+                onClose={() => {
+                    setOpen(null);
+                }}
+                title={open === 'new' || open === null ? 'New pot' : open.name}
+            >
+                {open !== null && (
+                    <PotForm
+                        key={open === 'new' ? 'new' : open.id}
+                        paint={open === 'new' ? null : open}
+                        onSaved={() => {
+                            setOpen(null);
+                            reload();
+                        }}
+                        onRemoved={() => {
+                            if (open === 'new') return;
+                            void send('DELETE', url('paints.destroy', { paint: open.id })).then(() => {
+                                setRemoved(open);
+                                setOpen(null);
+                                reload();
+                            });
+                        }}
+                    />
+                )}
+            </Sheet>
+        </Shell>
+    );
+}
+
+function Pot({ paint, onOpen }: { paint: PaintProps; onOpen: () => void }) {
+    const low = paint.levelPercent <= 10;
+    return (
+        <button
+            type="button"
+            data-pot={paint.id}
+            onClick={onOpen}
+            className="flex w-full flex-col border border-strong bg-raised text-left hover:border-ink"
+        >
+            <span className="flex h-20 w-full" aria-hidden>
+                <span className="flex-[2]" style={{ background: paint.thick.hex }} />
+                <span className="flex-1 bg-[#000] p-2 pr-0">
+                    <span className="block h-full" style={{ background: paint.overBlack.hex }} />
+                </span>
+                <span className="flex-1 bg-[#fff] p-2 pl-0">
+                    <span className="block h-full" style={{ background: paint.overWhite.hex }} />
+                </span>
+            </span>
+            <span className="flex w-full flex-col gap-0.5 p-2">
+                <span className="text-base leading-tight font-semibold">{paint.name}</span>
+                <span className="text-xs text-quiet">
+                    {paint.maker}, {paint.kind}, {paint.sheen}
+                </span>
+                <span className="text-xs text-quiet">
+                    {paint.thick.name};{' '}
+                    {paint.coatsToHide === null ? 'never hides' : `hides in ${many(paint.coatsToHide, 'coat')}`};{' '}
+                    {paint.quality}
+                </span>
+                <span className="mt-1 flex items-center gap-2 text-xs">
+                    <span className="relative h-2.5 flex-1 border border-strong" aria-hidden>
+                        <span
+                            className="absolute inset-y-0 left-0 bg-strong"
+                            style={{ width: `${paint.levelPercent}%` }}
+                        />
+                    </span>
+                    <span className={low ? 'font-bold' : 'text-quiet'}>
+                        {low ? 'nearly empty' : `${paint.levelPercent} % full`}
+                    </span>
+                </span>
+            </span>
+        </button>
+    );
+}

@@ -1,0 +1,72 @@
+/** An answer that is not a success: what happened in words, and by field where a form was judged. */
+export class ApiError extends Error {
+    constructor(
+        readonly status: number,
+        message: string,
+        readonly fields: Record<string, string> = {},
+        readonly body: unknown = null,
+    ) {
+        super(message);
+    }
+
+    /** The record was changed elsewhere after it was opened. */
+    get isConflict(): boolean {
+        return this.status === 409;
+    }
+}
+
+type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
+
+export async function send<T>(method: Method, path: string, body?: unknown, signal?: AbortSignal): Promise<T> {
+    const headers: Record<string, string> = { Accept: 'application/json', 'X-XSRF-TOKEN': token() };
+    const isForm = body instanceof FormData;
+    if (body !== undefined && !isForm) headers['Content-Type'] = 'application/json';
+    let response: Response;
+    try {
+        response = await fetch(path, {
+            method,
+            headers,
+            body: body === undefined ? null : isForm ? body : JSON.stringify(body),
+            ...(signal ? { signal } : {}),
+        });
+    } catch (error) {
+        if (error instanceof DOMException && error.name === 'AbortError') throw error;
+        throw new ApiError(0, 'Hyalin cannot be reached. Nothing was changed; what you entered is still here.');
+    }
+    const answer: unknown = await response.json().catch(() => null);
+    if (!response.ok) throw failure(response.status, answer);
+    return answer as T;
+}
+
+function failure(status: number, body: unknown): ApiError {
+    const answer = isRecord(body) ? body : {};
+    const fields: Record<string, string> = {};
+    if (isRecord(answer['errors'])) {
+        for (const [name, messages] of Object.entries(answer['errors'])) {
+            fields[name] = String(Array.isArray(messages) ? messages[0] : messages);
+        }
+    }
+    const first = Object.values(fields)[0];
+    const words: Record<number, string> = {
+        401: 'You were signed out. Sign in again; what you entered is still here.',
+        404: 'This is not here any more.',
+        419: 'This page has been open too long. Reload it and try again.',
+        429: 'That was too often. Wait a minute and try again.',
+    };
+    const message = typeof answer['message'] === 'string' && answer['message'] !== '' ? answer['message'] : undefined;
+    return new ApiError(
+        status,
+        first ?? words[status] ?? message ?? 'Something went wrong on our side. Nothing was changed.',
+        fields,
+        body,
+    );
+}
+
+export function isRecord(value: unknown): value is Record<string, unknown> {
+    return typeof value === 'object' && value !== null && !Array.isArray(value);
+}
+
+function token(): string {
+    const match = /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie);
+    return match?.[1] ? decodeURIComponent(match[1]) : '';
+}

@@ -1,0 +1,49 @@
+import type { ColourProps, Zone } from '@/types/generated';
+
+export const ZONES: readonly Zone[] = ['recess', 'shade', 'mid', 'light', 'edge'];
+
+/** CIEDE2000 and Lab numbers: one decimal. */
+export function one(value: number): string {
+    return value.toFixed(1);
+}
+
+export function labWords(colour: ColourProps): string {
+    const [l = 0, a = 0, b = 0] = colour.lab;
+    return `L* ${one(l)}  a* ${one(a)}  b* ${one(b)}`;
+}
+
+export function minutesWords(minutes: number): string {
+    if (minutes < 120) return `${minutes} min`;
+    const rest = minutes % 60;
+    return rest === 0 ? `${Math.floor(minutes / 60)} h` : `${Math.floor(minutes / 60)} h ${rest} min`;
+}
+
+export function many(count: number, what: string): string {
+    return `${count} ${what}${count === 1 ? '' : 's'}`;
+}
+
+/** "1 + 2" parts of paint and thinner; never a percentage. */
+export function dilutionWords(thinner: number): string {
+    return thinner === 0 ? 'undiluted' : `1 paint + ${Number.isInteger(thinner) ? thinner : one(thinner)} thinner`;
+}
+
+export function zonesWords(zones: readonly Zone[]): string {
+    return zones.length === ZONES.length ? 'all zones' : zones.join(', ');
+}
+
+/** A step for many areas says how many: their names are many lines long. */
+export function areasWords(areas: string): string {
+    const names = areas.split(', ');
+    return names.length > 2 ? `${names.length} areas` : areas;
+}
+
+export function capital(text: string): string {
+    return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+/** Black or white, whichever reads on the colour. */
+export function inkOn(hex: string): string {
+    const value = Number.parseInt(hex.slice(1), 16);
+    const linear = (shift: number) => (((value >> shift) & 255) / 255) ** 2.2;
+    return 0.2126 * linear(16) + 0.7152 * linear(8) + 0.0722 * linear(0) > 0.18 ? '#000000' : '#ffffff';
+}

@@ -1,0 +1,275 @@
+// Written by `php artisan hyalin:types` from app/Http/Props. Do not edit.
+
+export type Illuminant = 'D65' | 'D50' | 'A' | 'LED' | 'C';
+export type Likeness = 'the same to the eye' | 'close' | 'visible' | 'clearly different';
+export type Opacity = '1' | '2' | '3' | '5' | 'wash';
+export type OpticsQuality = 'measured' | 'partly measured' | 'estimated';
+export type PaintKind = 'acrylic' | 'airbrush colour' | 'primer' | 'wash' | 'one-coat' | 'ink' | 'medium' | 'varnish';
+export type RunStepState = 'open' | 'done' | 'skipped';
+export type SearchEnding = 'proven' | 'settled' | 'stopped';
+export type Sheen = 'matt' | 'satin' | 'gloss';
+export type Technique = 'base coat' | 'airbrush' | 'spray can' | 'zenithal spray' | 'layer' | 'wash' | 'glaze' | 'dry brush' | 'edge highlight';
+export type TintingStrength = 'weak' | 'usual' | 'strong';
+export type Zone = 'recess' | 'shade' | 'mid' | 'light' | 'edge';
+
+export interface AreaFinishProps {
+    id: number;
+    name: string;
+    wish: string | null;
+    version: number;
+    layers: Array<LayerProps>;
+    section: SectionProps;
+    samples: Array<SampleProps>;
+}
+
+export interface AreaProps {
+    id: number;
+    partId: number | null;
+    partName: string | null;
+    name: string;
+    wish: string | null;
+    samples: Array<SampleProps>;
+    layers: number;
+}
+
+export interface BenchDoorPageProps {
+    figures: Array<FigureInWorkProps>;
+    potCount: number;
+    runningOut: Array<PotProps>;
+}
+
+export interface CardAreaProps {
+    name: string;
+    partName: string | null;
+    wish: string | null;
+    layers: Array<LayerProps>;
+    section: SectionProps;
+}
+
+export interface ColourProps {
+    hex: string;
+    lab: Array<number>;
+    name: string;
+    outOfGamut: boolean;
+}
+
+export interface DropsProps {
+    paintId: number;
+    maker: string;
+    name: string;
+    hex: string;
+    drops: number;
+}
+
+export interface FigureInWorkProps {
+    id: number;
+    name: string;
+    heightMm: number | null;
+    copies: number;
+    areas: number;
+    planned: number;
+    next: string;
+    nextUrl: string;
+    ramps: Array<Array<ColourProps>>;
+    pictureUrl: string | null;
+}
+
+export interface FigureProps {
+    id: number;
+    name: string;
+    sculptor: string | null;
+    heightMm: number | null;
+    copies: number;
+    about: string | null;
+    bareHex: string;
+    light: Illuminant;
+    sheen: Sheen;
+    version: number;
+    stages: Array<StageProps>;
+}
+
+export interface FoundMixProps {
+    drops: Array<DropsProps>;
+    colour: ColourProps;
+    difference: number;
+    likeness: Likeness;
+    score: number;
+}
+
+export interface LayerProps {
+    key: string;
+    technique: Technique;
+    zones: Array<Zone>;
+    thinner: number;
+    coats: number;
+    mix: Array<DropsProps>;
+    note: string | null;
+}
+
+export interface MatchProps {
+    zone: Zone;
+    wanted: ColourProps;
+    predicted: ColourProps;
+    difference: number;
+    likeness: Likeness;
+}
+
+export interface MixAnswerProps {
+    target: ColourProps;
+    mixes: Array<FoundMixProps>;
+    ending: SearchEnding;
+    quality: OpticsQuality;
+    evaluations: number;
+    provable: number;
+    why: string;
+    missing: string | null;
+    preDilution: PreDilutionProps | null;
+    potCount: number;
+}
+
+export interface MixSearchProps {
+    id: number;
+    state: string;
+    progress: number;
+    answer: Record<string, unknown> | null;
+}
+
+export interface PaintProps {
+    id: number;
+    maker: string;
+    name: string;
+    kind: PaintKind;
+    sheen: Sheen;
+    levelPercent: number;
+    thickHex: string;
+    thick: ColourProps;
+    overBlack: ColourProps;
+    overWhite: ColourProps;
+    opacity: Opacity;
+    strength: TintingStrength;
+    quality: OpticsQuality;
+    coatsToHide: number | null;
+    note: string | null;
+    isMixed: boolean;
+    version: number;
+}
+
+export interface PartProps {
+    id: number;
+    name: string;
+}
+
+export interface PictureProps {
+    id: number;
+    title: string;
+    url: string;
+    width: number;
+    height: number;
+}
+
+export interface PotProps {
+    id: number;
+    maker: string;
+    name: string;
+    hex: string;
+    isMixed: boolean;
+    onShelf: boolean;
+}
+
+export interface PreDilutionProps {
+    advice: string;
+    drops: Array<DropsProps>;
+    colour: ColourProps;
+    difference: number;
+}
+
+export interface RunProps {
+    id: number;
+    number: number;
+    repeatsNumber: number | null;
+    begunAt: string;
+    steps: Array<RunStepProps>;
+}
+
+export interface RunStepProps {
+    id: number;
+    position: number;
+    partName: string | null;
+    areaName: string;
+    technique: Technique;
+    instruction: string;
+    zones: Array<Zone>;
+    thinner: number;
+    coats: number;
+    plannedMix: Array<DropsProps>;
+    plannedColours: Record<string, string>;
+    dryingMinutes: number;
+    state: RunStepState;
+    usedMix: Array<DropsProps> | null;
+    usedCoats: number | null;
+    note: string | null;
+    doneAt: string | null;
+    lastTime: string | null;
+    version: number;
+}
+
+export interface SampleProps {
+    areaId: number;
+    zone: Zone;
+    pictureId: number;
+    method: string;
+    outline: Array<Array<number>>;
+    colour: ColourProps;
+    spread: number;
+    pixels: number;
+    doubt: string | null;
+}
+
+export interface SectionCellProps {
+    zone: Zone;
+    colour: ColourProps;
+    touched: boolean;
+    change: number;
+    likeness: Likeness;
+}
+
+export interface SectionProps {
+    rows: Array<SectionRowProps>;
+    matches: Array<MatchProps>;
+}
+
+export interface SectionRowProps {
+    cells: Array<SectionCellProps>;
+    quality: OpticsQuality;
+    shows: boolean;
+    largestChange: number;
+    mostIn: Zone | null;
+    remedy: string | null;
+}
+
+export interface ShelfPageProps {
+    paints: Array<PaintProps>;
+}
+
+export interface SillItemProps {
+    stepId: number;
+    what: string;
+    figure: string;
+    dryAt: string;
+    url: string;
+}
+
+export interface StageProps {
+    name: string;
+    url: string | null;
+    state: string;
+    current: boolean;
+}
+
+export interface TechniqueProps {
+    technique: Technique;
+    usualZones: Array<Zone>;
+    usualThinner: number;
+    dryingMinutes: number;
+    instruction: string;
+}

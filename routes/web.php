@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\BenchController;
+use App\Http\Controllers\BenchDoorController;
+use App\Http\Controllers\BriefController;
+use App\Http\Controllers\CardController;
+use App\Http\Controllers\FigureController;
+use App\Http\Controllers\FinishController;
+use App\Http\Controllers\MixController;
+use App\Http\Controllers\PaintController;
+use App\Http\Controllers\ReferenceController;
+use App\Http\Controllers\SignInController;
+use Illuminate\Support\Facades\Route;
+
+Route::middleware('guest')->group(function (): void {
+    Route::get('/sign-in', [SignInController::class, 'show'])->name('sign-in');
+    Route::post('/sign-in', [SignInController::class, 'store'])->middleware('throttle:sign-in')->name('sign-in.store');
+    Route::post('/sign-in/demo', [SignInController::class, 'demo'])->middleware('throttle:sign-in')->name('sign-in.demo');
+});
+
+Route::middleware('auth')->group(function (): void {
+    Route::post('/sign-out', [SignInController::class, 'destroy'])->name('sign-out');
+    Route::get('/', BenchDoorController::class)->name('bench-door');
+
+    Route::get('/shelf', [PaintController::class, 'index'])->name('shelf');
+    Route::get('/shelf/paints', [PaintController::class, 'list'])->name('paints.index');
+    Route::post('/shelf/estimate', [PaintController::class, 'estimate'])->name('paints.estimate');
+    Route::post('/shelf/paints', [PaintController::class, 'store'])->name('paints.store');
+    Route::middleware('can:own,paint')->group(function (): void {
+        Route::patch('/shelf/paints/{paint}', [PaintController::class, 'update'])->name('paints.update');
+        Route::delete('/shelf/paints/{paint}', [PaintController::class, 'destroy'])->name('paints.destroy');
+        Route::post('/shelf/paints/{paint}/restore', [PaintController::class, 'restore'])->withTrashed()->name('paints.restore');
+    });
+
+    Route::post('/figures', [FigureController::class, 'store'])->name('figures.store');
+    Route::prefix('/figures/{figure}')->middleware('can:own,figure')->scopeBindings()->group(function (): void {
+        Route::patch('/', [FigureController::class, 'update'])->name('figures.update');
+        Route::delete('/', [FigureController::class, 'destroy'])->name('figures.destroy');
+
+        Route::get('/brief', [BriefController::class, 'show'])->name('figures.brief');
+        Route::post('/parts', [BriefController::class, 'storePart'])->name('parts.store');
+        Route::delete('/parts/{part}', [BriefController::class, 'destroyPart'])->name('parts.destroy');
+        Route::post('/areas', [BriefController::class, 'storeArea'])->name('areas.store');
+        Route::patch('/areas/{area}', [BriefController::class, 'updateArea'])->name('areas.update');
+        Route::delete('/areas/{area}', [BriefController::class, 'destroyArea'])->name('areas.destroy');
+
+        Route::get('/references', [ReferenceController::class, 'show'])->name('figures.references');
+        Route::post('/pictures', [ReferenceController::class, 'storePicture'])->name('pictures.store');
+        Route::get('/pictures/{picture}/image', [ReferenceController::class, 'image'])->name('pictures.image');
+        Route::delete('/pictures/{picture}', [ReferenceController::class, 'destroyPicture'])->name('pictures.destroy');
+        Route::post('/areas/{area}/samples', [ReferenceController::class, 'storeSample'])->name('samples.store');
+        Route::delete('/areas/{area}/samples/{zone}', [ReferenceController::class, 'destroySample'])->name('samples.destroy');
+
+        Route::get('/finishes/{area?}', [FinishController::class, 'show'])->name('figures.finishes');
+        Route::post('/areas/{area}/section', [FinishController::class, 'section'])->name('finishes.section');
+        Route::put('/areas/{area}/finish', [FinishController::class, 'update'])->name('finishes.update');
+        Route::post('/areas/{area}/mixes', [MixController::class, 'find'])->name('mixes.find');
+        Route::post('/areas/{area}/mixes/proof', [MixController::class, 'prove'])->name('mixes.prove');
+
+        Route::get('/card', [CardController::class, 'show'])->name('figures.card');
+        Route::get('/card.pdf', [CardController::class, 'pdf'])->name('figures.card-pdf');
+
+        Route::get('/bench', [BenchController::class, 'index'])->name('figures.bench');
+        Route::post('/runs', [BenchController::class, 'store'])->name('runs.store');
+    });
+
+    Route::prefix('/runs/{run}')->middleware('can:own,run')->scopeBindings()->group(function (): void {
+        Route::get('/', [BenchController::class, 'show'])->name('runs.show');
+        Route::post('/repeat', [BenchController::class, 'repeat'])->name('runs.repeat');
+        Route::patch('/steps/{step}', [BenchController::class, 'updateStep'])->name('run-steps.update');
+    });
+
+    Route::prefix('/mix-searches/{mixSearch}')->middleware('can:own,mixSearch')->group(function (): void {
+        Route::get('/', [MixController::class, 'progress'])->name('mix-searches.show');
+        Route::delete('/', [MixController::class, 'stop'])->name('mix-searches.stop');
+    });
+});

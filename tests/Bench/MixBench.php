@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Bench;
+
+use Hyalin\Colour\Lab;
+use Hyalin\Mixing\ExhaustiveMixSearch;
+use Hyalin\Mixing\MixEvaluator;
+use Hyalin\Mixing\MixTask;
+use Hyalin\Mixing\Placement;
+use Hyalin\Mixing\QuickMixSearch;
+use Tests\Support\InventedShelf;
+
+/**
+ * The mix search beside exhaustive search in the same PHP.
+ */
+final class MixBench
+{
+    private const SEED = 2027;
+
+    private const TARGETS = 100;
+
+    public function run(bool $full): void
+    {
+        foreach (['masstone' => Placement::masstone(), 'film over grey' => InventedShelf::filmOverGrey()] as $name => $placement) {
+            $medians = [];
+            foreach ([20, 60, 90, 200] as $pots) {
+                $medians[$pots] = $this->quick($name, $placement, $pots);
+            }
+            printf("mix search, %s: time grows by %.1f from 90 to 200 pots (pots by 2.2, mixes by 11)\n\n", $name, $medians[200] / $medians[90]);
+            $this->equality($name, $placement, 20, 100);
+            $this->equality($name, $placement, 40, 40);
+            if ($full) {
+                $this->equality($name, $placement, 90, 200);
+            }
+        }
+    }
+
+    private function quick(string $name, Placement $placement, int $pots): float
+    {
+        [$paints, $targets] = self::problem($placement, $pots, self::TARGETS);
+        $sample = new Sample;
+        $evaluations = 0;
+        foreach ($targets as $i => $target) {
+            $task = MixTask::of($target, $placement);
+            if ($i === 0) {
+                // The first query warms the JIT.
+                QuickMixSearch::find($paints, $task);
+            }
+            $evaluations += $sample->time(static fn () => QuickMixSearch::find($paints, $task))->evaluations;
+        }
+        $exhaustive = $this->exhaustiveMilliseconds($paints, MixTask::of($targets[0], $placement));
+        printf(
+            "mix search, %s, %d pots, seed %d, %d targets: median %.1f ms, 95th percentile %.1f ms; %d exact colours a query; peak %.0f MB; %.0f times faster than exhaustive search (%s mixes, from a timed part of them)\n",
+            $name, $pots, self::SEED, self::TARGETS, $sample->median(), $sample->quantile(0.95),
+            $evaluations / self::TARGETS, memory_get_peak_usage() / 1e6,
+            $exhaustive / $sample->median(), number_format(ExhaustiveMixSearch::size($pots, MixTask::of($targets[0], $placement))),
+        );
+
+        return $sample->median();
+    }
+
+    /** @param  list<\Hyalin\Optics\PaintOptics>  $paints */
+    private function exhaustiveMilliseconds(array $paints, MixTask $task): float
+    {
+        // Exhaustive search does one exact colour a mix: 60 000 of them are timed and scaled up.
+        $evaluator = new MixEvaluator($paints, $task);
+        $count = count($paints);
+        $start = hrtime(true);
+        for ($i = 0; $i < 60_000; $i++) {
+            $evaluator->lab([$i % $count, ($i + 7) % $count, ($i + 11) % $count], [1 + $i % 5, 2, 1]);
+        }
+
+        return (hrtime(true) - $start) / 1e6 / 60_000 * ExhaustiveMixSearch::size($count, $task);
+    }
+
+    private function equality(string $name, Placement $placement, int $pots, int $count): void
+    {
+        [$paints, $targets] = self::problem($placement, $pots, $count);
+        $tasks = array_map(static fn (Lab $t): MixTask => MixTask::of($t, $placement), $targets);
+        $equal = 0;
+        $worst = 0.0;
+        $whole = new Sample;
+        $one = new Sample;
+        $one->time(static fn () => ExhaustiveMixSearch::find($paints, $tasks[0]));
+        foreach ($whole->time(static fn () => ExhaustiveMixSearch::findAll($paints, $tasks)) as $i => $truth) {
+            $excess = QuickMixSearch::find($paints, $tasks[$i])->best()->score - $truth->best()->score;
+            $equal += $excess < 1e-9 ? 1 : 0;
+            $worst = max($worst, $excess);
+        }
+        printf(
+            "mix search, %s, %d pots, seed %d: equal to exhaustive search for %d of %d reachable targets, never more than %.3f worse; exhaustive search takes %.1f s\n",
+            $name, $pots, self::SEED, $equal, $count, $worst, $one->median() / 1000,
+        );
+    }
+
+    /** @return array{list<\Hyalin\Optics\PaintOptics>, non-empty-list<Lab>} */
+    private static function problem(Placement $placement, int $pots, int $targets): array
+    {
+        $shelf = new InventedShelf(self::SEED);
+        $paints = $shelf->paints($pots);
+
+        return [$paints, $shelf->reachableTargets($paints, MixTask::of(Lab::of(50, 0, 0), $placement), $targets)];
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+use Tests\Bench\FinishBench;
+use Tests\Bench\MixBench;
+
+require dirname(__DIR__, 2).'/vendor/autoload.php';
+
+$status = opcache_get_status(false);
+$jit = is_array($status) ? $status['jit'] ?? null : null;
+printf(
+    "PHP %s, JIT %s; invented shelves by tests/Support/InventedShelf, seeds as given; reachable targets: random mixes of four paints\n\n",
+    PHP_VERSION,
+    is_array($jit) && ($jit['on'] ?? false) === true ? ini_get('opcache.jit') : 'off',
+);
+(new MixBench)->run(in_array('--full', $argv, true));
+(new FinishBench)->run();

@@ -1,0 +1,160 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\WebDriverException;
+use Facebook\WebDriver\Interactions\WebDriverActions;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverExpectedCondition;
+use PHPUnit\Framework\TestCase;
+
+abstract class BrowserTestCase extends TestCase
+{
+    protected RemoteWebDriver $browser;
+
+    protected AppServer $app;
+
+    protected function setUp(): void
+    {
+        $this->app = AppServer::instance();
+        $profile = $this->app->directory.'/profile-'.bin2hex(random_bytes(4));
+        mkdir($profile);
+        $options = new ChromeOptions;
+        $options->setBinary('/usr/bin/chromium');
+        $options->addArguments([
+            '--headless=new', '--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking',
+            '--disable-component-update', '--disable-sync', '--disable-default-apps', '--disable-extensions',
+            '--force-device-scale-factor=1', '--force-color-profile=srgb', '--hide-scrollbars',
+            '--window-size=1280,800', "--user-data-dir={$profile}",
+        ]);
+        $capabilities = DesiredCapabilities::chrome();
+        $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
+        $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
+        $this->browser = RemoteWebDriver::create($this->app->driverUrl, $capabilities, 30_000, 60_000);
+        $this->resize(1280, 800);
+    }
+
+    protected function tearDown(): void
+    {
+        if (isset($this->browser)) {
+            $this->browser->quit();
+        }
+    }
+
+    /** The inner size; --window-size would be the outer one. */
+    protected function resize(int $width, int $height): void
+    {
+        (new ChromeDevToolsDriver($this->browser))->execute('Emulation.setDeviceMetricsOverride', [
+            'width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false,
+        ]);
+    }
+
+    protected function enterDemo(): void
+    {
+        $this->visit('/sign-in');
+        $this->button('Enter as Ines Marrow')->click();
+        $this->find("//h1[.='In work']");
+    }
+
+    protected function visit(string $path): void
+    {
+        $this->browser->get($this->app->url.$path);
+    }
+
+    protected function find(string $xpath, int $seconds = 10): RemoteWebElement
+    {
+        $element = $this->browser->wait($seconds, 50)->until(function () use ($xpath): ?RemoteWebElement {
+            try {
+                foreach ($this->browser->findElements(WebDriverBy::xpath($xpath)) as $element) {
+                    if ($element instanceof RemoteWebElement && $element->isDisplayed()) {
+                        return $element;
+                    }
+                }
+            } catch (WebDriverException) {
+                // Redrawn while it was looked at: look again.
+            }
+
+            return null;
+        }, "not to be seen: {$xpath}");
+        self::assertInstanceOf(RemoteWebElement::class, $element);
+
+        return $element;
+    }
+
+    protected function gone(string $xpath, int $seconds = 10): void
+    {
+        $this->browser->wait($seconds, 50)->until(
+            WebDriverExpectedCondition::invisibilityOfElementLocated(WebDriverBy::xpath($xpath)),
+            "still to be seen: {$xpath}",
+        );
+    }
+
+    protected function button(string $name): RemoteWebElement
+    {
+        return $this->find("//button[normalize-space()='{$name}' or @aria-label='{$name}']");
+    }
+
+    protected function field(string $label): RemoteWebElement
+    {
+        return $this->find("//*[@id=//label[normalize-space()='{$label}']/@for]");
+    }
+
+    protected function pick(string $label, string $option): void
+    {
+        $this->find("//button[@role='combobox' and @aria-labelledby=//span[normalize-space()='{$label}']/@id]")->click();
+        $this->find("//*[@role='option'][.//*[starts-with(normalize-space(), '{$option}')] or starts-with(normalize-space(), '{$option}')]")->click();
+        $this->gone("//*[@role='listbox']");
+    }
+
+    protected function keys(string ...$keys): void
+    {
+        foreach ($keys as $key) {
+            (new WebDriverActions($this->browser))->sendKeys(null, $key)->perform();
+        }
+    }
+
+    protected function waitForText(string $xpath, string $text, int $seconds = 15): void
+    {
+        $this->browser->wait($seconds, 50)->until(function () use ($xpath, $text): bool {
+            try {
+                foreach ($this->browser->findElements(WebDriverBy::xpath($xpath)) as $element) {
+                    if (str_contains($element->getText(), $text)) {
+                        return true;
+                    }
+                }
+            } catch (WebDriverException) {
+                // Redrawn meanwhile: look again.
+            }
+
+            return false;
+        }, "no '{$text}' in {$xpath}");
+    }
+
+    /** Nothing on this page fails WCAG 2.2 A or AA by axe, and the console is quiet. */
+    protected function assertAccessible(string $page): void
+    {
+        $this->browser->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
+        $this->browser->manage()->timeouts()->setScriptTimeout(60);
+        $found = $this->browser->executeAsyncScript(<<<'JS'
+            const done = arguments[arguments.length - 1];
+            axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'] })
+                .then((r) => done(r.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).slice(0, 3).join(' | ')}`)))
+                .catch((e) => done([`axe failed: ${e}`]));
+            JS);
+        self::assertSame([], $found, $page);
+        /** @var list<array{level: string, message: string}> $log */
+        $log = $this->browser->manage()->getLog('browser');
+        self::assertSame([], array_values(array_filter(
+            $log,
+            // Answers like "conflict" are part of a test; the browser logs each as a failed resource.
+            static fn (array $line): bool => $line['level'] === 'SEVERE' && ! str_contains($line['message'], 'status of 4'),
+        )), $page);
+    }
+}

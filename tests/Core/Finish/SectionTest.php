@@ -1,0 +1,237 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Finish;
+
+use Hyalin\Colour\Illuminant;
+use Hyalin\Colour\Lch;
+use Hyalin\Colour\Reflectance;
+use Hyalin\Colour\Srgb;
+use Hyalin\Finish\InvalidLayer;
+use Hyalin\Finish\Layer;
+use Hyalin\Finish\Section;
+use Hyalin\Finish\SectionPrediction;
+use Hyalin\Finish\Technique;
+use Hyalin\Finish\WillItShow;
+use Hyalin\Finish\Zone;
+use Hyalin\Optics\FilmThickness;
+use Hyalin\Optics\Opacity;
+use Hyalin\Optics\PaintEstimate;
+use Hyalin\Optics\PaintOptics;
+use Hyalin\Optics\Sheen;
+use Hyalin\Optics\Surface;
+use Hyalin\Optics\TintingStrength;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class SectionTest extends TestCase
+{
+    private SectionPrediction $prediction;
+
+    protected function setUp(): void
+    {
+        $this->prediction = SectionPrediction::under(Illuminant::D65, Surface::of(Sheen::Gloss));
+    }
+
+    public function test_a_zone_that_a_layer_does_not_touch_stays_as_it_was(): void
+    {
+        $section = $this->section([
+            $this->layer(Technique::BaseCoat, '#5d6266'),
+            $this->layer(Technique::Layer, '#d79a1e', zones: [Zone::Light, Zone::Edge]),
+        ]);
+        foreach ([Zone::Recess, Zone::Shade, Zone::Mid] as $zone) {
+            self::assertSame($section->rows[1]->cell($zone)->inside, $section->top()->cell($zone)->inside);
+            self::assertFalse($section->top()->cell($zone)->touched);
+            self::assertSame(0.0, $section->top()->cell($zone)->change);
+        }
+        self::assertGreaterThan(10, $section->top()->cell(Zone::Light)->change);
+    }
+
+    /** @return iterable<string, array{Technique}> */
+    public static function techniques(): iterable
+    {
+        foreach (Technique::cases() as $technique) {
+            yield $technique->value => [$technique];
+        }
+    }
+
+    #[DataProvider('techniques')]
+    public function test_every_technique_keeps_coverage_in_bounds_and_more_coats_come_nearer_to_the_mix(Technique $technique): void
+    {
+        $profile = $technique->profile();
+        foreach (Zone::cases() as $zone) {
+            self::assertGreaterThanOrEqual(0.0, $profile->coverage($zone));
+            self::assertLessThanOrEqual(1.0, $profile->coverage($zone));
+            self::assertGreaterThan(0.0, $profile->thickness($zone));
+        }
+        $paint = self::paint('#a91f22');
+        $masstone = $paint->masstone()->values;
+        foreach ($technique->usualZones() as $zone) {
+            $gap = INF;
+            foreach ([1, 2, 4, 8] as $coats) {
+                $values = Layer::of($technique, $paint, 1.0, $coats, [$zone])->over($zone, Reflectance::flat(0.3))->values;
+                $next = array_sum(array_map(static fn (float $p, float $q): float => abs($p - $q), $values, $masstone));
+                self::assertLessThanOrEqual($gap + 1e-9, $next);
+                $gap = $next;
+            }
+        }
+    }
+
+    /** The deposit itself, against the formula written out: f * film + (1 - f) * bare, coat after coat. */
+    public function test_a_dry_brush_covers_the_edge_as_its_profile_says(): void
+    {
+        $paint = self::paint('#e4e3da');
+        $bare = Reflectance::flat(0.1);
+        $expected = $bare->values[20];
+        for ($coat = 0; $coat < 2; $coat++) {
+            $film = $paint->filmOver(Reflectance::flat($expected), FilmThickness::coats(1.0))->values[20];
+            $expected = 0.75 * $film + 0.25 * $expected;
+        }
+        $edge = Layer::of(Technique::DryBrush, $paint, 0.0, 2, Zone::cases())->over(Zone::Edge, $bare);
+        self::assertEqualsWithDelta($expected, $edge->values[20], 1e-9);
+        self::assertSame($bare, Layer::of(Technique::DryBrush, $paint, 0.0, 2, Zone::cases())->over(Zone::Recess, $bare));
+    }
+
+    /** Common practice: yellow over grey stays dull, over white it is vivid; black beneath is worse still. */
+    public function test_yellow_needs_white_beneath(): void
+    {
+        $chroma = [];
+        foreach (['#f2f2f0', '#86888a', '#1a1a1a'] as $prime) {
+            $chroma[] = $this->seen([
+                $this->layer(Technique::SprayCan, $prime, Opacity::OneCoat, coats: 2),
+                $this->layer(Technique::BaseCoat, '#f2c117', Opacity::FiveCoats),
+            ])->chroma;
+        }
+        self::assertGreaterThan($chroma[1] + 5, $chroma[0]);
+        self::assertGreaterThan($chroma[2], $chroma[1]);
+    }
+
+    /** Common practice: a translucent blue over yellow turns green. */
+    public function test_a_blue_glaze_over_yellow_turns_green(): void
+    {
+        $yellow = $this->layer(Technique::BaseCoat, '#f0d348', Opacity::OneCoat, coats: 2);
+        $before = $this->seen([$yellow])->hue;
+        $after = $this->seen([$yellow, $this->layer(Technique::Glaze, '#0a6f9a', Opacity::Wash, coats: 6)])->hue;
+        self::assertGreaterThan(75, $before);
+        self::assertLessThan(110, $before);
+        self::assertGreaterThan(115, $after);
+        self::assertLessThan(200, $after);
+    }
+
+    /** Common practice: mid-tones are left alone by a wash, recesses take it. */
+    public function test_a_wash_gathers_in_the_recesses(): void
+    {
+        $section = $this->section([
+            $this->layer(Technique::BaseCoat, '#cdbf9c', Opacity::OneCoat, coats: 2),
+            $this->layer(Technique::Wash, '#3b2a1a', Opacity::Wash, thinner: 1.0),
+        ]);
+        $changes = array_map(static fn (Zone $z): float => $section->top()->cell($z)->change, Zone::cases());
+        $sorted = $changes;
+        rsort($sorted);
+        self::assertSame($sorted, $changes);
+        self::assertGreaterThan(3 * $changes[3], $changes[0]);
+    }
+
+    /** Common practice: after a zenithal prime undersides are dark and what looks up is light. */
+    public function test_a_zenithal_prime_is_light_where_the_light_falls(): void
+    {
+        $section = $this->section([
+            $this->layer(Technique::SprayCan, '#1a1a1a', Opacity::OneCoat),
+            $this->layer(Technique::ZenithalSpray, '#f2f2f0', Opacity::OneCoat, coats: 2),
+        ]);
+        $lightness = array_map(static fn (Zone $z): float => $section->top()->cell($z)->seen->lightness, Zone::cases());
+        self::assertLessThan(35, $lightness[0]);
+        self::assertGreaterThan(80, $lightness[4]);
+        self::assertSame($lightness, [...$lightness]);
+        for ($i = 1; $i < 5; $i++) {
+            self::assertGreaterThan($lightness[$i - 1], $lightness[$i]);
+        }
+    }
+
+    /** Matt varnish veils the darks; gloss keeps them deep. */
+    public function test_sheen_lifts_dark_colours_most(): void
+    {
+        $lift = [];
+        foreach (['#1b1b1d', '#e4e3da'] as $hex) {
+            $layers = [$this->layer(Technique::BaseCoat, $hex, Opacity::OneCoat, coats: 3)];
+            $seen = [];
+            foreach ([Sheen::Gloss, Sheen::Satin, Sheen::Matt] as $sheen) {
+                $seen[] = SectionPrediction::under(Illuminant::D65, Surface::of($sheen))
+                    ->of(Reflectance::flat(0.4), $layers)->top()->cell(Zone::Mid)->seen->lightness;
+            }
+            self::assertGreaterThan($seen[0], $seen[1]);
+            self::assertGreaterThan($seen[1], $seen[2]);
+            $lift[] = $seen[2] - $seen[0];
+        }
+        self::assertGreaterThan(4 * $lift[1], $lift[0]);
+    }
+
+    public function test_a_step_that_will_not_read_is_flagged_with_what_would_make_it_read(): void
+    {
+        $base = $this->layer(Technique::BaseCoat, '#5f7f97', Opacity::OneCoat, coats: 2);
+        $glaze = $this->layer(Technique::Glaze, '#1c3550', Opacity::Wash, thinner: 4.0);
+        $layers = [$base, $glaze];
+        $section = $this->section($layers);
+        $judged = WillItShow::judge($this->prediction, $section, $layers, 1);
+        self::assertFalse($judged->shows);
+        self::assertLessThan(WillItShow::THRESHOLD, $judged->largestChange);
+        self::assertMatchesRegularExpression('/^(\d+ coats|undiluted it) would read\z/', (string) $judged->remedy);
+        // What is advised does read.
+        preg_match('/^(\d+) coats/', (string) $judged->remedy, $coats);
+        $mended = [$base, $coats === [] ? $glaze->withThinner(0.0) : $glaze->withCoats((int) $coats[1])];
+        self::assertTrue(WillItShow::judge($this->prediction, $this->section($mended), $mended, 1)->shows);
+
+        $same = [$base, $this->layer(Technique::Layer, '#5f7f97', Opacity::OneCoat)];
+        $hopeless = WillItShow::judge($this->prediction, $this->section($same), $same, 1);
+        self::assertFalse($hopeless->shows);
+        self::assertStringContainsString('too near what lies beneath', (string) $hopeless->remedy);
+    }
+
+    public function test_impossible_layers_are_refused(): void
+    {
+        $refused = 0;
+        $tries = [
+            fn () => $this->layer(Technique::Wash, '#3b2a1a', coats: 0),
+            fn () => $this->layer(Technique::Wash, '#3b2a1a', thinner: -1.0),
+            fn () => $this->layer(Technique::Wash, '#3b2a1a', zones: []),
+        ];
+        foreach ($tries as $try) {
+            try {
+                $try();
+            } catch (InvalidLayer) {
+                $refused++;
+            }
+        }
+        self::assertSame(3, $refused);
+    }
+
+    /** @param  list<Layer>  $layers */
+    private function section(array $layers): Section
+    {
+        return $this->prediction->of(Reflectance::flat(0.4), $layers);
+    }
+
+    /** @param  list<Layer>  $layers */
+    private function seen(array $layers, Zone $zone = Zone::Mid): Lch
+    {
+        return $this->section($layers)->top()->cell($zone)->seen->toLch();
+    }
+
+    /** @param  list<Zone>|null  $zones */
+    private function layer(
+        Technique $technique,
+        string $hex,
+        Opacity $opacity = Opacity::TwoCoats,
+        ?array $zones = null,
+        float $thinner = 0.0,
+        int $coats = 1,
+    ): Layer {
+        return Layer::of($technique, self::paint($hex, $opacity), $thinner, $coats, $zones ?? $technique->usualZones());
+    }
+
+    private static function paint(string $hex, Opacity $opacity = Opacity::TwoCoats): PaintOptics
+    {
+        return PaintEstimate::fromColour(Srgb::hex($hex), $opacity, TintingStrength::Usual);
+    }
+}

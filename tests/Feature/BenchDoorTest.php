@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Adapters\TypeScriptProps;
+use App\Http\Controllers\SignInController;
+use App\Models\Figure;
+use App\Models\MixSearch;
+use App\Models\Painter;
+use App\Models\Run;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Route as Routes;
+
+/**
+ * Who gets in, and to what.
+ */
+final class BenchDoorTest extends TestCase
+{
+    public function test_signing_in_needs_the_right_password_and_is_slowed_after_five_tries(): void
+    {
+        Auth::logout();
+        $this->get('/')->assertRedirect('/sign-in');
+        for ($try = 0; $try < 5; $try++) {
+            $this->post('/sign-in', ['email' => $this->painter->email, 'password' => 'wrong'])->assertSessionHasErrors('email');
+        }
+        $this->post('/sign-in', ['email' => $this->painter->email, 'password' => 'wrong'])->assertTooManyRequests();
+        $this->travel(2)->minutes();
+        $this->post('/sign-in', ['email' => $this->painter->email, 'password' => 'a long enough password'])->assertRedirect('/');
+        $this->assertAuthenticatedAs($this->painter);
+    }
+
+    public function test_the_one_press_entry_exists_in_the_demo_only(): void
+    {
+        Auth::logout();
+        $ines = Painter::factory()->create(['email' => SignInController::DEMO_EMAIL]);
+        $this->post('/sign-in/demo')->assertRedirect('/');
+        $this->assertAuthenticatedAs($ines);
+        Auth::logout();
+        config(['hyalin.demo' => false]);
+        $this->post('/sign-in/demo')->assertNotFound();
+        $this->get('/sign-in')->assertOk()->assertDontSee(SignInController::DEMO_PASSWORD);
+    }
+
+    /** Every route with a record in it is asked for another painter's record: it is not there. */
+    public function test_another_painters_records_are_not_found(): void
+    {
+        $other = Painter::factory()->create();
+        $theirs = $this->figure($other);
+        $area = $this->area($theirs);
+        $part = $theirs->parts()->create(['name' => 'Body']);
+        $picture = $theirs->pictures()->create(['title' => 'x', 'path' => 'x.png', 'width' => 1, 'height' => 1]);
+        $run = new Run(['figure_id' => $theirs->id, 'number' => 1]);
+        $run->painter_id = $other->id;
+        $run->save();
+        $search = new MixSearch(['area_id' => $area->id, 'request' => []]);
+        $search->painter_id = $other->id;
+        $search->save();
+        $records = [
+            'figure' => $theirs->id, 'area' => $area->id, 'part' => $part->id, 'picture' => $picture->id, 'run' => $run->id,
+            'step' => 1, 'paint' => $this->pot('Peat', '#33251b', owner: $other)->id, 'mixSearch' => $search->id, 'zone' => 'mid',
+        ];
+        $asked = 0;
+        foreach (Routes::getRoutes()->getRoutes() as $route) {
+            if ($route->parameterNames() === [] || ! in_array('auth', $route->gatherMiddleware(), true)) {
+                continue;
+            }
+            $path = (string) preg_replace_callback('/{(\w+)\??}/', static fn (array $m): string => (string) $records[$m[1]], $route->uri());
+            $this->json($route->methods()[0], $path)->assertNotFound();
+            $asked++;
+        }
+        self::assertGreaterThan(25, $asked);
+
+        // An area of another figure of one's own is not found under this one either.
+        $mine = $this->figure();
+        $elsewhere = $this->area($this->figure());
+        $this->postJson("/figures/{$mine->id}/areas/{$elsewhere->id}/section", ['layers' => []])->assertNotFound();
+        self::assertSame(3, Figure::query()->count());
+    }
+
+    public function test_every_answer_carries_the_security_headers_and_no_inline_script(): void
+    {
+        foreach (['/', '/shelf', '/no-such-page'] as $path) {
+            $response = $this->get($path);
+            $policy = (string) $response->headers->get('Content-Security-Policy');
+            self::assertStringContainsString("script-src 'self';", $policy);
+            self::assertSame('nosniff', $response->headers->get('X-Content-Type-Options'));
+            self::assertDoesNotMatchRegularExpression('/<script(?![^>]*(src=|type="application\/json"))/', (string) $response->getContent());
+        }
+    }
+
+    public function test_the_database_waits_for_its_turn_and_guards_its_keys(): void
+    {
+        self::assertEquals(1, DB::scalar('PRAGMA foreign_keys'));
+        self::assertEquals(5000, DB::scalar('PRAGMA busy_timeout'));
+    }
+
+    public function test_the_types_of_the_browser_are_those_of_the_props(): void
+    {
+        self::assertSame(
+            (new TypeScriptProps)->generate(),
+            file_get_contents(resource_path('js/types/generated.d.ts')),
+            'Run php artisan hyalin:types and look at what changed.',
+        );
+    }
+}

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Area;
+use App\Models\Figure;
+use App\Models\Layer;
+use App\Models\Run;
+use App\Models\SetAsideEdit;
+use Inertia\Testing\AssertableInertia;
+
+final class BriefTest extends TestCase
+{
+    public function test_a_figure_is_begun_with_a_name_and_gets_the_trades_defaults(): void
+    {
+        $this->post('/figures', ['name' => ''])->assertSessionHasErrors('name');
+        $this->post('/figures', ['name' => 'Lantern boy', 'heightMm' => 2])->assertSessionHasErrors('heightMm');
+        $this->post('/figures', ['name' => 'Lantern boy', 'heightMm' => 54])->assertRedirect();
+        $figure = Figure::query()->sole();
+        self::assertSame([54, 1, 'D65', 'matt'], [$figure->height_mm, $figure->refresh()->copies, $figure->light->value, $figure->sheen->value]);
+        $this->get("/figures/{$figure->id}/brief")->assertInertia(fn (AssertableInertia $page) => $page
+            ->component('brief/index')
+            ->where('figure.stages.0.state', 'no areas yet')
+            ->where('figure.stages.3.url', null));
+    }
+
+    public function test_parts_and_areas_are_added_changed_and_removed(): void
+    {
+        $figure = $this->figure();
+        $url = "/figures/{$figure->id}";
+        $this->post("{$url}/parts", ['name' => 'Head'])->assertRedirect();
+        $head = $figure->parts()->sole();
+        $elsewhere = $this->figure()->parts()->create(['name' => 'Foreign']);
+        $this->post("{$url}/areas", ['name' => 'Face', 'partId' => $elsewhere->id])->assertSessionHasErrors('partId');
+        $this->post("{$url}/areas", ['name' => 'Face', 'partId' => $head->id, 'wish' => 'Pale'])->assertRedirect();
+        $this->post("{$url}/areas", ['name' => 'Hair'])->assertRedirect();
+        $face = $figure->areas()->firstOrFail();
+        $this->patch("{$url}/areas/{$face->id}", ['name' => 'Face and neck', 'partId' => $head->id])->assertRedirect();
+        self::assertSame(['Face and neck', 'Hair'], $figure->areas()->pluck('name')->all());
+        self::assertNull($face->refresh()->wish);
+        // A part that goes leaves its areas; an area that goes takes its layers.
+        $this->delete("{$url}/parts/{$head->id}")->assertRedirect();
+        self::assertNull($face->refresh()->part_id);
+        $pot = $this->pot('Cheek', '#d79a7c');
+        $this->putJson("{$url}/areas/{$face->id}/finish", ['layers' => [$this->layer($pot)], 'version' => 1])->assertOk();
+        $this->delete("{$url}/areas/{$face->id}")->assertRedirect();
+        self::assertSame([1, 0], [Area::query()->count(), Layer::query()->count()]);
+    }
+
+    public function test_the_facts_of_a_figure_are_guarded_against_a_second_window(): void
+    {
+        $figure = $this->figure();
+        $this->patchJson("/figures/{$figure->id}", ['name' => 'First', 'version' => 1])->assertOk()->assertJson(['version' => 2]);
+        $this->patchJson("/figures/{$figure->id}", ['name' => 'Second', 'about' => 'long thought', 'version' => 1])
+            ->assertConflict()
+            ->assertJsonPath('theirs.name', 'First');
+        self::assertSame('long thought', SetAsideEdit::query()->sole()->values['about']);
+        $this->patchJson("/figures/{$figure->id}", ['name' => 'Third', 'sheen' => 'mirror', 'version' => 2])->assertUnprocessable();
+        // What is not sent stays.
+        $this->patchJson("/figures/{$figure->id}", ['name' => 'First', 'sheen' => 'gloss', 'version' => 2])->assertOk()->assertJsonPath('light', 'D65');
+    }
+
+    public function test_the_bench_door_says_what_comes_next_for_each_figure(): void
+    {
+        $next = fn (string $words) => $this->get('/')->assertInertia(fn (AssertableInertia $page) => $page->where('page.figures.0.next', $words));
+        $figure = $this->figure();
+        $next('Name its parts and areas');
+        $area = $this->area($figure);
+        $next('Take colours from a reference');
+        $picture = $figure->pictures()->create(['title' => 'x', 'path' => 'x.png', 'width' => 1, 'height' => 1]);
+        $area->samples()->create([
+            'picture_id' => $picture->id, 'zone' => 'mid', 'method' => 'spot', 'outline' => [[0.5, 0.5], [0.1, 0.0]],
+            'lightness' => 50, 'a' => 0, 'b' => 0, 'spread' => 1.0, 'pixels' => 50, 'clipped' => 0.0,
+        ]);
+        $next('Build the first finish');
+        $pot = $this->pot('Cheek', '#d79a7c');
+        $this->putJson("/figures/{$figure->id}/areas/{$area->id}/finish", ['layers' => [$this->layer($pot)], 'version' => 1])->assertOk();
+        $next('Start painting');
+        $this->post("/figures/{$figure->id}/runs")->assertRedirect();
+        $next('base coat: Cloak');
+        $run = Run::query()->sole();
+        $step = $run->steps()->sole();
+        $this->patchJson("/runs/{$run->id}/steps/{$step->id}", ['version' => 1, 'state' => 'skipped'])->assertOk();
+        $next('Painted. Repeat it or look at what was used');
+        $this->delete("/figures/{$figure->id}")->assertRedirect('/');
+        self::assertSame([0, 0, 1], [Figure::query()->count(), Run::query()->count(), $this->painter->paints()->count()]);
+    }
+}

@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use PHPUnit\Framework\TestCase as PlainTestCase;
+use Tests\Support\CheckValues;
+
+/**
+ * The commands as a script calls them: a process of their own, standard input, output and error apart.
+ */
+final class CommandLineTest extends PlainTestCase
+{
+    public function test_differences_of_the_published_pairs_come_out_row_by_row(): void
+    {
+        $input = $expected = '';
+        foreach (CheckValues::rows('ciede2000_sharma2005_34pairs') as $pair) {
+            $input .= sprintf("[[%s,%s,%s],[%s,%s,%s]]\n", ...CheckValues::numbers($pair, 'L1', 'a1', 'b1', 'L2', 'a2', 'b2'));
+            $expected .= "{$pair['dE00']}\n";
+        }
+        [$code, $out, $error] = $this->artisan('hyalin:difference', $input);
+        self::assertSame([0, ''], [$code, $error]);
+        $rounded = implode("\n", array_map(static fn (string $n): string => sprintf('%.4f', (float) $n), explode("\n", trim($out))))."\n";
+        self::assertSame($expected, $rounded);
+        self::assertSame("5.0\n", $this->artisan('hyalin:difference --formula=cie76', "[[50,0,0],[50,3,4]]\n")[1]);
+    }
+
+    public function test_conversions_go_through_every_pair_of_spaces_and_back(): void
+    {
+        $spaces = ['spectrum', 'xyz', 'lab', 'lch', 'srgb'];
+        [, $start] = $this->artisan('hyalin:convert --from=srgb --to=spectrum', "[0.8,0.4,0.2]\n");
+        $spectrum = json_decode($start, true);
+        self::assertIsArray($spectrum);
+        self::assertCount(36, $spectrum);
+        foreach ($spaces as $space) {
+            [$code, $there] = $this->artisan("hyalin:convert --from=spectrum --to={$space}", $start);
+            self::assertSame(0, $code);
+            [, $back] = $this->artisan("hyalin:convert --from={$space} --to=srgb", $there);
+            self::assertEqualsWithDelta([0.8, 0.4, 0.2], json_decode($back, true), 1e-6, $space);
+        }
+    }
+
+    public function test_a_film_is_laid_as_the_closed_form_says(): void
+    {
+        $flat = static fn (float $v): array => array_fill(0, 36, $v);
+        $row = ['undercoat' => $flat(0.5), 'layers' => [
+            ['mix' => [['K' => $flat(0.4), 'S' => $flat(0.8), 'parts' => 2]], 'thickness' => 1, 'coverage' => 0.25],
+        ]];
+        [$code, $out] = $this->artisan('hyalin:film', json_encode($row, JSON_THROW_ON_ERROR));
+        $answer = json_decode($out, true);
+        self::assertSame(0, $code);
+        self::assertIsArray($answer);
+        self::assertSame(['reflectance', 'lab'], array_keys($answer));
+        self::assertIsArray($answer['reflectance']);
+        self::assertEqualsWithDelta(0.25 * 0.402602833820255 + 0.75 * 0.5, $answer['reflectance'][35], 1e-12);
+    }
+
+    public function test_the_best_mix_is_found_and_proven_on_a_small_shelf(): void
+    {
+        $flat = static fn (float $v): array => array_fill(0, 36, $v);
+        $document = ['paints' => [
+            ['name' => 'white', 'K' => $flat(0.01), 'S' => $flat(6)],
+            ['name' => 'black', 'K' => $flat(4), 'S' => $flat(0.2)],
+        ], 'target' => [60, 0, 0], 'undercoat' => null, 'thickness' => 1, 'maxPaints' => 3, 'maxDrops' => 12, 'top' => 2, 'then' => []];
+        [$code, $out, $error] = $this->artisan('hyalin:mix', json_encode($document, JSON_THROW_ON_ERROR));
+        $answer = json_decode($out, true);
+        self::assertSame([0, ''], [$code, $error]);
+        self::assertIsArray($answer);
+        self::assertSame(['mixes', 'optimal', 'milliseconds'], array_keys($answer));
+        self::assertTrue($answer['optimal']);
+        self::assertIsArray($answer['mixes']);
+        self::assertIsArray($answer['mixes'][0]);
+        self::assertSame(['white', 'black'], array_keys((array) $answer['mixes'][0]['drops']));
+        self::assertLessThan(1.5, $answer['mixes'][0]['difference']);
+    }
+
+    public function test_bad_input_ends_with_2_and_says_where_and_nothing_else(): void
+    {
+        foreach ([
+            ['hyalin:convert --from=lab --to=xyz', "[50,0,0]\n[50,0]\n", 'line 2', 'three finite numbers'],
+            ['hyalin:convert --from=hsv --to=xyz', '', '--from', 'must be one of'],
+            ['hyalin:convert --from=lab --to=xyz --illuminant=F2', '', 'illuminant', 'not known'],
+            ['hyalin:difference', "[[50,0,0]]\n", 'line 1', '[[L,a,b],[L,a,b]]'],
+            ['hyalin:difference', "{not json\n", 'line 1', 'not JSON'],
+            ['hyalin:film', '{"undercoat":[1],"layers":[]}', 'line 1, undercoat', '36 numbers'],
+            ['hyalin:film', json_encode(['undercoat' => array_fill(0, 36, 0.5), 'layers' => [], 'extra' => 1]), 'line 1, extra', 'not known'],
+            ['hyalin:mix', '{"paints":[],"target":[50,0,0]}', '', 'shelf is empty'],
+            ['hyalin:mix', '{"paints":[{"name":"a","K":[1]}],"target":[50,0,0]}', 'paint 1, S', 'missing'],
+            ['hyalin:mix no-such-file.json', '', 'file', 'cannot be read'],
+        ] as [$command, $input, $where, $message]) {
+            [$code, $out, $error] = $this->artisan($command, (string) $input);
+            $said = json_decode($error, true);
+            self::assertSame(2, $code, $command);
+            self::assertIsArray($said);
+            self::assertSame(['where', 'message'], array_keys((array) $said['error']));
+            self::assertSame($where, ((array) $said['error'])['where'], $command);
+            self::assertIsString(((array) $said['error'])['message']);
+            self::assertStringContainsString($message, ((array) $said['error'])['message']);
+            // Rows before the bad one have been answered, nothing after it.
+            self::assertSame(str_starts_with($where, 'line 2') ? 1 : 0, substr_count($out, "\n"));
+        }
+    }
+
+    /** @return array{int, string, string} exit code, standard output, standard error */
+    private function artisan(string $command, string $input): array
+    {
+        $process = proc_open(
+            [PHP_BINARY, 'artisan', ...explode(' ', $command)],
+            [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']],
+            $pipes,
+            dirname(__DIR__, 2),
+        );
+        self::assertIsResource($process);
+        fwrite($pipes[0], $input);
+        fclose($pipes[0]);
+        $out = (string) stream_get_contents($pipes[1]);
+        $error = (string) stream_get_contents($pipes[2]);
+
+        return [proc_close($process), $out, $error];
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Adapters\FigureOptics;
+use App\Http\Controllers\SignInController;
+use App\Http\Props\AreaFinishProps;
+use App\Http\Props\SectionProps;
+use App\Models\Area;
+use App\Models\Figure;
+use App\Models\Painter;
+use App\Models\Sample;
+use Hyalin\Colour\DifferenceFormula;
+use Hyalin\Finish\Zone;
+use Hyalin\Optics\OpticsQuality;
+
+/**
+ * The demo keeps what it promises, as computed from its inputs.
+ */
+final class DemoTest extends TestCase
+{
+    public function test_the_demo_is_complete_and_seeding_it_twice_changes_nothing(): void
+    {
+        $this->seed();
+        $this->seed();
+        $ines = Painter::query()->where('email', SignInController::DEMO_EMAIL)->sole();
+        self::assertSame(90, $ines->paints()->count());
+        self::assertGreaterThan(25, $ines->paints()->where('quality', OpticsQuality::Measured)->count());
+        self::assertSame(4, $ines->figures()->count());
+        $maude = $ines->figures()->firstOrFail();
+        $areas = $maude->areas()->with(['layers.paints.paint', 'samples'])->get()->keyBy('name');
+        self::assertCount(12, $areas);
+        self::assertSame(7, $maude->parts()->count());
+        $better = $zones = $shown = $layers = 0;
+        foreach ($areas as $area) {
+            $drafts = AreaFinishProps::drafts($area);
+            $section = SectionProps::predict($maude, $drafts, $area->samples);
+            // Painting brought the figure nearer to its reference than the primed figure was.
+            $primed = SectionProps::predict($maude, array_slice($drafts, 0, 2), $area->samples);
+            foreach ($section->matches as $i => $match) {
+                $zones++;
+                $better += $match->difference < $primed->matches[$i]->difference ? 1 : 0;
+            }
+            foreach (array_slice($section->rows, 1) as $row) {
+                $layers++;
+                $shown += $row->shows ? 1 : 0;
+            }
+        }
+        self::assertGreaterThan(0.9 * $zones, $better);
+        self::assertGreaterThan(0.75 * $layers, $shown);
+        // The heron's two whites stand apart, and the coat is the most chromatic of the figure.
+        $mid = fn (string $name): \Hyalin\Colour\Lab => $this->top($maude, $areas->get($name) ?? self::fail("no {$name}"), Zone::Mid);
+        self::assertGreaterThan(5, DifferenceFormula::Ciede2000->between($mid('Heron breast'), $mid('Heron wings')));
+        foreach (['Jersey', 'Boots', 'Face and hands', 'Hair', 'Heron breast', 'Heron wings', 'Rock'] as $quiet) {
+            self::assertGreaterThan($mid($quiet)->toLch()->chroma + 5, $mid('Oilskin')->toLch()->chroma);
+        }
+        // Samples come from the picture: evenly painted spots, told apart by their zones.
+        foreach (Sample::query()->get() as $sample) {
+            self::assertLessThan(8, $sample->spread, "{$sample->area_id} {$sample->zone->value}");
+        }
+    }
+
+    private function top(Figure $figure, Area $area, Zone $zone): \Hyalin\Colour\Lab
+    {
+        return FigureOptics::of($figure)->section(AreaFinishProps::drafts($area))->top()->cell($zone)->seen;
+    }
+}

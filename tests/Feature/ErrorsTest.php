@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Illuminate\Support\Facades\Route;
+use Inertia\Testing\AssertableInertia;
+use RuntimeException;
+
+final class ErrorsTest extends TestCase
+{
+    public function test_what_is_not_there_is_said_on_a_page_of_ours(): void
+    {
+        foreach (['/no-such-page', '/figures/999/brief', '/figures/none/brief'] as $path) {
+            $this->get($path)->assertNotFound()->assertInertia(fn (AssertableInertia $page) => $page->component('error/index')->where('status', 404));
+        }
+        $this->getJson('/figures/999/brief')->assertNotFound()->assertJsonStructure(['message']);
+        $this->put('/shelf')->assertStatus(405);
+    }
+
+    public function test_a_fault_shows_no_trace_unless_a_developer_looks(): void
+    {
+        Route::get('/fault', static fn () => throw new RuntimeException('secret of the house'))->middleware('web');
+        config(['app.debug' => false]);
+        $this->get('/fault')->assertStatus(500)->assertDontSee('secret of the house');
+        $this->getJson('/fault')->assertStatus(500)->assertDontSee('secret of the house');
+    }
+
+    /** Whatever a request holds, the answer is a refusal and not a fault. */
+    public function test_malformed_requests_are_refused(): void
+    {
+        $figure = $this->figure();
+        $area = $this->area($figure);
+        $pot = $this->pot('Peat', '#33251b');
+        $url = "/figures/{$figure->id}/areas/{$area->id}";
+        $deep = ['a' => ['b' => ['c' => 1]]];
+        foreach ([null, 'text', 7, [], [null], ['x' => 1], $deep, array_fill(0, 60, [])] as $nonsense) {
+            foreach ([
+                ['PUT', "{$url}/finish", ['layers' => [$nonsense], 'version' => 1]],
+                ['PUT', "{$url}/finish", ['layers' => [[...$this->layer($pot), 'mix' => [$nonsense]]], 'version' => 1]],
+                ['PUT', "{$url}/finish", ['layers' => [[...$this->layer($pot), 'zones' => [$nonsense]]], 'version' => 1]],
+                ['POST', "{$url}/mixes", ['layers' => [$this->layer($pot)], 'index' => $nonsense, 'zone' => 'mid']],
+                ['POST', "{$url}/mixes", ['layers' => [$this->layer($pot)], 'index' => 0, 'zone' => $nonsense]],
+                ['POST', "{$url}/samples", ['pictureId' => $nonsense, 'zone' => 'mid', 'method' => 'spot', 'points' => [[0, 0], [1, 1]]]],
+                ['POST', "{$url}/samples", ['pictureId' => 1, 'zone' => 'mid', 'method' => 'lasso', 'points' => [$nonsense, $nonsense]]],
+                ['POST', '/shelf/paints', ['name' => $nonsense, 'thickHex' => $nonsense]],
+                ['PATCH', "/shelf/paints/{$pot->id}", ['version' => $nonsense]],
+                ['POST', '/figures', ['name' => $nonsense, 'heightMm' => $nonsense]],
+            ] as [$method, $path, $body]) {
+                $status = $this->json($method, $path, $body)->status();
+                self::assertContains($status, [302, 404, 409, 422], "{$method} {$path} ".json_encode($body));
+            }
+        }
+        self::assertSame(0, $area->layers()->count());
+    }
+}

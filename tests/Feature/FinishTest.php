@@ -1,0 +1,173 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Area;
+use App\Models\Figure;
+use App\Models\MixSearch;
+use App\Models\PaintKind;
+use App\Models\SetAsideEdit;
+use Hyalin\Colour\Srgb;
+
+final class FinishTest extends TestCase
+{
+    private Figure $figure;
+
+    private Area $area;
+
+    private string $url;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->figure = $this->figure();
+        $this->area = $this->area($this->figure);
+        $this->url = "/figures/{$this->figure->id}/areas/{$this->area->id}";
+    }
+
+    public function test_the_section_of_unsaved_layers_is_predicted_without_saving_them(): void
+    {
+        $black = $this->pot('Primer Black', '#1a1a1a', PaintKind::Primer);
+        $ochre = $this->pot('Lamp Ochre', '#d79a1e');
+        $section = $this->postJson("{$this->url}/section", ['layers' => [$this->layer($black, 'spray can'), $this->layer($ochre)]])
+            ->assertOk()
+            ->assertJsonCount(3, 'rows')
+            ->assertJsonCount(5, 'rows.0.cells')
+            ->assertJsonPath('rows.2.shows', true)
+            ->assertJsonPath('rows.2.quality', 'estimated');
+        self::assertSame('mid', $section->json('rows.2.cells.2.zone'));
+        self::assertSame(0, $this->area->layers()->count());
+        // An area without layers is the bare print, not an error.
+        $this->postJson("{$this->url}/section", ['layers' => []])->assertOk()->assertJsonCount(1, 'rows');
+        $this->get("/figures/{$this->figure->id}/finishes")->assertOk();
+    }
+
+    public function test_layers_are_saved_with_their_keys_and_the_second_tab_is_told(): void
+    {
+        $ochre = $this->pot('Lamp Ochre', '#d79a1e');
+        $first = [$this->layer($ochre), $this->layer($ochre, 'wash')];
+        $this->putJson("{$this->url}/finish", ['layers' => $first, 'version' => 1])->assertOk()->assertJson(['version' => 2]);
+        self::assertSame([$first[0]['key'], $first[1]['key']], $this->area->layers()->pluck('key')->all());
+        $this->putJson("{$this->url}/finish", ['layers' => [$this->layer($ochre, 'glaze', 7)], 'version' => 1])
+            ->assertConflict()
+            ->assertJsonPath('theirs.layers.1.technique', 'wash')
+            ->assertJsonPath('version', 2);
+        self::assertSame(2, $this->area->layers()->count());
+        self::assertSame('Area', SetAsideEdit::query()->sole()->subject);
+    }
+
+    public function test_drops_that_are_not_whole_and_other_nonsense_are_refused_and_nothing_is_saved(): void
+    {
+        $ochre = $this->pot('Lamp Ochre', '#d79a1e');
+        $good = $this->layer($ochre);
+        $foreign = $this->pot('Peat', '#33251b', owner: \App\Models\Painter::factory()->create());
+        foreach ([
+            [$this->layer($ochre, drops: 2.5), 'layers.1.mix.0.drops'],
+            [$this->layer($ochre, drops: 0), 'layers.1.mix.0.drops'],
+            [[...$good, 'mix' => []], 'layers.1.mix'],
+            [[...$good, 'zones' => []], 'layers.1.zones'],
+            [[...$good, 'technique' => 'levitation'], 'layers.1.technique'],
+            [[...$good, 'coats' => 99], 'layers.1.coats'],
+            [[...$good, 'mix' => [['paintId' => $ochre->id, 'drops' => 1], ['paintId' => $ochre->id, 'drops' => 2]]], 'layers.1.mix'],
+            [$this->layer($foreign), 'layers.1.mix'],
+        ] as [$bad, $field]) {
+            $this->putJson("{$this->url}/finish", ['layers' => [$good, $bad], 'version' => 1])
+                ->assertUnprocessable()
+                ->assertJsonValidationErrors([$field]);
+        }
+        self::assertSame([0, 1], [$this->area->layers()->count(), $this->area->refresh()->version]);
+    }
+
+    public function test_the_finder_mixes_over_what_lies_beneath_and_says_how_sure_it_is(): void
+    {
+        $white = $this->pot('Chalk White', '#f4f3ee');
+        $blue = $this->pot('Night Watch', '#1d2b4a');
+        $this->pot('Ink Cyan', '#0a6f9a', PaintKind::Ink);
+        $this->want('mid', '#7f8aa0');
+        $ask = ['layers' => [$this->layer($white)], 'index' => 0, 'zone' => 'mid'];
+        $answer = $this->postJson("{$this->url}/mixes", $ask)->assertOk()
+            ->assertJsonPath('ending', 'proven')
+            ->assertJsonPath('quality', 'estimated')
+            ->assertJsonPath('potCount', 2)
+            ->assertJsonPath('missing', null);
+        self::assertEqualsCanonicalizing([$white->id, $blue->id], array_column((array) $answer->json('mixes.0.drops'), 'paintId'));
+        // The mix, put into the layer, gives the colour that the finder promised.
+        $mix = array_map(static fn (mixed $d): array => ['paintId' => ((array) $d)['paintId'], 'drops' => ((array) $d)['drops']], (array) $answer->json('mixes.0.drops'));
+        $section = $this->postJson("{$this->url}/section", ['layers' => [[...$ask['layers'][0], 'mix' => $mix]]]);
+        self::assertEqualsWithDelta($answer->json('mixes.0.colour.lab'), $section->json('rows.1.cells.2.colour.lab'), 0.01);
+        self::assertEqualsWithDelta($answer->json('mixes.0.difference'), $section->json('matches.0.difference'), 0.01);
+        // A glaze may be mixed from inks as well.
+        $this->postJson("{$this->url}/mixes", [...$ask, 'layers' => [$this->layer($white, 'glaze')]])->assertOk()->assertJsonPath('potCount', 3);
+        $this->postJson("{$this->url}/mixes", [...$ask, 'allKinds' => true])->assertOk()->assertJsonPath('potCount', 3);
+    }
+
+    public function test_the_finder_says_what_stands_in_its_way(): void
+    {
+        $ask = fn (array $with = []): \Illuminate\Testing\TestResponse => $this->postJson("{$this->url}/mixes", $with);
+        $primer = $this->pot('Primer White', '#f2f2f0', PaintKind::Primer);
+        $layers = [$this->layer($primer)];
+        $ask(['layers' => $layers, 'index' => 0, 'zone' => 'mid', 'targetHex' => '#808080'])
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.shelf.0', 'The shelf is empty: there is no paint to mix from. Add a pot first.');
+        $this->pot('Keel Black', '#1b1b1d');
+        $ask(['layers' => $layers, 'index' => 0, 'zone' => 'mid'])->assertUnprocessable()->assertJsonValidationErrors('zone');
+        $ask(['layers' => [[...$layers[0], 'zones' => ['edge']]], 'index' => 0, 'zone' => 'mid', 'targetHex' => '#808080'])
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.zone.0', 'This layer does not touch the mid: choose a zone it paints.');
+        $ask(['layers' => $layers, 'index' => 3, 'zone' => 'mid', 'targetHex' => '#808080'])->assertUnprocessable();
+        $ask(['layers' => $layers, 'index' => 0, 'zone' => 'mid', 'targetHex' => '#f2c117'])->assertOk()
+            ->assertJsonPath('missing', fn (?string $words): bool => str_contains((string) $words, 'lighter, more chromatic, towards yellow'));
+    }
+
+    public function test_a_search_to_the_end_runs_in_the_queue_and_proves_the_mix(): void
+    {
+        foreach (['#f4f3ee', '#1d2b4a', '#d79a1e', '#a91f22', '#5c7434', '#33251b', '#5f7f97', '#8a6d9c'] as $i => $hex) {
+            $this->pot("Pot {$i}", $hex);
+        }
+        config(['hyalin.prove_at_once' => 0]);
+        $ask = ['layers' => [$this->layer($this->painter->paints()->firstOrFail())], 'index' => 0, 'zone' => 'mid', 'targetHex' => '#9a8a60'];
+        $quick = $this->postJson("{$this->url}/mixes", $ask)->assertOk()->assertJsonPath('ending', 'settled');
+        $this->postJson("{$this->url}/mixes/proof", $ask)->assertAccepted();
+        $id = MixSearch::query()->sole()->id;
+        $proof = $this->getJson("/mix-searches/{$id}")->assertOk()
+            ->assertJsonPath('state', 'done')
+            ->assertJsonPath('progress', 1)
+            ->assertJsonPath('answer.ending', 'proven');
+        self::assertGreaterThanOrEqual($proof->json('answer.mixes.0.score'), $quick->json('mixes.0.score'));
+        $this->deleteJson("/mix-searches/{$id}")->assertOk();
+        self::assertTrue(MixSearch::query()->sole()->stop_asked);
+    }
+
+    public function test_the_card_is_a_pdf_with_embedded_type_and_every_mix(): void
+    {
+        $ochre = $this->pot('Lamp Ochre', '#d79a1e');
+        $this->putJson("{$this->url}/finish", ['layers' => [$this->layer($ochre, drops: 3)], 'version' => 1])->assertOk();
+        $this->get("/figures/{$this->figure->id}/card")->assertOk();
+        $pdf = (string) $this->get("/figures/{$this->figure->id}/card.pdf")->assertOk()->assertHeader('Content-Type', 'application/pdf')->getContent();
+        $file = tempnam(sys_get_temp_dir(), 'card');
+        self::assertIsString($file);
+        file_put_contents($file, $pdf);
+        $text = (string) shell_exec('pdftotext -layout '.escapeshellarg($file).' -');
+        $fonts = (string) shell_exec('pdffonts '.escapeshellarg($file));
+        unlink($file);
+        self::assertStringContainsString('Reed sentry', $text);
+        self::assertMatchesRegularExpression('/3\s+Lamp Ochre/', $text);
+        self::assertStringContainsString('base coat', $text);
+        self::assertMatchesRegularExpression('/AtkinsonHyperlegible\S*\s+CID TrueType\s+\S+\s+yes/', $fonts);
+        self::assertStringNotContainsString('Times', $fonts);
+        // A figure without a finish has an empty card, not an error.
+        $this->get("/figures/{$this->figure()->id}/card.pdf")->assertOk();
+    }
+
+    private function want(string $zone, string $hex): void
+    {
+        $picture = $this->figure->pictures()->create(['title' => 'x', 'path' => 'x.png', 'width' => 1, 'height' => 1]);
+        $lab = Srgb::hex($hex)->toXyz()->toLab();
+        $this->area->samples()->create([
+            'picture_id' => $picture->id, 'zone' => $zone, 'method' => 'spot', 'outline' => [[0.5, 0.5], [0.1, 0.0]],
+            'lightness' => $lab->lightness, 'a' => $lab->a, 'b' => $lab->b, 'spread' => 1.0, 'pixels' => 50, 'clipped' => 0.0,
+        ]);
+    }
+}

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Picture;
+use Hyalin\Colour\Srgb;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Testing\TestResponse;
+
+final class ReferenceTest extends TestCase
+{
+    public function test_a_picture_is_encoded_anew_upright_and_without_metadata(): void
+    {
+        // Left half red, right half blue, marked as to be turned by 90 degrees clockwise (EXIF orientation 6).
+        $image = imagecreatetruecolor(40, 20);
+        imagefilledrectangle($image, 0, 0, 19, 19, 0xC02020);
+        imagefilledrectangle($image, 20, 0, 39, 19, 0x2020C0);
+        ob_start();
+        imagejpeg($image, null, 95);
+        $jpeg = (string) ob_get_clean();
+        $tiff = "II*\0\x08\0\0\0\x01\0\x12\x01\x03\0\x01\0\0\0\x06\0\0\0\0\0\0\0SECRETPLACE";
+        $exif = "Exif\0\0".$tiff;
+        $jpeg = substr($jpeg, 0, 2)."\xFF\xE1".pack('n', strlen($exif) + 2).$exif.substr($jpeg, 2);
+
+        $this->upload('photo.jpg', $jpeg)->assertCreated()->assertJson(['width' => 20, 'height' => 40, 'title' => 'photo']);
+        $stored = (string) Storage::disk('local')->get(Picture::query()->sole()->path);
+        self::assertStringStartsWith("\x89PNG", $stored);
+        self::assertStringNotContainsString('SECRETPLACE', $stored);
+        $upright = imagecreatefromstring($stored);
+        self::assertNotFalse($upright);
+        self::assertGreaterThan(100, imagecolorat($upright, 10, 5) >> 16 & 255);
+        self::assertGreaterThan(100, imagecolorat($upright, 10, 35) & 255);
+        $this->get(route('pictures.image', [Picture::query()->sole()->figure_id, Picture::query()->sole()]))
+            ->assertOk()
+            ->assertHeader('Content-Type', 'image/png');
+    }
+
+    public function test_what_is_no_good_picture_is_refused_with_a_reason_and_nothing_is_kept(): void
+    {
+        $image = imagecreatetruecolor(300, 300);
+        for ($i = 0; $i < 90_000; $i++) {
+            imagesetpixel($image, $i % 300, intdiv($i, 300), ($i * 7919) & 0xFFFFFF);
+        }
+        $files = [];
+        foreach (['jpg' => imagejpeg(...), 'png' => imagepng(...), 'webp' => imagewebp(...)] as $type => $encode) {
+            ob_start();
+            $encode($image);
+            $files[$type] = (string) ob_get_clean();
+        }
+        foreach ($files as $type => $bytes) {
+            $this->upload("cut.{$type}", substr($bytes, 0, intdiv(strlen($bytes), 2)))->assertUnprocessable()
+                ->assertJsonPath('errors.picture.0', fn (string $words): bool => str_contains($words, 'ends too early'));
+        }
+        $this->upload('script.png', '<?php echo 1;')->assertUnprocessable()
+            ->assertJsonPath('errors.picture.0', 'This file is not a JPEG, PNG or WebP picture. Nothing was added.');
+        // Damage inside a file that is whole at both ends.
+        $png = $files['png'];
+        $this->upload('damaged.png', substr($png, 0, 400).str_repeat("\xAA", 5000).substr($png, 5400))->assertUnprocessable();
+        // A small file that claims to be huge: refused before it is decoded.
+        $huge = substr_replace($png, pack('NN', 50_000, 50_000), 16, 8);
+        $this->upload('huge.png', $huge)->assertUnprocessable()
+            ->assertJsonPath('errors.picture.0', fn (string $words): bool => str_contains($words, '50000 x 50000 pixels'));
+        config(['hyalin.uploads.max_bytes' => 1000]);
+        $this->upload('heavy.png', $png)->assertUnprocessable()
+            ->assertJsonPath('errors.picture.0', fn (string $words): bool => str_contains($words, 'Save it smaller'));
+        $this->postJson("/figures/{$this->figure()->id}/pictures")->assertUnprocessable();
+        self::assertSame(0, Picture::query()->count());
+        self::assertSame([], Storage::disk('local')->allFiles());
+    }
+
+    public function test_spots_and_lassos_take_the_colour_that_is_there(): void
+    {
+        $image = imagecreatetruecolor(100, 100);
+        imagefilledrectangle($image, 0, 0, 49, 99, 0xD79A1E);
+        imagefilledrectangle($image, 50, 0, 99, 99, 0x1D2B4A);
+        ob_start();
+        imagepng($image);
+        $figure = $this->figure();
+        $area = $this->area($figure);
+        $this->upload('two.png', (string) ob_get_clean(), $figure->id)->assertCreated();
+        $pictureId = Picture::query()->sole()->id;
+        $sample = fn (string $method, array $points, string $zone): TestResponse => $this->postJson(
+            "/figures/{$figure->id}/areas/{$area->id}/samples",
+            ['pictureId' => $pictureId, 'zone' => $zone, 'method' => $method, 'points' => $points],
+        );
+        $sample('spot', [[0.25, 0.5], [0.1, 0]], 'mid')->assertCreated()->assertJsonPath('colour.hex', '#d79a1e');
+        $sample('lasso', [[0.6, 0.1], [0.9, 0.1], [0.9, 0.9], [0.6, 0.9]], 'shade')->assertCreated()
+            ->assertJsonPath('colour.hex', '#1d2b4a')
+            ->assertJsonPath('doubt', null);
+        // Over the border: it says that it holds very different colours.
+        $sample('spot', [[0.5, 0.5], [0.2, 0]], 'light')->assertCreated()
+            ->assertJsonPath('doubt', fn (?string $words): bool => str_contains((string) $words, 'very different colours'));
+        $sample('spot', [[1.8, 1.8], [0.01, 0]], 'edge')->assertUnprocessable();
+        $sample('spot', [[0.25, 0.5]], 'edge')->assertUnprocessable();
+        // Taken again, a zone has the new colour and only that.
+        $sample('spot', [[0.75, 0.5], [0.1, 0]], 'mid')->assertCreated();
+        self::assertSame(3, $area->samples()->count());
+        $mid = $area->samples()->where('zone', 'mid')->sole();
+        self::assertEqualsWithDelta(Srgb::hex('#1d2b4a')->toXyz()->toLab()->toArray(), $mid->lab()->toArray(), 1e-6);
+        $this->deleteJson("/figures/{$figure->id}/areas/{$area->id}/samples/mid")->assertOk();
+        self::assertSame(2, $area->samples()->count());
+        $this->deleteJson("/figures/{$figure->id}/pictures/{$pictureId}")->assertOk();
+        self::assertSame(0, $area->samples()->count());
+    }
+
+    /** @return TestResponse<\Symfony\Component\HttpFoundation\Response> */
+    private function upload(string $name, string $bytes, ?int $figureId = null): TestResponse
+    {
+        $figureId ??= $this->figure()->id;
+
+        return $this->post(
+            "/figures/{$figureId}/pictures",
+            ['picture' => UploadedFile::fake()->createWithContent($name, $bytes)],
+            ['Accept' => 'application/json'],
+        );
+    }
+}

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Figure;
+use App\Models\Run;
+use App\Models\RunStepState;
+use Inertia\Testing\AssertableInertia;
+
+final class RunTest extends TestCase
+{
+    public function test_a_figure_without_layers_cannot_be_painted_and_says_why(): void
+    {
+        $figure = $this->figure();
+        $this->area($figure);
+        $this->post("/figures/{$figure->id}/runs")->assertSessionHasErrors('figure');
+        $this->get("/figures/{$figure->id}/bench")->assertOk();
+        self::assertSame(0, Run::query()->count());
+    }
+
+    public function test_spray_layers_that_areas_share_are_one_step_and_the_rest_follows_the_stacks(): void
+    {
+        $run = $this->runOf($this->sentry());
+        $steps = $run->steps->map(static fn ($s): string => "{$s->technique->value}: {$s->area_name}")->all();
+        self::assertSame([
+            'spray can: Cloak, Skin',
+            'base coat: Cloak',
+            'wash: Cloak',
+            'base coat: Skin',
+        ], $steps);
+        self::assertSame([1, 2, 3, 4], $run->steps->pluck('position')->all());
+        self::assertSame('Reed Green', ($run->steps[1]->planned_mix ?? [])[0]['name'] ?? null);
+    }
+
+    public function test_what_was_really_used_is_recorded_and_a_repeat_starts_from_it(): void
+    {
+        $figure = $this->sentry();
+        $run = $this->runOf($figure);
+        $step = $run->steps[1];
+        self::assertNotNull($step);
+        $bone = $this->pot('Bone Lane', '#e0d4b4');
+        $url = "/runs/{$run->id}/steps/{$step->id}";
+        $this->patchJson($url, ['version' => 1, 'usedMix' => [['paintId' => $bone->id, 'drops' => 2.5]]])->assertUnprocessable();
+        $this->patchJson($url, ['version' => 1, 'usedMix' => [['paintId' => 999, 'drops' => 2]]])->assertUnprocessable();
+        $this->patchJson($url, [
+            'version' => 1, 'note' => 'A drop of bone made it warmer.',
+            'usedMix' => [['paintId' => $step->planned_mix[0]['paintId'], 'drops' => 4], ['paintId' => $bone->id, 'drops' => 1]],
+        ])->assertOk()->assertJson(['version' => 2, 'state' => 'open']);
+        $this->patchJson($url, ['version' => 2, 'state' => 'done'])->assertOk()->assertJsonPath('state', 'done');
+
+        // The plan changes afterwards, a pot leaves the shelf: the record stays.
+        $figure->areas()->firstOrFail()->layers()->delete();
+        $bone->delete();
+        $this->post("/runs/{$run->id}/repeat")->assertRedirect();
+        $repeat = Run::query()->where('repeats_id', $run->id)->sole();
+        self::assertSame(2, $repeat->number);
+        $again = $repeat->steps()->where('position', 2)->sole();
+        self::assertSame([4, 1], array_column($again->planned_mix, 'drops'));
+        self::assertSame('Bone Lane', $again->planned_mix[1]['name']);
+        self::assertSame(RunStepState::Open, $again->state);
+        $this->get("/runs/{$repeat->id}")->assertInertia(fn (AssertableInertia $page) => $page
+            ->where('run.steps.1.lastTime', 'A drop of bone made it warmer.')
+            ->where('run.repeatsNumber', 1));
+        // The drop of bone can be used again although its pot is gone from the shelf.
+        $this->patchJson("/runs/{$repeat->id}/steps/{$again->id}", ['version' => 1, 'usedMix' => [['paintId' => $bone->id, 'drops' => 2]]])->assertOk();
+    }
+
+    public function test_a_step_done_in_two_windows_is_told_and_what_is_wet_stands_on_the_sill(): void
+    {
+        $run = $this->runOf($this->sentry());
+        $step = $run->steps[0];
+        self::assertNotNull($step);
+        $this->patchJson("/runs/{$run->id}/steps/{$step->id}", ['version' => 1, 'state' => 'done'])->assertOk();
+        $this->patchJson("/runs/{$run->id}/steps/{$step->id}", ['version' => 1, 'note' => 'mine'])
+            ->assertConflict()
+            ->assertJsonPath('theirs.state', 'done');
+        $wet = fn (int $items) => $this->get('/')->assertInertia(fn (AssertableInertia $page) => $page->count('sill', $items));
+        $wet(1);
+        $this->travel(59)->minutes();
+        $wet(1);
+        $this->travel(2)->minutes();
+        $wet(0);
+    }
+
+    public function test_a_run_is_finished_with_its_last_step_and_open_again_when_one_is_taken_back(): void
+    {
+        $run = $this->runOf($this->sentry());
+        foreach ($run->steps as $step) {
+            $this->patchJson("/runs/{$run->id}/steps/{$step->id}", ['version' => 1, 'state' => 'done'])->assertOk();
+        }
+        self::assertNotNull($run->refresh()->finished_at);
+        $last = $run->steps->last();
+        $this->patchJson("/runs/{$run->id}/steps/{$last?->id}", ['version' => 2, 'state' => 'open'])->assertOk()->assertJsonPath('doneAt', null);
+        self::assertNull($run->refresh()->finished_at);
+    }
+
+    private function sentry(): Figure
+    {
+        $figure = $this->figure();
+        $primer = $this->pot('Primer Black', '#1a1a1a', \App\Models\PaintKind::Primer);
+        $green = $this->pot('Reed Green', '#5c7434');
+        $skin = $this->pot('Cheek', '#d79a7c');
+        $prime = $this->layer($primer, 'spray can');
+        foreach (['Cloak' => [$prime, $this->layer($green, drops: 3), $this->layer($green, 'wash')], 'Skin' => [$prime, $this->layer($skin)]] as $name => $layers) {
+            $area = $this->area($figure, $name);
+            $this->putJson("/figures/{$figure->id}/areas/{$area->id}/finish", ['layers' => $layers, 'version' => 1])->assertOk();
+        }
+        $this->area($figure, 'Spear');
+
+        return $figure;
+    }
+
+    private function runOf(Figure $figure): Run
+    {
+        $this->post("/figures/{$figure->id}/runs")->assertRedirect();
+
+        return $figure->runs()->firstOrFail()->load('steps');
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Actions\EstimatePaint;
+use App\Models\Area;
+use App\Models\Figure;
+use App\Models\Paint;
+use App\Models\Painter;
+use App\Models\PaintKind;
+use Hyalin\Optics\Opacity;
+use Hyalin\Optics\Sheen;
+use Hyalin\Optics\TintingStrength;
+use Illuminate\Foundation\Testing\LazilyRefreshDatabase;
+use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
+use Illuminate\Support\Facades\Storage;
+
+abstract class TestCase extends LaravelTestCase
+{
+    use LazilyRefreshDatabase;
+
+    protected Painter $painter;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->withoutVite();
+        Storage::fake('local');
+        $this->painter = Painter::factory()->create()->refresh();
+        $this->actingAs($this->painter);
+    }
+
+    protected function pot(string $name, string $hex, PaintKind $kind = PaintKind::Acrylic, ?Painter $owner = null): Paint
+    {
+        $optics = (new EstimatePaint)($hex, Opacity::TwoCoats, TintingStrength::Usual);
+        $paint = new Paint([
+            'maker' => 'Osmerby Colour Works', 'name' => $name, 'kind' => $kind, 'sheen' => Sheen::Matt, 'thick_hex' => $hex,
+            'opacity' => Opacity::TwoCoats, 'strength' => TintingStrength::Usual,
+            'absorption' => $optics->k, 'scattering' => $optics->s, 'quality' => $optics->quality,
+        ]);
+        $paint->painter_id = ($owner ?? $this->painter)->id;
+        $paint->save();
+
+        return $paint;
+    }
+
+    protected function figure(?Painter $owner = null): Figure
+    {
+        $figure = new Figure(['name' => 'Reed sentry']);
+        $figure->painter_id = ($owner ?? $this->painter)->id;
+        $figure->save();
+
+        return $figure;
+    }
+
+    protected function area(Figure $figure, string $name = 'Cloak'): Area
+    {
+        $area = new Area(['name' => $name, 'position' => $figure->areas()->count()]);
+        $figure->areas()->save($area);
+
+        return $area;
+    }
+
+    /** @return array<string, mixed> a layer as the browser sends it */
+    protected function layer(Paint $pot, string $technique = 'base coat', int|float $drops = 1): array
+    {
+        return [
+            'key' => strtoupper(substr(md5($technique.$pot->id), 0, 26)),
+            'technique' => $technique,
+            'zones' => ['recess', 'shade', 'mid', 'light', 'edge'],
+            'thinner' => 0,
+            'coats' => 2,
+            'note' => null,
+            'mix' => [['paintId' => $pot->id, 'drops' => $drops]],
+        ];
+    }
+}
