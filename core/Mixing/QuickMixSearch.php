@@ -239,25 +239,37 @@ final class QuickMixSearch
     {
         [$x, $y, $z, $t] = $points;
         [$i, $j] = $set;
-        $own = count($set) === 2
-            ? [[$x[$i], $x[$j]], [$y[$i], $y[$j]], [$z[$i], $z[$j]], [$t[$i], $t[$j]]]
-            : [
-                [$x[$i], $x[$j], $x[$set[2]]],
-                [$y[$i], $y[$j], $y[$set[2]]],
-                [$z[$i], $z[$j], $z[$set[2]]],
-                [$t[$i], $t[$j], $t[$set[2]]],
-            ];
-        [$fractions, , $linear] = WholeDrops::foot($own, $this->task->maxDrops);
-        $lab = $this->evaluator->labOf($i, $j, $set[2] ?? $i, $fractions[0], $fractions[1], $fractions[2] ?? 0.0);
+        $m = $set[2] ?? -1;
+        $least = 1 / $this->task->maxDrops;
         $target = $this->task->target;
-        $exact = $this->metric->of([$lab[0] - $target->lightness, $lab[1] - $target->a, $lab[2] - $target->b]);
-        $own = [
-            self::shifted($own[0], $exact[0] - $linear[0]),
-            self::shifted($own[1], $exact[1] - $linear[1]),
-            self::shifted($own[2], $exact[2] - $linear[2]),
-            $own[3],
-        ];
-        [$fractions, $distance] = WholeDrops::foot($own, $this->task->maxDrops);
+        if ($m < 0) {
+            [$p, $q, $lx, $ly, $lz] = WholeDrops::footOfPair($x[$i], $y[$i], $z[$i], $t[$i], $x[$j], $y[$j], $z[$j], $t[$j], $least);
+            $lab = $this->evaluator->labOf($i, $j, $i, $p, $q, 0.0);
+        } else {
+            [$p, $q, $r, $lx, $ly, $lz] = WholeDrops::footOfTriple(
+                $x[$i], $y[$i], $z[$i], $t[$i], $x[$j], $y[$j], $z[$j], $t[$j], $x[$m], $y[$m], $z[$m], $t[$m], $least,
+            );
+            $lab = $this->evaluator->labOf($i, $j, $m, $p, $q, $r);
+        }
+        [$ex, $ey, $ez] = $this->metric->of([$lab[0] - $target->lightness, $lab[1] - $target->a, $lab[2] - $target->b]);
+        $ex -= $lx;
+        $ey -= $ly;
+        $ez -= $lz;
+        if ($m < 0) {
+            [$p, $q, $lx, $ly, $lz] = WholeDrops::footOfPair(
+                $x[$i] + $ex, $y[$i] + $ey, $z[$i] + $ez, $t[$i], $x[$j] + $ex, $y[$j] + $ey, $z[$j] + $ez, $t[$j], $least,
+            );
+            $fractions = [$p, $q];
+        } else {
+            [$p, $q, $r, $lx, $ly, $lz] = WholeDrops::footOfTriple(
+                $x[$i] + $ex, $y[$i] + $ey, $z[$i] + $ez, $t[$i],
+                $x[$j] + $ex, $y[$j] + $ey, $z[$j] + $ez, $t[$j],
+                $x[$m] + $ex, $y[$m] + $ey, $z[$m] + $ez, $t[$m],
+                $least,
+            );
+            $fractions = [$p, $q, $r];
+        }
+        $distance = sqrt($lx * $lx + $ly * $ly + $lz * $lz);
         $estimate = $distance + MixScore::effort(count($set), count($set));
         foreach ($set as $member) {
             if ($estimate < ($this->estimates[$member] ?? INF)) {
@@ -267,20 +279,6 @@ final class QuickMixSearch
         }
 
         return [$estimate, $fractions];
-    }
-
-    /**
-     * @param  list<float>  $values
-     * @return list<float>
-     */
-    private static function shifted(array $values, float $by): array
-    {
-        $shifted = [];
-        foreach ($values as $value) {
-            $shifted[] = $value + $by;
-        }
-
-        return $shifted;
     }
 
     /**

@@ -14,47 +14,81 @@ final class WholeDrops
      * The mix nearest to the target when drops could be divided, each share at least one in $maxDrops.
      *
      * @param  array{list<float>, list<float>, list<float>, list<float>}  $points
-     * @return array{list<float>, float, array{float, float, float}} volume fractions adding up to 1, the linear
-     *                                                                distance there and the linear point
+     * @return array{list<float>, float} volume fractions adding up to 1, and the linear distance there
      */
     public static function foot(array $points, int $maxDrops): array
     {
         [$x, $y, $z, $t] = $points;
         $least = 1 / $maxDrops;
         if (! isset($x[2])) {
-            [$w0, $w1] = self::onSegment($x[0], $y[0], $z[0], $x[1], $y[1], $z[1]);
-            $c0 = $w0 / $t[0];
-            $c1 = $w1 / $t[1];
-            $c0 = \max($least, $c0 / ($c0 + $c1));
-            $c1 = \max($least, 1.0 - $c0);
-            $sum = $c0 + $c1;
-            $v0 = $c0 * $t[0];
-            $v1 = $c1 * $t[1];
-            $v = $v0 + $v1;
-            $dx = ($v0 * $x[0] + $v1 * $x[1]) / $v;
-            $dy = ($v0 * $y[0] + $v1 * $y[1]) / $v;
-            $dz = ($v0 * $z[0] + $v1 * $z[1]) / $v;
+            [$c0, $c1, $dx, $dy, $dz] = self::footOfPair($x[0], $y[0], $z[0], $t[0], $x[1], $y[1], $z[1], $t[1], $least);
 
-            return [[$c0 / $sum, $c1 / $sum], \sqrt($dx * $dx + $dy * $dy + $dz * $dz), [$dx, $dy, $dz]];
+            return [[$c0, $c1], \sqrt($dx * $dx + $dy * $dy + $dz * $dz)];
         }
-        [$w0, $w1, $w2] = self::onTriangle($x, $y, $z);
-        $c0 = $w0 / $t[0];
-        $c1 = $w1 / $t[1];
-        $c2 = $w2 / $t[2];
+        [$c0, $c1, $c2, $dx, $dy, $dz] = self::footOfTriple(
+            $x[0], $y[0], $z[0], $t[0], $x[1], $y[1], $z[1], $t[1], $x[2], $y[2], $z[2], $t[2], $least,
+        );
+
+        return [[$c0, $c1, $c2], \sqrt($dx * $dx + $dy * $dy + $dz * $dz)];
+    }
+
+    /**
+     * @param  float  $least  least share of each paint
+     * @return array{float, float, float, float, float} volume fractions adding up to 1, and the linear point there
+     */
+    public static function footOfPair(
+        float $x0, float $y0, float $z0, float $t0, float $x1, float $y1, float $z1, float $t1, float $least,
+    ): array {
+        $w = self::onSegment($x0, $y0, $z0, $x1, $y1, $z1);
+        $c0 = (1.0 - $w) / $t0;
+        $c1 = $w / $t1;
+        $c0 = \max($least, $c0 / ($c0 + $c1));
+        $c1 = \max($least, 1.0 - $c0);
+        $sum = $c0 + $c1;
+        $v0 = $c0 * $t0;
+        $v1 = $c1 * $t1;
+        $v = $v0 + $v1;
+
+        return [
+            $c0 / $sum,
+            $c1 / $sum,
+            ($v0 * $x0 + $v1 * $x1) / $v,
+            ($v0 * $y0 + $v1 * $y1) / $v,
+            ($v0 * $z0 + $v1 * $z1) / $v,
+        ];
+    }
+
+    /**
+     * @param  float  $least  least share of each paint
+     * @return array{float, float, float, float, float, float} volume fractions adding up to 1, and the linear point
+     *                                                         there
+     */
+    public static function footOfTriple(
+        float $x0, float $y0, float $z0, float $t0, float $x1, float $y1, float $z1, float $t1,
+        float $x2, float $y2, float $z2, float $t2, float $least,
+    ): array {
+        [$w0, $w1, $w2] = self::onTriangle($x0, $y0, $z0, $x1, $y1, $z1, $x2, $y2, $z2);
+        $c0 = $w0 / $t0;
+        $c1 = $w1 / $t1;
+        $c2 = $w2 / $t2;
         $sum = $c0 + $c1 + $c2;
         $c0 = \max($least, $c0 / $sum);
         $c1 = \max($least, $c1 / $sum);
         $c2 = \max($least, $c2 / $sum);
         $sum = $c0 + $c1 + $c2;
-        $v0 = $c0 * $t[0];
-        $v1 = $c1 * $t[1];
-        $v2 = $c2 * $t[2];
+        $v0 = $c0 * $t0;
+        $v1 = $c1 * $t1;
+        $v2 = $c2 * $t2;
         $v = $v0 + $v1 + $v2;
-        $dx = ($v0 * $x[0] + $v1 * $x[1] + $v2 * $x[2]) / $v;
-        $dy = ($v0 * $y[0] + $v1 * $y[1] + $v2 * $y[2]) / $v;
-        $dz = ($v0 * $z[0] + $v1 * $z[1] + $v2 * $z[2]) / $v;
 
-        return [[$c0 / $sum, $c1 / $sum, $c2 / $sum], \sqrt($dx * $dx + $dy * $dy + $dz * $dz), [$dx, $dy, $dz]];
+        return [
+            $c0 / $sum,
+            $c1 / $sum,
+            $c2 / $sum,
+            ($v0 * $x0 + $v1 * $x1 + $v2 * $x2) / $v,
+            ($v0 * $y0 + $v1 * $y1 + $v2 * $y2) / $v,
+            ($v0 * $z0 + $v1 * $z1 + $v2 * $z2) / $v,
+        ];
     }
 
     /**
@@ -148,63 +182,57 @@ final class WholeDrops
         return $found;
     }
 
-    /** @return array{float, float} weights of the point of the segment nearest to the origin */
-    private static function onSegment(float $x1, float $y1, float $z1, float $x2, float $y2, float $z2): array
+    /** @return float weight of the second end in the point of the segment nearest to the origin */
+    private static function onSegment(float $x0, float $y0, float $z0, float $x1, float $y1, float $z1): float
     {
-        $ex = $x2 - $x1;
-        $ey = $y2 - $y1;
-        $ez = $z2 - $z1;
+        $ex = $x1 - $x0;
+        $ey = $y1 - $y0;
+        $ez = $z1 - $z0;
         $length = $ex * $ex + $ey * $ey + $ez * $ez;
-        $w = $length > 1e-12 ? -($x1 * $ex + $y1 * $ey + $z1 * $ez) / $length : 0.5;
-        $w = \max(0.0, \min(1.0, $w));
+        $w = $length > 1e-12 ? -($x0 * $ex + $y0 * $ey + $z0 * $ez) / $length : 0.5;
 
-        return [1 - $w, $w];
+        return \max(0.0, \min(1.0, $w));
     }
 
-    /**
-     * @param  list<float>  $x
-     * @param  list<float>  $y
-     * @param  list<float>  $z
-     * @return array{float, float, float} weights of the point of the triangle nearest to the origin
-     */
-    private static function onTriangle(array $x, array $y, array $z): array
-    {
-        $ex = $x[1] - $x[0];
-        $ey = $y[1] - $y[0];
-        $ez = $z[1] - $z[0];
-        $fx = $x[2] - $x[0];
-        $fy = $y[2] - $y[0];
-        $fz = $z[2] - $z[0];
+    /** @return array{float, float, float} weights of the point of the triangle nearest to the origin */
+    private static function onTriangle(
+        float $x0, float $y0, float $z0, float $x1, float $y1, float $z1, float $x2, float $y2, float $z2,
+    ): array {
+        $ex = $x1 - $x0;
+        $ey = $y1 - $y0;
+        $ez = $z1 - $z0;
+        $fx = $x2 - $x0;
+        $fy = $y2 - $y0;
+        $fz = $z2 - $z0;
         $ee = $ex * $ex + $ey * $ey + $ez * $ez;
         $ef = $ex * $fx + $ey * $fy + $ez * $fz;
         $ff = $fx * $fx + $fy * $fy + $fz * $fz;
-        $pe = $x[0] * $ex + $y[0] * $ey + $z[0] * $ez;
-        $pf = $x[0] * $fx + $y[0] * $fy + $z[0] * $fz;
+        $pe = $x0 * $ex + $y0 * $ey + $z0 * $ez;
+        $pf = $x0 * $fx + $y0 * $fy + $z0 * $fz;
         $determinant = $ee * $ff - $ef * $ef;
         if ($determinant > 1e-12 * $ee * $ff) {
             $w1 = ($ef * $pf - $ff * $pe) / $determinant;
             $w2 = ($ef * $pe - $ee * $pf) / $determinant;
-            if ($w1 >= 0 && $w2 >= 0 && $w1 + $w2 <= 1) {
-                return [1 - $w1 - $w2, $w1, $w2];
+            if ($w1 >= 0.0 && $w2 >= 0.0 && $w1 + $w2 <= 1.0) {
+                return [1.0 - $w1 - $w2, $w1, $w2];
             }
         }
         // The foot is outside: the nearest point is on one of the sides.
-        $best = [1.0, 0.0, 0.0];
-        $nearest = INF;
-        foreach ([[0, 1], [0, 2], [1, 2]] as [$i, $j]) {
-            [$p, $q] = self::onSegment($x[$i], $y[$i], $z[$i], $x[$j], $y[$j], $z[$j]);
-            $dx = $p * $x[$i] + $q * $x[$j];
-            $dy = $p * $y[$i] + $q * $y[$j];
-            $dz = $p * $z[$i] + $q * $z[$j];
-            $distance = $dx * $dx + $dy * $dy + $dz * $dz;
-            if ($distance < $nearest) {
-                $nearest = $distance;
-                $best = [0.0, 0.0, 0.0];
-                $best[$i] = $p;
-                $best[$j] = $q;
-            }
+        $a = self::onSegment($x0, $y0, $z0, $x1, $y1, $z1);
+        $b = self::onSegment($x0, $y0, $z0, $x2, $y2, $z2);
+        $c = self::onSegment($x1, $y1, $z1, $x2, $y2, $z2);
+        $da = self::squared($x0 + $a * $ex, $y0 + $a * $ey, $z0 + $a * $ez);
+        $db = self::squared($x0 + $b * $fx, $y0 + $b * $fy, $z0 + $b * $fz);
+        $dc = self::squared($x1 + $c * ($x2 - $x1), $y1 + $c * ($y2 - $y1), $z1 + $c * ($z2 - $z1));
+        if ($da <= $db && $da <= $dc) {
+            return [1.0 - $a, $a, 0.0];
         }
 
-        return $best;
+        return $db <= $dc ? [1.0 - $b, 0.0, $b] : [0.0, 1.0 - $c, $c];
+    }
+
+    private static function squared(float $x, float $y, float $z): float
+    {
+        return $x * $x + $y * $y + $z * $z;
     }
 }

@@ -120,6 +120,18 @@ final class AppServer
         throw new RuntimeException("{$name} did not get ready: ".$this->log($name));
     }
 
+    /** What the application logged last, and what its web server said that was not a plain request. */
+    public function words(): string
+    {
+        $log = "{$this->directory}/storage/logs/laravel.log";
+        $web = array_filter(
+            explode("\n", $this->log('web')),
+            static fn (string $line): bool => preg_match('/(Accepted|Closing|\[200\])/', $line) !== 1,
+        );
+
+        return implode("\n", $web)."\n".(is_file($log) ? substr((string) file_get_contents($log), -3000) : '');
+    }
+
     private function log(string $name): string
     {
         return substr((string) file_get_contents("{$this->directory}/{$name}.log"), -4000);

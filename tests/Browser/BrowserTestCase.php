@@ -6,13 +6,15 @@ namespace Tests\Browser;
 
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\StaleElementReferenceException;
+use Facebook\WebDriver\Exception\TimeoutException;
 use Facebook\WebDriver\Exception\WebDriverException;
 use Facebook\WebDriver\Interactions\WebDriverActions;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
-use Facebook\WebDriver\WebDriverExpectedCondition;
+use Facebook\WebDriver\WebDriverElement;
 use PHPUnit\Framework\TestCase;
 
 abstract class BrowserTestCase extends TestCase
@@ -70,7 +72,7 @@ abstract class BrowserTestCase extends TestCase
 
     protected function find(string $xpath, int $seconds = 10): RemoteWebElement
     {
-        $element = $this->browser->wait($seconds, 50)->until(function () use ($xpath): ?RemoteWebElement {
+        $element = $this->until($seconds, function () use ($xpath): ?RemoteWebElement {
             try {
                 foreach ($this->browser->findElements(WebDriverBy::xpath($xpath)) as $element) {
                     if ($element instanceof RemoteWebElement && $element->isDisplayed()) {
@@ -90,10 +92,39 @@ abstract class BrowserTestCase extends TestCase
 
     protected function gone(string $xpath, int $seconds = 10): void
     {
-        $this->browser->wait($seconds, 50)->until(
-            WebDriverExpectedCondition::invisibilityOfElementLocated(WebDriverBy::xpath($xpath)),
+        $this->until(
+            $seconds,
+            fn (): bool => array_filter(
+                $this->browser->findElements(WebDriverBy::xpath($xpath)),
+                static fn ($element): bool => self::isSeen($element),
+            ) === [],
             "still to be seen: {$xpath}",
         );
+    }
+
+    private static function isSeen(WebDriverElement $element): bool
+    {
+        try {
+            return $element->isDisplayed();
+        } catch (StaleElementReferenceException) {
+            return false;
+        }
+    }
+
+    /**
+     * Waits until a condition is true; where it never gets so, the failure tells what the page, its console and the
+     * server said meanwhile.
+     */
+    private function until(int $seconds, callable $condition, string $otherwise): mixed
+    {
+        try {
+            return $this->browser->wait($seconds, 50)->until($condition, $otherwise);
+        } catch (TimeoutException) {
+            $page = $this->browser->findElement(WebDriverBy::tagName('body'))->getText();
+            $console = json_encode($this->browser->manage()->getLog('browser'), JSON_UNESCAPED_SLASHES);
+
+            self::fail(implode("\n", [$otherwise, "page: {$page}", "console: {$console}", 'server: '.$this->app->words()]));
+        }
     }
 
     protected function button(string $name): RemoteWebElement
@@ -122,7 +153,7 @@ abstract class BrowserTestCase extends TestCase
 
     protected function waitForText(string $xpath, string $text, int $seconds = 15): void
     {
-        $this->browser->wait($seconds, 50)->until(function () use ($xpath, $text): bool {
+        $this->until($seconds, function () use ($xpath, $text): bool {
             try {
                 foreach ($this->browser->findElements(WebDriverBy::xpath($xpath)) as $element) {
                     if (str_contains($element->getText(), $text)) {

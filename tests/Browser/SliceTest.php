@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Remote\LocalFileDetector;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
@@ -151,6 +152,24 @@ final class SliceTest extends BrowserTestCase
         $this->waitForText("//*[@role='grid']", '5 Reed Green');
     }
 
+    public function test_what_cannot_be_sent_is_kept_and_sent_when_the_connection_is_back(): void
+    {
+        $this->enterDemo();
+        $this->visit('/figures/3/finishes');
+        $this->find("//*[@data-cell='1-mid']")->click();
+        $this->find("//*[@data-cell='1-mid' and @aria-selected='true']");
+        $before = $this->find("//*[@role='grid']")->getText();
+        $this->offline(true);
+        $this->keys('+');
+        $this->waitForText("//*[@role='status']", 'Not saved');
+        $this->waitForText('//main', 'cannot be reached');
+        $this->offline(false);
+        $this->waitForText("//*[@role='status']", 'Saved');
+        $this->browser->navigate()->refresh();
+        $this->find("//*[@data-cell='1-mid']");
+        self::assertNotSame($before, $this->find("//*[@role='grid']")->getText());
+    }
+
     public function test_a_pot_is_put_on_the_shelf_found_and_taken_off_by_keyboard_and_hand(): void
     {
         $this->enterDemo();
@@ -228,6 +247,15 @@ final class SliceTest extends BrowserTestCase
         $this->button('Dark surround')->click();
         self::assertSame('lamp', $this->browser->executeScript('return document.documentElement.dataset.surround'));
         $this->assertAccessible('lamp surround');
+    }
+
+    private function offline(bool $offline): void
+    {
+        $tools = new ChromeDevToolsDriver($this->browser);
+        $tools->execute('Network.enable');
+        $tools->execute('Network.emulateNetworkConditions', [
+            'offline' => $offline, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1,
+        ]);
     }
 
     private function press(RemoteWebElement $element, float $x, float $y): void

@@ -19,6 +19,7 @@ type FinishState = {
 
 const PREVIEW_AFTER = 40;
 const SAVE_AFTER = 600;
+const RETRY_AFTER = 2000;
 
 /**
  * The finish of one area in the browser: changes show at once, the section follows from the server (stale questions
@@ -40,6 +41,7 @@ export function useFinish(figureId: number, area: AreaFinishProps) {
     const previewTimer = useRef(0);
     const saveTimer = useRef(0);
     const flight = useRef<Promise<void> | null>(null);
+    const again = useRef<() => void>(() => undefined);
     const at = { figure: figureId, area: area.id };
 
     const preview = useCallback(
@@ -77,13 +79,26 @@ export function useFinish(figureId: number, area: AreaFinishProps) {
                 // The list of areas and the stages say how far the figure is.
                 router.reload({ only: ['areas', 'figure'] });
             } catch (error) {
-                if (!(error instanceof ApiError)) {
-                    useStore.setState({ saving: 'failed' });
-                    return;
-                }
+                if (!(error instanceof ApiError)) throw error;
                 const theirs =
                     error.isConflict && isRecord(error.body) ? (error.body['theirs'] as AreaFinishProps) : null;
+                if (theirs && same(theirs.layers, saved)) {
+                    // An earlier try got through and only its answer was lost: what is stored is what was sent.
+                    const unchanged = useStore.getState().stack === saved;
+                    useStore.setState({
+                        version: theirs.version,
+                        saving: unchanged ? 'saved' : 'unsaved',
+                        problem: null,
+                    });
+                    return;
+                }
                 useStore.setState({ saving: 'failed', problem: error.message, theirs });
+                if (error.isPassing) {
+                    window.clearTimeout(saveTimer.current);
+                    saveTimer.current = window.setTimeout(() => {
+                        again.current();
+                    }, RETRY_AFTER);
+                }
             }
         },
         // eslint-disable-next-line react-hooks/exhaustive-deps -- the ids never change while this is mounted
@@ -97,11 +112,18 @@ export function useFinish(figureId: number, area: AreaFinishProps) {
             while (flight.current) await flight.current;
             const saving = put(version);
             flight.current = saving;
-            await saving;
-            flight.current = null;
+            try {
+                await saving;
+            } finally {
+                flight.current = null;
+            }
         },
         [put],
     );
+
+    useEffect(() => {
+        again.current = () => void save();
+    }, [save]);
 
     const change = useCallback(
         (stack: Stack) => {
@@ -137,12 +159,17 @@ export function useFinish(figureId: number, area: AreaFinishProps) {
     useEffect(
         () => () => {
             // Leaving the page with something unsaved: it is sent on the way out.
-            if (useStore.getState().saving === 'unsaved') void save();
+            const { saving, theirs } = useStore.getState();
+            if (saving === 'unsaved' || (saving === 'failed' && !theirs)) void save();
         },
         [save, useStore],
     );
 
     return { ...state, change, save, keepMine, takeTheirs };
+}
+
+function same(one: Stack, other: Stack): boolean {
+    return JSON.stringify(wire(one)) === JSON.stringify(wire(other));
 }
 
 export function savingWords(saving: Saving): string {

@@ -13,6 +13,11 @@ export class ApiError extends Error {
     get isConflict(): boolean {
         return this.status === 409;
     }
+
+    /** The connection or the server failed, not what was asked: asking again may well succeed. */
+    get isPassing(): boolean {
+        return this.status === 0 || this.status >= 500;
+    }
 }
 
 type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
