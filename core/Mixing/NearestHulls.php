@@ -136,15 +136,11 @@ final class NearestHulls
         // Seen along p_i, the other two of a triangle that holds the origin lie on opposite sides of it.
         [$ax, $ay, $az, $bx, $by, $bz] = self::across($xi / $r, $yi / $r, $zi / $r);
         $bins = \array_fill(0, self::BINS, []);
-        $places = $widths = $cx = $cy = $cz = [];
+        $widths = [];
         for ($j = $first; $j < $n; $j++) {
             $xj = $x[$j];
             $yj = $y[$j];
             $zj = $z[$j];
-            // p_i x p_j: the normal of a triangle is the sum of three of these.
-            $cx[$j] = $yi * $zj - $zi * $yj;
-            $cy[$j] = $zi * $xj - $xi * $zj;
-            $cz[$j] = $xi * $yj - $yi * $xj;
             $u = $ax * $xj + $ay * $yj + $az * $zj;
             $v = $bx * $xj + $by * $yj + $bz * $zj;
             $sum = \abs($u) + \abs($v);
@@ -155,39 +151,57 @@ final class NearestHulls
             } elseif ($v < 0.0) {
                 $turn = 4.0 + $turn;
             }
-            $bin = (int) ($turn * self::PER_UNIT) % self::BINS;
             if ($j !== $i) {
-                $bins[$bin][] = $j;
+                $bins[(int) ($turn * self::PER_UNIT) % self::BINS][] = $j;
             }
-            $places[$j] = $bin;
             // A partner may deviate from opposite by the angle that the reach subtends, and some more.
-            $widths[$j] = self::HALF - 1;
-            if ($sum > $reach) {
-                $widths[$j] = self::SLACK + (int) ($reach / $sum * self::PER_UNIT);
+            $widths[$j] = $sum > $reach ? self::SLACK + (int) ($reach / $sum * self::PER_UNIT) : self::HALF - 1;
+        }
+        // The paints in the order of their bins, twice round, so that every range of bins is one range of places.
+        $kx = $ky = $kz = $kt = $cx = $cy = $cz = $ks = $starts = [];
+        for ($bin = 0; $bin < 2 * self::BINS; $bin++) {
+            $starts[] = \count($ks);
+            foreach ($bins[$bin % self::BINS] as $k) {
+                $xk = $x[$k];
+                $yk = $y[$k];
+                $zk = $z[$k];
+                $ks[] = $k;
+                $kx[] = $xk;
+                $ky[] = $yk;
+                $kz[] = $zk;
+                $kt[] = $t[$k];
+                // p_i x p_k: the normal of a triangle is the sum of three of these.
+                $cx[] = $yi * $zk - $zi * $yk;
+                $cy[] = $zi * $xk - $xi * $zk;
+                $cz[] = $xi * $yk - $yi * $xk;
             }
         }
-        for ($j = $first; $j < $n; $j++) {
-            if ($j === $i) {
-                continue;
-            }
-            $xj = $x[$j];
-            $yj = $y[$j];
-            $zj = $z[$j];
-            $cxj = $cx[$j];
-            $cyj = $cy[$j];
-            $czj = $cz[$j];
-            $bin = ($places[$j] + self::HALF - $widths[$j] + self::BINS) % self::BINS;
-            for ($left = 2 * $widths[$j]; $left >= 0; $left--) {
-                foreach ($bins[$bin] as $k) {
-                    if ($k <= $j) {
+        $starts[] = \count($ks);
+        for ($own = 0; $own < self::BINS; $own++) {
+            for ($at = $starts[$own]; $at < $starts[$own + 1]; $at++) {
+                $j = $ks[$at];
+                $xj = $kx[$at];
+                $yj = $ky[$at];
+                $zj = $kz[$at];
+                $tj = $kt[$at];
+                $cxj = $cx[$at];
+                $cyj = $cy[$at];
+                $czj = $cz[$at];
+                $from = ($own + self::HALF - $widths[$j]) % self::BINS;
+                $end = $starts[$from + 2 * $widths[$j] + 1];
+                for ($m = $starts[$from]; $m < $end; $m++) {
+                    if ($ks[$m] <= $j) {
                         continue;
                     }
-                    $xk = $x[$k];
-                    $yk = $y[$k];
-                    $zk = $z[$k];
-                    $nx = $cxj + $yj * $zk - $zj * $yk - $cx[$k];
-                    $ny = $cyj + $zj * $xk - $xj * $zk - $cy[$k];
-                    $nz = $czj + $xj * $yk - $yj * $xk - $cz[$k];
+                    $xk = $kx[$m];
+                    $yk = $ky[$m];
+                    $zk = $kz[$m];
+                    $cxk = $cx[$m];
+                    $cyk = $cy[$m];
+                    $czk = $cz[$m];
+                    $nx = $cxj + $yj * $zk - $zj * $yk - $cxk;
+                    $ny = $cyj + $zj * $xk - $xj * $zk - $cyk;
+                    $nz = $czj + $xj * $yk - $yj * $xk - $czk;
                     $nn = $nx * $nx + $ny * $ny + $nz * $nz;
                     $height = $cxj * $xk + $cyj * $yk + $czj * $zk;
                     if ($height * $height > $reachSquared * $nn || $nn < 1e-18) {
@@ -196,21 +210,21 @@ final class NearestHulls
                     // Barycentric weights of the foot. One a little outside is drawn to the border: the smallest share
                     // is a drop, not nothing.
                     $wk = ($cxj * $nx + $cyj * $ny + $czj * $nz) / $nn;
-                    $wj = -($cx[$k] * $nx + $cy[$k] * $ny + $cz[$k] * $nz) / $nn;
+                    $wj = -($cxk * $nx + $cyk * $ny + $czk * $nz) / $nn;
                     $wi = 1.0 - $wj - $wk;
                     if ($wi < -0.1 || $wj < -0.1 || $wk < -0.1) {
                         continue;
                     }
+                    $tk = $kt[$m];
                     $score = WholeDrops::score(
-                        $xi, $yi, $zi, $xj, $yj, $zj, $xk, $yk, $zk, $ti, $t[$j], $t[$k],
-                        \max($wi, 0.0) / $ti, \max($wj, 0.0) / $t[$j], \max($wk, 0.0) / $t[$k],
+                        $xi, $yi, $zi, $xj, $yj, $zj, $xk, $yk, $zk, $ti, $tj, $tk,
+                        \max($wi, 0.0) / $ti, \max($wj, 0.0) / $tj, \max($wk, 0.0) / $tk,
                         $maxDrops, $limit,
                     );
                     if ($score <= $limit) {
-                        $found[self::key($i, $j, $k)] = $score;
+                        $found[self::key($i, $j, $ks[$m])] = $score;
                     }
                 }
-                $bin = ($bin + 1) % self::BINS;
             }
         }
 

@@ -117,7 +117,8 @@ final class QuickMixSearch
                 continue;
             }
             $this->used[$key] = true;
-            $points = LocalModel::around($this->evaluator, $set, $fractions)->everything();
+            $base = LocalModel::around($this->evaluator, $set, $fractions);
+            $points = $base->everything();
             $best = $this->kept->best();
             $margin = $this->effort->margin;
             $maxDrops = $this->task->maxDrops;
@@ -187,7 +188,7 @@ final class QuickMixSearch
                 $pairs = NearestHulls::pairsWith($i, 0, ...$points, maxDrops: $this->task->maxDrops, limit: INF);
                 if ($pairs !== []) {
                     $key = array_search(min($pairs), $pairs, true);
-                    $this->corrected([intdiv((int) $key, 65536), (int) $key % 65536], $points);
+                    $this->corrected([intdiv((int) $key, 65536), (int) $key % 65536], $points, INF);
                 }
             }
         }
@@ -212,7 +213,11 @@ final class QuickMixSearch
             if (isset($this->tried[$paints][$key])) {
                 continue;
             }
-            [$estimate, $fractions] = $this->corrected($set, $points);
+            $corrected = $this->corrected($set, $points, $this->kept->best() + $this->effort->closer);
+            if ($corrected === null) {
+                continue;
+            }
+            [$estimate, $fractions] = $corrected;
             if ($estimate <= $this->kept->best() + $this->effort->closer) {
                 $promising[$key] = [$estimate, $set, $fractions];
             }
@@ -233,9 +238,11 @@ final class QuickMixSearch
      *
      * @param  list<int>  $set
      * @param  array{list<float>, list<float>, list<float>, list<float>}  $points  of the whole shelf
-     * @return array{float, list<float>} score and the volume fractions it is near
+     * @param  float  $limit  no score above this is worth computing
+     * @return array{float, list<float>}|null score and the volume fractions it is near; null when it is sure to be
+     *                                        above the limit
      */
-    private function corrected(array $set, array $points): array
+    private function corrected(array $set, array $points, float $limit): ?array
     {
         [$x, $y, $z, $t] = $points;
         [$i, $j] = $set;
@@ -244,14 +251,20 @@ final class QuickMixSearch
         $target = $this->task->target;
         if ($m < 0) {
             [$p, $q, $lx, $ly, $lz] = WholeDrops::footOfPair($x[$i], $y[$i], $z[$i], $t[$i], $x[$j], $y[$j], $z[$j], $t[$j], $least);
-            $lab = $this->evaluator->labOf($i, $j, $i, $p, $q, 0.0);
+            $r = 0.0;
+            $k = $i;
         } else {
             [$p, $q, $r, $lx, $ly, $lz] = WholeDrops::footOfTriple(
                 $x[$i], $y[$i], $z[$i], $t[$i], $x[$j], $y[$j], $z[$j], $t[$j], $x[$m], $y[$m], $z[$m], $t[$m], $least,
             );
-            $lab = $this->evaluator->labOf($i, $j, $m, $p, $q, $r);
+            $k = $m;
         }
-        [$ex, $ey, $ez] = $this->metric->of([$lab[0] - $target->lightness, $lab[1] - $target->a, $lab[2] - $target->b]);
+        $lab = $this->evaluator->labOf($i, $j, $k, $p, $q, $r);
+        [$ex, $ey, $ez] = $this->metric->of([
+            $lab[0] - $target->lightness,
+            $lab[1] - $target->a,
+            $lab[2] - $target->b,
+        ]);
         $ex -= $lx;
         $ey -= $ly;
         $ez -= $lz;
@@ -260,17 +273,27 @@ final class QuickMixSearch
                 $x[$i] + $ex, $y[$i] + $ey, $z[$i] + $ez, $t[$i], $x[$j] + $ex, $y[$j] + $ey, $z[$j] + $ez, $t[$j], $least,
             );
             $fractions = [$p, $q];
+            $estimate = sqrt($lx * $lx + $ly * $ly + $lz * $lz) + MixScore::effort(2, 2);
         } else {
-            [$p, $q, $r, $lx, $ly, $lz] = WholeDrops::footOfTriple(
+            // No ratio can bring the shifted triangle nearer than its plane.
+            if (WholeDrops::planeDistance(
+                $x[$j] - $x[$i], $y[$j] - $y[$i], $z[$j] - $z[$i], $x[$m] - $x[$i], $y[$m] - $y[$i], $z[$m] - $z[$i],
+                $lx + $ex, $ly + $ey, $lz + $ez,
+            ) > $limit - MixScore::effort(3, 3)) {
+                return null;
+            }
+            [$p, $q, $r] = WholeDrops::footOfTriple(
                 $x[$i] + $ex, $y[$i] + $ey, $z[$i] + $ez, $t[$i],
                 $x[$j] + $ex, $y[$j] + $ey, $z[$j] + $ez, $t[$j],
                 $x[$m] + $ex, $y[$m] + $ey, $z[$m] + $ez, $t[$m],
                 $least,
             );
             $fractions = [$p, $q, $r];
+            $estimate = WholeDrops::score(
+                $x[$i] + $ex, $y[$i] + $ey, $z[$i] + $ez, $x[$j] + $ex, $y[$j] + $ey, $z[$j] + $ez,
+                $x[$m] + $ex, $y[$m] + $ey, $z[$m] + $ez, $t[$i], $t[$j], $t[$m], $p, $q, $r, $this->task->maxDrops, 1e6,
+            );
         }
-        $distance = sqrt($lx * $lx + $ly * $ly + $lz * $lz);
-        $estimate = $distance + MixScore::effort(count($set), count($set));
         foreach ($set as $member) {
             if ($estimate < ($this->estimates[$member] ?? INF)) {
                 $this->estimates[$member] = $estimate;

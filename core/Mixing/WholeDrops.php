@@ -10,6 +10,9 @@ namespace Hyalin\Mixing;
  */
 final class WholeDrops
 {
+    /** 1.5 x 2^52: added to a double and taken away again, it leaves the nearest whole number, without a call. */
+    private const ROUNDS = 6755399441055744.0;
+
     /**
      * The mix nearest to the target when drops could be divided, each share at least one in $maxDrops.
      *
@@ -91,11 +94,23 @@ final class WholeDrops
         ];
     }
 
+    /** @return float how far the plane through a point, along two directions, passes from the origin; 0 if they are one */
+    public static function planeDistance(
+        float $ex, float $ey, float $ez, float $fx, float $fy, float $fz, float $x, float $y, float $z,
+    ): float {
+        $nx = $ey * $fz - $ez * $fy;
+        $ny = $ez * $fx - $ex * $fz;
+        $nz = $ex * $fy - $ey * $fx;
+        $nn = $nx * $nx + $ny * $ny + $nz * $nz;
+
+        return $nn > 1e-18 ? \abs($nx * $x + $ny * $y + $nz * $z) / \sqrt($nn) : 0.0;
+    }
+
     /**
      * The best linear score of a mix of three paints near the given shares: for each total the drops are rounded.
      *
      * @param  float  $c1  share of the first paint, >= 0; the three need not add up to 1
-     * @return float INF when even the effort of the smallest mix is above $limit
+     * @return float INF when none is within $limit
      */
     public static function score(
         float $x1, float $y1, float $z1, float $x2, float $y2, float $z2, float $x3, float $y3, float $z3,
@@ -104,15 +119,24 @@ final class WholeDrops
         $sum = $c1 + $c2 + $c3;
         $c1 /= $sum;
         $c2 /= $sum;
-        $best = INF;
-        for ($n = 3; $n <= $maxDrops; $n++) {
-            $effort = 2 * MixScore::PER_PAINT + MixScore::PER_DROP * ($n - 1);
-            if ($effort > $limit || $effort > $best) {
+        $best = $limit;
+        $found = INF;
+        $effort = 2 * MixScore::PER_PAINT + MixScore::PER_DROP;
+        for ($n = 3.0; $n <= $maxDrops; $n++) {
+            $effort += MixScore::PER_DROP;
+            $room = $best - $effort;
+            if ($room < 0.0) {
                 break;
             }
             // Whole drops held as floats: one type for the whole loop.
-            $d1 = \max(1.0, \floor($c1 * $n + 0.5));
-            $d2 = \max(1.0, \floor($c2 * $n + 0.5));
+            $d1 = $c1 * $n + self::ROUNDS - self::ROUNDS;
+            $d2 = $c2 * $n + self::ROUNDS - self::ROUNDS;
+            if ($d1 < 1.0) {
+                $d1 = 1.0;
+            }
+            if ($d2 < 1.0) {
+                $d2 = 1.0;
+            }
             $d3 = $n - $d1 - $d2;
             if ($d3 < 1.0) {
                 // Rounding took the last drop: the larger of the other two gives it back.
@@ -127,13 +151,17 @@ final class WholeDrops
             $v2 = $d2 * $t2;
             $v3 = $d3 * $t3;
             $v = $v1 + $v2 + $v3;
-            $dx = ($v1 * $x1 + $v2 * $x2 + $v3 * $x3) / $v;
-            $dy = ($v1 * $y1 + $v2 * $y2 + $v3 * $y3) / $v;
-            $dz = ($v1 * $z1 + $v2 * $z2 + $v3 * $z3) / $v;
-            $best = \min($best, \sqrt($dx * $dx + $dy * $dy + $dz * $dz) + $effort);
+            $dx = $v1 * $x1 + $v2 * $x2 + $v3 * $x3;
+            $dy = $v1 * $y1 + $v2 * $y2 + $v3 * $y3;
+            $dz = $v1 * $z1 + $v2 * $z2 + $v3 * $z3;
+            $squared = $dx * $dx + $dy * $dy + $dz * $dz;
+            if ($squared <= $room * $room * $v * $v) {
+                $best = \sqrt($squared) / $v + $effort;
+                $found = $best;
+            }
         }
 
-        return $best;
+        return $found;
     }
 
     /**

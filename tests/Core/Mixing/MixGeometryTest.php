@@ -8,6 +8,7 @@ use Hyalin\Colour\Ciede2000;
 use Hyalin\Colour\Illuminant;
 use Hyalin\Mixing\Candidates;
 use Hyalin\Mixing\ColourMetric;
+use Hyalin\Mixing\DropRatios;
 use Hyalin\Mixing\MixScore;
 use Hyalin\Mixing\NearestHulls;
 use Hyalin\Mixing\WholeDrops;
@@ -95,13 +96,36 @@ final class MixGeometryTest extends TestCase
         self::assertGreaterThan(3, $inside);
     }
 
+    public function test_the_score_at_whole_drops_is_that_of_a_ratio_and_no_plane_is_farther_than_it(): void
+    {
+        for ($n = 0; $n < 200; $n++) {
+            $points = $this->points(3);
+            [$x, $y, $z, $t] = $points;
+            [$c1, $c2, $c3] = WholeDrops::footOfTriple($x[0], $y[0], $z[0], $t[0], $x[1], $y[1], $z[1], $t[1], $x[2], $y[2], $z[2], $t[2], 1 / 12);
+            $score = WholeDrops::score(
+                $x[0], $y[0], $z[0], $x[1], $y[1], $z[1], $x[2], $y[2], $z[2], $t[0], $t[1], $t[2], $c1, $c2, $c3, 12, 1e6,
+            );
+            $best = $nearest = INF;
+            foreach (DropRatios::upTo(3, 12) as $ratio) {
+                $one = MixScore::of(self::distance($points, $ratio), 3, array_sum($ratio));
+                $best = min($best, $one);
+                $nearest = min($nearest, abs($one - $score));
+            }
+            self::assertGreaterThanOrEqual($best - 1e-9, $score);
+            self::assertEqualsWithDelta(0.0, $nearest, 1e-9);
+            self::assertLessThanOrEqual($score - MixScore::effort(3, 3) + 1e-9, WholeDrops::planeDistance(
+                $x[1] - $x[0], $y[1] - $y[0], $z[1] - $z[0], $x[2] - $x[0], $y[2] - $y[0], $z[2] - $z[0], $x[0], $y[0], $z[0],
+            ));
+        }
+    }
+
     public function test_the_foot_is_nearer_than_any_other_share_and_keeps_a_drop_of_each(): void
     {
         for ($n = 0; $n < 60; $n++) {
             $points = $this->points(3);
-            [$fractions, $distance, $at] = WholeDrops::foot($points, 12);
+            [$fractions, $distance] = WholeDrops::foot($points, 12);
             self::assertEqualsWithDelta(1.0, array_sum($fractions), 1e-12);
-            self::assertEqualsWithDelta($distance, sqrt($at[0] ** 2 + $at[1] ** 2 + $at[2] ** 2), 1e-12);
+            self::assertEqualsWithDelta($distance, self::distance($points, [$fractions[0], $fractions[1], $fractions[2] ?? 0.0]), 1e-9);
             self::assertGreaterThan(1 / 15, min([...$fractions, 1.0]));
             if (min([...$fractions, 1.0]) > 1 / 11.9) {
                 // The foot lies inside: no grid of shares comes nearer.
