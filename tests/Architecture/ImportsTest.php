@@ -29,6 +29,7 @@ final class ImportsTest extends TestCase
         'Optics' => ['Numeric', 'Colour'],
         'Finish' => ['Numeric', 'Colour', 'Optics'],
         'Mixing' => ['Numeric', 'Colour', 'Optics', 'Finish'],
+        'Measuring' => ['Numeric', 'Colour', 'Optics'],
         'Matching' => ['Numeric', 'Colour', 'Optics', 'Finish', 'Mixing'],
     ];
 

@@ -56,6 +56,26 @@ final class CommandLineTest extends PlainTestCase
         self::assertEqualsWithDelta(0.25 * 0.402602833820255 + 0.75 * 0.5, $answer['reflectance'][35], 1e-12);
     }
 
+    public function test_two_readings_give_back_the_paint_and_impossible_ones_are_named(): void
+    {
+        $flat = static fn (float $v): array => array_fill(0, 36, $v);
+        // Worked example of the two-background solution: K = 0.4, S = 0.8 over ideal black and white.
+        $row = ['overBlack' => $flat(0.326071738179086), 'overWhite' => $flat(0.51616254035992), 'black' => $flat(0.0), 'white' => $flat(1.0), 'masstone' => null];
+        [$code, $out, $error] = $this->artisan('hyalin:measure', json_encode($row, JSON_THROW_ON_ERROR));
+        $answer = json_decode($out, true);
+        self::assertSame([0, ''], [$code, $error]);
+        self::assertIsArray($answer);
+        self::assertSame(['K', 'S', 'quality'], array_keys($answer));
+        self::assertEqualsWithDelta($flat(0.4), $answer['K'], 1e-9);
+        self::assertEqualsWithDelta($flat(0.8), $answer['S'], 1e-9);
+        self::assertSame('measured', $answer['quality']);
+        $row['overBlack'] = $flat(0.6);
+        [$code, $out, $error] = $this->artisan('hyalin:measure', json_encode($row, JSON_THROW_ON_ERROR));
+        self::assertSame([2, ''], [$code, $out]);
+        self::assertStringContainsString('"where":"line 1"', $error);
+        self::assertStringContainsString('darker than the coat over black (0.600) at 380 nm', $error);
+    }
+
     public function test_the_best_mix_is_found_and_proven_on_a_small_shelf(): void
     {
         $flat = static fn (float $v): array => array_fill(0, 36, $v);

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Measuring;
+
+use Hyalin\Colour\Bands;
+use Hyalin\InvalidInput;
+
+final class InvalidReadings extends InvalidInput
+{
+    public static function cardsAlike(int $band): self
+    {
+        return new self(sprintf(
+            'the white card is not lighter than the black one at %d nm: the two cards are the same or were exchanged',
+            Bands::nanometres($band),
+        ));
+    }
+
+    public static function darkerOverWhite(int $band, float $overBlack, float $overWhite): self
+    {
+        return new self(sprintf(
+            'the coat over white (%.3f) is darker than the coat over black (%.3f) at %d nm: the two were exchanged, or one coat is thicker',
+            $overWhite,
+            $overBlack,
+            Bands::nanometres($band),
+        ));
+    }
+
+    public static function tooMuchLight(int $band, float $overBlack, float $overWhite): self
+    {
+        return new self(sprintf(
+            'the coats over black (%.3f) and over white (%.3f) differ more at %d nm than the bare cards do: no film can do that',
+            $overBlack,
+            $overWhite,
+            Bands::nanometres($band),
+        ));
+    }
+
+    public static function masstoneOutside(int $band, float $masstone, float $overBlack, float $overWhite): self
+    {
+        return new self(sprintf(
+            'the thick swatch (%.3f) at %d nm is none that both coats (%.3f over black, %.3f over white) can tend to: they are not of one paint',
+            $masstone,
+            Bands::nanometres($band),
+            $overBlack,
+            $overWhite,
+        ));
+    }
+
+    public static function noise(float $found): self
+    {
+        return new self("a repeatability of {$found}; it must be more than 0 and less than 0.1");
+    }
+
+    public static function tintWithoutWhite(): self
+    {
+        return new self('a tint was read, but not with which white it was mixed');
+    }
+}
