@@ -20,6 +20,9 @@ use Hyalin\Finish\Zone;
  */
 final class PlanSteps
 {
+    /** Sprayed on the whole figure before anything is masked. */
+    private const PRIMING = [Technique::SprayCan, Technique::ZenithalSpray, Technique::SlantedSpray, Technique::SprayFromBelow];
+
     /** @return list<array<string, mixed>> attributes of App\Models\RunStep, in order */
     public function __invoke(Figure $figure): array
     {
@@ -35,7 +38,7 @@ final class PlanSteps
             $spraying = true;
             foreach ($drafts as $i => $draft) {
                 $path .= $draft->signature();
-                $spraying = $spraying && in_array($draft->technique, [Technique::SprayCan, Technique::ZenithalSpray], true);
+                $spraying = $spraying && in_array($draft->technique, self::PRIMING, true);
                 $step = self::step($area, $draft, $section, $i);
                 if ($spraying) {
                     $shared[$path] ??= $step;

@@ -58,7 +58,18 @@ final readonly class LayerDraft
 
     public function toLayer(): Layer
     {
-        return Layer::of($this->technique, $this->mixOptics(), $this->thinner, $this->coats, $this->zones);
+        $pots = array_column($this->mix, 0);
+
+        return Layer::of(
+            $this->technique,
+            $this->mixOptics(),
+            $this->thinner,
+            $this->coats,
+            $this->zones,
+            $this->technique === Technique::Varnish ? $pots[0]->sheen : null,
+            // Flakes stirred into paint swim in it as flakes.
+            array_filter($pots, static fn (Paint $p): bool => $p->kind->isFlake()) !== [],
+        );
     }
 
     /** @return string equal for layers that are painted in one go on several areas */

@@ -71,6 +71,7 @@ final readonly class MixRequest
             return null;
         }
         $beneath = $optics->section(array_slice($drafts, 0, $index))->top()->cell($zone)->inside;
+        $surface = $optics->section($drafts)->top()->cell($zone)->surface;
         $later = [];
         foreach (array_slice($drafts, $index + 1) as $draft) {
             $above = $draft->toLayer();
@@ -82,7 +83,7 @@ final readonly class MixRequest
             $target,
             Placement::over($beneath, FilmThickness::coats($layer->thickness($zone)), $layer->coverage($zone), $layer->coats),
             $later,
-            $optics->surface,
+            $surface,
             $maxPaints,
         );
 

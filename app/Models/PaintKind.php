@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Hyalin\Optics\Sheen;
+
 enum PaintKind: string
 {
     case Acrylic = 'acrylic';
@@ -13,7 +15,14 @@ enum PaintKind: string
     case OneCoat = 'one-coat';
     case Ink = 'ink';
     case Medium = 'medium';
+    case Thinner = 'thinner';
     case Varnish = 'varnish';
+    case Metal = 'metal flake';
+    case ColourShift = 'colour-shift powder';
+    case Chrome = 'lacquer chrome';
+    case Oil = 'oil';
+    case Enamel = 'enamel liner';
+    case Powder = 'pigment powder';
 
     /** Made to let show what lies beneath: poor stuff for a base coat, the right stuff for a glaze. */
     public function isTranslucent(): bool
@@ -29,7 +38,38 @@ enum PaintKind: string
     {
         return match ($this) {
             self::Acrylic, self::Airbrush, self::Wash, self::OneCoat, self::Ink => true,
-            self::Primer, self::Medium, self::Varnish => false,
+            default => false,
+        };
+    }
+
+    /** Opaque platelets that lie flat: they cover, they do not tint, and look different from two angles. */
+    public function isFlake(): bool
+    {
+        return match ($this) {
+            self::Metal, self::ColourShift, self::Chrome => true,
+            default => false,
+        };
+    }
+
+    /** What is known of a pot of this kind before anyone reads its label. */
+    public function usual(): KindFacts
+    {
+        return match ($this) {
+            self::Acrylic => new KindFacts('acrylic', Sheen::Matt, 1.25, 17, 20, 15, 1.0, 'water'),
+            self::Airbrush => new KindFacts('acrylic', Sheen::Satin, 1.15, 17, 10, 18, 0.0, 'airbrush cleaner'),
+            self::Primer => new KindFacts('acrylic-polyurethane', Sheen::Matt, 1.2, 60, 60, 25, 0.0, 'airbrush cleaner'),
+            self::Wash => new KindFacts('acrylic', Sheen::Matt, 1.05, 17, 30, 15, 0.0, 'water'),
+            self::OneCoat => new KindFacts('acrylic', Sheen::Matt, 1.05, 18, 30, 15, 0.0, 'water'),
+            self::Ink => new KindFacts('acrylic ink', Sheen::Satin, 1.05, 15, 15, 12, 0.5, 'water'),
+            self::Medium => new KindFacts('acrylic', Sheen::Satin, 1.03, 17, 15, 15, 0.0, 'water'),
+            self::Thinner => new KindFacts('acrylic', Sheen::Satin, 1.0, 60, 0, 15, 0.0, 'water'),
+            self::Varnish => new KindFacts('acrylic', Sheen::Matt, 1.05, 60, 60, 20, 0.3, 'airbrush cleaner'),
+            self::Metal => new KindFacts('acrylic', Sheen::Gloss, 1.1, 17, 15, 15, 0.0, 'airbrush cleaner'),
+            self::ColourShift => new KindFacts('powder in medium', Sheen::Gloss, 1.1, 17, 15, 15, 0.0, 'airbrush cleaner'),
+            self::Chrome => new KindFacts('lacquer', Sheen::Gloss, 0.85, 30, 30, 13, 0.0, 'lacquer thinner'),
+            self::Oil => new KindFacts('oil', Sheen::Satin, 1.4, 20, 1440, null, null, 'white spirit'),
+            self::Enamel => new KindFacts('enamel', Sheen::Satin, 0.95, 30, 720, 15, 0.0, 'white spirit'),
+            self::Powder => new KindFacts('dry pigment', Sheen::Matt, 0.6, 20, 0, null, null, 'soap and water'),
         };
     }
 }

@@ -29,6 +29,16 @@ final readonly class DepositProfile
         return new self($coverage, $thickness);
     }
 
+    /**
+     * One reference coat on part of each zone.
+     *
+     * @param  array{float, float, float, float, float}  $coverage
+     */
+    public static function covering(array $coverage): self
+    {
+        return new self($coverage, [1.0, 1.0, 1.0, 1.0, 1.0]);
+    }
+
     public static function everywhere(float $thickness): self
     {
         return new self([1.0, 1.0, 1.0, 1.0, 1.0], [$thickness, $thickness, $thickness, $thickness, $thickness]);

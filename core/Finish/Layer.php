@@ -8,12 +8,16 @@ use Hyalin\Colour\Reflectance;
 use Hyalin\Optics\AreaCoverage;
 use Hyalin\Optics\FilmThickness;
 use Hyalin\Optics\PaintOptics;
+use Hyalin\Optics\Sheen;
 
 /**
  * A technique with a mix, its dilution, its coats, on chosen zones.
  */
 final readonly class Layer
 {
+    /** A platelet lets nothing through: as good as so many coats of paint of its colour. */
+    private const OPAQUE_COATS = 20.0;
+
     /** @param  non-empty-list<Zone>  $zones */
     private function __construct(
         public Technique $technique,
@@ -21,6 +25,8 @@ final readonly class Layer
         public float $thinner,
         public int $coats,
         public array $zones,
+        public ?Sheen $sheen,
+        public bool $flake,
     ) {
     }
 
@@ -29,11 +35,20 @@ final readonly class Layer
      * @param  float  $thinner  parts of water or medium to one part of the mix, 0..20
      * @param  int  $coats  1..12
      * @param  list<Zone>  $zones  at least one
+     * @param  Sheen|null  $sheen  what a varnish makes of the surface; null leaves it as it is
+     * @param  bool  $flake  metal or colour-shift platelets: opaque where they lie, and a coat covers 1 - 1/e
      *
      * @throws InvalidLayer outside these ranges
      */
-    public static function of(Technique $technique, PaintOptics $mix, float $thinner, int $coats, array $zones): self
-    {
+    public static function of(
+        Technique $technique,
+        PaintOptics $mix,
+        float $thinner,
+        int $coats,
+        array $zones,
+        ?Sheen $sheen = null,
+        bool $flake = false,
+    ): self {
         if (! is_finite($thinner) || $thinner < 0 || $thinner > 20) {
             throw InvalidLayer::thinner($thinner);
         }
@@ -44,29 +59,41 @@ final readonly class Layer
             throw InvalidLayer::noZones();
         }
 
-        return new self($technique, $mix, $thinner, $coats, $zones);
+        return new self($technique, $mix, $thinner, $coats, $zones, $sheen, $flake);
     }
 
     public function withCoats(int $coats): self
     {
-        return self::of($this->technique, $this->mix, $this->thinner, $coats, $this->zones);
+        return self::of($this->technique, $this->mix, $this->thinner, $coats, $this->zones, $this->sheen, $this->flake);
     }
 
     public function withThinner(float $thinner): self
     {
-        return self::of($this->technique, $this->mix, $thinner, $this->coats, $this->zones);
+        return self::of($this->technique, $this->mix, $thinner, $this->coats, $this->zones, $this->sheen, $this->flake);
+    }
+
+    /** @param  list<Zone>  $zones  at least one */
+    public function onZones(array $zones): self
+    {
+        return self::of($this->technique, $this->mix, $this->thinner, $this->coats, $zones, $this->sheen, $this->flake);
     }
 
     /** @return float 0..1 of the zone under one coat */
     public function coverage(Zone $zone): float
     {
-        return in_array($zone, $this->zones, true) ? $this->technique->profile()->coverage($zone) : 0.0;
+        if (! in_array($zone, $this->zones, true)) {
+            return 0.0;
+        }
+        $covered = $this->technique->profile()->coverage($zone);
+
+        // Platelets lie where they fall: one dusting covers 63 %, three 95 % (common practice: three dustings).
+        return $this->flake ? $covered * AreaCoverage::ofRandomHits(1.0)->fraction : $covered;
     }
 
     /** @return float reference coats of the undiluted mix that one coat leaves where it covers */
     public function thickness(Zone $zone): float
     {
-        return $this->technique->profile()->thickness($zone) / (1 + $this->thinner);
+        return $this->flake ? self::OPAQUE_COATS : $this->technique->profile()->thickness($zone) / (1 + $this->thinner);
     }
 
     /** @return Reflectance of the zone when the layer has dried, without surface reflection */

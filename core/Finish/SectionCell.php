@@ -6,6 +6,7 @@ namespace Hyalin\Finish;
 
 use Hyalin\Colour\Lab;
 use Hyalin\Colour\Reflectance;
+use Hyalin\Optics\Surface;
 
 /**
  * One zone when painting has come to one layer.
@@ -23,6 +24,7 @@ final readonly class SectionCell
         public Lab $seen,
         public bool $touched,
         public float $change,
+        public Surface $surface,
     ) {
     }
 }

@@ -32,10 +32,10 @@ final readonly class SectionPrediction
      */
     public function of(Reflectance $bare, array $layers): Section
     {
-        $seen = $this->seen($bare);
+        $seen = $this->seen($bare, $this->surface);
         $cells = [];
         foreach (Zone::cases() as $zone) {
-            $cells[$zone->value] = new SectionCell($zone, $bare, $seen, false, 0.0);
+            $cells[$zone->value] = new SectionCell($zone, $bare, $seen, false, 0.0, $this->surface);
         }
         $quality = OpticsQuality::Measured;
         $rows = [new SectionRow($cells, $quality)];
@@ -51,10 +51,11 @@ final readonly class SectionPrediction
     private function after(Layer $layer, SectionCell $before): SectionCell
     {
         if ($layer->coverage($before->zone) <= 0.0) {
-            return new SectionCell($before->zone, $before->inside, $before->seen, false, 0.0);
+            return new SectionCell($before->zone, $before->inside, $before->seen, false, 0.0, $before->surface);
         }
         $inside = $layer->over($before->zone, $before->inside);
-        $seen = $this->seen($inside);
+        $surface = $layer->sheen === null ? $before->surface : Surface::of($layer->sheen);
+        $seen = $this->seen($inside, $surface);
 
         return new SectionCell(
             $before->zone,
@@ -62,11 +63,12 @@ final readonly class SectionPrediction
             $seen,
             true,
             DifferenceFormula::Ciede2000->between($before->seen, $seen),
+            $surface,
         );
     }
 
-    private function seen(Reflectance $inside): Lab
+    private function seen(Reflectance $inside, Surface $surface): Lab
     {
-        return $this->sum->xyz($this->surface->seen($inside))->toLab();
+        return $this->sum->xyz($surface->seen($inside))->toLab();
     }
 }

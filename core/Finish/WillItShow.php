@@ -42,7 +42,8 @@ final readonly class WillItShow
                 $most = $cell->zone;
             }
         }
-        if ($change >= $threshold) {
+        // A varnish is there to protect and to set the sheen: it need not be seen.
+        if ($change >= $threshold || $layers[$index]->technique === Technique::Varnish) {
             return new self(true, $change, $most, null);
         }
         $beneath = array_map(static fn (SectionCell $c): Reflectance => $c->inside, $section->rows[$index]->cells);
@@ -66,7 +67,7 @@ final readonly class WillItShow
             return 'undiluted it would read';
         }
         foreach (Zone::cases() as $zone) {
-            $wider = Layer::of($layer->technique, $layer->mix, $layer->thinner, $layer->coats, [...$layer->zones, $zone]);
+            $wider = $layer->onZones([...$layer->zones, $zone]);
             if (self::bestChange($prediction, $beneath, $wider) >= $threshold) {
                 return "on the {$zone->value} it would read";
             }

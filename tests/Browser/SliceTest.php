@@ -174,7 +174,7 @@ final class SliceTest extends BrowserTestCase
     {
         $this->enterDemo();
         $this->visit('/shelf');
-        $this->waitForText('//h1', '90 pots');
+        $this->waitForText('//h1', '100 pots');
         $this->assertAccessible('shelf');
         $this->keys('n');
         $this->field('Name')->sendKeys('Skerrow Teal');
@@ -184,14 +184,14 @@ final class SliceTest extends BrowserTestCase
         $this->waitForText("//*[@role='dialog']", 'Hides in 2');
         $this->assertAccessible('new pot');
         $this->button('Put it on the shelf')->click();
-        $this->waitForText('//h1', '91 pots');
+        $this->waitForText('//h1', '101 pots');
         $this->keys('/');
         $this->keys('s', 'k', 'e', 'r', 'r', 'o', 'w');
-        $this->waitForText('//h1', '1 of 91 pots');
+        $this->waitForText('//h1', '1 of 101 pots');
         $this->keys(WebDriverKeys::ARROW_DOWN, WebDriverKeys::ENTER);
         $this->button('Take it off the shelf')->click();
         $this->button('Put it back')->click();
-        $this->waitForText('//h1', '1 of 91 pots');
+        $this->waitForText('//h1', '1 of 101 pots');
         // On a phone nothing runs out of the side.
         $this->resize(390, 844);
         foreach (['/shelf', '/runs/1', '/'] as $path) {

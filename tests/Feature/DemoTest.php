@@ -26,7 +26,7 @@ final class DemoTest extends TestCase
         $this->seed();
         $this->seed();
         $ines = Painter::query()->where('email', SignInController::DEMO_EMAIL)->sole();
-        self::assertSame(90, $ines->paints()->count());
+        self::assertSame(100, $ines->paints()->count());
         self::assertGreaterThan(25, $ines->paints()->where('quality', OpticsQuality::Measured)->count());
         self::assertSame(4, $ines->figures()->count());
         $maude = $ines->figures()->firstOrFail();

@@ -4,11 +4,11 @@ export type Illuminant = 'D65' | 'D50' | 'A' | 'LED' | 'C';
 export type Likeness = 'the same to the eye' | 'close' | 'visible' | 'clearly different';
 export type Opacity = '1' | '2' | '3' | '5' | 'wash';
 export type OpticsQuality = 'measured' | 'partly measured' | 'estimated';
-export type PaintKind = 'acrylic' | 'airbrush colour' | 'primer' | 'wash' | 'one-coat' | 'ink' | 'medium' | 'varnish';
+export type PaintKind = 'acrylic' | 'airbrush colour' | 'primer' | 'wash' | 'one-coat' | 'ink' | 'medium' | 'thinner' | 'varnish' | 'metal flake' | 'colour-shift powder' | 'lacquer chrome' | 'oil' | 'enamel liner' | 'pigment powder';
 export type RunStepState = 'open' | 'done' | 'skipped';
 export type SearchEnding = 'proven' | 'settled' | 'stopped';
 export type Sheen = 'matt' | 'satin' | 'gloss';
-export type Technique = 'base coat' | 'airbrush' | 'spray can' | 'zenithal spray' | 'layer' | 'wash' | 'glaze' | 'dry brush' | 'edge highlight';
+export type Technique = 'base coat' | 'airbrush' | 'spray can' | 'zenithal spray' | 'spray from 45 degrees' | 'spray from below' | 'layer' | 'wash' | 'one-coat' | 'glaze' | 'filter' | 'dry brush' | 'overbrush' | 'stipple' | 'sponge' | 'edge highlight' | 'recess shade' | 'wet blend' | 'chipping' | 'spatter' | 'pigment powder' | 'decal' | 'varnish';
 export type TintingStrength = 'weak' | 'usual' | 'strong';
 export type Zone = 'recess' | 'shade' | 'mid' | 'light' | 'edge';
 

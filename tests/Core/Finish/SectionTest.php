@@ -149,6 +149,97 @@ final class SectionTest extends TestCase
         }
     }
 
+    /** Common practice: polished metal does not fully cover before the third dusting. */
+    public function test_three_dustings_of_metal_cover_all_but_a_twentieth(): void
+    {
+        $steel = self::paint('#9a9da0', Opacity::OneCoat);
+        $black = Reflectance::flat(0.02);
+        $thick = $steel->masstone()->values;
+        foreach ([1 => 0.632, 2 => 0.865, 3 => 0.950] as $coats => $covered) {
+            $metal = Layer::of(Technique::Airbrush, $steel, 0.0, $coats, Zone::cases(), flake: true);
+            $seen = $metal->over(Zone::Mid, $black)->values;
+            foreach ($seen as $band => $r) {
+                self::assertEqualsWithDelta($covered * $thick[$band] + (1 - $covered) * 0.02, $r, 0.005);
+            }
+        }
+    }
+
+    /** A varnish sets the sheen from there on, where it was put; the film beneath stays what it is. */
+    public function test_a_varnish_changes_the_sheen_and_nothing_else(): void
+    {
+        $matt = SectionPrediction::under(Illuminant::D65, Surface::of(Sheen::Matt));
+        $base = $this->layer(Technique::BaseCoat, '#1b1b1d', Opacity::OneCoat, coats: 3);
+        $gloss = Layer::of(Technique::Varnish, PaintOptics::clear(), 0.0, 1, [Zone::Light, Zone::Edge], Sheen::Gloss);
+        $section = $matt->of(Reflectance::flat(0.4), [$base, $gloss]);
+        self::assertSame($section->rows[1]->cell(Zone::Mid)->seen, $section->top()->cell(Zone::Mid)->seen);
+        self::assertEqualsWithDelta($section->rows[1]->cell(Zone::Light)->inside->values, $section->top()->cell(Zone::Light)->inside->values, 1e-12);
+        self::assertLessThan($section->rows[1]->cell(Zone::Light)->seen->lightness - 5, $section->top()->cell(Zone::Light)->seen->lightness);
+        // Common practice: matt over everything, then gloss only where wet. Another matt coat takes the gloss away.
+        $again = Layer::of(Technique::Varnish, PaintOptics::clear(), 0.0, 1, Zone::cases(), Sheen::Matt);
+        $dulled = $matt->of(Reflectance::flat(0.4), [$base, $gloss, $again]);
+        self::assertEqualsWithDelta(
+            $section->rows[1]->cell(Zone::Light)->seen->lightness,
+            $dulled->top()->cell(Zone::Light)->seen->lightness,
+            1e-9,
+        );
+        self::assertTrue(WillItShow::judge($matt, $section, [$base, $gloss], 1)->shows);
+    }
+
+    /**
+     * What a painter expects of each way of painting: where it leaves most, and where next to nothing.
+     *
+     * @return iterable<string, array{Technique, list<Zone>, list<Zone>}>
+     */
+    public static function places(): iterable
+    {
+        yield 'the light from below is where things look down' => [Technique::SprayFromBelow, [Zone::Shade], [Zone::Light, Zone::Edge]];
+        yield 'the slanted spray reaches the front' => [Technique::SlantedSpray, [Zone::Mid, Zone::Light, Zone::Edge], [Zone::Recess]];
+        yield 'a recess shade stays in the recess' => [Technique::RecessShade, [Zone::Recess], [Zone::Mid, Zone::Light, Zone::Edge]];
+        yield 'an overbrush leaves the recess alone' => [Technique::Overbrush, [Zone::Light, Zone::Edge], [Zone::Recess]];
+        yield 'chips show on the edges' => [Technique::Chipping, [Zone::Recess, Zone::Shade], []];
+        yield 'a wet blend is full at the edge' => [Technique::WetBlend, [Zone::Edge], [Zone::Recess]];
+        yield 'powder lies in the recesses' => [Technique::Powder, [Zone::Recess], [Zone::Edge]];
+        yield 'a decal hides what it lies on' => [Technique::Decal, [Zone::Recess, Zone::Shade, Zone::Mid, Zone::Light, Zone::Edge], []];
+    }
+
+    /**
+     * @param  list<Zone>  $much
+     * @param  list<Zone>  $little
+     */
+    #[DataProvider('places')]
+    public function test_a_technique_leaves_paint_where_painters_expect_it(Technique $technique, array $much, array $little): void
+    {
+        $top = $this->section([
+            $this->layer(Technique::BaseCoat, '#e8e6df', Opacity::OneCoat, coats: 2),
+            $this->layer($technique, '#20242a', Opacity::OneCoat),
+        ])->top();
+        $most = max(array_map(static fn (Zone $z): float => $top->cell($z)->change, Zone::cases()));
+        foreach ($much as $zone) {
+            self::assertGreaterThan(0.55 * $most, $top->cell($zone)->change, $zone->value);
+        }
+        foreach ($little as $zone) {
+            self::assertLessThan(0.35 * $most, $top->cell($zone)->change, $zone->value);
+        }
+    }
+
+    /** Common practice: a filter only turns the hue, a stipple at 70 % lets the rest show through. */
+    public function test_a_filter_turns_and_a_stipple_half_hides(): void
+    {
+        $base = $this->layer(Technique::BaseCoat, '#c9b48a', Opacity::OneCoat, coats: 2);
+        $filter = $this->section([$base, $this->layer(Technique::Filter, '#3a6ea8', Opacity::Wash, thinner: 6.0)])->top()->cell(Zone::Mid);
+        self::assertGreaterThan(0.2, $filter->change);
+        self::assertLessThan(8, $filter->change);
+        $brown = $this->layer(Technique::Stipple, '#5a3a22', Opacity::OneCoat, zones: [Zone::Mid]);
+        $stipple = $this->section([$base, $brown])->top();
+        $bare = $this->section([$base])->top()->cell(Zone::Mid)->inside->values;
+        $full = $brown->mix->filmOver(Reflectance::of($bare), FilmThickness::coats(1.0))->values;
+        foreach ($stipple->cell(Zone::Mid)->inside->values as $band => $r) {
+            // Murray and Davies (1936): the eye adds up the areas.
+            self::assertEqualsWithDelta(0.7 * $full[$band] + 0.3 * $bare[$band], $r, 1e-12);
+        }
+        self::assertFalse($stipple->cell(Zone::Edge)->touched);
+    }
+
     /** Matt varnish veils the darks; gloss keeps them deep. */
     public function test_sheen_lifts_dark_colours_most(): void
     {

@@ -18,7 +18,14 @@ const KINDS: readonly PaintKind[] = [
     'one-coat',
     'ink',
     'medium',
+    'thinner',
     'varnish',
+    'metal flake',
+    'colour-shift powder',
+    'lacquer chrome',
+    'oil',
+    'enamel liner',
+    'pigment powder',
 ];
 
 const OPACITIES: readonly { value: Opacity; label: string }[] = [
