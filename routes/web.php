@@ -11,6 +11,7 @@ use App\Http\Controllers\FinishController;
 use App\Http\Controllers\MixController;
 use App\Http\Controllers\PaintController;
 use App\Http\Controllers\ReferenceController;
+use App\Http\Controllers\ShelfFileController;
 use App\Http\Controllers\SignInController;
 use Illuminate\Support\Facades\Route;
 
@@ -27,6 +28,13 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/shelf', [PaintController::class, 'index'])->name('shelf');
     Route::get('/shelf/paints', [PaintController::class, 'list'])->name('paints.index');
     Route::post('/shelf/estimate', [PaintController::class, 'estimate'])->name('paints.estimate');
+    Route::get('/shelf/file.{format}', [ShelfFileController::class, 'export'])->whereIn('format', ['csv', 'gpl', 'cgats'])->name('shelf.file');
+    Route::post('/shelf/imports/preview', [ShelfFileController::class, 'preview'])->name('shelf-imports.preview');
+    Route::post('/shelf/imports', [ShelfFileController::class, 'store'])->name('shelf-imports.store');
+    Route::middleware('can:own,shelfImport')->group(function (): void {
+        Route::get('/shelf/imports/{shelfImport}', [ShelfFileController::class, 'show'])->name('shelf-imports.show');
+        Route::delete('/shelf/imports/{shelfImport}', [ShelfFileController::class, 'destroy'])->name('shelf-imports.destroy');
+    });
     Route::post('/shelf/paints', [PaintController::class, 'store'])->name('paints.store');
     Route::middleware('can:own,paint')->group(function (): void {
         Route::patch('/shelf/paints/{paint}', [PaintController::class, 'update'])->name('paints.update');

@@ -32,6 +32,9 @@ use Illuminate\Support\Carbon;
  * @property list<float> $scattering
  * @property OpticsQuality $quality
  * @property string|null $note
+ * @property string|null $flop_hex second face of flakes, seen from the side
+ * @property array<string, mixed>|null $facts what the painter says where the kind's defaults are wrong
+ * @property array<string, mixed>|null $readings what K and S were solved from
  * @property int $version
  * @property Carbon|null $deleted_at
  */
@@ -55,6 +58,8 @@ final class Paint extends Model
             'absorption' => Spectrum::class,
             'scattering' => Spectrum::class,
             'quality' => OpticsQuality::class,
+            'facts' => 'array',
+            'readings' => 'array',
         ];
     }
 

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Policies;
 
+use App\Models\Cup;
 use App\Models\Figure;
 use App\Models\MixSearch;
 use App\Models\Paint;
 use App\Models\Painter;
 use App\Models\Run;
 use App\Models\SetAsideEdit;
+use App\Models\ShelfImport;
 use Illuminate\Auth\Access\Response;
 
 /**
@@ -18,7 +20,7 @@ use Illuminate\Auth\Access\Response;
  */
 final class OwnerPolicy
 {
-    public function own(Painter $painter, Figure|MixSearch|Paint|Run|SetAsideEdit $record): Response
+    public function own(Painter $painter, Cup|Figure|MixSearch|Paint|Run|SetAsideEdit|ShelfImport $record): Response
     {
         return $record->painter_id === $painter->id ? Response::allow() : Response::denyAsNotFound();
     }

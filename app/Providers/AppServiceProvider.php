@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Database\ImmediateSQLiteConnection;
+use App\Models\Cup;
 use App\Models\Figure;
 use App\Models\MixSearch;
 use App\Models\Paint;
 use App\Models\Run;
 use App\Models\SetAsideEdit;
+use App\Models\ShelfImport;
 use App\Policies\OwnerPolicy;
 use Closure;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -34,7 +36,7 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::shouldBeStrict();
-        foreach ([Figure::class, MixSearch::class, Paint::class, Run::class, SetAsideEdit::class] as $model) {
+        foreach ([Cup::class, Figure::class, MixSearch::class, Paint::class, Run::class, SetAsideEdit::class, ShelfImport::class] as $model) {
             Gate::policy($model, OwnerPolicy::class);
         }
         // By address and by name: guessing one painter's password from many places is slowed as well.

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Hyalin\Optics;
 
 use Hyalin\Colour\Illuminant;
-use Hyalin\Colour\Reflectance;
 use Hyalin\Colour\SpectralSum;
 
 /**
@@ -25,8 +24,15 @@ final class Hiding
     /** @return float 0..1 */
     public static function contrastRatio(PaintOptics $paint, FilmThickness $thickness): float
     {
-        $overBlack = self::luminance($paint, $thickness, 0.0);
-        $overWhite = self::luminance($paint, $thickness, self::CHART_WHITE);
+        $weights = SpectralSum::under(Illuminant::D65)->y;
+        $overBlack = $overWhite = 0.0;
+        foreach ($weights as $band => $weight) {
+            $k = $paint->k[$band];
+            $s = $paint->s[$band];
+            $turbidity = KubelkaMunk::turbidity($k, $s, $thickness->coats);
+            $overBlack += $weight * KubelkaMunk::filmOfTurbidity($turbidity, $k, $s, 0.0);
+            $overWhite += $weight * KubelkaMunk::filmOfTurbidity($turbidity, $k, $s, self::CHART_WHITE);
+        }
 
         return $overWhite > 0.0 ? min(1.0, $overBlack / $overWhite) : 1.0;
     }
@@ -42,12 +48,5 @@ final class Hiding
         }
 
         return null;
-    }
-
-    private static function luminance(PaintOptics $paint, FilmThickness $thickness, float $chart): float
-    {
-        $film = $paint->filmOver(Reflectance::flat($chart), $thickness);
-
-        return SpectralSum::under(Illuminant::D65)->tristimulus($film->values)[1];
     }
 }

@@ -33,10 +33,19 @@ final class KubelkaMunk
      */
     public static function film(float $k, float $s, float $thickness, float $beneath): float
     {
-        $t = self::turbidity($k, $s, $thickness);
+        return self::filmOfTurbidity(self::turbidity($k, $s, $thickness), $k, $s, $beneath);
+    }
+
+    /**
+     * film() where the turbidity is known already: it is the same over every background.
+     *
+     * @return float reflectance 0..1
+     */
+    public static function filmOfTurbidity(float $turbidity, float $k, float $s, float $beneath): float
+    {
         $absorbed = $s + $k;
 
-        return ($beneath + $t * ($s - $absorbed * $beneath)) / (1 + $t * ($absorbed - $s * $beneath));
+        return ($beneath + $turbidity * ($s - $absorbed * $beneath)) / (1 + $turbidity * ($absorbed - $s * $beneath));
     }
 
     /**

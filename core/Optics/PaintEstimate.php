@@ -48,18 +48,37 @@ final class PaintEstimate
      */
     private static function levelThatHides(PaintOptics $unit, int $coats): float
     {
-        $low = 1e-4;
-        $high = 1e4;
-        // More pigment always hides better, so the interval can be halved; geometrically, as it spans 8 decades.
-        while ($high / $low > 1 + 1e-12) {
-            $middle = sqrt($low * $high);
-            if (Hiding::contrastRatio($unit, FilmThickness::coats($middle * $coats)) < Hiding::HIDDEN) {
-                $low = $middle;
+        $beyond = static fn (float $log): float => Hiding::contrastRatio($unit, FilmThickness::coats(exp($log) * $coats)) - Hiding::HIDDEN;
+        $low = log(1e-4);
+        $high = log(1e4);
+        // More pigment always hides better: the interval is halved until the ratio is smooth in it, ...
+        for ($step = 0; $step < 8; $step++) {
+            $middle = ($low + $high) / 2;
+            $beyond($middle) < 0 ? $low = $middle : $high = $middle;
+        }
+        // ... then the false position closes in (the Illinois rule of Dowell and Jarratt, BIT 11, 168 (1971)).
+        $atLow = $beyond($low);
+        $atHigh = $beyond($high);
+        $side = 0;
+        for ($step = 0; $step < 40 && $high - $low > 1e-13 && $atHigh > $atLow; $step++) {
+            $next = ($atHigh * $low - $atLow * $high) / ($atHigh - $atLow);
+            $found = $beyond($next);
+            if (abs($found) < 1e-14) {
+                return exp($next);
+            }
+            if ($found > 0) {
+                $high = $next;
+                $atHigh = $found;
+                $atLow = $side === 1 ? $atLow / 2 : $atLow;
+                $side = 1;
             } else {
-                $high = $middle;
+                $low = $next;
+                $atLow = $found;
+                $atHigh = $side === -1 ? $atHigh / 2 : $atHigh;
+                $side = -1;
             }
         }
 
-        return $high;
+        return exp($high);
     }
 }
