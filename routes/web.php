@@ -6,6 +6,7 @@ use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BenchDoorController;
 use App\Http\Controllers\BriefController;
 use App\Http\Controllers\CardController;
+use App\Http\Controllers\CupController;
 use App\Http\Controllers\FigureController;
 use App\Http\Controllers\FinishController;
 use App\Http\Controllers\MixController;
@@ -40,6 +41,18 @@ Route::middleware('auth')->group(function (): void {
         Route::patch('/shelf/paints/{paint}', [PaintController::class, 'update'])->name('paints.update');
         Route::delete('/shelf/paints/{paint}', [PaintController::class, 'destroy'])->name('paints.destroy');
         Route::post('/shelf/paints/{paint}/restore', [PaintController::class, 'restore'])->withTrashed()->name('paints.restore');
+    });
+
+    Route::get('/cups', [CupController::class, 'index'])->name('cups');
+    Route::post('/cups', [CupController::class, 'store'])->name('cups.store');
+    Route::prefix('/cups/{cup}')->middleware('can:own,cup')->group(function (): void {
+        Route::get('/', [CupController::class, 'show'])->name('cups.show');
+        Route::post('/entries', [CupController::class, 'act'])->name('cups.act');
+        Route::patch('/entries/{key}', [CupController::class, 'undo'])->name('cups.undo');
+        Route::post('/again', [CupController::class, 'again'])->name('cups.again');
+        Route::get('/steering', [CupController::class, 'steer'])->name('cups.steer');
+        Route::delete('/', [CupController::class, 'destroy'])->name('cups.destroy');
+        Route::post('/restore', [CupController::class, 'restore'])->name('cups.restore');
     });
 
     Route::post('/figures', [FigureController::class, 'store'])->name('figures.store');

@@ -52,4 +52,10 @@ final class Painter extends User
     {
         return $this->hasMany(MixSearch::class);
     }
+
+    /** @return HasMany<Cup, $this> */
+    public function cups(): HasMany
+    {
+        return $this->hasMany(Cup::class)->orderBy('id');
+    }
 }

@@ -30,6 +30,7 @@ final class ImportsTest extends TestCase
         'Finish' => ['Numeric', 'Colour', 'Optics'],
         'Mixing' => ['Numeric', 'Colour', 'Optics', 'Finish'],
         'Measuring' => ['Numeric', 'Colour', 'Optics'],
+        'Cup' => ['Colour', 'Optics'],
         'Formats' => ['Colour'],
         'Matching' => ['Numeric', 'Colour', 'Optics', 'Finish', 'Mixing'],
     ];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Http\Props\CupOnSillProps;
 use App\Http\Props\SillItemProps;
 use App\Models\Painter;
 use Illuminate\Http\Request;
@@ -21,6 +22,7 @@ final class HandleInertiaRequests extends Middleware
         return [
             ...parent::share($request),
             'painter' => $painter instanceof Painter ? $painter->name : null,
+            'cupsOnSill' => fn (): array => $painter instanceof Painter ? CupOnSillProps::of($painter) : [],
             'sill' => fn (): array => $painter instanceof Painter ? SillItemProps::of($painter) : [],
         ];
     }

@@ -1,5 +1,6 @@
 // Written by `php artisan hyalin:types` from app/Http/Props. Do not edit.
 
+export type CupAct = 'add' | 'thin' | 'use';
 export type Illuminant = 'D65' | 'D50' | 'A' | 'LED' | 'C';
 export type Likeness = 'the same to the eye' | 'close' | 'visible' | 'clearly different';
 export type Opacity = '1' | '2' | '3' | '5' | 'wash';
@@ -53,12 +54,65 @@ export interface ColourProps {
     outOfGamut: boolean;
 }
 
+export interface CupEntryProps {
+    key: string;
+    act: CupAct;
+    pot: string | null;
+    millilitres: number;
+    undone: boolean;
+    at: string;
+}
+
+export interface CupOnSillProps {
+    id: number;
+    name: string;
+    hex: string | null;
+    millilitres: number;
+    goodUntil: string;
+    url: string;
+}
+
+export interface CupPartProps {
+    pot: PotProps | null;
+    millilitres: number;
+    share: number;
+    drops: number;
+}
+
+export interface CupProps {
+    id: number;
+    name: string;
+    place: string | null;
+    millilitres: number;
+    parts: Array<CupPartProps>;
+    recipeDrops: number;
+    recipeError: number;
+    wet: ColourProps | null;
+    dry: ColourProps | null;
+    overBlack: ColourProps | null;
+    overWhite: ColourProps | null;
+    quality: OpticsQuality | null;
+    target: ColourProps | null;
+    difference: number | null;
+    likeness: Likeness | null;
+    openedAt: string;
+    potLifeMinutes: number;
+    emptied: boolean;
+    entries: Array<CupEntryProps>;
+}
+
 export interface DropsProps {
     paintId: number;
     maker: string;
     name: string;
     hex: string;
     drops: number;
+}
+
+export interface FaultProps {
+    line: number;
+    column: number;
+    message: string;
 }
 
 export interface FigureInWorkProps {
@@ -183,6 +237,13 @@ export interface PreDilutionProps {
     difference: number;
 }
 
+export interface PreviewPotProps {
+    maker: string;
+    name: string;
+    kind: PaintKind;
+    hex: string;
+}
+
 export interface RunProps {
     id: number;
     number: number;
@@ -247,8 +308,24 @@ export interface SectionRowProps {
     remedy: string | null;
 }
 
+export interface ShelfImportProps {
+    id: number;
+    state: string;
+    progress: number;
+    pots: number;
+    problem: string | null;
+}
+
 export interface ShelfPageProps {
     paints: Array<PaintProps>;
+}
+
+export interface ShelfPreviewProps {
+    format: string;
+    new: number;
+    known: number;
+    shown: Array<PreviewPotProps>;
+    faults: Array<FaultProps>;
 }
 
 export interface SillItemProps {
@@ -264,6 +341,14 @@ export interface StageProps {
     url: string | null;
     state: string;
     current: boolean;
+}
+
+export interface SteeringProps {
+    drops: Array<DropsProps>;
+    removeMl: number;
+    colour: ColourProps;
+    difference: number;
+    likeness: Likeness;
 }
 
 export interface TechniqueProps {

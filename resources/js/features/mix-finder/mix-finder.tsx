@@ -16,12 +16,13 @@ type Props = {
     index: number;
     zone: Zone;
     onUse: (mix: DropsProps[]) => void;
+    onCup: (mix: DropsProps[]) => void;
 };
 
 type Question = { targetHex: string | null; allKinds: boolean };
 
 /** The best mixes for one zone of one layer, from the shelf, over what lies beneath and under what still follows. */
-export function MixFinder({ figureId, areaId, layers, index, zone, onUse }: Props) {
+export function MixFinder({ figureId, areaId, layers, index, zone, onUse, onCup }: Props) {
     const [answer, setAnswer] = useState<MixAnswerProps | null>(null);
     const [problem, setProblem] = useState<string | null>(null);
     const [busy, setBusy] = useState(false);
@@ -112,6 +113,13 @@ export function MixFinder({ figureId, areaId, layers, index, zone, onUse }: Prop
                         }}
                     >
                         Use {mixWords(best.drops)}
+                    </Button>
+                    <Button
+                        onClick={() => {
+                            onCup(best.drops);
+                        }}
+                    >
+                        Mix it in a cup
                     </Button>
                     {answer.preDilution !== null && (
                         <Notice>

@@ -64,6 +64,9 @@ export function Shell({
                             Shelf
                         </button>
                     )}
+                    <Link href={url('cups')} className="text-sm underline-offset-4 hover:underline">
+                        Cups
+                    </Link>
                 </nav>
                 {figure !== undefined && <Stages figure={figure} />}
                 <Tools

@@ -2,6 +2,7 @@ import { Link, router } from '@inertiajs/react';
 import clsx from 'clsx';
 import { Check, Undo2 } from 'lucide-react';
 import { useState } from 'react';
+import { openCup } from '@/features/cup/open-cup';
 import { useRun, type StepChange } from '@/features/bench/use-run';
 import { MixEditor } from '@/features/finish/layer-editor';
 import { Shell } from '@/features/shell/shell';
@@ -225,6 +226,17 @@ function StepWords({ step, count, repeats }: { step: RunStepProps; count: number
                     <p className="text-base text-quiet">Planned was {mixWords(step.plannedMix)}.</p>
                 )}
                 {step.note !== null && <p className="mt-1 text-base">Your note: {step.note}</p>}
+                <Button
+                    className="mt-2"
+                    onClick={() => {
+                        void openCup({
+                            name: `${areasWords(step.areaName)}, ${step.technique}`,
+                            mix: step.usedMix ?? step.plannedMix,
+                        });
+                    }}
+                >
+                    Mix it in a cup
+                </Button>
             </section>
             <section aria-label="What it should look like afterwards" className="flex h-24 shrink-0">
                 {ZONES.map((zone) => {

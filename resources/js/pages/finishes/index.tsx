@@ -3,6 +3,7 @@ import clsx from 'clsx';
 import { Plus, Printer } from 'lucide-react';
 import { Tabs } from 'radix-ui';
 import { useState, type ReactNode } from 'react';
+import { openCup } from '@/features/cup/open-cup';
 import { LayerEditor } from '@/features/finish/layer-editor';
 import {
     firstZone,
@@ -237,6 +238,9 @@ function Finish({
                                     zone={place.zone}
                                     onUse={(mix) => {
                                         change(withLayer(stack, index, { mix }));
+                                    }}
+                                    onCup={(mix) => {
+                                        void openCup({ name: `${area.name}, ${place.zone}`, areaId: area.id, mix });
                                     }}
                                 />
                             </Tabs.Content>

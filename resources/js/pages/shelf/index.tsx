@@ -1,5 +1,6 @@
 import { router } from '@inertiajs/react';
 import { useRef, useState } from 'react';
+import { FileSheet } from '@/features/shelf/file-sheet';
 import { found, ordered, type Order } from '@/features/shelf/order';
 import { PotForm } from '@/features/shelf/pot-form';
 import { Shell } from '@/features/shell/shell';
@@ -32,6 +33,7 @@ export default function ShelfPage({ page }: { page: ShelfPageProps }) {
     const [kind, setKind] = useState('all');
     const [order, setOrder] = useState<Order>('shelf');
     const [open, setOpen] = useState<PaintProps | 'new' | null>(null);
+    const [files, setFiles] = useState(false);
     const [removed, setRemoved] = useState<PaintProps | null>(null);
     const search = useRef<HTMLInputElement>(null);
     const grid = useRef<HTMLUListElement>(null);
@@ -110,6 +112,13 @@ export default function ShelfPage({ page }: { page: ShelfPageProps }) {
                         <Pick<Order> label="Order" hideLabel value={order} options={ORDERS} onPick={setOrder} />
                     </div>
                     <Button
+                        onClick={() => {
+                            setFiles(true);
+                        }}
+                    >
+                        File
+                    </Button>
+                    <Button
                         look="main"
                         onClick={() => {
                             setOpen('new');
@@ -154,6 +163,13 @@ export default function ShelfPage({ page }: { page: ShelfPageProps }) {
                     ))}
                 </ul>
             </div>
+            <FileSheet
+                open={files}
+                onClose={() => {
+                    setFiles(false);
+                }}
+                onChanged={reload}
+            />
             <Sheet
                 side
                 open={open !== null}

@@ -1,0 +1,20 @@
+import { router } from '@inertiajs/react';
+import { send } from '@/shared/lib/api';
+import { url } from '@/shared/lib/url';
+import type { CupProps, DropsProps } from '@/types/generated';
+
+/** Puts a mix into a new cup and goes there. */
+export async function openCup(cup: {
+    name: string;
+    areaId?: number;
+    target?: readonly number[] | null;
+    mix?: readonly Pick<DropsProps, 'paintId' | 'drops'>[];
+}): Promise<void> {
+    const made = await send<CupProps>('POST', url('cups.store'), {
+        name: cup.name.slice(0, 80),
+        areaId: cup.areaId ?? null,
+        target: cup.target ?? null,
+        mix: (cup.mix ?? []).map(({ paintId, drops }) => ({ paintId, drops })),
+    });
+    router.visit(url('cups.show', { cup: made.id }));
+}

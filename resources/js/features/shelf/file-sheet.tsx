@@ -1,0 +1,206 @@
+import { useState } from 'react';
+import { ApiError, send } from '@/shared/lib/api';
+import { many } from '@/shared/lib/format';
+import { url } from '@/shared/lib/url';
+import { Button } from '@/shared/ui/button';
+import { Notice } from '@/shared/ui/notice';
+import { Sheet } from '@/shared/ui/sheet';
+import type { ShelfImportProps, ShelfPreviewProps } from '@/types/generated';
+
+const OUT = [
+    ['csv', 'All pots as a table', 'CSV; with K and S of those that were measured'],
+    ['gpl', 'Their colours as a palette', 'for GIMP and other paint programs'],
+    ['cgats', 'Their spectra', 'CGATS: thick, one coat over black, one over white'],
+] as const;
+
+/** The shelf as a file. Bringing one in shows first what it would do; it is all or nothing, and can be undone. */
+export function FileSheet({ open, onClose, onChanged }: { open: boolean; onClose: () => void; onChanged: () => void }) {
+    const [file, setFile] = useState<File | null>(null);
+    const [preview, setPreview] = useState<ShelfPreviewProps | null>(null);
+    const [done, setDone] = useState<ShelfImportProps | null>(null);
+    const [problem, setProblem] = useState<string | null>(null);
+
+    async function choose(chosen: File) {
+        setDone(null);
+        setPreview(null);
+        setFile(chosen);
+        await attempt(async () => {
+            setPreview(await send<ShelfPreviewProps>('POST', url('shelf-imports.preview'), form(chosen)));
+        });
+    }
+
+    async function bringIn(chosen: File) {
+        await attempt(async () => {
+            let now = await send<ShelfImportProps>('POST', url('shelf-imports.store'), form(chosen));
+            setDone(now);
+            while (now.state === 'waiting' || now.state === 'running') {
+                await new Promise((resolve) => window.setTimeout(resolve, 300));
+                now = await send<ShelfImportProps>('GET', url('shelf-imports.show', { shelfImport: now.id }));
+                setDone(now);
+            }
+            setProblem(now.problem);
+            onChanged();
+        });
+    }
+
+    async function undo(id: number) {
+        await attempt(async () => {
+            setDone(await send<ShelfImportProps>('DELETE', url('shelf-imports.destroy', { shelfImport: id })));
+            setPreview(null);
+            onChanged();
+        });
+    }
+
+    async function attempt(act: () => Promise<void>) {
+        setProblem(null);
+        try {
+            await act();
+        } catch (error) {
+            if (!(error instanceof ApiError)) throw error;
+            setProblem(error.message);
+        }
+    }
+
+    return (
+        <Sheet side open={open} onClose={onClose} title="The shelf as a file">
+            <section className="flex flex-col gap-3" aria-labelledby="bring-in">
+                <h3 id="bring-in" className="text-base font-semibold">
+                    Bring pots in
+                </h3>
+                <label className="flex min-h-24 flex-col items-center justify-center gap-1 border-2 border-dashed border-strong bg-raised p-3 text-center text-sm focus-within:border-ink">
+                    <span>{file?.name ?? 'Choose a CSV file or a GIMP palette'}</span>
+                    <span className="text-xs text-quiet">
+                        Columns: maker, name, colour; if you like kind, sheen, opacity, strength, level, note
+                    </span>
+                    <input
+                        type="file"
+                        accept=".csv,.gpl,text/csv,text/plain"
+                        aria-label="File of pots"
+                        className="sr-only"
+                        onChange={(event) => {
+                            const chosen = event.target.files?.[0];
+                            event.target.value = '';
+                            if (chosen) void choose(chosen);
+                        }}
+                    />
+                </label>
+                {problem !== null && <Notice strong>{problem}</Notice>}
+                {done !== null ? (
+                    <Done
+                        done={done}
+                        onUndo={() => {
+                            void undo(done.id);
+                        }}
+                    />
+                ) : (
+                    preview !== null &&
+                    file !== null && (
+                        <Preview
+                            preview={preview}
+                            onGo={() => {
+                                void bringIn(file);
+                            }}
+                        />
+                    )
+                )}
+            </section>
+            <section className="mt-4 flex flex-col gap-2 border-t border-line pt-4" aria-labelledby="take-out">
+                <h3 id="take-out" className="text-base font-semibold">
+                    Take it out
+                </h3>
+                {OUT.map(([format, label, about]) => (
+                    <a
+                        key={format}
+                        href={url('shelf.file', { format })}
+                        download
+                        className="border border-strong bg-raised px-3 py-2 text-sm hover:border-ink"
+                    >
+                        {label} <span className="block text-xs text-quiet">{about}</span>
+                    </a>
+                ))}
+            </section>
+        </Sheet>
+    );
+}
+
+function Preview({ preview, onGo }: { preview: ShelfPreviewProps; onGo: () => void }) {
+    if (preview.faults.length > 0) {
+        return (
+            <div role="alert" className="flex flex-col gap-2">
+                <p className="text-sm font-semibold">
+                    Nothing can be brought in yet: {many(preview.faults.length, 'fault')} in this file.
+                </p>
+                <table className="w-full text-left text-sm">
+                    <thead className="text-xs text-quiet">
+                        <tr>
+                            <th className="pr-3 font-normal">line</th>
+                            <th className="pr-3 font-normal">column</th>
+                            <th className="font-normal">what is wrong</th>
+                        </tr>
+                    </thead>
+                    <tbody>
+                        {preview.faults.map((fault) => (
+                            <tr key={`${fault.line}-${fault.column}-${fault.message}`} className="align-top">
+                                <td className="pr-3">{fault.line || ''}</td>
+                                <td className="pr-3">{fault.column || ''}</td>
+                                <td>{fault.message}</td>
+                            </tr>
+                        ))}
+                    </tbody>
+                </table>
+            </div>
+        );
+    }
+    return (
+        <div className="flex flex-col gap-3">
+            <p className="text-sm" role="status">
+                <strong>{many(preview.new, 'new pot')}</strong>
+                {preview.known > 0 && `; ${many(preview.known, 'pot')} on the shelf already, left as they are`}.
+                {preview.new > 0 && ' Their optics will be estimated from the colour unless the file brings K and S.'}
+            </p>
+            <ul className="grid grid-cols-2 gap-1.5">
+                {preview.shown.map((pot) => (
+                    <li key={`${pot.maker} ${pot.name}`} className="flex items-center gap-2 text-xs">
+                        <span className="h-7 w-10 shrink-0" style={{ background: pot.hex }} aria-hidden />
+                        <span className="min-w-0 truncate" title={`${pot.maker}, ${pot.kind}`}>
+                            {pot.name}
+                        </span>
+                    </li>
+                ))}
+            </ul>
+            {preview.new > preview.shown.length && (
+                <p className="text-xs text-quiet">and {preview.new - preview.shown.length} more</p>
+            )}
+            <Button look="main" disabled={preview.new === 0} onClick={onGo}>
+                Put {many(preview.new, 'pot')} on the shelf
+            </Button>
+        </div>
+    );
+}
+
+function Done({ done, onUndo }: { done: ShelfImportProps; onUndo: () => void }) {
+    if (done.state === 'waiting' || done.state === 'running') {
+        return <progress className="w-full" max={1} value={done.progress} aria-label="Pots brought in" />;
+    }
+    if (done.state === 'failed') return null;
+    return (
+        <div className="flex items-center justify-between gap-3 text-sm" role="status">
+            {done.state === 'undone' ? (
+                <span>{many(done.pots, 'pot')} taken off the shelf again.</span>
+            ) : (
+                <>
+                    <span>
+                        <strong>{many(done.pots, 'pot')}</strong> put on the shelf.
+                    </span>
+                    <Button onClick={onUndo}>Undo</Button>
+                </>
+            )}
+        </div>
+    );
+}
+
+function form(file: File): FormData {
+    const data = new FormData();
+    data.append('file', file);
+    return data;
+}

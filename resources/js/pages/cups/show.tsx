@@ -1,0 +1,387 @@
+import { Link, router } from '@inertiajs/react';
+import { Undo2 } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { useCup, type CupDeed } from '@/features/cup/use-cup';
+import { Shell } from '@/features/shell/shell';
+import { ApiError, send } from '@/shared/lib/api';
+import { inkOn, labWords, many, minutesWords, one } from '@/shared/lib/format';
+import { url } from '@/shared/lib/url';
+import { useKeys } from '@/shared/lib/use-keys';
+import { useNow } from '@/shared/lib/use-now';
+import { Button } from '@/shared/ui/button';
+import { Choice } from '@/shared/ui/choice';
+import { DropRow } from '@/shared/ui/drops';
+import { EdgeToEdge } from '@/shared/ui/edge-to-edge';
+import { Notice } from '@/shared/ui/notice';
+import { Pick } from '@/shared/ui/pick';
+import { PotMark } from '@/shared/ui/pot-mark';
+import { Stepper } from '@/shared/ui/stepper';
+import type { ColourProps, CupEntryProps, CupProps, PotProps, SteeringProps } from '@/types/generated';
+
+type Unit = 'drops' | 'grams';
+
+const KEYS = [
+    ['+', 'one more drop of the chosen pot'],
+    ['z', 'undo the last thing done'],
+] as const;
+
+export default function CupPage(props: { cup: CupProps; pots: PotProps[] }) {
+    return <Cup key={props.cup.id} {...props} />;
+}
+
+function Cup({ cup: opened, pots }: { cup: CupProps; pots: PotProps[] }) {
+    const { cup, waiting, problem, act, change } = useCup(opened);
+    const now = useNow(30_000);
+    const [pot, setPot] = useState(() => opened.parts.find((part) => part.pot)?.pot?.id ?? pots[0]?.id ?? 0);
+    const age = Math.max(0, Math.floor((now - Date.parse(cup.openedAt)) / 60_000));
+    const left = cup.potLifeMinutes - age;
+    const last = cup.entries.find((entry) => !entry.undone);
+
+    function undo(entry: CupEntryProps) {
+        void change('PATCH', url('cups.undo', { cup: cup.id, key: entry.key }), { undone: !entry.undone });
+    }
+
+    async function washOut() {
+        await change('DELETE', url('cups.destroy', { cup: cup.id }));
+        router.reload({ only: ['cupsOnSill'] });
+    }
+
+    useKeys({
+        '+': () => {
+            if (pot) act({ act: 'add', paintId: pot, drops: 1 });
+        },
+        z: () => {
+            if (last) undo(last);
+        },
+    });
+
+    return (
+        <Shell title={cup.name} keys={KEYS}>
+            <div className="grid gap-6 lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
+                <section className="flex min-w-0 flex-col gap-4">
+                    <header>
+                        <p className="text-xs text-quiet">
+                            <Link href={url('cups')} className="underline underline-offset-2">
+                                Cups
+                            </Link>
+                            {cup.place !== null && ` · ${cup.place}`}
+                        </p>
+                        <h1 className="text-2xl">{cup.name}</h1>
+                        <p className="text-sm" role="status">
+                            <strong>{cup.millilitres.toFixed(2)} mL</strong>, open for {minutesWords(age)};{' '}
+                            {left > 0
+                                ? `good for about ${minutesWords(left)} more`
+                                : 'past its pot life: test it first'}
+                            {waiting > 0 && `; ${many(waiting, 'deed')} not sent yet`}
+                        </p>
+                    </header>
+                    {problem !== null && <Notice strong>{problem}</Notice>}
+                    {cup.emptied && (
+                        <Notice>
+                            This cup was washed out.{' '}
+                            <button
+                                type="button"
+                                className="font-bold underline"
+                                onClick={() => {
+                                    void change('POST', url('cups.restore', { cup: cup.id })).then(() => {
+                                        router.reload({ only: ['cupsOnSill'] });
+                                    });
+                                }}
+                            >
+                                It was not
+                            </button>
+                        </Notice>
+                    )}
+                    {cup.target !== null && cup.dry !== null && cup.difference !== null && cup.likeness !== null ? (
+                        <EdgeToEdge
+                            left={cup.target}
+                            right={cup.dry}
+                            leftName="Wanted"
+                            rightName="This cup, dry"
+                            difference={cup.difference}
+                            likeness={cup.likeness}
+                            height={200}
+                        />
+                    ) : (
+                        cup.dry !== null && <Swatch colour={cup.dry} name="Dry, thick" height={200} />
+                    )}
+                    {cup.wet !== null && cup.overBlack !== null && cup.overWhite !== null && (
+                        <div className="flex" aria-label="Wet, and one coat">
+                            <Swatch colour={cup.wet} name="Wet" height={72} />
+                            <Swatch colour={cup.overBlack} name="A coat over black" height={72} />
+                            <Swatch colour={cup.overWhite} name="A coat over white" height={72} />
+                        </div>
+                    )}
+                    <Recipe cup={cup} />
+                </section>
+                <section className="flex min-w-0 flex-col gap-5">
+                    <Filling pots={pots} pot={pot} onPot={setPot} onAct={act} held={cup.millilitres} />
+                    {cup.target !== null && cup.millilitres > 0 && (
+                        <Steer key={contentsOf(cup)} cup={cup} onAct={act} />
+                    )}
+                    <Again cup={cup} onWashOut={() => void washOut()} />
+                    <Deeds entries={cup.entries} onUndo={undo} />
+                </section>
+            </div>
+        </Shell>
+    );
+}
+
+function Swatch({ colour, name, height }: { colour: ColourProps; name: string; height: number }) {
+    return (
+        <div
+            className="flex flex-1 flex-col justify-end p-2 text-xs"
+            style={{ background: colour.hex, color: inkOn(colour.hex), minHeight: height }}
+        >
+            <span className="font-semibold">{name}</span>
+            <span>{labWords(colour)}</span>
+        </div>
+    );
+}
+
+function Recipe({ cup }: { cup: CupProps }) {
+    if (cup.parts.length === 0) return <p className="text-base">The cup is empty. Drop something in.</p>;
+    return (
+        <section aria-label="What is in it">
+            <h2 className="mb-2 text-base font-semibold">
+                To write down: {many(cup.recipeDrops, 'drop')}
+                <span className="text-sm font-normal text-quiet">
+                    {cup.recipeError < 0.005
+                        ? ', exactly'
+                        : `, off by ${Math.round(cup.recipeError * 100)} % of the cup at most`}
+                </span>
+            </h2>
+            <ul className="flex flex-col gap-2">
+                {cup.parts.map((part) => (
+                    <li key={part.pot?.id ?? 0} className="flex flex-wrap items-center gap-x-3 text-base">
+                        {part.drops > 0 ? (
+                            <DropRow
+                                size={26}
+                                drops={{
+                                    paintId: part.pot?.id ?? 0,
+                                    maker: '',
+                                    name: part.pot?.name ?? 'thinner',
+                                    hex: part.pot?.hex ?? 'transparent',
+                                    drops: part.drops,
+                                }}
+                            />
+                        ) : (
+                            <span className="text-sm">less than a drop</span>
+                        )}
+                        <span>{part.pot?.name ?? 'Thinner'}</span>
+                        <span className="text-sm text-quiet">{part.millilitres.toFixed(3)} mL</span>
+                    </li>
+                ))}
+            </ul>
+            {cup.quality !== null && <p className="mt-2 text-xs text-quiet">Colours from {cup.quality} paints.</p>}
+        </section>
+    );
+}
+
+function Filling({
+    pots,
+    pot,
+    onPot,
+    onAct,
+    held,
+}: {
+    pots: readonly PotProps[];
+    pot: number;
+    onPot: (id: number) => void;
+    onAct: (deed: Omit<CupDeed, 'key'>) => void;
+    held: number;
+}) {
+    const [unit, setUnit] = useState<Unit>('drops');
+    const [amount, setAmount] = useState(1);
+    const name = pots.find((p) => p.id === pot)?.name ?? '';
+    return (
+        <section aria-label="Fill" className="flex flex-col gap-3 border border-strong bg-raised p-3">
+            <Pick
+                label="Pot"
+                value={String(pot)}
+                options={pots.map((p) => ({ value: String(p.id), label: p.name, mark: <PotMark hex={p.hex} /> }))}
+                onPick={(id) => {
+                    onPot(Number(id));
+                }}
+            />
+            <div className="grid grid-cols-2 items-end gap-3">
+                <Choice<Unit>
+                    grow
+                    label="Count in"
+                    value={unit}
+                    options={[
+                        { value: 'drops', label: 'drops' },
+                        { value: 'grams', label: 'grams' },
+                    ]}
+                    onChoose={(next) => {
+                        setUnit(next);
+                        setAmount(next === 'drops' ? 1 : 0.1);
+                    }}
+                />
+                <Stepper
+                    label={unit === 'drops' ? 'Drops' : 'Grams'}
+                    value={amount}
+                    min={unit === 'drops' ? 1 : 0.01}
+                    max={unit === 'drops' ? 99 : 50}
+                    step={unit === 'drops' ? 1 : 0.01}
+                    words={unit === 'drops' ? String(amount) : `${amount.toFixed(2)} g`}
+                    onChange={setAmount}
+                />
+            </div>
+            <Button
+                look="main"
+                size="large"
+                className="!text-base"
+                onClick={() => {
+                    onAct({ act: 'add', paintId: pot, ...(unit === 'drops' ? { drops: amount } : { grams: amount }) });
+                }}
+            >
+                {unit === 'drops' ? many(amount, 'drop') : `${amount.toFixed(2)} g`} of {name}
+            </Button>
+            <div className="grid grid-cols-2 gap-3">
+                <Button
+                    onClick={() => {
+                        onAct({ act: 'thin', drops: 1 });
+                    }}
+                >
+                    A drop of thinner
+                </Button>
+                <Button
+                    disabled={held <= 0}
+                    onClick={() => {
+                        onAct({ act: 'use', millilitres: Math.min(held, Math.max(held / 2, 1e-6)) });
+                    }}
+                >
+                    Half is used
+                </Button>
+            </div>
+        </section>
+    );
+}
+
+function Steer({ cup, onAct }: { cup: CupProps; onAct: (deed: Omit<CupDeed, 'key'>) => void }) {
+    const [advice, setAdvice] = useState<SteeringProps | null>(null);
+    const [problem, setProblem] = useState<string | null>(null);
+    useEffect(() => {
+        const controller = new AbortController();
+        send<SteeringProps>('GET', url('cups.steer', { cup: cup.id }), undefined, controller.signal)
+            .then((answer) => {
+                setAdvice(answer);
+                setProblem(null);
+            })
+            .catch((error: unknown) => {
+                if (error instanceof ApiError) setProblem(error.message);
+            });
+        return () => {
+            controller.abort();
+        };
+    }, [cup.id]);
+
+    if (problem !== null) return <Notice>{problem}</Notice>;
+    if (advice === null) return <p className="text-sm text-quiet">Looking for what would bring it nearer.</p>;
+    const words = advice.drops.map((d) => `${d.drops} ${d.name}`).join(' + ');
+    return (
+        <section aria-label="To the target" className="flex flex-col gap-2">
+            <h2 className="text-base font-semibold">To bring it to the target</h2>
+            {advice.drops.length === 0 ? (
+                <p className="text-sm">Leave it as it is: no few drops bring it nearer.</p>
+            ) : (
+                <>
+                    <div className="flex items-center gap-3">
+                        <span className="h-12 w-16 shrink-0" style={{ background: advice.colour.hex }} aria-hidden />
+                        <p className="text-sm">
+                            {advice.removeMl > 0 && `Take out ${advice.removeMl.toFixed(2)} mL first, then `}
+                            <strong>{words}</strong>: CIEDE2000 {one(advice.difference)}, {advice.likeness}.
+                        </p>
+                    </div>
+                    <Button
+                        onClick={() => {
+                            if (advice.removeMl > 0) onAct({ act: 'use', millilitres: advice.removeMl });
+                            for (const drop of advice.drops)
+                                onAct({ act: 'add', paintId: drop.paintId, drops: drop.drops });
+                        }}
+                    >
+                        I did that
+                    </Button>
+                </>
+            )}
+        </section>
+    );
+}
+
+function Again({ cup, onWashOut }: { cup: CupProps; onWashOut: () => void }) {
+    const [amount, setAmount] = useState(1);
+    return (
+        <section aria-label="Again" className="flex flex-wrap items-end gap-3">
+            <div className="w-40">
+                <Stepper
+                    label="Mix again, mL"
+                    value={amount}
+                    min={0.5}
+                    max={50}
+                    step={amount < 5 ? 0.5 : 5}
+                    words={`${amount} mL`}
+                    onChange={setAmount}
+                />
+            </div>
+            <Button
+                disabled={cup.parts.length === 0}
+                onClick={() => {
+                    void send<CupProps>('POST', url('cups.again', { cup: cup.id }), { millilitres: amount }).then(
+                        (made) => {
+                            router.visit(url('cups.show', { cup: made.id }));
+                        },
+                    );
+                }}
+            >
+                In a new cup
+            </Button>
+            {!cup.emptied && <Button onClick={onWashOut}>Washed out</Button>}
+        </section>
+    );
+}
+
+function Deeds({ entries, onUndo }: { entries: readonly CupEntryProps[]; onUndo: (entry: CupEntryProps) => void }) {
+    if (entries.length === 0) return null;
+    return (
+        <section aria-label="What was done">
+            <h2 className="mb-1 text-base font-semibold">What was done</h2>
+            <ol className="flex flex-col">
+                {entries.slice(0, 12).map((entry) => (
+                    <li key={entry.key} className="flex items-center gap-3 border-t border-line py-1 text-sm">
+                        <span className={entry.undone ? 'flex-1 text-quiet line-through' : 'flex-1'}>
+                            {deedWords(entry)}
+                        </span>
+                        <time className="text-xs text-quiet" dateTime={entry.at}>
+                            {new Date(entry.at).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' })}
+                        </time>
+                        <Button
+                            size="small"
+                            aria-label={entry.undone ? `Put back: ${deedWords(entry)}` : `Undo: ${deedWords(entry)}`}
+                            onClick={() => {
+                                onUndo(entry);
+                            }}
+                        >
+                            <Undo2 size={14} aria-hidden /> {entry.undone ? 'put back' : 'undo'}
+                        </Button>
+                    </li>
+                ))}
+            </ol>
+        </section>
+    );
+}
+
+/** The advice is asked anew whenever what is in the cup changes. */
+function contentsOf(cup: CupProps): string {
+    return cup.parts.map((part) => `${part.pot?.id ?? 0}:${part.millilitres}`).join(' ');
+}
+
+function deedWords(entry: CupEntryProps): string {
+    const drops = entry.millilitres / 0.05;
+    const amount =
+        Math.abs(drops - Math.round(drops)) < 1e-6 && drops < 100
+            ? many(Math.round(drops), 'drop')
+            : `${entry.millilitres.toFixed(2)} mL`;
+    if (entry.act === 'use') return `${amount} taken out`;
+    return `${amount} of ${entry.pot ?? 'thinner'}`;
+}

@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Cup;
+
+use Hyalin\Colour\Illuminant;
+use Hyalin\Colour\SpectralSum;
+use Hyalin\Cup\Cup;
+use Hyalin\Cup\InvalidCup;
+use Hyalin\Cup\Steering;
+use Hyalin\Optics\PaintOptics;
+use Hyalin\Optics\Surface;
+use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+use Tests\Support\InventedShelf;
+
+final class CupTest extends TestCase
+{
+    public function test_using_takes_of_everything_in_proportion_and_topping_up_gives_the_true_ratio(): void
+    {
+        $cup = Cup::empty()->adding('ochre', 0.15)->adding('white', 0.05);
+        $half = $cup->using(0.1);
+        self::assertEqualsWithDelta(['ochre' => 0.075, 'white' => 0.025], $half->volumes, 1e-12);
+        self::assertEqualsWithDelta($cup->shares(), $half->shares(), 1e-12);
+        // Half of 3 + 1 is left, one drop of white is added: 1.5 + 1.5.
+        $topped = $half->adding('white', 0.05);
+        self::assertEqualsWithDelta(['ochre' => 0.5, 'white' => 0.5], $topped->shares(), 1e-12);
+        self::assertEquals(['ochre' => 1, 'white' => 1], $topped->nearestRecipe()->drops);
+        self::assertSame([], $topped->using($topped->total())->volumes);
+    }
+
+    public function test_volume_is_conserved_whatever_is_done(): void
+    {
+        $random = new Randomizer(new Mt19937(8));
+        for ($n = 0; $n < 100; $n++) {
+            $cup = Cup::empty();
+            $balance = 0.0;
+            for ($act = 0; $act < 30; $act++) {
+                if ($random->getInt(0, 3) > 0 || $cup->total() < 0.1) {
+                    $volume = $random->getInt(1, 400) / 1000;
+                    $cup = $cup->adding('p'.$random->getInt(1, 5), $volume);
+                    $balance += $volume;
+                } else {
+                    $volume = $cup->total() * $random->getInt(1, 90) / 100;
+                    $before = $cup->shares();
+                    $cup = $cup->using($volume);
+                    $balance -= $volume;
+                    self::assertEqualsWithDelta($before, $cup->shares(), 1e-9);
+                }
+                self::assertEqualsWithDelta($balance, $cup->total(), 1e-9);
+                $recipe = $cup->nearestRecipe(12);
+                self::assertLessThanOrEqual(12, $recipe->total());
+                // Largest remainders: no share is off by a whole drop.
+                self::assertLessThan(1.0, $recipe->error * 1);
+            }
+        }
+    }
+
+    public function test_a_whole_drop_recipe_is_found_again_exactly(): void
+    {
+        foreach ([[3, 1], [5, 4, 3], [11, 1], [1], [7, 2, 2, 1]] as $drops) {
+            $cup = Cup::empty();
+            foreach ($drops as $i => $count) {
+                $cup = $cup->adding("p{$i}", $count * 0.0437);
+            }
+            $recipe = $cup->nearestRecipe(12);
+            self::assertSame($drops, array_values($recipe->drops));
+            self::assertEqualsWithDelta(0.0, $recipe->error, 1e-9);
+            self::assertSame([], $recipe->leftOut);
+        }
+        $tiny = Cup::empty()->adding('white', 1.0)->adding('black', 0.005)->nearestRecipe(12);
+        self::assertSame(['white' => 1], $tiny->drops);
+        self::assertSame(['black'], $tiny->leftOut);
+        self::assertEqualsWithDelta(0.005 / 1.005, $tiny->error, 1e-9);
+    }
+
+    public function test_thinner_weakens_a_film_and_leaves_the_hue_of_the_mass(): void
+    {
+        $paints = ['p' => (new InventedShelf(5))->paints(1)[0]];
+        $neat = Cup::empty()->adding('p', 1.0);
+        $thin = $neat->adding(Cup::THINNER, 3.0);
+        self::assertEqualsWithDelta($neat->optics($paints)->scaled(0.25)->k, $thin->optics($paints)->k, 1e-12);
+        self::assertEqualsWithDelta($neat->optics($paints)->masstone()->values, $thin->optics($paints)->masstone()->values, 1e-12);
+    }
+
+    public function test_a_cup_is_steered_to_what_it_can_reach(): void
+    {
+        $shelf = $this->shelf();
+        $wanted = Cup::empty()->adding('p0', 0.5)->adding('p3', 0.15)->adding('p5', 0.1);
+        $target = SpectralSum::under(Illuminant::D65)->xyz($wanted->optics($shelf)->masstone())->toLab();
+        $steering = new Steering($shelf, $target, Surface::none());
+        // Short of three drops of p3 and two of p5.
+        $addition = $steering->of(Cup::empty()->adding('p0', 0.5));
+        self::assertLessThan(0.6, $addition->difference);
+        self::assertLessThanOrEqual(12, array_sum($addition->drops));
+        // Right already: nothing is added, whatever a lucky drop might still gain.
+        self::assertSame([], $steering->of($wanted)->drops);
+        self::assertEqualsWithDelta(0.0, $steering->of($wanted)->difference, 1e-9);
+    }
+
+    public function test_a_cup_too_full_is_told_how_much_has_to_go(): void
+    {
+        $shelf = $this->shelf();
+        $target = SpectralSum::under(Illuminant::D65)->xyz($shelf['p3']->masstone())->toLab();
+        $full = Cup::empty()->adding('p6', 6.0)->adding('p3', 0.5);
+        $steering = new Steering($shelf, $target, Surface::none(), 8);
+        $stuck = $steering->of($full);
+        $room = $steering->withRoom($full);
+        self::assertGreaterThan(1.0, $stuck->difference);
+        self::assertGreaterThan(3.0, $room->removed);
+        self::assertLessThan($stuck->difference, $room->difference);
+    }
+
+    public function test_impossible_acts_are_refused(): void
+    {
+        $cup = Cup::empty()->adding('p', 0.2);
+        foreach ([
+            'a volume of 0 mL' => static fn () => $cup->adding('p', 0.0),
+            'a volume of -1 mL' => static fn () => $cup->using(-1.0),
+            '0.30 mL cannot be taken out of a cup that holds 0.20 mL' => static fn () => $cup->using(0.3),
+            'the cup is empty' => static fn () => Cup::empty()->nearestRecipe(),
+            'there is no paint for the ingredient "p"' => static fn () => $cup->optics([]),
+        ] as $words => $act) {
+            try {
+                $act();
+                self::fail($words);
+            } catch (InvalidCup $e) {
+                self::assertStringContainsString($words, $e->getMessage());
+            }
+        }
+    }
+
+    /** @return array<string, PaintOptics> */
+    private function shelf(): array
+    {
+        $shelf = [];
+        foreach ((new InventedShelf(5))->paints(8) as $i => $paint) {
+            $shelf["p{$i}"] = $paint;
+        }
+
+        return $shelf;
+    }
+}
