@@ -11,6 +11,7 @@ use App\Http\Controllers\FigureController;
 use App\Http\Controllers\FinishController;
 use App\Http\Controllers\MixController;
 use App\Http\Controllers\PaintController;
+use App\Http\Controllers\PotController;
 use App\Http\Controllers\ReferenceController;
 use App\Http\Controllers\ShelfFileController;
 use App\Http\Controllers\SignInController;
@@ -38,6 +39,12 @@ Route::middleware('auth')->group(function (): void {
     });
     Route::post('/shelf/paints', [PaintController::class, 'store'])->name('paints.store');
     Route::middleware('can:own,paint')->group(function (): void {
+        Route::get('/shelf/paints/{paint}', [PotController::class, 'show'])->name('pots.show');
+        Route::post('/shelf/paints/{paint}/swatches/{swatch}/read', [PotController::class, 'read'])->name('pots.read');
+        Route::post('/shelf/paints/{paint}/swatches/{swatch}/typed', [PotController::class, 'typed'])->name('pots.typed');
+        Route::post('/shelf/paints/{paint}/swatches-file', [PotController::class, 'file'])->name('pots.file');
+        Route::post('/shelf/paints/{paint}/measure', [PotController::class, 'measure'])->name('pots.measure');
+        Route::patch('/shelf/paints/{paint}/facts', [PotController::class, 'facts'])->name('pots.facts');
         Route::patch('/shelf/paints/{paint}', [PaintController::class, 'update'])->name('paints.update');
         Route::delete('/shelf/paints/{paint}', [PaintController::class, 'destroy'])->name('paints.destroy');
         Route::post('/shelf/paints/{paint}/restore', [PaintController::class, 'restore'])->withTrashed()->name('paints.restore');

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Database\ImmediateSQLiteConnection;
+use App\Devices\ColourReader;
+use App\Devices\SimulatedColourReader;
 use App\Models\Cup;
 use App\Models\Figure;
 use App\Models\MixSearch;
@@ -27,6 +29,7 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
+        $this->app->bind(ColourReader::class, SimulatedColourReader::class);
         Connection::resolverFor(
             'sqlite',
             fn (PDO|Closure $pdo, string $database, string $prefix, array $config): Connection => new ImmediateSQLiteConnection($pdo, $database, $prefix, $config),

@@ -9,6 +9,7 @@ export type PaintKind = 'acrylic' | 'airbrush colour' | 'primer' | 'wash' | 'one
 export type RunStepState = 'open' | 'done' | 'skipped';
 export type SearchEnding = 'proven' | 'settled' | 'stopped';
 export type Sheen = 'matt' | 'satin' | 'gloss';
+export type Swatch = 'black' | 'white' | 'overBlack' | 'overWhite' | 'thick' | 'tint';
 export type Technique = 'base coat' | 'airbrush' | 'spray can' | 'zenithal spray' | 'spray from 45 degrees' | 'spray from below' | 'layer' | 'wash' | 'one-coat' | 'glaze' | 'filter' | 'dry brush' | 'overbrush' | 'stipple' | 'sponge' | 'edge highlight' | 'recess shade' | 'wet blend' | 'chipping' | 'spatter' | 'pigment powder' | 'decal' | 'varnish';
 export type TintingStrength = 'weak' | 'usual' | 'strong';
 export type Zone = 'recess' | 'shade' | 'mid' | 'light' | 'edge';
@@ -101,12 +102,25 @@ export interface CupProps {
     entries: Array<CupEntryProps>;
 }
 
+export interface CurvesProps {
+    thick: Array<number>;
+    overBlack: Array<number>;
+    overWhite: Array<number>;
+}
+
 export interface DropsProps {
     paintId: number;
     maker: string;
     name: string;
     hex: string;
     drops: number;
+}
+
+export interface FactProps {
+    key: string;
+    label: string;
+    value: string;
+    isDefault: boolean;
 }
 
 export interface FaultProps {
@@ -166,6 +180,17 @@ export interface MatchProps {
     predicted: ColourProps;
     difference: number;
     likeness: Likeness;
+}
+
+export interface MeasurementProps {
+    quality: OpticsQuality;
+    residual: number;
+    trusted: number;
+    needsTint: boolean;
+    contrastRatio: number;
+    coatsToHide: number | null;
+    moved: number;
+    curves: CurvesProps;
 }
 
 export interface MixAnswerProps {
@@ -242,6 +267,12 @@ export interface PreviewPotProps {
     name: string;
     kind: PaintKind;
     hex: string;
+}
+
+export interface ReadingProps {
+    swatch: Swatch;
+    values: Array<number>;
+    colour: ColourProps;
 }
 
 export interface RunProps {

@@ -1,3 +1,4 @@
+import { Link } from '@inertiajs/react';
 import { useEffect, useState } from 'react';
 import { ApiError, isRecord, send } from '@/shared/lib/api';
 import { url } from '@/shared/lib/url';
@@ -147,7 +148,12 @@ export function PotForm({
                     : estimate.coatsToHide === null
                       ? 'It never hides. '
                       : `Hides in ${estimate.coatsToHide}. `}
-                {measured ? 'Measured: what was read is kept.' : 'An estimate from what you state here.'}
+                {measured ? 'Measured: what was read is kept.' : 'An estimate from what you state here.'}{' '}
+                {paint !== null && (
+                    <Link href={url('pots.show', { paint: paint.id })} className="font-semibold text-ink underline">
+                        Measure it, and its page
+                    </Link>
+                )}
             </p>
             {failure !== null && Object.keys(failure.fields).length === 0 && <Notice strong>{failure.message}</Notice>}
             <div className="grid grid-cols-2 gap-3">

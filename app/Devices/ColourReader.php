@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Devices;
+
+use App\Models\Paint;
+use Hyalin\Colour\Reflectance;
+
+/**
+ * A device that reads the spectrum of a swatch with its gloss excluded: a matt surface still shows its veil.
+ */
+interface ColourReader
+{
+    /** @return float repeatability, as a standard deviation of reflectance */
+    public function noise(): float;
+
+    /** @param  Paint|null  $white  the white of a tint */
+    public function read(Paint $pot, Swatch $swatch, ?Paint $white): Reflectance;
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Devices\Swatch;
+use Hyalin\Colour\Reflectance;
+use Hyalin\InvalidInput;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\ValidationException;
+
+final class MeasureRequest extends FormRequest
+{
+    /** Repeatability by where readings come from; for typed colours an own estimate. */
+    private const NOISE = ['reader' => 0.0008, 'file' => 0.001, 'typed' => 0.01];
+
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'readings' => ['required', 'array'],
+            'source' => ['required', 'in:reader,file,typed'],
+            'whiteId' => ['nullable', 'integer'],
+            'keep' => ['sometimes', 'boolean'],
+            'version' => ['required_if:keep,true', 'integer', 'min:1'],
+        ];
+    }
+
+    public function noise(): float
+    {
+        return self::NOISE[$this->string('source')->value()] ?? self::NOISE['typed'];
+    }
+
+    /**
+     * @return array<string, Reflectance> by App\Devices\Swatch
+     *
+     * @throws ValidationException naming the swatch
+     */
+    public function readings(): array
+    {
+        $readings = [];
+        foreach ($this->array('readings') as $key => $values) {
+            $swatch = Swatch::tryFrom((string) $key) ?? throw ValidationException::withMessages(['readings' => "A swatch \"{$key}\" is not known."]);
+            if ($values === null) {
+                continue;
+            }
+            try {
+                $readings[$swatch->value] = Reflectance::parse($values, 'the reading');
+            } catch (InvalidInput $e) {
+                throw ValidationException::withMessages(["readings.{$swatch->value}" => ucfirst($e->getMessage()).'.']);
+            }
+        }
+
+        return $readings;
+    }
+}

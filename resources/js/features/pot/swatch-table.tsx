@@ -1,0 +1,251 @@
+import { useState } from 'react';
+import { ApiError, send } from '@/shared/lib/api';
+import { many, one } from '@/shared/lib/format';
+import { url } from '@/shared/lib/url';
+import { Button } from '@/shared/ui/button';
+import { Notice } from '@/shared/ui/notice';
+import { Pick } from '@/shared/ui/pick';
+import { PotMark } from '@/shared/ui/pot-mark';
+import type { MeasurementProps, PaintProps, PotProps, ReadingProps, Swatch } from '@/types/generated';
+
+type Source = 'reader' | 'typed' | 'file';
+
+const SWATCHES: readonly { swatch: Swatch; label: string; needed: boolean }[] = [
+    { swatch: 'black', label: 'Black card, bare', needed: true },
+    { swatch: 'white', label: 'White card, bare', needed: true },
+    { swatch: 'overBlack', label: 'One coat over black', needed: true },
+    { swatch: 'overWhite', label: 'One coat over white', needed: true },
+    { swatch: 'thick', label: 'Thick swatch', needed: false },
+    { swatch: 'tint', label: 'Tint, 1 in 5 of white', needed: false },
+];
+
+/** Where a pot is measured: swatches are read, what they say is shown, and kept when the painter says so. */
+export function SwatchTable({
+    pot,
+    whites,
+    onKept,
+}: {
+    pot: PaintProps;
+    whites: readonly PotProps[];
+    onKept: () => void;
+}) {
+    const [readings, setReadings] = useState<Partial<Record<Swatch, ReadingProps>>>({});
+    const [source, setSource] = useState<Source>('reader');
+    const [white, setWhite] = useState(whites[0]?.id ?? 0);
+    const [measured, setMeasured] = useState<MeasurementProps | null>(null);
+    const [problem, setProblem] = useState<string | null>(null);
+    const [busy, setBusy] = useState(false);
+
+    async function attempt(act: () => Promise<void>) {
+        setBusy(true);
+        setProblem(null);
+        try {
+            await act();
+        } catch (error) {
+            if (!(error instanceof ApiError)) throw error;
+            setProblem(error.message);
+        } finally {
+            setBusy(false);
+        }
+    }
+
+    async function judge(next: Partial<Record<Swatch, ReadingProps>>, from: Source) {
+        setReadings(next);
+        setSource(from);
+        setMeasured(null);
+        if (SWATCHES.every(({ swatch, needed }) => !needed || next[swatch])) {
+            const answer = await send<{ measurement: MeasurementProps }>(
+                'POST',
+                url('pots.measure', { paint: pot.id }),
+                {
+                    readings: valuesOf(next),
+                    source: from,
+                    whiteId: next.tint ? white : null,
+                },
+            );
+            setMeasured(answer.measurement);
+        }
+    }
+
+    async function read(swatches: readonly Swatch[]) {
+        let next = readings;
+        for (const swatch of swatches) {
+            const reading = await send<ReadingProps>('POST', url('pots.read', { paint: pot.id, swatch }), {
+                whiteId: white,
+            });
+            next = { ...next, [swatch]: reading };
+            setReadings(next);
+        }
+        await judge(next, source === 'typed' ? 'typed' : 'reader');
+    }
+
+    async function typed(swatch: Swatch, hex: string) {
+        const reading = await send<ReadingProps>('POST', url('pots.typed', { paint: pot.id, swatch }), { hex });
+        await judge({ ...readings, [swatch]: reading }, 'typed');
+    }
+
+    async function fromFile(file: File) {
+        const data = new FormData();
+        data.append('file', file);
+        const found = await send<ReadingProps[]>('POST', url('pots.file', { paint: pot.id }), data);
+        await judge({ ...readings, ...Object.fromEntries(found.map((r) => [r.swatch, r])) }, 'file');
+    }
+
+    async function keep() {
+        await send('POST', url('pots.measure', { paint: pot.id }), {
+            readings: valuesOf(readings),
+            source,
+            whiteId: readings.tint ? white : null,
+            keep: true,
+            version: pot.version,
+        });
+        onKept();
+    }
+
+    return (
+        <section aria-labelledby="swatch-table" className="flex flex-col gap-3">
+            <div className="flex flex-wrap items-end gap-3">
+                <h2 id="swatch-table" className="mr-auto text-lg font-semibold">
+                    Swatch table
+                </h2>
+                <label className="inline-flex min-h-10 cursor-pointer items-center rounded-sm border border-strong bg-raised px-3 text-sm focus-within:border-ink">
+                    From a CGATS file
+                    <input
+                        type="file"
+                        accept=".cgats,.txt,text/plain"
+                        className="sr-only"
+                        onChange={(event) => {
+                            const file = event.target.files?.[0];
+                            event.target.value = '';
+                            if (file) void attempt(() => fromFile(file));
+                        }}
+                    />
+                </label>
+                <Button
+                    look="main"
+                    disabled={busy}
+                    onClick={() => {
+                        void attempt(() => read(['black', 'white', 'overBlack', 'overWhite', 'thick']));
+                    }}
+                >
+                    Read all five
+                </Button>
+            </div>
+            <p className="text-xs text-quiet">
+                The reader here is simulated: a stand-in that ships with Hyalin. A typed colour is as good as the eye
+                that chose it.
+            </p>
+            <table className="w-full text-left text-sm">
+                <thead className="text-xs text-quiet">
+                    <tr>
+                        <th className="font-normal">as read</th>
+                        <th className="font-normal">swatch</th>
+                        <th className="font-normal">typed</th>
+                        <th className="text-right font-normal">reader</th>
+                    </tr>
+                </thead>
+                <tbody>
+                    {SWATCHES.map(({ swatch, label, needed }) => (
+                        <tr key={swatch} className="border-t border-line">
+                            <td className="w-20 py-1.5">
+                                <span
+                                    className="block h-9 w-16 border border-line"
+                                    style={{ background: readings[swatch]?.colour.hex ?? 'transparent' }}
+                                    aria-hidden
+                                />
+                            </td>
+                            <th scope="row" className="font-normal">
+                                {label}
+                                <span className="block text-xs text-quiet">
+                                    {readings[swatch]?.colour.name ??
+                                        (swatch === 'tint' && measured?.needsTint
+                                            ? 'asked for: an opaque coat does not tell how strong it is in mixes'
+                                            : needed
+                                              ? 'still to be read'
+                                              : 'makes it better')}
+                                </span>
+                            </th>
+                            <td>
+                                <input
+                                    type="color"
+                                    aria-label={`${label}, as a colour`}
+                                    className="h-9 w-12 border border-strong"
+                                    value={readings[swatch]?.colour.hex ?? '#808080'}
+                                    onChange={(event) => {
+                                        const hex = event.target.value;
+                                        void attempt(() => typed(swatch, hex));
+                                    }}
+                                />
+                            </td>
+                            <td className="w-20 text-right">
+                                <Button
+                                    size="small"
+                                    disabled={busy || (swatch === 'tint' && white === 0)}
+                                    aria-label={`Read: ${label}`}
+                                    onClick={() => {
+                                        void attempt(() => read([swatch]));
+                                    }}
+                                >
+                                    Read
+                                </Button>
+                            </td>
+                        </tr>
+                    ))}
+                </tbody>
+            </table>
+            {whites.length > 0 && (
+                <Pick
+                    label="White for the tint"
+                    value={String(white)}
+                    options={whites.map((w) => ({
+                        value: String(w.id),
+                        label: w.name,
+                        mark: <PotMark hex={w.hex} />,
+                    }))}
+                    onPick={(id) => {
+                        setWhite(Number(id));
+                    }}
+                />
+            )}
+            {problem !== null && <Notice strong>{problem}</Notice>}
+            {measured !== null && (
+                <div role="status" className="flex flex-col gap-2 border border-strong bg-raised p-3 text-sm">
+                    <p>
+                        <strong>{measured.quality}</strong>:{' '}
+                        {measured.trusted > 0.995
+                            ? 'all bands from their own two readings'
+                            : `${Math.round(measured.trusted * 36)} of 36 bands from their own two readings, the others from a smooth curve`}
+                        . What was read comes back within {(measured.residual * 100).toFixed(2)} % reflectance.
+                    </p>
+                    <p>
+                        Contrast ratio of one coat {measured.contrastRatio.toFixed(3)};{' '}
+                        {measured.coatsToHide === null
+                            ? 'it never hides'
+                            : `hides in ${many(measured.coatsToHide, 'coat')}`}
+                        . A half tint with white moves by CIEDE2000 {one(measured.moved)} from what was predicted
+                        before.
+                    </p>
+                    {measured.needsTint && (
+                        <p>
+                            One coat hides nearly everything, so its strength in mixes is not seen. Mix 1 drop into 5 of
+                            white and read that tint.
+                        </p>
+                    )}
+                    <Button
+                        look="main"
+                        disabled={busy}
+                        onClick={() => {
+                            void attempt(keep);
+                        }}
+                    >
+                        Keep this measurement
+                    </Button>
+                </div>
+            )}
+        </section>
+    );
+}
+
+function valuesOf(readings: Partial<Record<Swatch, ReadingProps>>): Partial<Record<Swatch, number[]>> {
+    return Object.fromEntries(Object.entries(readings).map(([swatch, reading]) => [swatch, reading.values]));
+}

@@ -1,0 +1,67 @@
+import { Link, router } from '@inertiajs/react';
+import { Curves } from '@/features/pot/curves';
+import { Facts } from '@/features/pot/facts';
+import { SwatchTable } from '@/features/pot/swatch-table';
+import { Shell } from '@/features/shell/shell';
+import { inkOn, labWords, many } from '@/shared/lib/format';
+import { url } from '@/shared/lib/url';
+import type { ColourProps, CurvesProps, FactProps, PaintProps, PotProps } from '@/types/generated';
+
+type Props = { pot: PaintProps; curves: CurvesProps; facts: FactProps[]; whites: PotProps[] };
+
+/** One pot: how it really behaves. */
+export default function PotPage({ pot, curves, facts, whites }: Props) {
+    return (
+        <Shell title={pot.name}>
+            <div className="grid gap-8 lg:grid-cols-2">
+                <div className="flex min-w-0 flex-col gap-5">
+                    <header>
+                        <p className="text-xs text-quiet">
+                            <Link href={url('shelf')} className="underline underline-offset-2">
+                                Shelf
+                            </Link>{' '}
+                            · {pot.maker}
+                        </p>
+                        <h1 className="text-2xl">{pot.name}</h1>
+                        <p className="text-sm">
+                            {pot.kind}, {pot.sheen},{' '}
+                            {pot.coatsToHide === null ? 'never hides' : `hides in ${many(pot.coatsToHide, 'coat')}`};{' '}
+                            <strong>{pot.quality}</strong>
+                        </p>
+                    </header>
+                    <div className="flex h-40">
+                        <Patch colour={pot.thick} name="Thick" grow={2} />
+                        <div className="flex flex-1 bg-[#000] p-4 pr-0">
+                            <Patch colour={pot.overBlack} name="Over black" grow={1} />
+                        </div>
+                        <div className="flex flex-1 bg-[#fff] p-4 pl-0">
+                            <Patch colour={pot.overWhite} name="Over white" grow={1} />
+                        </div>
+                    </div>
+                    <Curves curves={curves} />
+                    <Facts key={pot.id} potId={pot.id} facts={facts} />
+                </div>
+                <SwatchTable
+                    key={`${pot.id} ${pot.version}`}
+                    pot={pot}
+                    whites={whites}
+                    onKept={() => {
+                        router.reload();
+                    }}
+                />
+            </div>
+        </Shell>
+    );
+}
+
+function Patch({ colour, name, grow }: { colour: ColourProps; name: string; grow: number }) {
+    return (
+        <div
+            className="flex min-w-0 flex-col justify-end p-2 text-xs"
+            style={{ background: colour.hex, color: inkOn(colour.hex), flexGrow: grow, flexBasis: 0 }}
+        >
+            <span className="font-semibold">{name}</span>
+            <span>{labWords(colour)}</span>
+        </div>
+    );
+}
