@@ -6,6 +6,9 @@ return [
     // Shows the demo painter's credentials and a one-press entry on the sign-in page.
     'demo' => (bool) env('HYALIN_DEMO', false),
 
+    // Tries with one name a minute; twice as many from one address.
+    'sign_ins_a_minute' => (int) env('HYALIN_SIGN_INS_A_MINUTE', 5),
+
     'uploads' => [
         'max_bytes' => 12 * 1024 * 1024,
         // Checked before the picture is decoded: a decoded pixel takes 4 bytes.

@@ -85,6 +85,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/areas/{area}/section', [FinishController::class, 'section'])->name('finishes.section');
         Route::put('/areas/{area}/finish', [FinishController::class, 'update'])->name('finishes.update');
         Route::post('/areas/{area}/mixes', [MixController::class, 'find'])->name('mixes.find');
+        Route::post('/areas/{area}/advice', [MixController::class, 'advise'])->name('finishes.advice');
         Route::post('/areas/{area}/mixes/proof', [MixController::class, 'prove'])->name('mixes.prove');
 
         Route::get('/card', [CardController::class, 'show'])->name('figures.card');

@@ -14,12 +14,25 @@ final readonly class WillItShow
     /** CIEDE2000 that reads at arm's length: own estimate. */
     public const THRESHOLD = 3.0;
 
+    /** @param  list<Remedy>  $remedies  smallest change first; none when it shows, or when only another mix would */
     private function __construct(
         public bool $shows,
         public float $largestChange,
         public ?Zone $mostIn,
-        public ?string $remedy,
+        public array $remedies,
     ) {
+    }
+
+    /** @return string|null what would make it read, in words */
+    public function remedy(): ?string
+    {
+        if ($this->shows) {
+            return null;
+        }
+
+        return $this->remedies === []
+            ? 'this mix is too near what lies beneath: choose one farther from it'
+            : $this->remedies[0]->words;
     }
 
     /**
@@ -44,36 +57,46 @@ final readonly class WillItShow
         }
         // A varnish is there to protect and to set the sheen: it need not be seen.
         if ($change >= $threshold || $layers[$index]->technique === Technique::Varnish) {
-            return new self(true, $change, $most, null);
+            return new self(true, $change, $most, []);
         }
         $beneath = array_map(static fn (SectionCell $c): Reflectance => $c->inside, $section->rows[$index]->cells);
 
-        return new self(false, $change, $most, self::remedy($prediction, $beneath, $layers[$index], $threshold));
+        return new self(false, $change, $most, self::remedies($prediction, $beneath, $layers[$index], $threshold));
     }
 
-    /** @param  array<string, Reflectance>  $beneath by zone */
-    private static function remedy(
-        SectionPrediction $prediction,
-        array $beneath,
-        Layer $layer,
-        float $threshold,
-    ): string {
+    /**
+     * One more coat or two, less thinner, one zone more: of each kind the smallest that suffices.
+     *
+     * @param  array<string, Reflectance>  $beneath by zone
+     * @return list<Remedy>
+     */
+    private static function remedies(SectionPrediction $prediction, array $beneath, Layer $layer, float $threshold): array
+    {
+        $remedies = [];
+        $try = static function (string $words, Layer $changed) use ($prediction, $beneath, $threshold, &$remedies): bool {
+            $change = self::bestChange($prediction, $beneath, $changed);
+            if ($change >= $threshold) {
+                $remedies[] = new Remedy($words, $changed, $change);
+            }
+
+            return $change >= $threshold;
+        };
         for ($coats = $layer->coats + 1; $coats <= min(12, $layer->coats + 3); $coats++) {
-            if (self::bestChange($prediction, $beneath, $layer->withCoats($coats)) >= $threshold) {
-                return "{$coats} coats would read";
+            if ($try("{$coats} coats would read", $layer->withCoats($coats))) {
+                break;
             }
         }
-        if ($layer->thinner > 0 && self::bestChange($prediction, $beneath, $layer->withThinner(0.0)) >= $threshold) {
-            return 'undiluted it would read';
+        if ($layer->thinner > 0 && ! ($layer->thinner > 1 && $try('with half the thinner it would read', $layer->withThinner($layer->thinner / 2)))) {
+            $try('undiluted it would read', $layer->withThinner(0.0));
         }
         foreach (Zone::cases() as $zone) {
-            $wider = $layer->onZones([...$layer->zones, $zone]);
-            if (self::bestChange($prediction, $beneath, $wider) >= $threshold) {
-                return "on the {$zone->value} it would read";
+            if (! in_array($zone, $layer->zones, true)
+                && $try("on the {$zone->value} it would read", $layer->onZones([...$layer->zones, $zone]))) {
+                break;
             }
         }
 
-        return 'this mix is too near what lies beneath: choose one farther from it';
+        return $remedies;
     }
 
     /** @param  array<string, Reflectance>  $beneath */

@@ -170,4 +170,56 @@ final class FinishTest extends TestCase
             'lightness' => $lab->lightness, 'a' => $lab->a, 'b' => $lab->b, 'spread' => 1.0, 'pixels' => 50, 'clipped' => 0.0,
         ]);
     }
+
+    public function test_advice_sets_coats_compares_primers_and_grows_a_ramp_from_the_same_cup(): void
+    {
+        $figure = $this->figure();
+        $area = $this->area($figure);
+        foreach (['Primer Black' => '#1c1c1c', 'Primer White' => '#f1f1ee'] as $name => $hex) {
+            $this->pot($name, $hex)->update(['kind' => PaintKind::Primer]);
+        }
+        $mid = $this->pot('Reed', '#5f7f57');
+        $this->pot('Chalk White', '#f4f3ee');
+        $this->pot('Soot', '#1b1b1d');
+        $ask = ['layers' => [$this->layer($mid, drops: 6)], 'index' => 0, 'zone' => 'mid', 'targetHex' => '#7a9a70', 'contrast' => 9];
+        $advice = $this->postJson("/figures/{$figure->id}/areas/{$area->id}/advice", $ask)
+            ->assertOk()
+            ->assertJsonCount(2, 'undercoats')
+            ->assertJsonCount(4, 'ramp');
+        foreach ([-2, -1, 1, 2] as $place => $step) {
+            // Every step keeps the six drops of the base and adds to them.
+            $advice->assertJsonPath("ramp.{$place}.step", $step)->assertJsonPath("ramp.{$place}.mix.0.name", 'Reed');
+            self::assertGreaterThanOrEqual(6, $advice->json("ramp.{$place}.mix.0.drops"));
+        }
+        // What is advised is what the section then predicts.
+        $set = [...$this->layer($mid, drops: 6), 'coats' => $advice->json('setting.coats'), 'thinner' => $advice->json('setting.thinner')];
+        $this->postJson("/figures/{$figure->id}/areas/{$area->id}/section", ['layers' => [$set]])
+            ->assertOk()
+            ->assertJsonPath('rows.1.cells.2.colour.hex', $advice->json('setting.colour.hex'));
+        // Without a colour to match there is still a ramp.
+        unset($ask['targetHex']);
+        $this->postJson("/figures/{$figure->id}/areas/{$area->id}/advice", $ask)->assertOk()->assertJsonPath('setting', null)->assertJsonCount(4, 'ramp');
+        $this->postJson("/figures/{$figure->id}/areas/{$area->id}/advice", [...$ask, 'index' => 3])->assertUnprocessable();
+        $this->postJson("/figures/{$figure->id}/areas/{$area->id}/advice", [...$ask, 'drift' => 'sideways'])->assertUnprocessable();
+    }
+
+    public function test_a_step_that_will_not_read_brings_changes_to_choose_from(): void
+    {
+        $figure = $this->figure();
+        $area = $this->area($figure);
+        $base = $this->pot('Reed', '#5f7f57');
+        $near = $this->pot('Dark Reed', '#51704a');
+        $layers = [$this->layer($base), [...$this->layer($near), 'technique' => 'glaze', 'thinner' => 6]];
+        $section = $this->postJson("/figures/{$figure->id}/areas/{$area->id}/section", ['layers' => $layers])->assertOk()->assertJsonPath('rows.2.shows', false);
+        $remedies = $section->json('rows.2.remedies');
+        self::assertIsArray($remedies);
+        self::assertNotSame([], $remedies);
+        foreach (array_keys($remedies) as $n) {
+            $change = [];
+            foreach (['coats', 'thinner', 'zones'] as $what) {
+                $change[$what] = $section->json("rows.2.remedies.{$n}.{$what}");
+            }
+            $this->postJson("/figures/{$figure->id}/areas/{$area->id}/section", ['layers' => [$layers[0], [...$layers[1], ...$change]]])->assertJsonPath('rows.2.shows', true);
+        }
+    }
 }

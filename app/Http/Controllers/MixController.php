@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\AdviseOnLayer;
 use App\Http\Props\MixAnswerProps;
 use App\Http\Props\MixSearchProps;
+use App\Http\Requests\AdviceRequest;
 use App\Http\Requests\MixFinderRequest;
 use App\Jobs\ProveMix;
 use App\Models\Area;
@@ -16,6 +18,7 @@ use Hyalin\Mixing\ExhaustiveMixSearch;
 use Hyalin\Mixing\MixSearch;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Validation\ValidationException;
 
 /**
  * The mix finder: an answer at once, and a proof on request.
@@ -31,6 +34,27 @@ final class MixController
             $wanted,
             $answer,
             ExhaustiveMixSearch::size(count($wanted->pots), $wanted->task),
+        ));
+    }
+
+    /** Other coats, other undercoats, a ramp from the mix. */
+    public function advise(AdviceRequest $request, Figure $figure, Area $area, AdviseOnLayer $advise, #[CurrentUser] Painter $painter): JsonResponse
+    {
+        $drafts = $request->drafts($painter);
+        if (! isset($drafts[$request->integer('index')])) {
+            throw ValidationException::withMessages(['index' => 'There is no such layer.']);
+        }
+        $hasTarget = $request->filled('targetHex') || $area->samples->firstWhere('zone', $request->zone()) !== null;
+
+        return new JsonResponse($advise(
+            $figure,
+            $painter,
+            $drafts,
+            $request->integer('index'),
+            $request->zone(),
+            $hasTarget ? $request->target($area) : null,
+            $request->contrast(),
+            $request->drift(),
         ));
     }
 

@@ -11,6 +11,7 @@ use App\Models\Sample;
 use Hyalin\Colour\DifferenceFormula;
 use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\Likeness;
+use Hyalin\Finish\Remedy;
 use Hyalin\Finish\SectionPrediction;
 use Hyalin\Finish\WillItShow;
 use Hyalin\Finish\Zone;
@@ -46,7 +47,8 @@ final readonly class SectionProps
                 $judged === null || $judged->shows,
                 $judged === null ? 0.0 : $judged->largestChange,
                 $judged?->mostIn,
-                $judged?->remedy,
+                $judged?->remedy(),
+                array_map(static fn (Remedy $r): RemedyProps => new RemedyProps($r->words, $r->layer->coats, $r->layer->thinner, $r->layer->zones), $judged->remedies ?? []),
             );
         }
         // Samples are colours under daylight, whatever light the section is looked at in.

@@ -16,6 +16,7 @@ final readonly class SectionRowProps
      * @param  list<SectionCellProps>  $cells  recess to edge
      * @param  bool  $shows  false when no zone changes enough to be seen at arm's length
      * @param  string|null  $remedy  what would make it read
+     * @param  list<RemedyProps>  $remedies  the same as changes to choose from
      */
     public function __construct(
         public array $cells,
@@ -24,6 +25,7 @@ final readonly class SectionRowProps
         public float $largestChange,
         public ?Zone $mostIn,
         public ?string $remedy,
+        public array $remedies,
     ) {
     }
 }

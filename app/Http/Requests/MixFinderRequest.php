@@ -17,7 +17,7 @@ use Illuminate\Validation\ValidationException;
 /**
  * A mix wanted for one layer: the finish around it, the zone to hit, the colour wanted there.
  */
-final class MixFinderRequest extends FinishRequest
+class MixFinderRequest extends FinishRequest
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

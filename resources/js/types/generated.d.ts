@@ -1,6 +1,7 @@
 // Written by `php artisan hyalin:types` from app/Http/Props. Do not edit.
 
 export type CupAct = 'add' | 'thin' | 'use';
+export type HueDrift = 'straight' | 'warmer light, cooler shade' | 'cooler light, warmer shade';
 export type Illuminant = 'D65' | 'D50' | 'A' | 'LED' | 'C';
 export type Likeness = 'the same to the eye' | 'close' | 'visible' | 'clearly different';
 export type Opacity = '1' | '2' | '3' | '5' | 'wash';
@@ -13,6 +14,13 @@ export type Swatch = 'black' | 'white' | 'overBlack' | 'overWhite' | 'thick' | '
 export type Technique = 'base coat' | 'airbrush' | 'spray can' | 'zenithal spray' | 'spray from 45 degrees' | 'spray from below' | 'layer' | 'wash' | 'one-coat' | 'glaze' | 'filter' | 'dry brush' | 'overbrush' | 'stipple' | 'sponge' | 'edge highlight' | 'recess shade' | 'wet blend' | 'chipping' | 'spatter' | 'pigment powder' | 'decal' | 'varnish';
 export type TintingStrength = 'weak' | 'usual' | 'strong';
 export type Zone = 'recess' | 'shade' | 'mid' | 'light' | 'edge';
+
+export interface AdviceProps {
+    setting: SettingProps | null;
+    undercoats: Array<UndercoatProps>;
+    ramp: Array<RampStepProps>;
+    drift: HueDrift;
+}
 
 export interface AreaFinishProps {
     id: number;
@@ -269,10 +277,24 @@ export interface PreviewPotProps {
     hex: string;
 }
 
+export interface RampStepProps {
+    step: number;
+    added: Array<DropsProps>;
+    mix: Array<DropsProps>;
+    colour: ColourProps;
+}
+
 export interface ReadingProps {
     swatch: Swatch;
     values: Array<number>;
     colour: ColourProps;
+}
+
+export interface RemedyProps {
+    words: string;
+    coats: number;
+    thinner: number;
+    zones: Array<Zone>;
 }
 
 export interface RunProps {
@@ -337,6 +359,15 @@ export interface SectionRowProps {
     largestChange: number;
     mostIn: Zone | null;
     remedy: string | null;
+    remedies: Array<RemedyProps>;
+}
+
+export interface SettingProps {
+    coats: number;
+    thinner: number;
+    colour: ColourProps;
+    difference: number;
+    likeness: Likeness;
 }
 
 export interface ShelfImportProps {
@@ -388,4 +419,12 @@ export interface TechniqueProps {
     usualThinner: number;
     dryingMinutes: number;
     instruction: string;
+}
+
+export interface UndercoatProps {
+    name: string;
+    hex: string;
+    coats: number;
+    colour: ColourProps;
+    difference: number;
 }

@@ -6,11 +6,18 @@ namespace Tests\Core\Cup;
 
 use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\SpectralSum;
+use Hyalin\Colour\Srgb;
 use Hyalin\Cup\Cup;
+use Hyalin\Cup\HueDrift;
 use Hyalin\Cup\InvalidCup;
+use Hyalin\Cup\Ramp;
+use Hyalin\Cup\RampStep;
 use Hyalin\Cup\Steering;
+use Hyalin\Optics\Opacity;
+use Hyalin\Optics\PaintEstimate;
 use Hyalin\Optics\PaintOptics;
 use Hyalin\Optics\Surface;
+use Hyalin\Optics\TintingStrength;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -111,6 +118,59 @@ final class CupTest extends TestCase
         self::assertGreaterThan(1.0, $stuck->difference);
         self::assertGreaterThan(3.0, $room->removed);
         self::assertLessThan($stuck->difference, $room->difference);
+    }
+
+    public function test_a_ramp_grows_from_one_cup_in_even_steps(): void
+    {
+        // A mid blue-grey, a white, a black, a yellow: a painter's four pots.
+        $shelf = [];
+        foreach (['mid' => '#5f7f97', 'white' => '#f4f3ee', 'black' => '#1b1b1d', 'yellow' => '#b9a46a', 'blue' => '#2f5d9a'] as $key => $hex) {
+            $shelf[$key] = PaintEstimate::fromColour(Srgb::hex($hex), Opacity::TwoCoats, TintingStrength::Usual);
+        }
+        $base = Cup::empty()->adding('mid', 0.3);
+        $mid = SpectralSum::under(Illuminant::D65)->xyz($shelf['mid']->masstone())->toLab();
+        foreach ([8.0, 12.0] as $contrast) {
+            $ramp = Ramp::around($shelf, $base, $contrast, 2, HueDrift::Straight, Surface::none());
+            self::assertSame([-2, -1, 1, 2], array_column($ramp, 'step'));
+            foreach ($ramp as $step) {
+                // Even in lightness, to within half a step; and the cup is the one before with drops added.
+                self::assertEqualsWithDelta($mid->lightness + $step->step * $contrast, $step->lab->lightness, $contrast / 2);
+                self::assertGreaterThanOrEqual(0.3 - 1e-9, $step->cup->volumes['mid']);
+                self::assertNotSame([], $step->added);
+            }
+            self::assertEqualsWithDelta(
+                $ramp[2]->cup->total() + array_sum($ramp[3]->added) * Cup::DROP,
+                $ramp[3]->cup->total(),
+                1e-12,
+            );
+            $lightness = array_map(static fn (RampStep $s): float => $s->lab->lightness, $ramp);
+            $sorted = $lightness;
+            sort($sorted);
+            self::assertSame($sorted, $lightness);
+        }
+        $warm = Ramp::around($shelf, $base, 10.0, 3, HueDrift::WarmLight, Surface::none());
+        $cool = Ramp::around($shelf, $base, 10.0, 3, HueDrift::CoolLight, Surface::none());
+        $b = [0.0, 0.0];
+        foreach ([$warm, $cool] as $n => $ramp) {
+            foreach ($ramp as $step) {
+                $b[$n] += $step->step * $step->lab->b;
+            }
+        }
+        self::assertGreaterThan($b[1], $b[0]);
+        // Nothing to lighten with: that side ends.
+        $dark = Ramp::around(['mid' => $shelf['mid'], 'black' => $shelf['black']], $base, 10.0, 2, HueDrift::Straight, Surface::none());
+        self::assertSame([], array_filter($dark, static fn (RampStep $s): bool => $s->step > 0));
+    }
+
+    public function test_hues_drift_towards_the_sun_and_away_from_it(): void
+    {
+        foreach ([10.0, 85.0, 95.0, 200.0, 300.0] as $hue) {
+            self::assertSame($hue, HueDrift::Straight->turned($hue, 2));
+            $far = static fn (float $h): float => abs(fmod($h - 90.0 + 540.0, 360.0) - 180.0);
+            self::assertLessThanOrEqual($far($hue), $far(HueDrift::WarmLight->turned($hue, 2)));
+            self::assertGreaterThanOrEqual($far($hue), $far(HueDrift::WarmLight->turned($hue, -2)));
+            self::assertLessThanOrEqual(12.0 + 1e-9, abs(fmod(HueDrift::WarmLight->turned($hue, 2) - $hue + 540.0, 360.0) - 180.0));
+        }
     }
 
     public function test_impossible_acts_are_refused(): void

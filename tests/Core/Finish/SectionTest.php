@@ -12,7 +12,9 @@ use Hyalin\Finish\InvalidLayer;
 use Hyalin\Finish\Layer;
 use Hyalin\Finish\Section;
 use Hyalin\Finish\SectionPrediction;
+use Hyalin\Finish\SettingSearch;
 use Hyalin\Finish\Technique;
+use Hyalin\Finish\UndercoatAdvice;
 use Hyalin\Finish\WillItShow;
 use Hyalin\Finish\Zone;
 use Hyalin\Optics\FilmThickness;
@@ -267,16 +269,55 @@ final class SectionTest extends TestCase
         $judged = WillItShow::judge($this->prediction, $section, $layers, 1);
         self::assertFalse($judged->shows);
         self::assertLessThan(WillItShow::THRESHOLD, $judged->largestChange);
-        self::assertMatchesRegularExpression('/^(\d+ coats|undiluted it) would read\z/', (string) $judged->remedy);
-        // What is advised does read.
-        preg_match('/^(\d+) coats/', (string) $judged->remedy, $coats);
-        $mended = [$base, $coats === [] ? $glaze->withThinner(0.0) : $glaze->withCoats((int) $coats[1])];
-        self::assertTrue(WillItShow::judge($this->prediction, $this->section($mended), $mended, 1)->shows);
+        self::assertSame($judged->remedies[0]->words, $judged->remedy());
+        self::assertGreaterThan(1, count($judged->remedies));
+        // What is advised does read, and a little less of it would not.
+        foreach ($judged->remedies as $remedy) {
+            $mended = [$base, $remedy->layer];
+            self::assertTrue(WillItShow::judge($this->prediction, $this->section($mended), $mended, 1)->shows, $remedy->words);
+            if ($remedy->layer->coats > $glaze->coats) {
+                $less = [$base, $glaze->withCoats($remedy->layer->coats - 1)];
+                self::assertFalse(WillItShow::judge($this->prediction, $this->section($less), $less, 1)->shows);
+            }
+        }
 
         $same = [$base, $this->layer(Technique::Layer, '#5f7f97', Opacity::OneCoat)];
         $hopeless = WillItShow::judge($this->prediction, $this->section($same), $same, 1);
         self::assertFalse($hopeless->shows);
-        self::assertStringContainsString('too near what lies beneath', (string) $hopeless->remedy);
+        self::assertStringContainsString('too near what lies beneath', (string) $hopeless->remedy());
+    }
+
+    public function test_coats_and_thinner_are_found_again_through_what_follows(): void
+    {
+        $bare = Reflectance::flat(0.4);
+        $base = $this->layer(Technique::BaseCoat, '#e4d9bd', Opacity::OneCoat, coats: 2);
+        $wash = $this->layer(Technique::Wash, '#4a3322', Opacity::Wash, thinner: 2.0, coats: 2);
+        $filter = $this->layer(Technique::Filter, '#5a6a3a', Opacity::Wash, thinner: 6.0);
+        foreach (Zone::cases() as $zone) {
+            $target = $this->section([$base, $wash, $filter])->top()->cell($zone)->seen;
+            $found = SettingSearch::find($this->prediction, $bare, [$base, $wash->withCoats(1)->withThinner(0.0), $filter], 1, $zone, $target);
+            self::assertLessThan(0.6, $found->difference, $zone->value);
+            $made = $this->section([$base, $wash->withCoats($found->coats)->withThinner($found->thinner), $filter])->top()->cell($zone)->seen;
+            self::assertSame($made->toArray(), $found->lab->toArray());
+        }
+    }
+
+    /** Common practice: yellow, orange, red and white need white beneath. */
+    public function test_undercoats_are_compared_by_coats_and_colour(): void
+    {
+        $yellow = $this->layer(Technique::BaseCoat, '#f2c117', Opacity::FiveCoats);
+        $target = SectionPrediction::under(Illuminant::D65, Surface::of(Sheen::Gloss))
+            ->of(Reflectance::flat(0.9), [$yellow->withCoats(12)])->top()->cell(Zone::Mid)->seen;
+        $advice = UndercoatAdvice::compare(
+            $this->prediction,
+            ['black' => Reflectance::flat(0.03), 'grey' => Reflectance::flat(0.3), 'white' => Reflectance::flat(0.85)],
+            $yellow,
+            Zone::Mid,
+            $target,
+        );
+        self::assertSame('white', $advice[0]->undercoat);
+        self::assertLessThan(min($advice[1]->coats, $advice[2]->coats), $advice[0]->coats);
+        self::assertLessThan(2.5, $advice[0]->difference);
     }
 
     public function test_impossible_layers_are_refused(): void

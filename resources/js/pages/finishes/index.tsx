@@ -3,6 +3,7 @@ import clsx from 'clsx';
 import { Plus, Printer } from 'lucide-react';
 import { Tabs } from 'radix-ui';
 import { useState, type ReactNode } from 'react';
+import { Advice } from '@/features/advice/advice';
 import { openCup } from '@/features/cup/open-cup';
 import { LayerEditor } from '@/features/finish/layer-editor';
 import {
@@ -221,13 +222,37 @@ function Finish({
                             <Notice strong>
                                 This step will not read at arm&apos;s length: it changes the {judged.mostIn ?? 'zones'}{' '}
                                 by {one(judged.largestChange)}.{' '}
-                                {judged.remedy === null ? '' : `${capitalised(judged.remedy)}.`}
+                                {judged.remedy === null || judged.remedies.length > 0
+                                    ? ''
+                                    : `${capitalised(judged.remedy)}.`}
+                                {judged.remedies.length > 0 && (
+                                    <span className="mt-2 flex flex-wrap gap-2">
+                                        {judged.remedies.map((remedy) => (
+                                            <Button
+                                                key={remedy.words}
+                                                size="small"
+                                                onClick={() => {
+                                                    change(
+                                                        withLayer(stack, index, {
+                                                            coats: remedy.coats,
+                                                            thinner: remedy.thinner,
+                                                            zones: remedy.zones,
+                                                        }),
+                                                    );
+                                                }}
+                                            >
+                                                {capitalised(remedy.words)}
+                                            </Button>
+                                        ))}
+                                    </span>
+                                )}
                             </Notice>
                         )}
                         <Tabs.Root value={tab} onValueChange={setTab}>
                             <Tabs.List aria-label="Chosen layer" className="mb-3 flex border-b border-strong">
                                 <Tab value="mix">Its mix</Tab>
                                 <Tab value="layer">The layer</Tab>
+                                <Tab value="advice">Advice</Tab>
                             </Tabs.List>
                             <Tabs.Content value="mix">
                                 <MixFinder
@@ -265,6 +290,26 @@ function Finish({
                                     onRemove={() => {
                                         change(withoutLayer(stack, index));
                                         setPlace({ ...place, row: Math.max(0, row - 1) });
+                                    }}
+                                />
+                            </Tabs.Content>
+                            <Tabs.Content value="advice">
+                                <Advice
+                                    figureId={figure.id}
+                                    areaId={area.id}
+                                    layers={wire(stack)}
+                                    index={index}
+                                    zone={place.zone}
+                                    onSetting={(coats, thinner) => {
+                                        change(withLayer(stack, index, { coats, thinner }));
+                                    }}
+                                    onLayer={(mix, zones) => {
+                                        const technique = techniques.find((t) => t.technique === 'layer');
+                                        const first = pots.find((p) => p.isMixed) ?? pots[0];
+                                        if (!technique || !first) return;
+                                        const added = withNewLayer(stack, stack.length - 1, technique, first, newKey());
+                                        change(withLayer(added, added.length - 1, { mix, zones }));
+                                        setPlace({ row: added.length, zone: zones[0] ?? place.zone });
                                     }}
                                 />
                             </Tabs.Content>

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+/**
+ * What an undercoat makes of a mix.
+ */
+final readonly class UndercoatProps
+{
+    public function __construct(public string $name, public string $hex, public int $coats, public ColourProps $colour, public float $difference)
+    {
+    }
+}
