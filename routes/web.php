@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\BalanceController;
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BenchDoorController;
 use App\Http\Controllers\BriefController;
@@ -87,6 +88,10 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/areas/{area}/mixes', [MixController::class, 'find'])->name('mixes.find');
         Route::post('/areas/{area}/advice', [MixController::class, 'advise'])->name('finishes.advice');
         Route::post('/areas/{area}/mixes/proof', [MixController::class, 'prove'])->name('mixes.prove');
+
+        Route::get('/balance', [BalanceController::class, 'show'])->name('figures.balance');
+        Route::post('/balances', [BalanceController::class, 'store'])->name('balances.store');
+        Route::delete('/balances/{balance}', [BalanceController::class, 'destroy'])->name('balances.destroy');
 
         Route::get('/card', [CardController::class, 'show'])->name('figures.card');
         Route::get('/card.pdf', [CardController::class, 'pdf'])->name('figures.card-pdf');

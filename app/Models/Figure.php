@@ -61,4 +61,10 @@ final class Figure extends Model
     {
         return $this->hasMany(Run::class)->orderBy('number');
     }
+
+    /** @return HasMany<Balance, $this> */
+    public function balances(): HasMany
+    {
+        return $this->hasMany(Balance::class)->orderBy('id');
+    }
 }

@@ -1,5 +1,6 @@
 // Written by `php artisan hyalin:types` from app/Http/Props. Do not edit.
 
+export type BalanceKind = 'stand apart' | 'sit together' | 'as bright as' | 'focal point';
 export type CupAct = 'add' | 'thin' | 'use';
 export type HueDrift = 'straight' | 'warmer light, cooler shade' | 'cooler light, warmer shade';
 export type Illuminant = 'D65' | 'D50' | 'A' | 'LED' | 'C';
@@ -40,6 +41,32 @@ export interface AreaProps {
     wish: string | null;
     samples: Array<SampleProps>;
     layers: number;
+}
+
+export interface BalanceAreaProps {
+    id: number;
+    name: string;
+    part: string;
+    zones: Array<ColourProps>;
+    contrast: number;
+    moved: number;
+}
+
+export interface BalancePageProps {
+    areas: Array<BalanceAreaProps>;
+    wishes: Array<BalanceWishProps>;
+    partings: Array<PartingProps>;
+    light: Illuminant;
+}
+
+export interface BalanceWishProps {
+    id: number;
+    kind: BalanceKind;
+    areaId: number;
+    otherId: number | null;
+    limit: number;
+    holds: boolean;
+    value: number;
 }
 
 export interface BenchDoorPageProps {
@@ -244,6 +271,14 @@ export interface PaintProps {
 export interface PartProps {
     id: number;
     name: string;
+}
+
+export interface PartingProps {
+    one: string;
+    other: string;
+    zone: string;
+    daylight: number;
+    light: number;
 }
 
 export interface PictureProps {

@@ -117,7 +117,7 @@ function Stages({ figure }: { figure: FigureProps }) {
             className="order-last flex w-full min-w-0 items-stretch overflow-x-auto lg:order-none lg:w-auto lg:flex-1"
         >
             <span
-                className="hidden max-w-52 shrink-0 self-center truncate pr-4 text-sm font-semibold xl:block"
+                className="hidden max-w-36 shrink-0 self-center truncate pr-3 text-sm font-semibold xl:block"
                 title={figure.name}
             >
                 {figure.name}

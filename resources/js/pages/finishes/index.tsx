@@ -1,6 +1,6 @@
 import { Link, router } from '@inertiajs/react';
 import clsx from 'clsx';
-import { Plus, Printer } from 'lucide-react';
+import { Plus, Printer, Scale } from 'lucide-react';
 import { Tabs } from 'radix-ui';
 import { useState, type ReactNode } from 'react';
 import { Advice } from '@/features/advice/advice';
@@ -206,6 +206,12 @@ function Finish({
                             className="inline-flex min-h-10 items-center gap-2 rounded-sm border border-strong bg-raised px-3 text-sm font-medium"
                         >
                             <Printer size={16} aria-hidden /> Card
+                        </Link>
+                        <Link
+                            href={url('figures.balance', { figure: figure.id })}
+                            className="inline-flex min-h-10 items-center gap-2 rounded-sm border border-strong bg-raised px-3 text-sm font-medium"
+                        >
+                            <Scale size={16} aria-hidden /> Balance
                         </Link>
                     </div>
                     <p role="status" className="text-xs text-quiet">

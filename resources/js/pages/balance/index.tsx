@@ -1,0 +1,253 @@
+import { Link, router } from '@inertiajs/react';
+import { Check, Trash2, X } from 'lucide-react';
+import { useState } from 'react';
+import { Shell } from '@/features/shell/shell';
+import { ApiError, send } from '@/shared/lib/api';
+import { ZONES, labWords, one } from '@/shared/lib/format';
+import { url } from '@/shared/lib/url';
+import { Button } from '@/shared/ui/button';
+import { Choice } from '@/shared/ui/choice';
+import { Notice } from '@/shared/ui/notice';
+import { Pick } from '@/shared/ui/pick';
+import type {
+    BalanceAreaProps,
+    BalanceKind,
+    BalancePageProps,
+    ColourProps,
+    FigureProps,
+    Illuminant,
+} from '@/types/generated';
+
+type View = 'colour' | 'lightness';
+
+const LIGHTS: readonly { value: Illuminant; label: string }[] = [
+    { value: 'D65', label: 'daylight' },
+    { value: 'A', label: 'warm lamp' },
+    { value: 'LED', label: 'LED' },
+];
+
+const KINDS: readonly { value: BalanceKind; label: string; words: string }[] = [
+    { value: 'stand apart', label: 'stands apart from', words: 'CIEDE2000 or L* between them, at least' },
+    { value: 'sit together', label: 'sits together with', words: 'CIEDE2000 between them, at most' },
+    { value: 'as bright as', label: 'is as bright as', words: 'L* between them, at most' },
+    { value: 'focal point', label: 'is the focal point', words: 'L* of contrast ahead of all others, at least' },
+];
+
+/** All areas of a figure beside each other: in colour, in plain lightness, under other lights. */
+export default function BalanceView({ figure, page }: { figure: FigureProps; page: BalancePageProps }) {
+    const [view, setView] = useState<View>('colour');
+    const names = new Map(page.areas.map((area) => [area.id, area.name]));
+    return (
+        <Shell title={`Balance of ${figure.name}`} figure={figure}>
+            <div className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_23rem]">
+                <section className="flex min-w-0 flex-col gap-3">
+                    <header className="flex flex-wrap items-end gap-3">
+                        <div className="mr-auto">
+                            <p className="text-xs text-quiet">
+                                <Link
+                                    href={url('figures.finishes', { figure: figure.id })}
+                                    className="underline underline-offset-2"
+                                >
+                                    Finishes
+                                </Link>
+                            </p>
+                            <h1 className="text-xl">Balance</h1>
+                        </div>
+                        <Choice<View>
+                            label="View"
+                            value={view}
+                            options={[
+                                { value: 'colour', label: 'colour' },
+                                { value: 'lightness', label: 'lightness only' },
+                            ]}
+                            onChoose={setView}
+                        />
+                        <Choice<Illuminant>
+                            label="Light"
+                            value={page.light}
+                            options={LIGHTS}
+                            onChoose={(light) => {
+                                router.get(url('figures.balance', { figure: figure.id }), { light });
+                            }}
+                        />
+                    </header>
+                    <Table areas={page.areas} view={view} light={page.light} />
+                </section>
+                <aside className="flex flex-col gap-5">
+                    <section aria-labelledby="wishes" className="flex flex-col gap-2">
+                        <h2 id="wishes" className="text-lg font-semibold">
+                            How areas should stand
+                        </h2>
+                        {page.wishes.length === 0 && (
+                            <p className="text-sm">
+                                Nothing is wished yet. What must not compete, what must be seen first?
+                            </p>
+                        )}
+                        <ul className="flex flex-col">
+                            {page.wishes.map((wish) => (
+                                <li
+                                    key={wish.id}
+                                    className="flex items-center gap-2 border-t border-line py-1.5 text-sm"
+                                >
+                                    {wish.holds ? (
+                                        <Check size={18} aria-label="holds" />
+                                    ) : (
+                                        <X size={18} strokeWidth={3} aria-label="does not hold" />
+                                    )}
+                                    <span className={wish.holds ? 'flex-1' : 'flex-1 font-semibold'}>
+                                        {names.get(wish.areaId)} {KINDS.find((k) => k.value === wish.kind)?.label}{' '}
+                                        {wish.otherId === null ? '' : names.get(wish.otherId)}
+                                        <span className="block text-xs font-normal text-quiet">
+                                            {one(wish.value)}; {KINDS.find((k) => k.value === wish.kind)?.words}{' '}
+                                            {one(wish.limit)}
+                                        </span>
+                                    </span>
+                                    <Button
+                                        size="small"
+                                        aria-label="Drop this wish"
+                                        onClick={() => {
+                                            void send(
+                                                'DELETE',
+                                                url('balances.destroy', { figure: figure.id, balance: wish.id }),
+                                            ).then(() => {
+                                                router.reload();
+                                            });
+                                        }}
+                                    >
+                                        <Trash2 size={14} aria-hidden />
+                                    </Button>
+                                </li>
+                            ))}
+                        </ul>
+                        <NewWish figureId={figure.id} areas={page.areas} />
+                    </section>
+                    <section aria-labelledby="partings" className="flex flex-col gap-2">
+                        <h2 id="partings" className="text-lg font-semibold">
+                            Under this light
+                        </h2>
+                        {page.light === 'D65' ? (
+                            <p className="text-sm text-quiet">Choose the lamp or the LED to see what parts company.</p>
+                        ) : page.partings.length === 0 ? (
+                            <p className="text-sm">Nothing that is alike in daylight parts company.</p>
+                        ) : (
+                            <ul className="flex flex-col">
+                                {page.partings.slice(0, 8).map((parting) => (
+                                    <li
+                                        key={`${parting.one} ${parting.other} ${parting.zone}`}
+                                        className="border-t border-line py-1.5 text-sm"
+                                    >
+                                        <strong>
+                                            {parting.one} and {parting.other}
+                                        </strong>
+                                        , {parting.zone}: {one(parting.daylight)} apart in daylight,{' '}
+                                        {one(parting.light)} here
+                                    </li>
+                                ))}
+                            </ul>
+                        )}
+                    </section>
+                </aside>
+            </div>
+        </Shell>
+    );
+}
+
+function Table({ areas, view, light }: { areas: readonly BalanceAreaProps[]; view: View; light: Illuminant }) {
+    if (areas.length === 0) return <p className="text-base">No areas yet: name them in the brief.</p>;
+    return (
+        <table className="w-full table-fixed border-collapse text-left">
+            <thead className="text-xs text-quiet">
+                <tr>
+                    <th className="w-36 font-normal">area</th>
+                    {ZONES.map((zone) => (
+                        <th key={zone} className="text-center font-normal">
+                            {zone}
+                        </th>
+                    ))}
+                    <th className="w-20 text-right font-normal">contrast, L*</th>
+                    {light !== 'D65' && <th className="w-20 text-right font-normal">moves by</th>}
+                </tr>
+            </thead>
+            <tbody>
+                {areas.map((area) => (
+                    <tr key={area.id}>
+                        <th scope="row" className="pr-2 text-sm leading-tight font-normal">
+                            {area.name}
+                        </th>
+                        {area.zones.map((colour, i) => (
+                            <td
+                                key={ZONES[i]}
+                                className="h-11 p-0"
+                                style={{ background: view === 'colour' ? colour.hex : greyOf(colour) }}
+                                title={`${colour.name}, ${labWords(colour)}`}
+                            />
+                        ))}
+                        <td className="text-right text-sm">{one(area.contrast)}</td>
+                        {light !== 'D65' && <td className="text-right text-sm">{one(area.moved)}</td>}
+                    </tr>
+                ))}
+            </tbody>
+        </table>
+    );
+}
+
+function NewWish({ figureId, areas }: { figureId: number; areas: readonly BalanceAreaProps[] }) {
+    const [kind, setKind] = useState<BalanceKind>('stand apart');
+    const [area, setArea] = useState(areas[0]?.id ?? 0);
+    const [other, setOther] = useState(areas[1]?.id ?? 0);
+    const [problem, setProblem] = useState<string | null>(null);
+    const options = areas.map((a) => ({ value: String(a.id), label: a.name }));
+    if (areas.length < 2) return null;
+    return (
+        <form
+            className="mt-2 flex flex-col gap-2 border border-strong bg-raised p-3"
+            onSubmit={(event) => {
+                event.preventDefault();
+                send('POST', url('balances.store', { figure: figureId }), {
+                    kind,
+                    areaId: area,
+                    otherId: kind === 'focal point' ? null : other,
+                })
+                    .then(() => {
+                        setProblem(null);
+                        router.reload();
+                    })
+                    .catch((error: unknown) => {
+                        if (error instanceof ApiError) setProblem(error.message);
+                    });
+            }}
+        >
+            <Pick
+                label="Area"
+                value={String(area)}
+                options={options}
+                onPick={(id) => {
+                    setArea(Number(id));
+                }}
+            />
+            <Pick<BalanceKind> label="How" value={kind} options={KINDS} onPick={setKind} />
+            {kind !== 'focal point' && (
+                <Pick
+                    label="Other area"
+                    value={String(other)}
+                    options={options}
+                    onPick={(id) => {
+                        setOther(Number(id));
+                    }}
+                />
+            )}
+            {problem !== null && <Notice strong>{problem}</Notice>}
+            <Button type="submit">Wish it</Button>
+        </form>
+    );
+}
+
+/** The grey of the same lightness: L* of ISO 11664-4 back to luminance, then the transfer curve of IEC 61966-2-1. */
+function greyOf(colour: ColourProps): string {
+    const lightness = colour.lab[0] ?? 0;
+    const f = (lightness + 16) / 116;
+    const y = lightness > 8 ? f ** 3 : (lightness * 27) / 24389;
+    const v = y <= 0.0031308 ? 12.92 * y : 1.055 * y ** (1 / 2.4) - 0.055;
+    const level = Math.round(Math.min(1, Math.max(0, v)) * 255);
+    return `rgb(${level} ${level} ${level})`;
+}
