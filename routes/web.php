@@ -29,6 +29,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/', BenchDoorController::class)->name('bench-door');
 
     Route::get('/shelf', [PaintController::class, 'index'])->name('shelf');
+    Route::get('/shelf/reach', [PaintController::class, 'reach'])->name('shelf.reach');
     Route::get('/shelf/paints', [PaintController::class, 'list'])->name('paints.index');
     Route::post('/shelf/estimate', [PaintController::class, 'estimate'])->name('paints.estimate');
     Route::get('/shelf/file.{format}', [ShelfFileController::class, 'export'])->whereIn('format', ['csv', 'gpl', 'cgats'])->name('shelf.file');

@@ -23,17 +23,20 @@ final readonly class MissingPaint
     /** @return self|null null when the nearest mix is near enough */
     public static function between(Lab $target, FoundMix $nearest): ?self
     {
-        if ($nearest->difference <= self::OUT_OF_REACH) {
-            return null;
-        }
+        return $nearest->difference <= self::OUT_OF_REACH ? null : self::from($target, $nearest->lab, $nearest->difference);
+    }
+
+    /** What lies between a colour that is wanted and the nearest that there is. */
+    public static function from(Lab $target, Lab $nearest, float $difference): self
+    {
         $wanted = [];
-        $dl = $target->lightness - $nearest->lab->lightness;
+        $dl = $target->lightness - $nearest->lightness;
         if (abs($dl) > 2) {
             $wanted[] = $dl > 0 ? 'lighter' : 'darker';
         }
-        $dc = $target->toLch()->chroma - $nearest->lab->toLch()->chroma;
-        $da = $target->a - $nearest->lab->a;
-        $db = $target->b - $nearest->lab->b;
+        $dc = $target->toLch()->chroma - $nearest->toLch()->chroma;
+        $da = $target->a - $nearest->a;
+        $db = $target->b - $nearest->b;
         if ($dc < -2 && hypot($da, $db) - abs($dc) < 2) {
             $wanted[] = 'more neutral';
         } elseif (hypot($da, $db) > 2) {
@@ -41,6 +44,6 @@ final readonly class MissingPaint
             $wanted[] = ($dc > 2 ? 'more chromatic, towards ' : 'towards ').$towards;
         }
 
-        return new self($nearest->difference, $wanted ?: ['nearer to the target in every way']);
+        return new self($difference, $wanted ?: ['nearer to the target in every way']);
     }
 }

@@ -69,4 +69,25 @@ final class ShelfTest extends TestCase
         $this->postJson("/shelf/paints/{$pot->id}/restore")->assertOk();
         self::assertSame(1, $this->painter->paints()->count());
     }
+
+    public function test_the_shelf_says_what_it_reaches_lacks_and_has_twice(): void
+    {
+        $this->get('/shelf/reach')->assertInertia(fn (AssertableInertia $page) => $page->component('shelf/reach')->where('page.pots', 0));
+        foreach (['Chalk White' => '#f4f3ee', 'Soot' => '#1b1b1d', 'Deep' => '#2f5d9a', 'Deep again' => '#305e9b'] as $name => $hex) {
+            $this->pot($name, $hex);
+        }
+        $this->pot('Empty Red', '#c01818')->update(['level_percent' => 0]);
+        $figure = $this->figure();
+        $area = $this->area($figure);
+        $this->sample($area, 'mid', '#b02020');
+        $this->sample($area, 'light', '#8fa0b8');
+        $this->get('/shelf/reach')->assertInertia(fn (AssertableInertia $page) => $page
+            ->where('page.pots', 4)
+            ->count('page.overWhite', 60)
+            ->count('page.lacks', 1)
+            ->where('page.lacks.0.served', 1)
+            ->where('page.lacks.0.wanted', fn (string $wanted): bool => str_contains($wanted, 'red'))
+            ->where('page.doubles.0.one.name', 'Deep')
+            ->where('page.doubles.0.other.name', 'Deep again'));
+    }
 }

@@ -10,6 +10,9 @@ use App\Models\Figure;
 use App\Models\Paint;
 use App\Models\Painter;
 use App\Models\PaintKind;
+use App\Models\Picture;
+use App\Models\Sample;
+use Hyalin\Colour\Srgb;
 use Hyalin\Optics\Opacity;
 use Hyalin\Optics\Sheen;
 use Hyalin\Optics\TintingStrength;
@@ -75,5 +78,20 @@ abstract class TestCase extends LaravelTestCase
             'note' => null,
             'mix' => [['paintId' => $pot->id, 'drops' => $drops]],
         ];
+    }
+
+    /** A colour taken from a picture for one zone of an area. */
+    protected function sample(Area $area, string $zone, string $hex): Sample
+    {
+        $picture = new Picture;
+        $picture->forceFill(['figure_id' => $area->figure_id, 'title' => 'Reference', 'path' => 'none', 'width' => 100, 'height' => 100])->save();
+        [$lightness, $a, $b] = Srgb::hex($hex)->toXyz()->toLab()->toArray();
+        $sample = new Sample;
+        $sample->forceFill([
+            'area_id' => $area->id, 'picture_id' => $picture->id, 'zone' => $zone, 'method' => 'spot', 'outline' => [[0.5, 0.5]],
+            'lightness' => $lightness, 'a' => $a, 'b' => $b, 'spread' => 0.0, 'pixels' => 9, 'clipped' => 0.0,
+        ])->save();
+
+        return $sample;
     }
 }

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\EstimatePaint;
 use App\Actions\SaveVersioned;
 use App\Http\Props\PaintProps;
+use App\Http\Props\ReachPageProps;
 use App\Http\Props\ShelfPageProps;
 use App\Http\Requests\PaintRequest;
 use App\Models\NextNumber;
@@ -30,6 +31,12 @@ final class PaintController
     public function list(#[CurrentUser] Painter $painter): JsonResponse
     {
         return new JsonResponse(ShelfPageProps::of($painter)->paints);
+    }
+
+    /** What the shelf reaches, lacks, and has twice. */
+    public function reach(#[CurrentUser] Painter $painter): Response
+    {
+        return Inertia::render('shelf/reach', ['page' => ReachPageProps::of($painter)]);
     }
 
     /** The swatches a pot would have, while it is being described. */

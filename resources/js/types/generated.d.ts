@@ -143,6 +143,12 @@ export interface CurvesProps {
     overWhite: Array<number>;
 }
 
+export interface DoubleProps {
+    one: PotProps;
+    other: PotProps;
+    difference: number;
+}
+
 export interface DropsProps {
     paintId: number;
     maker: string;
@@ -197,6 +203,15 @@ export interface FoundMixProps {
     difference: number;
     likeness: Likeness;
     score: number;
+}
+
+export interface LackProps {
+    place: string;
+    colour: ColourProps;
+    nearest: ColourProps;
+    difference: number;
+    wanted: string;
+    served: number;
 }
 
 export interface LayerProps {
@@ -317,6 +332,14 @@ export interface RampStepProps {
     added: Array<DropsProps>;
     mix: Array<DropsProps>;
     colour: ColourProps;
+}
+
+export interface ReachPageProps {
+    pots: number;
+    overWhite: Array<ColourProps | null>;
+    overBlack: Array<ColourProps | null>;
+    lacks: Array<LackProps>;
+    doubles: Array<DoubleProps>;
 }
 
 export interface ReadingProps {

@@ -1,4 +1,4 @@
-import { router } from '@inertiajs/react';
+import { Link, router } from '@inertiajs/react';
 import { useRef, useState } from 'react';
 import { FileSheet } from '@/features/shelf/file-sheet';
 import { found, ordered, type Order } from '@/features/shelf/order';
@@ -116,8 +116,14 @@ export default function ShelfPage({ page }: { page: ShelfPageProps }) {
                             setFiles(true);
                         }}
                     >
-                        File
+                        Files
                     </Button>
+                    <Link
+                        href={url('shelf.reach')}
+                        className="inline-flex min-h-10 items-center rounded-sm border border-strong bg-raised px-3 text-sm font-medium hover:border-ink"
+                    >
+                        What it reaches
+                    </Link>
                     <Button
                         look="main"
                         onClick={() => {
