@@ -7,6 +7,7 @@ use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BenchDoorController;
 use App\Http\Controllers\BriefController;
 use App\Http\Controllers\CardController;
+use App\Http\Controllers\ChipController;
 use App\Http\Controllers\CupController;
 use App\Http\Controllers\FigureController;
 use App\Http\Controllers\FinishController;
@@ -51,6 +52,10 @@ Route::middleware('auth')->group(function (): void {
         Route::delete('/shelf/paints/{paint}', [PaintController::class, 'destroy'])->name('paints.destroy');
         Route::post('/shelf/paints/{paint}/restore', [PaintController::class, 'restore'])->withTrashed()->name('paints.restore');
     });
+
+    Route::get('/chips', [ChipController::class, 'index'])->name('chips');
+    Route::post('/chips', [ChipController::class, 'store'])->name('chips.store');
+    Route::delete('/chips/{chip}', [ChipController::class, 'destroy'])->middleware('can:own,chip')->name('chips.destroy');
 
     Route::get('/cups', [CupController::class, 'index'])->name('cups');
     Route::post('/cups', [CupController::class, 'store'])->name('cups.store');

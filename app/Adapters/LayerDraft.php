@@ -69,6 +69,7 @@ final readonly class LayerDraft
             $this->technique === Technique::Varnish ? $pots[0]->sheen : null,
             // Flakes stirred into paint swim in it as flakes.
             array_filter($pots, static fn (Paint $p): bool => $p->kind->isFlake()) !== [],
+            app(Hands::class)->of($pots[0]->painter_id, $this->technique),
         );
     }
 

@@ -6,6 +6,7 @@ namespace App\Devices;
 
 use App\Models\Paint;
 use Hyalin\Colour\Reflectance;
+use Hyalin\Finish\Technique;
 
 /**
  * A device that reads the spectrum of a swatch with its gloss excluded: a matt surface still shows its veil.
@@ -17,4 +18,7 @@ interface ColourReader
 
     /** @param  Paint|null  $white  the white of a tint */
     public function read(Paint $pot, Swatch $swatch, ?Paint $white): Reflectance;
+
+    /** A test chip: so many coats of a technique on a card, in this painter's hand. */
+    public function readChip(Paint $pot, Technique $technique, float $thinner, int $coats, float $card): Reflectance;
 }

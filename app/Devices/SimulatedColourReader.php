@@ -6,6 +6,10 @@ namespace App\Devices;
 
 use App\Models\Paint;
 use Hyalin\Colour\Reflectance;
+use Hyalin\Finish\Hand;
+use Hyalin\Finish\Layer;
+use Hyalin\Finish\Technique;
+use Hyalin\Finish\Zone;
 use Hyalin\Optics\FilmThickness;
 use Hyalin\Optics\OpticsQuality;
 use Hyalin\Optics\PaintOptics;
@@ -26,6 +30,10 @@ final class SimulatedColourReader implements ColourReader
     private const BLACK_CARD = 0.035;
 
     private const WHITE_CARD = 0.88;
+
+    private const HAND_COVERAGE = 0.85;
+
+    private const HAND_THICKNESS = 1.25;
 
     public function noise(): float
     {
@@ -49,6 +57,15 @@ final class SimulatedColourReader implements ColourReader
         };
 
         return $this->noisy(Surface::of($sheen)->seen($inside));
+    }
+
+    public function readChip(Paint $pot, Technique $technique, float $thinner, int $coats, float $card): Reflectance
+    {
+        // The hand behind the stand-in paints thicker than the usual profile, and covers less where that leaves gaps.
+        $gaps = $technique->profile()->coverage(Zone::Mid) < 1.0;
+        $layer = Layer::of($technique, self::really($pot), $thinner, $coats, Zone::cases(), hand: new Hand($gaps ? self::HAND_COVERAGE : 1.0, self::HAND_THICKNESS));
+
+        return $this->noisy(Surface::of($pot->sheen)->seen($layer->over(Zone::Mid, Reflectance::flat($card))));
     }
 
     private static function really(Paint $pot): PaintOptics

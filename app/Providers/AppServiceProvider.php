@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Adapters\Hands;
 use App\Database\ImmediateSQLiteConnection;
 use App\Devices\ColourReader;
 use App\Devices\SimulatedColourReader;
+use App\Models\Chip;
 use App\Models\Cup;
 use App\Models\Figure;
 use App\Models\MixSearch;
@@ -29,6 +31,7 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
+        $this->app->scoped(Hands::class);
         $this->app->bind(ColourReader::class, SimulatedColourReader::class);
         Connection::resolverFor(
             'sqlite',
@@ -39,7 +42,7 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::shouldBeStrict();
-        foreach ([Cup::class, Figure::class, MixSearch::class, Paint::class, Run::class, SetAsideEdit::class, ShelfImport::class] as $model) {
+        foreach ([Chip::class, Cup::class, Figure::class, MixSearch::class, Paint::class, Run::class, SetAsideEdit::class, ShelfImport::class] as $model) {
             Gate::policy($model, OwnerPolicy::class);
         }
         // By address and by name: guessing one painter's password from many places is slowed as well.

@@ -27,6 +27,7 @@ final readonly class Layer
         public array $zones,
         public ?Sheen $sheen,
         public bool $flake,
+        public ?Hand $hand,
     ) {
     }
 
@@ -36,6 +37,7 @@ final readonly class Layer
      * @param  int  $coats  1..12
      * @param  list<Zone>  $zones  at least one
      * @param  Sheen|null  $sheen  what a varnish makes of the surface; null leaves it as it is
+     * @param  Hand|null  $hand  of the painter, where test chips have told it; null for the usual profile
      * @param  bool  $flake  metal or colour-shift platelets: opaque where they lie, and a coat covers 1 - 1/e
      *
      * @throws InvalidLayer outside these ranges
@@ -48,6 +50,7 @@ final readonly class Layer
         array $zones,
         ?Sheen $sheen = null,
         bool $flake = false,
+        ?Hand $hand = null,
     ): self {
         if (! is_finite($thinner) || $thinner < 0 || $thinner > 20) {
             throw InvalidLayer::thinner($thinner);
@@ -59,23 +62,23 @@ final readonly class Layer
             throw InvalidLayer::noZones();
         }
 
-        return new self($technique, $mix, $thinner, $coats, $zones, $sheen, $flake);
+        return new self($technique, $mix, $thinner, $coats, $zones, $sheen, $flake, $hand);
     }
 
     public function withCoats(int $coats): self
     {
-        return self::of($this->technique, $this->mix, $this->thinner, $coats, $this->zones, $this->sheen, $this->flake);
+        return self::of($this->technique, $this->mix, $this->thinner, $coats, $this->zones, $this->sheen, $this->flake, $this->hand);
     }
 
     public function withThinner(float $thinner): self
     {
-        return self::of($this->technique, $this->mix, $thinner, $this->coats, $this->zones, $this->sheen, $this->flake);
+        return self::of($this->technique, $this->mix, $thinner, $this->coats, $this->zones, $this->sheen, $this->flake, $this->hand);
     }
 
     /** @param  list<Zone>  $zones  at least one */
     public function onZones(array $zones): self
     {
-        return self::of($this->technique, $this->mix, $this->thinner, $this->coats, $zones, $this->sheen, $this->flake);
+        return self::of($this->technique, $this->mix, $this->thinner, $this->coats, $zones, $this->sheen, $this->flake, $this->hand);
     }
 
     /** @return float 0..1 of the zone under one coat */
@@ -84,7 +87,7 @@ final readonly class Layer
         if (! in_array($zone, $this->zones, true)) {
             return 0.0;
         }
-        $covered = $this->technique->profile()->coverage($zone);
+        $covered = min(1.0, $this->technique->profile()->coverage($zone) * ($this->hand->coverage ?? 1.0));
 
         // Platelets lie where they fall: one dusting covers 63 %, three 95 % (common practice: three dustings).
         return $this->flake ? $covered * AreaCoverage::ofRandomHits(1.0)->fraction : $covered;
@@ -93,7 +96,9 @@ final readonly class Layer
     /** @return float reference coats of the undiluted mix that one coat leaves where it covers */
     public function thickness(Zone $zone): float
     {
-        return $this->flake ? self::OPAQUE_COATS : $this->technique->profile()->thickness($zone) / (1 + $this->thinner);
+        return $this->flake
+            ? self::OPAQUE_COATS
+            : $this->technique->profile()->thickness($zone) * ($this->hand->thickness ?? 1.0) / (1 + $this->thinner);
     }
 
     /** @return Reflectance of the zone when the layer has dried, without surface reflection */

@@ -57,4 +57,14 @@ final class InvalidReadings extends InvalidInput
     {
         return new self('a tint was read, but not with which white it was mixed');
     }
+
+    public static function noChips(): self
+    {
+        return new self('no test chip was read yet');
+    }
+
+    public static function chipsTellNothing(): self
+    {
+        return new self('these chips tell nothing of the hand: the paint is as the card, or so opaque that any film looks the same; use another card or a weaker paint');
+    }
 }

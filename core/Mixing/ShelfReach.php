@@ -19,7 +19,7 @@ final readonly class ShelfReach
 
     public const LIGHTS = 5;
 
-    private const RATIOS = [[3, 1], [1, 1], [1, 3]];
+    private const RATIOS = [[11, 1], [5, 1], [2, 1], [1, 1], [1, 2], [1, 5], [1, 11]];
 
     /**
      * @param  list<array{float, float, float}>  $colours

@@ -80,7 +80,7 @@ final class ShelfTest extends TestCase
         $figure = $this->figure();
         $area = $this->area($figure);
         $this->sample($area, 'mid', '#b02020');
-        $this->sample($area, 'light', '#8fa0b8');
+        $this->sample($area, 'light', '#305f9c');
         $this->get('/shelf/reach')->assertInertia(fn (AssertableInertia $page) => $page
             ->where('page.pots', 4)
             ->count('page.overWhite', 60)

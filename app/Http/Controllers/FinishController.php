@@ -17,6 +17,7 @@ use App\Models\Area;
 use App\Models\Figure;
 use App\Models\Paint;
 use App\Models\Painter;
+use App\Models\TechniqueHand;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Inertia\Inertia;
@@ -36,7 +37,7 @@ final class FinishController
             'areas' => AreaProps::allOf($figure),
             'area' => $open === null ? null : AreaFinishProps::of($figure, $open),
             'pots' => array_values($painter->paints->map(static fn (Paint $p) => PotProps::of($p))->all()),
-            'techniques' => TechniqueProps::all(),
+            'techniques' => TechniqueProps::all(array_values(TechniqueHand::query()->where('painter_id', $painter->id)->get()->map(static fn (TechniqueHand $h): string => $h->technique->value)->all())),
         ]);
     }
 

@@ -12,18 +12,25 @@ use Hyalin\Finish\Zone;
  */
 final readonly class TechniqueProps
 {
-    /** @param  list<Zone>  $usualZones */
+    /**
+     * @param  list<Zone>  $usualZones
+     * @param  bool  $ownHand  its profile comes from the painter's own test chips
+     */
     public function __construct(
         public Technique $technique,
         public array $usualZones,
         public float $usualThinner,
         public int $dryingMinutes,
         public string $instruction,
+        public bool $ownHand,
     ) {
     }
 
-    /** @return list<self> */
-    public static function all(): array
+    /**
+     * @param  list<string>  $measured  techniques whose profile comes from the painter's own test chips
+     * @return list<self>
+     */
+    public static function all(array $measured = []): array
     {
         return array_map(static fn (Technique $t): self => new self(
             $t,
@@ -31,6 +38,7 @@ final readonly class TechniqueProps
             $t->usualThinner(),
             $t->dryingMinutes(),
             $t->instruction(),
+            in_array($t->value, $measured, true),
         ), Technique::cases());
     }
 }

@@ -83,6 +83,15 @@ export interface CardAreaProps {
     section: SectionProps;
 }
 
+export interface ChipProps {
+    id: number;
+    pot: PotProps;
+    coats: number;
+    thinner: number;
+    onBlack: boolean;
+    colour: ColourProps;
+}
+
 export interface ColourProps {
     hex: string;
     lab: Array<number>;
@@ -203,6 +212,16 @@ export interface FoundMixProps {
     difference: number;
     likeness: Likeness;
     score: number;
+}
+
+export interface HandProps {
+    technique: Technique;
+    covers: boolean;
+    coverage: number;
+    coverageDeviation: number;
+    thickness: number;
+    thicknessDeviation: number;
+    chips: Array<ChipProps>;
 }
 
 export interface LackProps {
@@ -477,6 +496,7 @@ export interface TechniqueProps {
     usualThinner: number;
     dryingMinutes: number;
     instruction: string;
+    ownHand: boolean;
 }
 
 export interface UndercoatProps {

@@ -76,7 +76,7 @@ export function LayerEditor({
             {technique && (
                 <p className="text-xs text-quiet">
                     {technique.instruction} Dry in about {minutesWords(technique.dryingMinutes)}. What it leaves on each
-                    zone is an estimate.
+                    zone {technique.ownHand ? 'is as your test chips told.' : 'is an estimate.'}
                 </p>
             )}
             <Choices

@@ -124,6 +124,12 @@ export default function ShelfPage({ page }: { page: ShelfPageProps }) {
                     >
                         What it reaches
                     </Link>
+                    <Link
+                        href={url('chips')}
+                        className="inline-flex min-h-10 items-center rounded-sm border border-strong bg-raised px-3 text-sm font-medium hover:border-ink"
+                    >
+                        Test chips
+                    </Link>
                     <Button
                         look="main"
                         onClick={() => {
