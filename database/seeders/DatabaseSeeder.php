@@ -90,6 +90,7 @@ final class DatabaseSeeder extends Seeder
                 'absorption' => $optics->k,
                 'scattering' => $optics->s,
                 'quality' => $optics->quality,
+                'flop_hex' => $row['name'] === 'Herring Shift' ? '#6a4f8c' : null,
                 'note' => $row['note'] === '' ? null : $row['note'],
             ]);
             $paint->painter_id = $painter->id;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\SetAsideEdit;
+use Hyalin\Colour\Srgb;
 use Hyalin\Optics\OpticsQuality;
 use Inertia\Testing\AssertableInertia;
 
@@ -22,6 +23,18 @@ final class ShelfTest extends TestCase
             ->assertJson(['name' => 'Lamp Ochre', 'quality' => 'estimated', 'thickHex' => '#d79a1e']);
         $this->getJson('/shelf/paints')->assertOk()->assertJsonCount(1)->assertJsonPath('0.name', 'Lamp Ochre');
         $this->postJson('/shelf/estimate', [...self::POT, 'opacity' => '5', 'strength' => 'usual'])->assertOk()->assertJson(['coatsToHide' => 5]);
+    }
+
+    public function test_flakes_have_a_second_face(): void
+    {
+        $metal = [...self::POT, 'name' => 'Bell Brass', 'kind' => 'metal flake', 'thickHex' => '#b08d3e'];
+        // Darker from the side, until the painter says how.
+        $flop = $this->postJson('/shelf/paints', $metal)->assertCreated()->assertJsonPath('isFlake', true)->json('flopHex');
+        self::assertIsString($flop);
+        self::assertLessThan(Srgb::hex('#b08d3e')->toXyz()->toLab()->lightness - 20, Srgb::hex($flop)->toXyz()->toLab()->lightness);
+        $this->postJson('/shelf/paints', [...$metal, 'name' => 'Shift', 'flopHex' => '#6A4F8C'])->assertCreated()->assertJsonPath('flopHex', '#6a4f8c');
+        $this->postJson('/shelf/paints', [...$metal, 'flopHex' => 'violet'])->assertUnprocessable()->assertJsonValidationErrors(['flopHex']);
+        $this->postJson('/shelf/paints', self::POT)->assertJsonPath('flopHex', null);
     }
 
     public function test_what_is_wrong_with_a_pot_is_said_by_field(): void

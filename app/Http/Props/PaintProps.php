@@ -7,6 +7,7 @@ namespace App\Http\Props;
 use App\Models\Paint;
 use App\Models\PaintKind;
 use Hyalin\Colour\Illuminant;
+use Hyalin\Colour\Lab;
 use Hyalin\Colour\Reflectance;
 use Hyalin\Colour\SpectralSum;
 use Hyalin\Colour\Srgb;
@@ -24,7 +25,10 @@ use Hyalin\Optics\TintingStrength;
  */
 final readonly class PaintProps
 {
-    /** @param  int|null  $coatsToHide null when 40 coats do not hide */
+    /**
+     * @param  int|null  $coatsToHide null when 40 coats do not hide
+     * @param  string|null  $flopHex second face of flakes, seen from the side; null for other pots
+     */
     public function __construct(
         public int $id,
         public string $maker,
@@ -42,6 +46,8 @@ final readonly class PaintProps
         public ?int $coatsToHide,
         public ?string $note,
         public bool $isMixed,
+        public bool $isFlake,
+        public ?string $flopHex,
         public int $version,
     ) {
     }
@@ -67,8 +73,18 @@ final readonly class PaintProps
             Hiding::coatsToHide($optics),
             $paint->note,
             $paint->kind->isMixed(),
+            $paint->kind->isFlake(),
+            $paint->kind->isFlake() ? $paint->flop_hex ?? self::usualFlop($paint) : null,
             $paint->version,
         );
+    }
+
+    /** Flakes that lie flat send little light to the side: half the lightness, an own estimate until it is read. */
+    private static function usualFlop(Paint $paint): string
+    {
+        $face = Srgb::hex($paint->thick_hex)->toXyz()->toLab();
+
+        return ColourProps::of(Lab::of($face->lightness / 2, $face->a / 2, $face->b / 2))->hex;
     }
 
     /** One reference coat, off its highlight. */

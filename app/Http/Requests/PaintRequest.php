@@ -23,6 +23,7 @@ final class PaintRequest extends FormRequest
             'sheen' => ['required', Rule::enum(Sheen::class)],
             'levelPercent' => ['required', 'integer', 'between:0,100'],
             'thickHex' => ['required', 'regex:/^#[0-9a-f]{6}\z/i'],
+            'flopHex' => ['nullable', 'regex:/^#[0-9a-f]{6}\z/i'],
             'opacity' => ['required', Rule::enum(Opacity::class)],
             'strength' => ['required', Rule::enum(TintingStrength::class)],
             'note' => ['nullable', 'string', 'max:2000'],
@@ -33,7 +34,10 @@ final class PaintRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['thickHex.regex' => 'The colour must be of the form #rrggbb, for example #d9a520.'];
+        return [
+            'thickHex.regex' => 'The colour must be of the form #rrggbb, for example #d9a520.',
+            'flopHex.regex' => 'The colour from the side must be of the form #rrggbb.',
+        ];
     }
 
     /** @return array<string, mixed> attributes of App\Models\Paint, without its optics */
@@ -46,6 +50,7 @@ final class PaintRequest extends FormRequest
             'sheen' => $this->enum('sheen', Sheen::class),
             'level_percent' => $this->integer('levelPercent'),
             'thick_hex' => $this->string('thickHex')->lower()->value(),
+            'flop_hex' => $this->filled('flopHex') ? $this->string('flopHex')->lower()->value() : null,
             'opacity' => $this->opacity(),
             'strength' => $this->strength(),
             'note' => $this->filled('note') ? $this->string('note')->value() : null,

@@ -299,6 +299,8 @@ export interface PaintProps {
     coatsToHide: number | null;
     note: string | null;
     isMixed: boolean;
+    isFlake: boolean;
+    flopHex: string | null;
     version: number;
 }
 

@@ -29,6 +29,9 @@ const KINDS: readonly PaintKind[] = [
     'pigment powder',
 ];
 
+/** Kinds with a second face. */
+const FLAKES: readonly PaintKind[] = ['metal flake', 'colour-shift powder', 'lacquer chrome'];
+
 const OPACITIES: readonly { value: Opacity; label: string }[] = [
     { value: '1', label: '1 coat' },
     { value: '2', label: '2' },
@@ -50,6 +53,7 @@ type Values = {
     sheen: Sheen;
     levelPercent: number;
     thickHex: string;
+    flopHex: string | null;
     opacity: Opacity;
     strength: TintingStrength;
     note: string;
@@ -65,6 +69,7 @@ function valuesOf(paint: PaintProps | null): Values {
         sheen: paint?.sheen ?? 'matt',
         levelPercent: paint?.levelPercent ?? 100,
         thickHex: paint?.thickHex ?? '#808080',
+        flopHex: paint?.flopHex ?? null,
         opacity: paint?.opacity ?? '2',
         strength: paint?.strength ?? 'usual',
         note: paint?.note ?? '',
@@ -200,6 +205,19 @@ export function PotForm({
                     }}
                 />
             </div>
+            {FLAKES.includes(values.kind) && (
+                <label className="text-xs text-quiet">
+                    <span className="mb-1 block">Colour from the side</span>
+                    <input
+                        type="color"
+                        className="h-10 w-16 border border-strong"
+                        value={values.flopHex ?? '#404040'}
+                        onChange={(e) => {
+                            put({ flopHex: e.target.value });
+                        }}
+                    />
+                </label>
+            )}
             <Labelled label="Coats until black beneath no longer shows">
                 <Choice
                     grow

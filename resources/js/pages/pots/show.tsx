@@ -28,9 +28,24 @@ export default function PotPage({ pot, curves, facts, whites }: Props) {
                             {pot.coatsToHide === null ? 'never hides' : `hides in ${many(pot.coatsToHide, 'coat')}`};{' '}
                             <strong>{pot.quality}</strong>
                         </p>
+                        {pot.isFlake && (
+                            <p className="text-xs text-quiet">
+                                Flakes lie flat and cover as they fall: 63 % in one dusting, 95 % in three. Two colours
+                                by angle stand for what is really a gradual change; this is simpler than the rest of the
+                                model.
+                            </p>
+                        )}
                     </header>
                     <div className="flex h-40">
-                        <Patch colour={pot.thick} name="Thick" grow={2} />
+                        <Patch colour={pot.thick} name={pot.isFlake ? 'Face' : 'Thick'} grow={2} />
+                        {pot.flopHex !== null && (
+                            <div
+                                className="flex flex-1 flex-col justify-end p-2 text-xs font-semibold"
+                                style={{ background: pot.flopHex, color: inkOn(pot.flopHex) }}
+                            >
+                                From the side
+                            </div>
+                        )}
                         <div className="flex flex-1 bg-[#000] p-4 pr-0">
                             <Patch colour={pot.overBlack} name="Over black" grow={1} />
                         </div>
