@@ -64,6 +64,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/entries', [CupController::class, 'act'])->name('cups.act');
         Route::patch('/entries/{key}', [CupController::class, 'undo'])->name('cups.undo');
         Route::post('/again', [CupController::class, 'again'])->name('cups.again');
+        Route::get('/scale', [CupController::class, 'scale'])->name('cups.scale');
         Route::get('/steering', [CupController::class, 'steer'])->name('cups.steer');
         Route::delete('/', [CupController::class, 'destroy'])->name('cups.destroy');
         Route::post('/restore', [CupController::class, 'restore'])->name('cups.restore');

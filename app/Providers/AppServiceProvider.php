@@ -7,7 +7,9 @@ namespace App\Providers;
 use App\Adapters\Hands;
 use App\Database\ImmediateSQLiteConnection;
 use App\Devices\ColourReader;
+use App\Devices\DropScale;
 use App\Devices\SimulatedColourReader;
+use App\Devices\SimulatedDropScale;
 use App\Models\Chip;
 use App\Models\Cup;
 use App\Models\Figure;
@@ -33,6 +35,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->scoped(Hands::class);
         $this->app->bind(ColourReader::class, SimulatedColourReader::class);
+        $this->app->bind(DropScale::class, SimulatedDropScale::class);
         Connection::resolverFor(
             'sqlite',
             fn (PDO|Closure $pdo, string $database, string $prefix, array $config): Connection => new ImmediateSQLiteConnection($pdo, $database, $prefix, $config),

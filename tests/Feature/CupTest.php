@@ -68,6 +68,22 @@ final class CupTest extends TestCase
         $this->getJson("/cups/{$this->cup()->id}/steering")->assertUnprocessable();
     }
 
+    public function test_the_scale_counts_drops_and_says_what_went_wrong(): void
+    {
+        $cup = $this->cup();
+        $ask = fn (int $readings, int $session = 7) => $this->getJson("/cups/{$cup->id}/scale?session={$session}&readings={$readings}");
+        $ask(0)->assertOk()->assertJson(['grams' => 0, 'state' => 'steady', 'readings' => 0]);
+        // A drop of 0.0625 g every six readings; the stand-in's elbows, gaps and drift are not counted.
+        foreach ([7, 8, 9] as $session) {
+            $grams = $ask(245, $session)->assertOk()->json('grams');
+            self::assertIsNumeric($grams);
+            self::assertEqualsWithDelta(40 * 0.0625, (float) $grams, 0.13);
+        }
+        self::assertSame($ask(100)->json('grams'), $ask(100)->json('grams'));
+        $ask(601)->assertUnprocessable();
+        $ask(-1)->assertUnprocessable();
+    }
+
     public function test_another_painters_cup_is_not_there(): void
     {
         $cup = $this->cup();

@@ -6,10 +6,12 @@ namespace App\Http\Controllers;
 
 use App\Actions\FillCup;
 use App\Adapters\CupContents;
+use App\Devices\DropScale;
 use App\Http\Props\ColourProps;
 use App\Http\Props\CupProps;
 use App\Http\Props\DropsProps;
 use App\Http\Props\PotProps;
+use App\Http\Props\ScaleProps;
 use App\Http\Props\SteeringProps;
 use App\Http\Requests\CupEntryRequest;
 use App\Http\Requests\CupRequest;
@@ -19,6 +21,7 @@ use App\Models\CupAct;
 use App\Models\Paint;
 use App\Models\Painter;
 use Hyalin\Colour\Likeness;
+use Hyalin\Cup\ScaleStream;
 use Hyalin\Cup\Steering;
 use Hyalin\Optics\Sheen;
 use Hyalin\Optics\Surface;
@@ -71,7 +74,8 @@ final class CupController
             if ($cup->target() === null && $request->mix() !== []) {
                 // What was planned is what a wrong drop has to be brought back to.
                 $contents = CupContents::of($cup->load('entries.paint'));
-                [$cup->target_l, $cup->target_a, $cup->target_b] = CupProps::thick($contents->cup->optics($contents->optics()), Sheen::Matt)->toArray();
+                $planned = CupProps::thick($contents->cup->optics($contents->optics()), Sheen::Matt);
+                [$cup->target_l, $cup->target_a, $cup->target_b] = [$planned->lightness, $planned->a, $planned->b];
                 $cup->save();
             }
 
@@ -125,6 +129,21 @@ final class CupController
         });
 
         return new JsonResponse(self::props($new), JsonResponse::HTTP_CREATED);
+    }
+
+    /** What the scale under the cup has counted since a filling began. */
+    public function scale(Request $request, Cup $cup, DropScale $scale): JsonResponse
+    {
+        $request->validate(['session' => ['required', 'integer', 'min:1'], 'readings' => ['required', 'integer', 'between:0,600']]);
+        $readings = $scale->readings($request->integer('session'), $request->integer('readings'));
+        $stream = ScaleStream::from($readings[0] ?? 0.0);
+        foreach (array_slice($readings, 1) as $grams) {
+            $stream = $stream->read($grams);
+        }
+
+        return new JsonResponse(new ScaleProps(
+            max(0.0, round($stream->counted, 3)), $stream->state, count($readings) - 1, $stream->missing, $stream->jumps, $stream->drift, $scale->interval(),
+        ));
     }
 
     /** What would bring it to its target. */

@@ -9,6 +9,7 @@ export type Opacity = '1' | '2' | '3' | '5' | 'wash';
 export type OpticsQuality = 'measured' | 'partly measured' | 'estimated';
 export type PaintKind = 'acrylic' | 'airbrush colour' | 'primer' | 'wash' | 'one-coat' | 'ink' | 'medium' | 'thinner' | 'varnish' | 'metal flake' | 'colour-shift powder' | 'lacquer chrome' | 'oil' | 'enamel liner' | 'pigment powder';
 export type RunStepState = 'open' | 'done' | 'skipped';
+export type ScaleState = 'steady' | 'filling' | 'jumped' | 'missing';
 export type SearchEnding = 'proven' | 'settled' | 'stopped';
 export type Sheen = 'matt' | 'satin' | 'gloss';
 export type Swatch = 'black' | 'white' | 'overBlack' | 'overWhite' | 'thick' | 'tint';
@@ -416,6 +417,16 @@ export interface SampleProps {
     spread: number;
     pixels: number;
     doubt: string | null;
+}
+
+export interface ScaleProps {
+    grams: number;
+    state: ScaleState;
+    readings: number;
+    missing: number;
+    jumps: number;
+    drift: number;
+    everyMs: number;
 }
 
 export interface SectionCellProps {

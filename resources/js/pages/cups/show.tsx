@@ -16,7 +16,7 @@ import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
 import { PotMark } from '@/shared/ui/pot-mark';
 import { Stepper } from '@/shared/ui/stepper';
-import type { ColourProps, CupEntryProps, CupProps, PotProps, SteeringProps } from '@/types/generated';
+import type { ColourProps, CupEntryProps, CupProps, PotProps, ScaleProps, SteeringProps } from '@/types/generated';
 
 type Unit = 'drops' | 'grams';
 
@@ -115,7 +115,7 @@ function Cup({ cup: opened, pots }: { cup: CupProps; pots: PotProps[] }) {
                     <Recipe cup={cup} />
                 </section>
                 <section className="flex min-w-0 flex-col gap-5">
-                    <Filling pots={pots} pot={pot} onPot={setPot} onAct={act} held={cup.millilitres} />
+                    <Filling cup={cup.id} pots={pots} pot={pot} onPot={setPot} onAct={act} held={cup.millilitres} />
                     {cup.target !== null && cup.millilitres > 0 && (
                         <Steer key={contentsOf(cup)} cup={cup} onAct={act} />
                     )}
@@ -179,12 +179,14 @@ function Recipe({ cup }: { cup: CupProps }) {
 }
 
 function Filling({
+    cup,
     pots,
     pot,
     onPot,
     onAct,
     held,
 }: {
+    cup: number;
     pots: readonly PotProps[];
     pot: number;
     onPot: (id: number) => void;
@@ -238,6 +240,13 @@ function Filling({
             >
                 {unit === 'drops' ? many(amount, 'drop') : `${amount.toFixed(2)} g`} of {name}
             </Button>
+            <PourOnScale
+                cup={cup}
+                name={name}
+                onGrams={(grams) => {
+                    onAct({ act: 'add', paintId: pot, grams });
+                }}
+            />
             <div className="grid grid-cols-2 gap-3">
                 <Button
                     onClick={() => {
@@ -256,6 +265,87 @@ function Filling({
                 </Button>
             </div>
         </section>
+    );
+}
+
+const SCALE_WORDS: Record<ScaleProps['state'], string> = {
+    steady: 'steady',
+    filling: 'running in',
+    jumped: 'something leans on the scale: it waits',
+    missing: 'a reading is missing: it goes on',
+};
+
+/** Pours while a scale counts. The scale is simulated; what it does badly is shown, and not counted. */
+function PourOnScale({ cup, name, onGrams }: { cup: number; name: string; onGrams: (grams: number) => void }) {
+    const [session, setSession] = useState<number | null>(null);
+    const [seen, setSeen] = useState<ScaleProps | null>(null);
+
+    useEffect(() => {
+        if (session === null) return;
+        const started = Date.now();
+        const controller = new AbortController();
+        const ask = async () => {
+            let every = 250;
+            while (!controller.signal.aborted) {
+                const readings = Math.min(600, Math.floor((Date.now() - started) / every));
+                try {
+                    const path = `${url('cups.scale', { cup })}?session=${session}&readings=${readings}`;
+                    const answer = await send<ScaleProps>('GET', path, undefined, controller.signal);
+                    every = answer.everyMs;
+                    setSeen(answer);
+                } catch (error) {
+                    // Stopped: the question was called off.
+                    if (!(error instanceof ApiError)) return;
+                }
+                await new Promise((resolve) => window.setTimeout(resolve, 2 * every));
+            }
+        };
+        void ask();
+        return () => {
+            controller.abort();
+        };
+    }, [cup, session]);
+
+    if (session === null) {
+        return (
+            <Button
+                onClick={() => {
+                    setSeen(null);
+                    setSession(1 + Math.floor(Math.random() * 1_000_000));
+                }}
+            >
+                Pour on the scale
+            </Button>
+        );
+    }
+    return (
+        <div role="group" aria-label="Scale" className="flex items-center gap-3 border border-line p-2">
+            <p className="flex-1 text-sm" role="status">
+                <strong className="text-xl">{(seen?.grams ?? 0).toFixed(2)} g</strong>{' '}
+                {SCALE_WORDS[seen?.state ?? 'steady']}
+                <span className="block text-xs text-quiet">
+                    {many(seen?.missing ?? 0, 'reading')} missed, {many(seen?.jumps ?? 0, 'jump')} not counted,{' '}
+                    {(seen?.drift ?? 0).toFixed(3)} g of drift taken off; a simulated scale
+                </span>
+            </p>
+            <Button
+                look="main"
+                disabled={seen === null || seen.grams <= 0}
+                onClick={() => {
+                    if (seen !== null && seen.grams > 0) onGrams(seen.grams);
+                    setSession(null);
+                }}
+            >
+                That much of {name}
+            </Button>
+            <Button
+                onClick={() => {
+                    setSession(null);
+                }}
+            >
+                Stop
+            </Button>
+        </div>
     );
 }
 
