@@ -144,6 +144,20 @@ abstract class BrowserTestCase extends TestCase
         $this->gone("//*[@role='listbox']");
     }
 
+    /** Cuts the page off from the server, or joins it again. */
+    protected function offline(bool $offline): void
+    {
+        $tools = new ChromeDevToolsDriver($this->browser);
+        $tools->execute('Network.enable');
+        $tools->execute('Network.emulateNetworkConditions', [
+            'offline' => $offline, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1,
+        ]);
+        if (! $offline) {
+            // What the console said of the lost connection was asked for.
+            $this->browser->manage()->getLog('browser');
+        }
+    }
+
     protected function keys(string ...$keys): void
     {
         foreach ($keys as $key) {

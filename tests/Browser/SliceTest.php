@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Remote\LocalFileDetector;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
@@ -247,15 +246,6 @@ final class SliceTest extends BrowserTestCase
         $this->button('Dark surround')->click();
         self::assertSame('lamp', $this->browser->executeScript('return document.documentElement.dataset.surround'));
         $this->assertAccessible('lamp surround');
-    }
-
-    private function offline(bool $offline): void
-    {
-        $tools = new ChromeDevToolsDriver($this->browser);
-        $tools->execute('Network.enable');
-        $tools->execute('Network.emulateNetworkConditions', [
-            'offline' => $offline, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1,
-        ]);
     }
 
     private function press(RemoteWebElement $element, float $x, float $y): void
