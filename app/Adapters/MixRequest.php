@@ -23,12 +23,24 @@ final readonly class MixRequest
     /**
      * @param  list<Paint>  $pots  to mix from, in shelf order
      * @param  list<PaintOptics>  $optics  theirs
+     * @param  non-empty-list<array{MixTask, float}>  $zones  the task, and those of other zones it should be right for as
+     *                                                        well, with their weights
      */
     private function __construct(
         public MixTask $task,
         public array $pots,
         public array $optics,
+        public array $zones,
     ) {
+    }
+
+    /** The same mix for other zones too; the first zone counts twice as much as each of them. */
+    public function andFor(self ...$others): self
+    {
+        return new self($this->task, $this->pots, $this->optics, [
+            [$this->task, 2.0],
+            ...array_values(array_map(static fn (self $o): array => [$o->task, 1.0], $others)),
+        ]);
     }
 
     /**
@@ -87,6 +99,6 @@ final readonly class MixRequest
             $maxPaints,
         );
 
-        return new self($task, $pots, array_map(static fn (Paint $p): PaintOptics => $p->optics(), $pots));
+        return new self($task, $pots, array_map(static fn (Paint $p): PaintOptics => $p->optics(), $pots), [[$task, 1.0]]);
     }
 }

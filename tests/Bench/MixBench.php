@@ -5,11 +5,15 @@ declare(strict_types=1);
 namespace Tests\Bench;
 
 use Hyalin\Colour\Lab;
+use Hyalin\Colour\Reflectance;
 use Hyalin\Mixing\ExhaustiveMixSearch;
+use Hyalin\Mixing\LaterLayer;
 use Hyalin\Mixing\MixEvaluator;
 use Hyalin\Mixing\MixTask;
 use Hyalin\Mixing\Placement;
 use Hyalin\Mixing\QuickMixSearch;
+use Hyalin\Mixing\ZonesMixSearch;
+use Hyalin\Optics\FilmThickness;
 use Tests\Support\InventedShelf;
 
 /**
@@ -23,6 +27,7 @@ final class MixBench
 
     public function run(bool $full): void
     {
+        $this->backward();
         foreach (['masstone' => Placement::masstone(), 'film over grey' => InventedShelf::filmOverGrey()] as $name => $placement) {
             $medians = [];
             foreach ([20, 60, 90, 200] as $pots) {
@@ -35,6 +40,36 @@ final class MixBench
                 $this->equality($name, $placement, 90, 200);
             }
         }
+    }
+
+    /** One mix for five zones through three layers that still follow, beside the plain search for one zone. */
+    private function backward(): void
+    {
+        [$paints, $targets] = self::problem(InventedShelf::filmOverGrey(), 90, 20);
+        $later = array_map(
+            static fn (int $i): LaterLayer => LaterLayer::of($paints[$i]->scaled(0.15), FilmThickness::coats(0.5), 1.0),
+            [4, 11, 17],
+        );
+        $plain = new Sample;
+        $through = new Sample;
+        foreach ($targets as $i => $target) {
+            $zones = [];
+            foreach ([0.05, 0.2, 0.35, 0.6, 0.8] as $n => $beneath) {
+                $placement = Placement::over(Reflectance::flat($beneath), FilmThickness::coats(1.0));
+                $zones[] = [MixTask::of($target, $placement, $later), $n === 2 ? 2.0 : 1.0];
+            }
+            $task = MixTask::of($target, InventedShelf::filmOverGrey());
+            if ($i === 0) {
+                QuickMixSearch::find($paints, $task);
+                ZonesMixSearch::find($paints, $zones);
+            }
+            $plain->time(static fn () => QuickMixSearch::find($paints, $task));
+            $through->time(static fn () => ZonesMixSearch::find($paints, $zones));
+        }
+        printf(
+            "backward solving, 90 pots, 3 layers to come, 5 zones, seed %d, 20 targets: median %.1f ms, %.1f times the plain search (%.1f ms)\n\n",
+            self::SEED, $through->median(), $through->median() / $plain->median(), $plain->median(),
+        );
     }
 
     private function quick(string $name, Placement $placement, int $pots): float

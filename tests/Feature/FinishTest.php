@@ -222,4 +222,26 @@ final class FinishTest extends TestCase
             $this->postJson("/figures/{$figure->id}/areas/{$area->id}/section", ['layers' => [$layers[0], [...$layers[1], ...$change]]])->assertJsonPath('rows.2.shows', true);
         }
     }
+
+    public function test_one_mix_is_found_for_all_sampled_zones(): void
+    {
+        $figure = $this->figure();
+        $area = $this->area($figure);
+        $ochre = $this->pot('Lamp Ochre', '#d79a1e');
+        $white = $this->pot('Chalk White', '#f4f3ee');
+        $this->pot('Peat', '#33251b');
+        $this->sample($area, 'mid', '#dfb25a');
+        $this->sample($area, 'light', '#e6c684');
+        $prime = [...$this->layer($white, 'spray can'), 'coats' => 1];
+        $ask = ['layers' => [$prime, $this->layer($ochre)], 'index' => 1, 'zone' => 'mid'];
+        $mid = $this->postJson("/figures/{$figure->id}/areas/{$area->id}/mixes", $ask)->assertOk()->json('mixes.0.difference');
+        $light = $this->postJson("/figures/{$figure->id}/areas/{$area->id}/mixes", [...$ask, 'zone' => 'light'])->assertOk()->json('mixes.0.difference');
+        $both = $this->postJson("/figures/{$figure->id}/areas/{$area->id}/mixes", [...$ask, 'allZones' => true])->assertOk()->assertJsonPath('ending', 'settled')->json('mixes.0.difference');
+        self::assertIsNumeric($mid);
+        self::assertIsNumeric($light);
+        self::assertIsNumeric($both);
+        // One mix cannot be better for both than the best for each.
+        self::assertGreaterThanOrEqual((2 * (float) $mid + (float) $light) / 3 - 0.35, (float) $both);
+        self::assertLessThan(12.0, (float) $both);
+    }
 }

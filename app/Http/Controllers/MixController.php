@@ -16,6 +16,7 @@ use App\Models\MixSearch as MixSearchRecord;
 use App\Models\Painter;
 use Hyalin\Mixing\ExhaustiveMixSearch;
 use Hyalin\Mixing\MixSearch;
+use Hyalin\Mixing\ZonesMixSearch;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
@@ -28,7 +29,9 @@ final class MixController
     public function find(MixFinderRequest $request, Figure $figure, Area $area, #[CurrentUser] Painter $painter): JsonResponse
     {
         $wanted = $request->mixRequest($figure, $area, $painter);
-        $answer = MixSearch::provingUpTo(config()->integer('hyalin.prove_at_once'))->find($wanted->optics, $wanted->task);
+        $answer = count($wanted->zones) > 1
+            ? ZonesMixSearch::find($wanted->optics, $wanted->zones)
+            : MixSearch::provingUpTo(config()->integer('hyalin.prove_at_once'))->find($wanted->optics, $wanted->task);
 
         return new JsonResponse(MixAnswerProps::of(
             $wanted,

@@ -31,6 +31,8 @@ class MixFinderRequest extends FinishRequest
             'maxPaints' => ['sometimes', 'integer', 'between:1,3'],
             // Also inks and washes, where a painter would not look for them.
             'allKinds' => ['sometimes', 'boolean'],
+            // One mix for every zone that has a sample and is touched by the layer.
+            'allZones' => ['sometimes', 'boolean'],
         ];
     }
 
@@ -52,16 +54,16 @@ class MixFinderRequest extends FinishRequest
             throw ValidationException::withMessages(['shelf' => 'The shelf is empty: there is no paint to mix from. Add a pot first.']);
         }
         $zone = $this->zone();
+        $maxPaints = $this->has('maxPaints') ? $this->integer('maxPaints') : 3;
+        $others = [];
+        foreach ($this->boolean('allZones') ? $area->samples : [] as $sample) {
+            $other = $sample->zone === $zone ? null : MixRequest::of($figure, $drafts, $index, $sample->zone, $sample->lab(), $pots, $maxPaints);
+            if ($other !== null) {
+                $others[] = $other;
+            }
+        }
 
-        return MixRequest::of(
-            $figure,
-            $drafts,
-            $index,
-            $zone,
-            $this->target($area),
-            $pots,
-            $this->has('maxPaints') ? $this->integer('maxPaints') : 3,
-        ) ?? throw ValidationException::withMessages([
+        return MixRequest::of($figure, $drafts, $index, $zone, $this->target($area), $pots, $maxPaints)?->andFor(...$others) ?? throw ValidationException::withMessages([
             'zone' => "This layer does not touch the {$zone->value}: choose a zone it paints.",
         ]);
     }

@@ -19,7 +19,7 @@ type Props = {
     onCup: (mix: DropsProps[]) => void;
 };
 
-type Question = { targetHex: string | null; allKinds: boolean };
+type Question = { targetHex: string | null; allKinds: boolean; allZones: boolean };
 
 /** The best mixes for one zone of one layer, from the shelf, over what lies beneath and under what still follows. */
 export function MixFinder({ figureId, areaId, layers, index, zone, onUse, onCup }: Props) {
@@ -27,12 +27,13 @@ export function MixFinder({ figureId, areaId, layers, index, zone, onUse, onCup 
     const [problem, setProblem] = useState<string | null>(null);
     const [busy, setBusy] = useState(false);
     const [shown, setShown] = useState(0);
-    const [question, setQuestion] = useState<Question>({ targetHex: null, allKinds: false });
+    const [question, setQuestion] = useState<Question>({ targetHex: null, allKinds: false, allZones: false });
     const body = {
         layers,
         index,
         zone,
         allKinds: question.allKinds,
+        allZones: question.allZones,
         ...(question.targetHex === null ? {} : { targetHex: question.targetHex }),
     };
     const key = JSON.stringify(body);
@@ -140,11 +141,27 @@ export function MixFinder({ figureId, areaId, layers, index, zone, onUse, onCup 
                             />
                             also look among inks, washes and one-coats
                         </label>
+                        <label className="mt-1 flex items-center gap-2">
+                            <input
+                                type="checkbox"
+                                checked={question.allZones}
+                                onChange={(event) => {
+                                    setQuestion({ ...question, allZones: event.target.checked });
+                                }}
+                            />
+                            one mix for every sampled zone of this layer
+                        </label>
+                        {question.allZones && (
+                            <p className="mt-1">
+                                Differences are the mean over these zones; the {zone} counts twice. What is shown is the{' '}
+                                {zone}.
+                            </p>
+                        )}
                         <p className="mt-1">{sureness(answer)}</p>
                         <p className="mt-1">
                             {capital(answer.quality)} paints: the prediction is an estimate as good as they are.
                         </p>
-                        {answer.ending !== 'proven' && (
+                        {answer.ending !== 'proven' && !question.allZones && (
                             <Proof
                                 key={key}
                                 path={url('mixes.prove', at)}
