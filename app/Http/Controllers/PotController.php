@@ -108,11 +108,12 @@ final class PotController
         Paint $paint,
         MeasurePot $measure,
         SaveVersioned $save,
+        ColourReader $reader,
         #[CurrentUser] Painter $painter,
     ): JsonResponse {
         $readings = $request->readings();
         $white = $this->white($painter, $request->integer('whiteId'));
-        $measured = $measure($paint, $readings, $request->noise(), $white);
+        $measured = $measure($paint, $readings, $request->noise($reader), $white);
         $answer = MeasurementProps::of($paint, $measured, $white);
         if ($request->boolean('keep')) {
             $save(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Devices\ColourReader;
 use App\Devices\Swatch;
 use Hyalin\Colour\Reflectance;
 use Hyalin\InvalidInput;
@@ -12,8 +13,8 @@ use Illuminate\Validation\ValidationException;
 
 final class MeasureRequest extends FormRequest
 {
-    /** Repeatability by where readings come from; for typed colours an own estimate. */
-    private const NOISE = ['reader' => 0.0008, 'file' => 0.001, 'typed' => 0.01];
+    /** Repeatability, as a standard deviation of reflectance, where no device states its own: own estimates. */
+    private const NOISE = ['file' => 0.001, 'typed' => 0.01];
 
     /** @return array<string, list<mixed>> */
     public function rules(): array
@@ -27,9 +28,12 @@ final class MeasureRequest extends FormRequest
         ];
     }
 
-    public function noise(): float
+    /** @return float standard deviation of reflectance */
+    public function noise(ColourReader $reader): float
     {
-        return self::NOISE[$this->string('source')->value()] ?? self::NOISE['typed'];
+        return $this->string('source')->value() === 'reader'
+            ? $reader->noise()
+            : self::NOISE[$this->string('source')->value()] ?? self::NOISE['typed'];
     }
 
     /**
