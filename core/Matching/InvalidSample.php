@@ -12,4 +12,14 @@ final class InvalidSample extends InvalidInput
     {
         return new self('the sample holds no pixel of the picture: draw it larger or inside the picture');
     }
+
+    public static function strokeTooShort(int $pixels): self
+    {
+        return new self("this stroke holds {$pixels} pixels; a ramp needs at least 40: draw it longer or wider");
+    }
+
+    public static function strokeOfOneTone(float $range): self
+    {
+        return new self(sprintf('this stroke runs through one tone only (lightness differs by %.1f): draw it from the shade to the light', $range));
+    }
 }

@@ -29,10 +29,11 @@ final readonly class SampleStatistics
 
     /**
      * @param  list<int>  $packed  8-bit sRGB pixels, each red * 65536 + green * 256 + blue
+     * @param  ColourCorrection|null  $correction  of the picture they are from
      *
      * @throws InvalidSample when there are no pixels
      */
-    public static function of(array $packed): self
+    public static function of(array $packed, ?ColourCorrection $correction = null): self
     {
         if ($packed === []) {
             throw InvalidSample::noPixels();
@@ -53,31 +54,44 @@ final readonly class SampleStatistics
         asort($luminance);
         $cut = (int) floor(count($packed) * self::TRIM);
         $kept = array_slice(array_keys($luminance), $cut, count($packed) - 2 * $cut);
+        $colours = [];
         $mean = [0.0, 0.0, 0.0];
         foreach ($kept as $i) {
             $p = $packed[$i];
-            $mean[0] += $linear[$p >> 16];
-            $mean[1] += $linear[($p >> 8) & 255];
-            $mean[2] += $linear[$p & 255];
+            $light = $colours[$p] ??= self::light($p, $linear, $correction);
+            $mean[0] += $light[0];
+            $mean[1] += $light[1];
+            $mean[2] += $light[2];
         }
         $n = count($kept);
         $colour = Srgb::fromLinear([$mean[0] / $n, $mean[1] / $n, $mean[2] / $n])->toXyz()->toLab();
 
-        return new self($colour, self::spread($packed, $kept, $colour), count($packed), $clipped / count($packed));
+        return new self($colour, self::spread($packed, $kept, $colours, $colour), count($packed), $clipped / count($packed));
+    }
+
+    /**
+     * @param  list<float>  $decoded
+     * @return array{float, float, float}
+     */
+    private static function light(int $packed, array $decoded, ?ColourCorrection $correction): array
+    {
+        $light = [$decoded[$packed >> 16], $decoded[($packed >> 8) & 255], $decoded[$packed & 255]];
+
+        return $correction === null ? $light : $correction->corrected($light);
     }
 
     /**
      * @param  list<int>  $packed
      * @param  list<int>  $kept
+     * @param  array<int, array{float, float, float}>  $colours  linear light by packed pixel
      */
-    private static function spread(array $packed, array $kept, Lab $colour): float
+    private static function spread(array $packed, array $kept, array $colours, Lab $colour): float
     {
         $stride = max(1, intdiv(count($kept), self::SPREAD_PIXELS));
         $sum = 0.0;
         $n = 0;
         for ($i = 0; $i < count($kept); $i += $stride) {
-            $p = $packed[$kept[$i]];
-            $pixel = Srgb::of(($p >> 16) / 255, (($p >> 8) & 255) / 255, ($p & 255) / 255);
+            $pixel = Srgb::fromLinear($colours[$packed[$kept[$i]]]);
             $sum += DifferenceFormula::Ciede2000->between($colour, $pixel->toXyz()->toLab());
             $n++;
         }

@@ -38,7 +38,13 @@ export async function send<T>(method: Method, path: string, body?: unknown, sign
         if (error instanceof DOMException && error.name === 'AbortError') throw error;
         throw new ApiError(0, 'Hyalin cannot be reached. Nothing was changed; what you entered is still here.');
     }
-    const answer: unknown = await response.json().catch(() => null);
+    const answer: unknown = await response.json().catch((error: unknown) => {
+        // Given up while the answer was still on its way.
+        if (error instanceof DOMException && error.name === 'AbortError') throw error;
+        if (response.ok)
+            throw new ApiError(0, 'The answer of Hyalin was cut off on its way. What you entered is still here.');
+        return null;
+    });
     if (!response.ok) throw failure(response.status, answer);
     return answer as T;
 }
