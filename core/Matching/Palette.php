@@ -20,8 +20,14 @@ final class Palette
 
     private const ROUNDS = 24;
 
-    /** Two colours nearer than this are one. */
+    /** Two colours nearer than this (CIEDE2000) are one. */
     private const ALIKE = 5.0;
+
+    /**
+     * And so are two whose distance is less than this many times the spread of their own pixels: halves of one cloud.
+     * Neighbouring pieces of a long gradient lie 3.5 times apart and stay two.
+     */
+    private const ONE_CLOUD = 2.2;
 
     /** A colour with a smaller share than this is no main colour. */
     private const LEAST_SHARE = 0.01;
@@ -47,7 +53,7 @@ final class Palette
             }
             $centres = $next;
         }
-        $merged = self::merged($centres);
+        $merged = self::merged($centres, self::spreads($cells, $centres));
         $total = array_sum(array_column($merged, 3));
         usort($merged, static fn (array $p, array $q): int => $q[3] <=> $p[3]);
         $colours = [];
@@ -159,20 +165,41 @@ final class Palette
     }
 
     /**
+     * @param  non-empty-list<array{float, float, float, float}>  $cells
      * @param  non-empty-list<array{float, float, float, float}>  $centres
-     * @return non-empty-list<array{float, float, float, float}> none nearer to another than ALIKE
+     * @return list<float> mean squared distance of the pixels to their centre
      */
-    private static function merged(array $centres): array
+    private static function spreads(array $cells, array $centres): array
+    {
+        $sums = array_map(static fn (): float => 0.0, $centres);
+        foreach ($cells as $cell) {
+            $squares = array_map(static fn (array $centre): float => self::squared($cell, $centre), $centres);
+            $best = (int) array_search(min($squares), $squares, true);
+            $sums[$best] = ($sums[$best] ?? 0.0) + $cell[3] * $squares[$best];
+        }
+
+        return array_map(static fn (float $sum, array $centre): float => $sum / $centre[3], array_values($sums), $centres);
+    }
+
+    /**
+     * @param  non-empty-list<array{float, float, float, float}>  $centres
+     * @param  list<float>  $spreads
+     * @return non-empty-list<array{float, float, float, float}> no two of which are one colour
+     */
+    private static function merged(array $centres, array $spreads): array
     {
         for ($i = 0; $i < count($centres); $i++) {
             for ($j = $i + 1; $j < count($centres); $j++) {
                 [$p, $q] = [$centres[$i], $centres[$j]];
-                if (Ciede2000::between($p[0], $p[1], $p[2], $q[0], $q[1], $q[2]) < self::ALIKE) {
-                    $n = $p[3] + $q[3];
+                $n = $p[3] + $q[3];
+                $spread = ($spreads[$i] * $p[3] + $spreads[$j] * $q[3]) / $n;
+                if (Ciede2000::between($p[0], $p[1], $p[2], $q[0], $q[1], $q[2]) < self::ALIKE
+                    || self::squared($p, $q) < self::ONE_CLOUD ** 2 * $spread) {
                     $centres[$i] = [($p[0] * $p[3] + $q[0] * $q[3]) / $n, ($p[1] * $p[3] + $q[1] * $q[3]) / $n, ($p[2] * $p[3] + $q[2] * $q[3]) / $n, $n];
-                    unset($centres[$j]);
+                    $spreads[$i] = $spread;
+                    unset($centres[$j], $spreads[$j]);
 
-                    return self::merged(array_values($centres));
+                    return self::merged(array_values($centres), array_values($spreads));
                 }
             }
         }

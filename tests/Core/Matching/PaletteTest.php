@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Matching;
+
+use Hyalin\Colour\DifferenceFormula;
+use Hyalin\Colour\Srgb;
+use Hyalin\Finish\Zone;
+use Hyalin\Matching\InvalidSample;
+use Hyalin\Matching\Palette;
+use Hyalin\Matching\SampleDoubts;
+use Hyalin\Matching\SampleStatistics;
+use Hyalin\Matching\StrokeRamp;
+use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+final class PaletteTest extends TestCase
+{
+    /** A labelled picture: five paints with noise; each must come back, with its share, in whatever order the pixels come. */
+    public function test_the_colours_of_a_labelled_picture_come_back_with_their_shares(): void
+    {
+        $paints = ['#c98f1f' => 0.4, '#355473' => 0.25, '#1d2124' => 0.2, '#e8e8e3' => 0.1, '#7d2a20' => 0.05];
+        $pixels = [];
+        $random = new Randomizer(new Mt19937(11));
+        foreach ($paints as $hex => $share) {
+            for ($i = 0; $i < 4000 * $share; $i++) {
+                $p = 0;
+                foreach (Srgb::hex($hex)->toArray() as $v) {
+                    $p = $p << 8 | max(0, min(255, (int) round(255 * $v) + $random->getInt(-6, 6)));
+                }
+                $pixels[] = $p;
+            }
+        }
+        $found = Palette::of($pixels, 8);
+        self::assertCount(5, $found);
+        foreach (array_keys($paints) as $n => $hex) {
+            $wanted = Srgb::hex($hex)->toXyz()->toLab();
+            self::assertLessThan(1.5, DifferenceFormula::Ciede2000->between($wanted, $found[$n]->colour), $hex);
+            self::assertEqualsWithDelta($paints[$hex], $found[$n]->share, 0.01);
+        }
+        self::assertEqualsWithDelta(1.0, array_sum(array_map(static fn ($c): float => $c->share, $found)), 0.011);
+        self::assertEquals($found, Palette::of($random->shuffleArray($pixels), 8));
+    }
+
+    public function test_a_picture_of_one_colour_has_one_main_colour(): void
+    {
+        self::assertCount(1, Palette::of(array_fill(0, 300, 0x808080), 8));
+        $this->expectException(InvalidSample::class);
+        Palette::of([], 8);
+    }
+
+    public function test_a_stroke_from_shade_to_light_gives_the_ramp_in_order(): void
+    {
+        $pixels = [];
+        foreach (range(0, 199) as $i) {
+            $v = 40 + $i;
+            $pixels[] = $v << 16 | (int) (0.7 * $v) << 8 | (int) (0.3 * $v);
+        }
+        $ramp = StrokeRamp::of($pixels);
+        self::assertSame(array_column(Zone::cases(), 'value'), array_keys($ramp));
+        $before = 0.0;
+        foreach ($ramp as $sample) {
+            self::assertGreaterThan($before + 8, $sample->colour->lightness);
+            $before = $sample->colour->lightness;
+        }
+        foreach ([['too short', array_slice($pixels, 0, 20), 'draw it longer'], ['one tone', array_fill(0, 100, 0x907050), 'one tone only']] as [$name, $wrong, $words]) {
+            try {
+                StrokeRamp::of($wrong);
+                self::fail($name);
+            } catch (InvalidSample $e) {
+                self::assertStringContainsString($words, $e->getMessage());
+            }
+        }
+    }
+
+    public function test_a_highlight_a_clipped_spot_and_a_block_edge_are_questioned(): void
+    {
+        self::assertSame('', self::doubts(self::spot(static fn (int $x, int $y): int => 0x806040 + ($x + $y) % 3), true));
+        self::assertStringContainsString('highlight', self::doubts(self::spot(static fn (int $x, int $y): int => hypot($x - 10, $y - 10) < 4 ? 0xF8F4EE : 0x806040)));
+        self::assertStringContainsString('clipped', self::doubts(self::spot(static fn (int $x): int => $x < 3 ? 0xFFE080 : 0xF8D878)));
+        self::assertStringContainsString('more than one colour', self::doubts(self::spot(static fn (int $x): int => $x < 10 ? 0x806040 : 0x204060)));
+        // Blocks of 8 that differ by a few codes, flat within.
+        $blocky = self::spot(static fn (int $x, int $y): int => 0x806040 + 0x050505 * ((intdiv($x, 8) + intdiv($y, 8)) % 2));
+        self::assertStringContainsString('JPEG', self::doubts($blocky, true));
+        self::assertSame('', self::doubts($blocky));
+    }
+
+    /**
+     * @param  callable(int, int): int  $colour
+     * @return list<array{int, int, int}>
+     */
+    private static function spot(callable $colour): array
+    {
+        $pixels = [];
+        foreach (range(0, 19) as $y) {
+            foreach (range(0, 19) as $x) {
+                $pixels[] = [$x, $y, $colour($x, $y)];
+            }
+        }
+
+        return $pixels;
+    }
+
+    /** @param  list<array{int, int, int}>  $pixels */
+    private static function doubts(array $pixels, bool $isJpeg = false): string
+    {
+        return implode('; ', SampleDoubts::of(SampleStatistics::of(array_column($pixels, 2)), $pixels, $isJpeg));
+    }
+}
