@@ -28,7 +28,7 @@ final class PaletteTest extends TestCase
             for ($i = 0; $i < 4000 * $share; $i++) {
                 $p = 0;
                 foreach (Srgb::hex($hex)->toArray() as $v) {
-                    $p = $p << 8 | max(0, min(255, (int) round(255 * $v) + $random->getInt(-6, 6)));
+                    $p = $p << 8 | max(0, min(255, (int) round(255 * $v) + $random->getInt(-3, 3)));
                 }
                 $pixels[] = $p;
             }
