@@ -15,6 +15,8 @@ return [
         'max_pixels' => 24_000_000,
         // Longer side of what is kept; samples are averages over many pixels.
         'kept_side' => 1600,
+        // Longer side of a neutralised picture as it is shown; colours are taken from the kept one.
+        'shown_side' => 1200,
     ],
 
     // Mix searches up to this many mixes are run to their end at once; larger ones on request, in the queue.

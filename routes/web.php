@@ -13,6 +13,7 @@ use App\Http\Controllers\FigureController;
 use App\Http\Controllers\FinishController;
 use App\Http\Controllers\MixController;
 use App\Http\Controllers\PaintController;
+use App\Http\Controllers\PictureController;
 use App\Http\Controllers\PotController;
 use App\Http\Controllers\ReferenceController;
 use App\Http\Controllers\ShelfFileController;
@@ -83,9 +84,13 @@ Route::middleware('auth')->group(function (): void {
         Route::delete('/areas/{area}', [BriefController::class, 'destroyArea'])->name('areas.destroy');
 
         Route::get('/references', [ReferenceController::class, 'show'])->name('figures.references');
-        Route::post('/pictures', [ReferenceController::class, 'storePicture'])->name('pictures.store');
-        Route::get('/pictures/{picture}/image', [ReferenceController::class, 'image'])->name('pictures.image');
-        Route::delete('/pictures/{picture}', [ReferenceController::class, 'destroyPicture'])->name('pictures.destroy');
+        Route::post('/pictures', [PictureController::class, 'store'])->name('pictures.store');
+        Route::get('/pictures/{picture}/image', [PictureController::class, 'image'])->name('pictures.image');
+        Route::patch('/pictures/{picture}', [PictureController::class, 'update'])->name('pictures.update');
+        Route::delete('/pictures/{picture}', [PictureController::class, 'destroy'])->name('pictures.destroy');
+        Route::put('/pictures/{picture}/neutral', [PictureController::class, 'neutralise'])->name('pictures.neutral');
+        Route::delete('/pictures/{picture}/neutral', [PictureController::class, 'restore'])->name('pictures.restore');
+        Route::get('/pictures/{picture}/palette', [PictureController::class, 'palette'])->name('pictures.palette');
         Route::post('/areas/{area}/samples', [ReferenceController::class, 'storeSample'])->name('samples.store');
         Route::delete('/areas/{area}/samples/{zone}', [ReferenceController::class, 'destroySample'])->name('samples.destroy');
 

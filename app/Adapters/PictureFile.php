@@ -6,23 +6,39 @@ namespace App\Adapters;
 
 use App\Models\Picture;
 use GdImage;
+use Hyalin\Colour\Srgb;
+use Hyalin\InvalidInput;
+use Hyalin\Matching\ChartCorners;
+use Hyalin\Matching\ChartFit;
+use Hyalin\Matching\ChartPatches;
+use Hyalin\Matching\ColourCorrection;
+use Hyalin\Matching\GreyPatch;
+use Hyalin\Matching\SampleStatistics;
 use Illuminate\Support\Facades\Storage;
 use RuntimeException;
 
 /**
- * The pixels of a stored reference.
+ * The pixels of a stored picture, and the colours they stand for once it is neutralised.
  */
 final readonly class PictureFile
 {
+    /** Pixels that a doubt about a sample is judged by. */
+    private const JUDGED = 8_000;
+
     private function __construct(private GdImage $image)
     {
     }
 
     public static function of(Picture $picture): self
     {
-        $image = imagecreatefromstring((string) Storage::disk('local')->get($picture->path));
+        return self::decode((string) Storage::disk('local')->get($picture->path)) ?? throw new RuntimeException("the stored picture {$picture->path} cannot be decoded");
+    }
+
+    public static function decode(string $bytes): ?self
+    {
+        $image = imagecreatefromstring($bytes);
         if ($image === false) {
-            throw new RuntimeException("the stored picture {$picture->path} cannot be decoded");
+            return null;
         }
         if (! imageistruecolor($image)) {
             imagepalettetotruecolor($image);
@@ -32,69 +48,161 @@ final readonly class PictureFile
     }
 
     /**
-     * @param  array{float, float}  $centre  0..1 of width and height
-     * @param  float  $radius  0..1 of the width
+     * @param  list<array{float, float}>  $points  see PictureRegion
      * @return list<int> packed 8-bit sRGB
      */
-    public function spot(array $centre, float $radius): array
+    public function pixels(string $method, array $points): array
     {
-        $width = imagesx($this->image);
-        $cx = $centre[0] * $width;
-        $cy = $centre[1] * imagesy($this->image);
-        $r = max(0.5, $radius * $width);
-
-        return $this->within(
-            $cx - $r, $cy - $r, $cx + $r, $cy + $r,
-            static fn (float $x, float $y): bool => ($x - $cx) ** 2 + ($y - $cy) ** 2 <= $r * $r,
+        return array_map(
+            fn (array $at): int => (int) imagecolorat($this->image, $at[0], $at[1]) & 0xFFFFFF,
+            PictureRegion::of($method, $points, imagesx($this->image), imagesy($this->image))->pixels,
         );
     }
 
     /**
-     * @param  list<array{float, float}>  $outline  0..1 of width and height
-     * @return list<int> packed 8-bit sRGB
+     * @param  list<array{float, float}>  $points
+     * @return list<array{int, int, int}> x, y and packed colour; of a large region only its middle rows
      */
-    public function lasso(array $outline): array
+    public function located(string $method, array $points): array
+    {
+        $places = PictureRegion::of($method, $points, imagesx($this->image), imagesy($this->image))->pixels;
+        $from = max(0, intdiv(count($places) - self::JUDGED, 2));
+
+        return array_map(
+            fn (array $at): array => [$at[0], $at[1], (int) imagecolorat($this->image, $at[0], $at[1]) & 0xFFFFFF],
+            array_slice($places, $from, self::JUDGED),
+        );
+    }
+
+    /**
+     * @param  array{method: string, points: list<array{float, float}>, reflectance: float|null}  $neutral
+     * @return GreyPatch|ChartFit
+     *
+     * @throws InvalidInput saying why nothing can be neutralised on this
+     */
+    public function correction(array $neutral): ColourCorrection
+    {
+        return $neutral['method'] === 'chart'
+            ? $this->chart($neutral['points'])
+            : GreyPatch::of(SampleStatistics::of($this->pixels('lasso', $neutral['points'])), $neutral['method'] === 'grey' ? ($neutral['reflectance'] ?? 0.18) : null);
+    }
+
+    /**
+     * @param  list<array{float, float}>  $points  middles of the corner patches
+     *
+     * @throws InvalidInput
+     */
+    private function chart(array $points): ChartFit
     {
         $width = imagesx($this->image);
         $height = imagesy($this->image);
-        $xs = array_map(static fn (array $p): float => $p[0] * $width, $outline);
-        $ys = array_map(static fn (array $p): float => $p[1] * $height, $outline);
-        $n = count($outline);
+        $at = array_map(static fn (array $p): array => [$p[0] * $width, $p[1] * $height], $points);
+        $corners = ChartCorners::of([$at[0], $at[1], $at[2], $at[3]]);
+        $patches = [];
+        for ($i = 0; $i < ChartPatches::COLUMNS * ChartPatches::ROWS; $i++) {
+            $outline = array_map(static fn (array $p): array => [$p[0] / $width, $p[1] / $height], $corners->patch($i));
+            $patches[] = SampleStatistics::of($this->pixels('lasso', $outline))->colour->toXyz()->toSrgb()->linear();
+        }
 
-        return $this->within(
-            min($xs ?: [0]), min($ys ?: [0]), max($xs ?: [0]), max($ys ?: [0]),
-            // Even-odd rule: a ray to the right crosses the outline an odd number of times.
-            static function (float $x, float $y) use ($xs, $ys, $n): bool {
-                $inside = false;
-                for ($i = 0, $j = $n - 1; $i < $n; $j = $i++) {
-                    if (($ys[$i] > $y) !== ($ys[$j] > $y)
-                        && $x < ($xs[$j] - $xs[$i]) * ($y - $ys[$i]) / ($ys[$j] - $ys[$i]) + $xs[$i]) {
-                        $inside = ! $inside;
-                    }
-                }
-
-                return $inside;
-            },
-        );
+        return ChartFit::of($patches);
     }
 
     /**
-     * @param  callable(float, float): bool  $holds  asked for pixel centres
-     * @return list<int>
+     * Every pixel corrected.
+     *
+     * @param  int  $side  longer side of what is drawn, in pixels
+     * @return string PNG
      */
-    private function within(float $left, float $top, float $right, float $bottom, callable $holds): array
+    public function drawn(ColourCorrection $correction, int $side): string
     {
+        $image = $this->scaled($side);
+        $decoded = array_map(static fn (int $code): float => Srgb::decode($code / 255), range(0, 255));
+        // Photos hold far fewer colours than pixels: each is corrected once.
+        $known = [];
+        for ($y = 0, $height = imagesy($image); $y < $height; $y++) {
+            for ($x = 0, $width = imagesx($image); $x < $width; $x++) {
+                $p = (int) imagecolorat($image, $x, $y) & 0xFFFFFF;
+                imagesetpixel($image, $x, $y, $known[$p] ??= self::code($correction->corrected([$decoded[$p >> 16], $decoded[($p >> 8) & 255], $decoded[$p & 255]])));
+            }
+        }
+        ob_start();
+        imagepng($image, null, 3);
+
+        return (string) ob_get_clean();
+    }
+
+    /**
+     * @param  array{float, float, float, float}|null  $crop
+     * @return list<int> packed pixels of a smaller copy
+     */
+    public function overview(?array $crop, int $side): array
+    {
+        $image = $this->scaled($side);
+        [$left, $top, $width, $height] = $crop ?? [0.0, 0.0, 1.0, 1.0];
         $pixels = [];
-        $lastX = min(imagesx($this->image) - 1, (int) $right);
-        $lastY = min(imagesy($this->image) - 1, (int) $bottom);
-        for ($y = max(0, (int) $top); $y <= $lastY; $y++) {
-            for ($x = max(0, (int) $left); $x <= $lastX; $x++) {
-                if ($holds($x + 0.5, $y + 0.5)) {
-                    $pixels[] = (int) imagecolorat($this->image, $x, $y) & 0xFFFFFF;
-                }
+        for ($y = (int) floor($top * imagesy($image)), $bottom = (int) ceil(($top + $height) * imagesy($image)); $y < min($bottom, imagesy($image)); $y++) {
+            for ($x = (int) floor($left * imagesx($image)), $right = (int) ceil(($left + $width) * imagesx($image)); $x < min($right, imagesx($image)); $x++) {
+                $pixels[] = (int) imagecolorat($image, $x, $y) & 0xFFFFFF;
             }
         }
 
         return $pixels;
+    }
+
+    /**
+     * The picture in little squares.
+     *
+     * @param  array{float, float, float, float}|null  $crop
+     * @param  int  $side  longer side of the copy that is cut up
+     * @return list<array{float, float, int, int}> centre 0..1, packed mean, largest difference of codes within
+     */
+    public function squares(?array $crop, int $side, int $pixels): array
+    {
+        $image = $this->scaled($side);
+        [$left, $top, $width, $height] = $crop ?? [0.0, 0.0, 1.0, 1.0];
+        $squares = [];
+        for ($y = (int) ceil($top * imagesy($image)); $y + $pixels <= ($top + $height) * imagesy($image); $y += $pixels) {
+            for ($x = (int) ceil($left * imagesx($image)); $x + $pixels <= ($left + $width) * imagesx($image); $x += $pixels) {
+                $sums = [0, 0, 0];
+                $least = [255, 255, 255];
+                $most = [0, 0, 0];
+                for ($i = 0; $i < $pixels * $pixels; $i++) {
+                    $p = (int) imagecolorat($image, $x + $i % $pixels, $y + intdiv($i, $pixels));
+                    foreach ([$p >> 16 & 255, $p >> 8 & 255, $p & 255] as $c => $v) {
+                        $sums[$c] += $v;
+                        $least[$c] = min($least[$c], $v);
+                        $most[$c] = max($most[$c], $v);
+                    }
+                }
+                $mean = array_map(static fn (int $sum): int => (int) round($sum / ($pixels * $pixels)), $sums);
+                $squares[] = [
+                    ($x + $pixels / 2) / imagesx($image),
+                    ($y + $pixels / 2) / imagesy($image),
+                    $mean[0] << 16 | $mean[1] << 8 | $mean[2],
+                    max($most[0] - $least[0], $most[1] - $least[1], $most[2] - $least[2]),
+                ];
+            }
+        }
+
+        return $squares;
+    }
+
+    private function scaled(int $side): GdImage
+    {
+        $scale = min(1.0, $side / max(imagesx($this->image), imagesy($this->image)));
+        $small = imagescale($this->image, max(1, (int) round(imagesx($this->image) * $scale)), max(1, (int) round(imagesy($this->image) * $scale)), IMG_BILINEAR_FIXED);
+
+        return $small ?: throw new RuntimeException('a picture could not be scaled');
+    }
+
+    /** @param  array{float, float, float}  $linear */
+    private static function code(array $linear): int
+    {
+        $code = 0;
+        foreach ($linear as $v) {
+            $code = $code << 8 | (int) round(255 * Srgb::encode(max(0.0, min(1.0, $v))));
+        }
+
+        return $code;
     }
 }

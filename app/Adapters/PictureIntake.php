@@ -17,8 +17,17 @@ final readonly class PictureIntake
 {
     private const TYPES = [IMAGETYPE_JPEG => 'JPEG', IMAGETYPE_PNG => 'PNG', IMAGETYPE_WEBP => 'WebP'];
 
-    private function __construct(public string $png, public int $width, public int $height)
-    {
+    /**
+     * @param  bool  $blockGrid  it was JPEG and its pixels still lie on the grid of blocks they were compressed in
+     * @param  list<string>  $remarks  what the painter should know of the file
+     */
+    private function __construct(
+        public string $png,
+        public int $width,
+        public int $height,
+        public bool $blockGrid,
+        public array $remarks,
+    ) {
     }
 
     /**
@@ -40,19 +49,60 @@ final readonly class PictureIntake
             throw UnreadablePicture::tooManyPixels($width, $height, $maxPixels);
         }
         self::refuseTruncated($bytes, $type);
+        self::refuseOtherKinds($bytes, $type, $size['channels'] ?? 3);
 
-        return self::encode($bytes, $keptSide);
+        return self::encode($bytes, $keptSide, $type, $size['bits'] ?? 8);
     }
 
-    private static function encode(string $bytes, int $keptSide): self
+    /** Inks instead of lights, or several pictures in one: neither is a colour to be matched. */
+    private static function refuseOtherKinds(string $bytes, int $type, int $channels): void
+    {
+        if ($type === IMAGETYPE_JPEG && $channels === 4) {
+            throw UnreadablePicture::inks();
+        }
+        $moves = match ($type) {
+            IMAGETYPE_PNG => str_contains(substr($bytes, 0, 4096), 'acTL'),
+            IMAGETYPE_WEBP => str_contains(substr($bytes, 0, 64), 'ANIM'),
+            default => false,
+        };
+        if ($moves) {
+            throw UnreadablePicture::moves();
+        }
+    }
+
+    /** @return list<string> */
+    private static function remarks(string $bytes, int $bits): array
+    {
+        $remarks = [];
+        if ($bits > 8) {
+            $remarks[] = "It had {$bits} bits a channel and is kept with 8.";
+        }
+        $head = substr($bytes, 0, 65_536);
+        foreach (['Display P3' => 'Display P3', 'Adobe RGB' => 'Adobe RGB', 'ProPhoto' => 'ProPhoto RGB'] as $mark => $name) {
+            if (str_contains($head, $mark) || str_contains($head, implode("\0", str_split($mark)))) {
+                $remarks[] = "It names {$name} as its colour space and is read as sRGB: strong colours come out duller than they were.";
+            }
+        }
+
+        return $remarks;
+    }
+
+    private static function encode(string $bytes, int $keptSide, int $type, int $bits): self
     {
         try {
             $image = self::strictly(static fn () => (new ImageManager(new Driver(), autoOrientation: true))->read($bytes));
+            [$width, $height] = [$image->width(), $image->height()];
             $image->scaleDown($keptSide, $keptSide);
             // Transparent pixels have no colour of their own: they are laid over white, as a viewer shows them.
             $image->blendTransparency('ffffff');
 
-            return new self((string) $image->toPng(), $image->width(), $image->height());
+            return new self(
+                (string) $image->toPng(),
+                $image->width(),
+                $image->height(),
+                $type === IMAGETYPE_JPEG && [$width, $height] === [$image->width(), $image->height()],
+                self::remarks($bytes, $bits),
+            );
         } catch (Throwable $e) {
             throw UnreadablePicture::damaged($e);
         }

@@ -38,6 +38,16 @@ final class UnreadablePicture extends RuntimeException
         return new self("This {$type} file ends too early: it was cut off on its way here. Nothing was added. Copy it again.");
     }
 
+    public static function inks(): self
+    {
+        return new self('This JPEG holds amounts of printing inks (CMYK), not colours of light. Nothing was added. Save it as sRGB and try again.');
+    }
+
+    public static function moves(): self
+    {
+        return new self('This file holds several pictures one after the other. Nothing was added. Save the one you mean as a picture of its own.');
+    }
+
     public static function damaged(Throwable $cause): self
     {
         return new self('This picture is damaged and cannot be decoded. Nothing was added.', 0, $cause);

@@ -17,6 +17,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $name
  * @property string|null $wish
  * @property int $position
+ * @property float|null $tolerance CIEDE2000 the painted piece may differ by; null for the usual
  * @property int $version
  * @property-read int|null $layers_count
  * @property-read int|null $samples_count
@@ -26,6 +27,12 @@ final class Area extends Model
     protected $guarded = ['id', 'figure_id'];
 
     protected $attributes = ['version' => 1, 'position' => 0];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['tolerance' => 'float'];
+    }
 
     /** @return BelongsTo<Figure, $this> */
     public function figure(): BelongsTo

@@ -17,7 +17,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $area_id
  * @property int $picture_id
  * @property Zone $zone
- * @property string $method spot or lasso
+ * @property string $method spot, lasso or stroke
  * @property list<array{float, float}> $outline
  * @property float $lightness
  * @property float $a
@@ -25,6 +25,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property float $spread
  * @property int $pixels
  * @property float $clipped
+ * @property list<string>|null $doubts
  */
 final class Sample extends Model
 {
@@ -34,7 +35,7 @@ final class Sample extends Model
     protected function casts(): array
     {
         return [
-            'zone' => Zone::class, 'outline' => Outline::class,
+            'zone' => Zone::class, 'outline' => Outline::class, 'doubts' => 'array',
             'lightness' => 'float', 'a' => 'float', 'b' => 'float', 'spread' => 'float', 'clipped' => 'float',
         ];
     }

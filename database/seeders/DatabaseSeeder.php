@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Actions\EstimatePaint;
+use App\Actions\HangPicture;
 use App\Actions\SaveFinish;
 use App\Actions\StartRun;
 use App\Adapters\LayerDraft;
 use App\Adapters\MixRequest;
-use App\Adapters\PictureFile;
-use App\Adapters\PictureIntake;
+use App\Adapters\PictureColours;
 use App\Http\Controllers\SignInController;
 use App\Models\Area;
 use App\Models\Figure;
@@ -18,12 +18,12 @@ use App\Models\Paint;
 use App\Models\Painter;
 use App\Models\PaintKind;
 use App\Models\Picture;
+use App\Models\PictureKind;
 use App\Models\RunStepState;
 use Database\Demo\FigurePlans;
 use Hyalin\Colour\Bands;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
-use Hyalin\Matching\SampleStatistics;
 use Hyalin\Mixing\MixSearch;
 use Hyalin\Optics\Opacity;
 use Hyalin\Optics\OpticsQuality;
@@ -32,7 +32,6 @@ use Hyalin\Optics\Sheen;
 use Hyalin\Optics\TintingStrength;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use RuntimeException;
 
@@ -162,42 +161,21 @@ final class DatabaseSeeder extends Seeder
 
     private function hang(Figure $figure, string $name): Picture
     {
-        $intake = PictureIntake::of(
+        return (new HangPicture)(
+            $figure,
             (string) file_get_contents(database_path("demo/pictures/{$name}.webp")),
-            config()->integer('hyalin.uploads.max_bytes'),
-            config()->integer('hyalin.uploads.max_pixels'),
-            config()->integer('hyalin.uploads.kept_side'),
+            "{$figure->name}, painted by the sculptor",
+            PictureKind::OtherPiece,
         );
-        $path = 'pictures/'.Str::ulid()->toBase32().'.png';
-        Storage::disk('local')->put($path, $intake->png);
-
-        return $figure->pictures()->create([
-            'title' => "{$figure->name}, painted by the sculptor",
-            'path' => $path,
-            'width' => $intake->width,
-            'height' => $intake->height,
-        ]);
     }
 
     private function sample(Area $area, Picture $picture, string $name): void
     {
         /** @var array<string, array<string, array{float, float, float}>> $spots written by database/demo/render.php */
         $spots = json_decode((string) file_get_contents(database_path("demo/pictures/{$name}.spots.json")), true);
-        $file = PictureFile::of($picture);
+        $colours = PictureColours::of($picture);
         foreach ($spots[$area->name] ?? [] as $zone => [$x, $y, $radius]) {
-            $statistics = SampleStatistics::of($file->spot([$x, $y], $radius));
-            $area->samples()->create([
-                'picture_id' => $picture->id,
-                'zone' => Zone::from($zone),
-                'method' => 'spot',
-                'outline' => [[$x, $y], [$radius, 0.0]],
-                'lightness' => $statistics->colour->lightness,
-                'a' => $statistics->colour->a,
-                'b' => $statistics->colour->b,
-                'spread' => $statistics->spread,
-                'pixels' => $statistics->pixels,
-                'clipped' => $statistics->clipped,
-            ]);
+            $area->samples()->create($colours->taken('spot', [[$x, $y], [$radius, 0.0]], Zone::from($zone)));
         }
     }
 

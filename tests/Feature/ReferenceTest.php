@@ -86,13 +86,13 @@ final class ReferenceTest extends TestCase
             "/figures/{$figure->id}/areas/{$area->id}/samples",
             ['pictureId' => $pictureId, 'zone' => $zone, 'method' => $method, 'points' => $points],
         );
-        $sample('spot', [[0.25, 0.5], [0.1, 0]], 'mid')->assertCreated()->assertJsonPath('colour.hex', '#d79a1e');
+        $sample('spot', [[0.25, 0.5], [0.1, 0]], 'mid')->assertCreated()->assertJsonPath('0.colour.hex', '#d79a1e');
         $sample('lasso', [[0.6, 0.1], [0.9, 0.1], [0.9, 0.9], [0.6, 0.9]], 'shade')->assertCreated()
-            ->assertJsonPath('colour.hex', '#1d2b4a')
-            ->assertJsonPath('doubt', null);
+            ->assertJsonPath('0.colour.hex', '#1d2b4a')
+            ->assertJsonPath('0.doubt', null);
         // Over the border: it says that it holds very different colours.
         $sample('spot', [[0.5, 0.5], [0.2, 0]], 'light')->assertCreated()
-            ->assertJsonPath('doubt', fn (?string $words): bool => str_contains((string) $words, 'very different colours'));
+            ->assertJsonPath('0.doubt', fn (?string $words): bool => str_contains((string) $words, 'more than one colour'));
         $sample('spot', [[1.8, 1.8], [0.01, 0]], 'edge')->assertUnprocessable();
         $sample('spot', [[0.25, 0.5]], 'edge')->assertUnprocessable();
         // Taken again, a zone has the new colour and only that.

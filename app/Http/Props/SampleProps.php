@@ -13,8 +13,8 @@ use Hyalin\Finish\Zone;
 final readonly class SampleProps
 {
     /**
-     * @param  string  $method  spot or lasso
-     * @param  list<list<float>>  $outline  points, 0..1 of width and height; a spot is its centre and [radius, 0]
+     * @param  string  $method  spot, lasso or stroke
+     * @param  list<list<float>>  $outline  points, 0..1 of width and height; a spot is its centre and [radius, 0], a stroke ends with [half width, 0]
      * @param  float  $spread  mean CIEDE2000 of its pixels to it
      * @param  string|null  $doubt  why this sample may not be what it seems
      */
@@ -48,11 +48,11 @@ final readonly class SampleProps
 
     private static function doubt(Sample $sample): ?string
     {
-        return match (true) {
-            $sample->clipped > 0.1 => sprintf('%.0f %% of it is clipped: the true colour lies beyond.', 100 * $sample->clipped),
-            $sample->spread > 8 => 'It holds very different colours: take a smaller spot.',
-            $sample->pixels < 12 => 'It is only a few pixels.',
-            default => null,
-        };
+        $doubts = $sample->doubts ?? [];
+        if ($sample->pixels < 12) {
+            $doubts[] = 'it is only a few pixels';
+        }
+
+        return $doubts === [] ? null : ucfirst(implode('; ', $doubts)).'.';
     }
 }

@@ -10,13 +10,15 @@ use Illuminate\Validation\Rule;
 
 final class SampleRequest extends FormRequest
 {
+    use ReadsPoints;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
         return [
             'pictureId' => ['required', 'integer'],
             'zone' => ['required', Rule::enum(Zone::class)],
-            'method' => ['required', Rule::in(['spot', 'lasso'])],
+            'method' => ['required', Rule::in(['spot', 'lasso', 'stroke'])],
             'points' => ['required', 'array', 'list', 'min:2', 'max:2000'],
             'points.*' => ['required', 'array', 'list', 'size:2'],
             'points.*.*' => ['required', 'numeric', 'between:-1,2'],
@@ -28,21 +30,8 @@ final class SampleRequest extends FormRequest
         return $this->enum('zone', Zone::class) ?? Zone::Mid;
     }
 
-    public function isSpot(): bool
+    public function taking(): string
     {
-        return $this->string('method')->value() === 'spot';
-    }
-
-    /** @return non-empty-list<array{float, float}> 0..1 of width and height */
-    public function points(): array
-    {
-        $points = [];
-        foreach ($this->array('points') as $point) {
-            if (is_array($point) && is_numeric($point[0] ?? null) && is_numeric($point[1] ?? null)) {
-                $points[] = [(float) $point[0], (float) $point[1]];
-            }
-        }
-
-        return $points ?: throw new \LogicException('the rules ask for at least two points');
+        return $this->string('method')->value();
     }
 }

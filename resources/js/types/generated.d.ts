@@ -8,9 +8,11 @@ export type Likeness = 'the same to the eye' | 'close' | 'visible' | 'clearly di
 export type Opacity = '1' | '2' | '3' | '5' | 'wash';
 export type OpticsQuality = 'measured' | 'partly measured' | 'estimated';
 export type PaintKind = 'acrylic' | 'airbrush colour' | 'primer' | 'wash' | 'one-coat' | 'ink' | 'medium' | 'thinner' | 'varnish' | 'metal flake' | 'colour-shift powder' | 'lacquer chrome' | 'oil' | 'enamel liner' | 'pigment powder';
+export type PictureKind = 'artwork' | 'photo of another piece' | 'photo of a real thing' | 'photo of my painted piece';
 export type RunStepState = 'open' | 'done' | 'skipped';
 export type ScaleState = 'steady' | 'filling' | 'jumped' | 'missing';
 export type SearchEnding = 'proven' | 'settled' | 'stopped';
+export type Shading = 'painted on' | 'real light';
 export type Sheen = 'matt' | 'satin' | 'gloss';
 export type Swatch = 'black' | 'white' | 'overBlack' | 'overWhite' | 'thick' | 'tint';
 export type Technique = 'base coat' | 'airbrush' | 'spray can' | 'zenithal spray' | 'spray from 45 degrees' | 'spray from below' | 'layer' | 'wash' | 'one-coat' | 'glaze' | 'filter' | 'dry brush' | 'overbrush' | 'stipple' | 'sponge' | 'edge highlight' | 'recess shade' | 'wet blend' | 'chipping' | 'spatter' | 'pigment powder' | 'decal' | 'varnish';
@@ -283,6 +285,14 @@ export interface MixSearchProps {
     answer: Record<string, unknown> | null;
 }
 
+export interface NeutralProps {
+    method: string;
+    points: Array<Array<number>>;
+    words: string;
+    bound: number | null;
+    residuals: Array<ResidualProps>;
+}
+
 export interface PaintProps {
     id: number;
     maker: string;
@@ -305,6 +315,12 @@ export interface PaintProps {
     version: number;
 }
 
+export interface PaletteProps {
+    colour: ColourProps;
+    share: number;
+    spot: Array<Array<number>>;
+}
+
 export interface PartProps {
     id: number;
     name: string;
@@ -322,8 +338,14 @@ export interface PictureProps {
     id: number;
     title: string;
     url: string;
+    neutralUrl: string | null;
     width: number;
     height: number;
+    kind: PictureKind;
+    shading: Shading | null;
+    crop: Array<number> | null;
+    neutral: NeutralProps | null;
+    remarks: Array<string>;
 }
 
 export interface PotProps {
@@ -375,6 +397,12 @@ export interface RemedyProps {
     coats: number;
     thinner: number;
     zones: Array<Zone>;
+}
+
+export interface ResidualProps {
+    name: string;
+    hex: string;
+    difference: number;
 }
 
 export interface RunProps {
