@@ -47,6 +47,8 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/shelf/paints/{paint}/swatches/{swatch}/read', [PotController::class, 'read'])->name('pots.read');
         Route::post('/shelf/paints/{paint}/swatches/{swatch}/typed', [PotController::class, 'typed'])->name('pots.typed');
         Route::post('/shelf/paints/{paint}/swatches-file', [PotController::class, 'file'])->name('pots.file');
+        Route::post('/shelf/paints/{paint}/swatches-photo', [PotController::class, 'photo'])->name('pots.photo');
+        Route::get('/shelf/paints/{paint}/card-photo', [PotController::class, 'cardPhoto'])->name('pots.card-photo');
         Route::post('/shelf/paints/{paint}/measure', [PotController::class, 'measure'])->name('pots.measure');
         Route::patch('/shelf/paints/{paint}/facts', [PotController::class, 'facts'])->name('pots.facts');
         Route::patch('/shelf/paints/{paint}', [PaintController::class, 'update'])->name('paints.update');

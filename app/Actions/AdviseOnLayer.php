@@ -14,6 +14,7 @@ use App\Http\Props\DropsProps;
 use App\Http\Props\RampStepProps;
 use App\Http\Props\SettingProps;
 use App\Http\Props\UndercoatProps;
+use App\Models\Area;
 use App\Models\Figure;
 use App\Models\Paint;
 use App\Models\Painter;
@@ -43,10 +44,10 @@ final class AdviseOnLayer
      * @param  Lab|null  $target  of the finished zone
      */
     public function __invoke(
-        Figure $figure, Painter $painter, array $drafts, int $index, Zone $zone, ?Lab $target, float $contrast, HueDrift $drift,
+        Figure $figure, Area $area, Painter $painter, array $drafts, int $index, Zone $zone, ?Lab $target, float $contrast, HueDrift $drift,
     ): AdviceProps {
-        $optics = FigureOptics::of($figure);
-        $layers = array_map(static fn (LayerDraft $d): Layer => $d->toLayer(), $drafts);
+        $optics = FigureOptics::of($figure, $area);
+        $layers = FigureOptics::layers($drafts);
         $touches = $layers[$index]->coverage($zone) > 0.0;
 
         return new AdviceProps(
@@ -60,7 +61,7 @@ final class AdviseOnLayer
     /** @param  list<Layer>  $layers */
     private static function setting(FigureOptics $optics, array $layers, int $index, Zone $zone, Lab $target): SettingProps
     {
-        $found = SettingSearch::find($optics->prediction, $optics->bare, $layers, $index, $zone, $target);
+        $found = SettingSearch::find($optics->prediction, $optics->start, $layers, $index, $zone, $target);
 
         return new SettingProps($found->coats, $found->thinner, ColourProps::of($found->lab), $found->difference, Likeness::of($found->difference));
     }

@@ -32,6 +32,7 @@ final class FillCup
                 throw ValidationException::withMessages(['millilitres' => sprintf('There are only %.2f mL in this cup.', $held)]);
             }
             $cup->entries()->create(['key' => $key, 'act' => $act, 'paint_id' => $paint?->id, 'millilitres' => $millilitres]);
+            $paint?->takeOut($millilitres);
         });
     }
 

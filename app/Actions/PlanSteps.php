@@ -28,11 +28,10 @@ final class PlanSteps
     {
         $areas = $figure->areas()->with(['layers.paints.paint', 'part'])->get()
             ->filter(static fn (Area $a): bool => $a->layers->isNotEmpty());
-        $optics = FigureOptics::of($figure);
         $shared = $sprayed = $own = [];
         foreach ($areas as $area) {
             $drafts = AreaFinishProps::drafts($area);
-            $section = $optics->section($drafts);
+            $section = FigureOptics::of($figure, $area)->section($drafts);
             // Only while every layer so far was sprayed: a spray later on is masked and belongs to its area.
             $path = '';
             $spraying = true;

@@ -7,6 +7,8 @@ namespace App\Adapters;
 use App\Models\Layer as LayerRecord;
 use App\Models\LayerPaint;
 use App\Models\Paint;
+use Closure;
+use Hyalin\Finish\Hand;
 use Hyalin\Finish\Layer;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
@@ -48,28 +50,33 @@ final readonly class LayerDraft
         );
     }
 
-    public function mixOptics(): PaintOptics
+    /** @param  (Closure(Paint): PaintOptics)|null  $optics  of a pot; as it is on the shelf by default */
+    public function mixOptics(?Closure $optics = null): PaintOptics
     {
         return PaintOptics::mixed(array_map(
-            static fn (array $entry): array => [$entry[0]->optics(), (float) $entry[1]],
+            static fn (array $entry): array => [$optics === null ? $entry[0]->optics() : $optics($entry[0]), (float) $entry[1]],
             $this->mix,
         ));
     }
 
-    public function toLayer(): Layer
+    /**
+     * @param  (Closure(Paint): PaintOptics)|null  $optics
+     * @param  Hand|null  $hand  that of the painter by default
+     */
+    public function toLayer(?Closure $optics = null, ?Hand $hand = null): Layer
     {
         $pots = array_column($this->mix, 0);
 
         return Layer::of(
             $this->technique,
-            $this->mixOptics(),
+            $this->mixOptics($optics),
             $this->thinner,
             $this->coats,
             $this->zones,
             $this->technique === Technique::Varnish ? $pots[0]->sheen : null,
             // Flakes stirred into paint swim in it as flakes.
             array_filter($pots, static fn (Paint $p): bool => $p->kind->isFlake()) !== [],
-            app(Hands::class)->of($pots[0]->painter_id, $this->technique),
+            $hand ?? app(Hands::class)->of($pots[0]->painter_id, $this->technique),
         );
     }
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Adapters;
 
-use App\Models\Figure;
 use App\Models\Paint;
 use Hyalin\Colour\Lab;
 use Hyalin\Finish\Technique;
@@ -63,13 +62,14 @@ final readonly class MixRequest
     }
 
     /**
+     * @param  FigureOptics  $optics  of the area
      * @param  list<LayerDraft>  $drafts
      * @param  int  $index  the layer whose mix is wanted
      * @param  list<Paint>  $pots
      * @return self|null null when the layer does not touch the zone
      */
     public static function of(
-        Figure $figure,
+        FigureOptics $optics,
         array $drafts,
         int $index,
         Zone $zone,
@@ -77,28 +77,33 @@ final readonly class MixRequest
         array $pots,
         int $maxPaints,
     ): ?self {
-        $optics = FigureOptics::of($figure);
-        $layer = $drafts[$index]->toLayer();
+        $layers = FigureOptics::layers($drafts);
+        $layer = $layers[$index];
         if ($layer->coverage($zone) <= 0.0) {
             return null;
         }
         $beneath = $optics->section(array_slice($drafts, 0, $index))->top()->cell($zone)->inside;
         $surface = $optics->section($drafts)->top()->cell($zone)->surface;
         $later = [];
-        foreach (array_slice($drafts, $index + 1) as $draft) {
-            $above = $draft->toLayer();
+        foreach (array_slice($layers, $index + 1) as $above) {
             for ($coat = 0; $coat < $above->coats && $above->coverage($zone) > 0.0; $coat++) {
                 $later[] = LaterLayer::of($above->mix, FilmThickness::coats($above->thickness($zone)), $above->coverage($zone));
             }
         }
         $task = MixTask::of(
             $target,
-            Placement::over($beneath, FilmThickness::coats($layer->thickness($zone)), $layer->coverage($zone), $layer->coats),
+            Placement::over($beneath, FilmThickness::coats($layer->thickness($zone)), $layer->into === null ? $layer->coverage($zone) : 1.0, $layer->coats),
             $later,
             $surface,
             $maxPaints,
         );
 
-        return new self($task, $pots, array_map(static fn (Paint $p): PaintOptics => $p->optics(), $pots), [[$task, 1.0]]);
+        // Blended into a wet coat every pot stands there with its share of that coat: mixing is linear in K and S.
+        $share = $layer->coverage($zone);
+        $blended = static fn (PaintOptics $pot): PaintOptics => $layer->into === null || $share >= 1.0
+            ? $pot
+            : PaintOptics::mixed([[$pot, $share], [$layer->into, 1 - $share]]);
+
+        return new self($task, $pots, array_map(static fn (Paint $p): PaintOptics => $blended($p->optics()), $pots), [[$task, 1.0]]);
     }
 }

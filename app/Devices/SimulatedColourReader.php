@@ -11,11 +11,9 @@ use Hyalin\Finish\Layer;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
 use Hyalin\Optics\FilmThickness;
-use Hyalin\Optics\OpticsQuality;
 use Hyalin\Optics\PaintOptics;
 use Hyalin\Optics\Sheen;
 use Hyalin\Optics\Surface;
-use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /**
@@ -42,7 +40,7 @@ final class SimulatedColourReader implements ColourReader
 
     public function read(Paint $pot, Swatch $swatch, ?Paint $white): Reflectance
     {
-        $paint = self::really($pot);
+        $paint = SimulatedPot::optics($pot);
         $coat = FilmThickness::coats(1.0);
         [$inside, $sheen] = match ($swatch) {
             Swatch::BlackCard => [Reflectance::flat(self::BLACK_CARD), Sheen::Gloss],
@@ -51,7 +49,7 @@ final class SimulatedColourReader implements ColourReader
             Swatch::OverWhite => [$paint->filmOver(Reflectance::flat(self::WHITE_CARD), $coat), $pot->sheen],
             Swatch::Thick => [$paint->masstone(), $pot->sheen],
             Swatch::Tint => [
-                PaintOptics::mixed([[$paint, 1.0], [$white === null ? $paint : self::really($white), 5.0]])->masstone(),
+                PaintOptics::mixed([[$paint, 1.0], [$white === null ? $paint : SimulatedPot::optics($white), 5.0]])->masstone(),
                 $pot->sheen,
             ],
         };
@@ -63,39 +61,15 @@ final class SimulatedColourReader implements ColourReader
     {
         // The hand behind the stand-in paints thicker than the usual profile, and covers less where that leaves gaps.
         $gaps = $technique->profile()->coverage(Zone::Mid) < 1.0;
-        $layer = Layer::of($technique, self::really($pot), $thinner, $coats, Zone::cases(), hand: new Hand($gaps ? self::HAND_COVERAGE : 1.0, self::HAND_THICKNESS));
+        $layer = Layer::of($technique, SimulatedPot::optics($pot), $thinner, $coats, Zone::cases(), hand: new Hand($gaps ? self::HAND_COVERAGE : 1.0, self::HAND_THICKNESS));
 
         return $this->noisy(Surface::of($pot->sheen)->seen($layer->over(Zone::Mid, Reflectance::flat($card))));
     }
 
-    private static function really(Paint $pot): PaintOptics
-    {
-        $optics = $pot->optics();
-        if ($pot->quality !== OpticsQuality::Estimated) {
-            return $optics;
-        }
-        $random = new Randomizer(new Mt19937(crc32("{$pot->maker}\n{$pot->name}")));
-        $load = exp($random->getInt(-500, 500) / 1000);
-        $tilt = $random->getInt(-300, 300) / 1000;
-        $k = $s = [];
-        foreach ($optics->k as $band => $absorption) {
-            $place = ($band - 17.5) / 35;
-            $k[] = $absorption * $load * exp($tilt * $place);
-            $s[] = $optics->s[$band] * $load * exp(-0.5 * $place);
-        }
-
-        return PaintOptics::of($k, $s, OpticsQuality::Measured);
-    }
-
-    /** Gaussian noise (Box and Muller, 1958). */
     private function noisy(Reflectance $true): Reflectance
     {
-        $random = new Randomizer;
+        $noise = new SimulatedNoise(new Randomizer);
 
-        return Reflectance::of(array_map(static function (float $v) use ($random): float {
-            $gauss = sqrt(-2 * log($random->getInt(1, 1_000_000) / 1_000_000)) * cos(2 * M_PI * $random->getInt(0, 1_000_000) / 1_000_000);
-
-            return max(0.0, min(1.0, $v + self::NOISE * $gauss));
-        }, $true->values));
+        return Reflectance::of(array_map(static fn (float $v): float => max(0.0, min(1.0, $v + self::NOISE * $noise->next())), $true->values));
     }
 }

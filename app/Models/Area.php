@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int|null $part_id
  * @property string $name
  * @property string|null $wish
+ * @property int|null $lies_on_id the area that this one lies on when that is finished: a decal
  * @property int $position
  * @property float|null $tolerance CIEDE2000 the painted piece may differ by; null for the usual
  * @property int $version

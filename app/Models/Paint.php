@@ -35,6 +35,7 @@ use Illuminate\Support\Carbon;
  * @property string|null $flop_hex second face of flakes, seen from the side
  * @property array<string, mixed>|null $facts what the painter says where the kind's defaults are wrong
  * @property array<string, mixed>|null $readings what K and S were solved from
+ * @property float $used_ml taken out since, less than one hundredth of its size
  * @property int $version
  * @property Carbon|null $deleted_at
  */
@@ -45,7 +46,7 @@ final class Paint extends Model
 
     protected $guarded = ['id', 'painter_id'];
 
-    protected $attributes = ['version' => 1, 'position' => 0, 'level_percent' => 100];
+    protected $attributes = ['version' => 1, 'position' => 0, 'level_percent' => 100, 'used_ml' => 0.0];
 
     /** @return array<string, string> */
     protected function casts(): array
@@ -60,7 +61,30 @@ final class Paint extends Model
             'quality' => OpticsQuality::class,
             'facts' => 'array',
             'readings' => 'array',
+            'used_ml' => 'float',
         ];
+    }
+
+    /** @return float mL when it is full */
+    public function size(): float
+    {
+        $own = $this->facts['sizeMl'] ?? null;
+
+        return is_numeric($own) ? (float) $own : (float) $this->kind->usual()->sizeMl;
+    }
+
+    /**
+     * Lowers the level by what went into a cup, or raises it again by less than nothing. Hundredths are counted off the
+     * level; what is left over is kept until it makes another one.
+     */
+    public function takeOut(float $millilitres): void
+    {
+        $hundredth = $this->size() / 100;
+        $used = $this->used_ml + $millilitres;
+        $whole = (int) floor($used / $hundredth + 1e-9);
+        $this->level_percent = max(0, min(100, $this->level_percent - $whole));
+        $this->used_ml = $used - $whole * $hundredth;
+        $this->save();
     }
 
     public function optics(): PaintOptics

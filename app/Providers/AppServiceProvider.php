@@ -6,8 +6,10 @@ namespace App\Providers;
 
 use App\Adapters\Hands;
 use App\Database\ImmediateSQLiteConnection;
+use App\Devices\Camera;
 use App\Devices\ColourReader;
 use App\Devices\DropScale;
+use App\Devices\SimulatedCamera;
 use App\Devices\SimulatedColourReader;
 use App\Devices\SimulatedDropScale;
 use App\Models\Chip;
@@ -36,6 +38,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->scoped(Hands::class);
         $this->app->bind(ColourReader::class, SimulatedColourReader::class);
         $this->app->bind(DropScale::class, SimulatedDropScale::class);
+        $this->app->bind(Camera::class, SimulatedCamera::class);
         Connection::resolverFor(
             'sqlite',
             fn (PDO|Closure $pdo, string $database, string $prefix, array $config): Connection => new ImmediateSQLiteConnection($pdo, $database, $prefix, $config),

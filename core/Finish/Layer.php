@@ -18,7 +18,11 @@ final readonly class Layer
     /** A platelet lets nothing through: as good as so many coats of paint of its colour. */
     private const OPAQUE_COATS = 20.0;
 
-    /** @param  non-empty-list<Zone>  $zones */
+    /**
+     * @param  non-empty-list<Zone>  $zones
+     * @param  PaintOptics|null  $into  the mix of the wet coat beneath that this one is blended into
+     * @param  list<float>|null  $factors  36, of what this layer was seen to give to what is predicted for it
+     */
     private function __construct(
         public Technique $technique,
         public PaintOptics $mix,
@@ -28,6 +32,8 @@ final readonly class Layer
         public ?Sheen $sheen,
         public bool $flake,
         public ?Hand $hand,
+        public ?PaintOptics $into = null,
+        public ?array $factors = null,
     ) {
     }
 
@@ -65,20 +71,42 @@ final readonly class Layer
         return new self($technique, $mix, $thinner, $coats, $zones, $sheen, $flake, $hand);
     }
 
+    /** @throws InvalidLayer outside 1..12 */
     public function withCoats(int $coats): self
     {
-        return self::of($this->technique, $this->mix, $this->thinner, $coats, $this->zones, $this->sheen, $this->flake, $this->hand);
+        return $this->but($this->thinner, $coats, $this->zones);
     }
 
+    /** @throws InvalidLayer outside 0..20 */
     public function withThinner(float $thinner): self
     {
-        return self::of($this->technique, $this->mix, $thinner, $this->coats, $this->zones, $this->sheen, $this->flake, $this->hand);
+        return $this->but($thinner, $this->coats, $this->zones);
     }
 
     /** @param  list<Zone>  $zones  at least one */
     public function onZones(array $zones): self
     {
-        return self::of($this->technique, $this->mix, $this->thinner, $this->coats, $zones, $this->sheen, $this->flake, $this->hand);
+        return $this->but($this->thinner, $this->coats, $zones);
+    }
+
+    /** Blended while the coat beneath is wet: the two mixes run into each other instead of lying side by side. */
+    public function blendedInto(PaintOptics $wet): self
+    {
+        return new self($this->technique, $this->mix, $this->thinner, $this->coats, $this->zones, $this->sheen, $this->flake, $this->hand, $wet, $this->factors);
+    }
+
+    /** @param  list<float>|null  $factors  36, each above 0 */
+    public function correctedBy(?array $factors): self
+    {
+        return new self($this->technique, $this->mix, $this->thinner, $this->coats, $this->zones, $this->sheen, $this->flake, $this->hand, $this->into, $factors);
+    }
+
+    /** @param  list<Zone>  $zones */
+    private function but(float $thinner, int $coats, array $zones): self
+    {
+        $checked = self::of($this->technique, $this->mix, $thinner, $coats, $zones, $this->sheen, $this->flake, $this->hand);
+
+        return new self($this->technique, $this->mix, $thinner, $coats, $checked->zones, $this->sheen, $this->flake, $this->hand, $this->into, $this->factors);
     }
 
     /** @return float 0..1 of the zone under one coat */
@@ -108,7 +136,22 @@ final readonly class Layer
         if ($coverage <= 0.0) {
             return $beneath;
         }
+        $over = $this->film($zone, $coverage, $beneath);
+
+        return $this->factors === null ? $over : Reflectance::of(array_map(
+            static fn (float $r, float $factor): float => max(0.0, min(1.0, $r * (1 + $coverage * ($factor - 1)))),
+            $over->values,
+            $this->factors,
+        ));
+    }
+
+    private function film(Zone $zone, float $coverage, Reflectance $beneath): Reflectance
+    {
         $thickness = FilmThickness::coats($this->thickness($zone));
+        if ($this->into !== null && $coverage < 1.0) {
+            // Where it is drawn out it is a mix of both, by volume.
+            return PaintOptics::mixed([[$this->mix, $coverage], [$this->into, 1 - $coverage]])->filmOver($beneath, $thickness->times($this->coats));
+        }
         if ($coverage >= 1.0) {
             // Full coats of one mix are one thicker film (the two-flux equations are autonomous).
             return $this->mix->filmOver($beneath, $thickness->times($this->coats));

@@ -32,12 +32,29 @@ final readonly class SectionPrediction
      */
     public function of(Reflectance $bare, array $layers): Section
     {
+        return $this->onTop($this->start($bare), $layers);
+    }
+
+    /** The same everywhere: a bare print. */
+    public function start(Reflectance $bare): SectionRow
+    {
         $seen = $this->seen($bare, $this->surface);
         $cells = [];
         foreach (Zone::cases() as $zone) {
             $cells[$zone->value] = new SectionCell($zone, $bare, $seen, false, 0.0, $this->surface);
         }
-        $quality = OpticsQuality::Measured;
+
+        return new SectionRow($cells, OpticsQuality::Measured);
+    }
+
+    /**
+     * @param  SectionRow  $start  what lies there already, such as the finish of the area that a decal lies on
+     * @param  list<Layer>  $layers  in the order they are painted
+     */
+    public function onTop(SectionRow $start, array $layers): Section
+    {
+        $cells = array_map(fn (SectionCell $c): SectionCell => new SectionCell($c->zone, $c->inside, $this->seen($c->inside, $c->surface), false, 0.0, $c->surface), $start->cells);
+        $quality = $start->quality;
         $rows = [new SectionRow($cells, $quality)];
         foreach ($layers as $layer) {
             $cells = array_map(fn (SectionCell $cell): SectionCell => $this->after($layer, $cell), $cells);

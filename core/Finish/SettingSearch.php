@@ -6,7 +6,6 @@ namespace Hyalin\Finish;
 
 use Hyalin\Colour\DifferenceFormula;
 use Hyalin\Colour\Lab;
-use Hyalin\Colour\Reflectance;
 
 /**
  * The coats and the dilution with which a layer, its mix left as it is, ends nearest to a target once everything above
@@ -28,18 +27,19 @@ final readonly class SettingSearch
     }
 
     /**
+     * @param  SectionRow  $start  what the finish starts from
      * @param  list<Layer>  $layers  the whole finish
      * @param  int  $index  the layer to set
      */
-    public static function find(SectionPrediction $prediction, Reflectance $bare, array $layers, int $index, Zone $zone, Lab $target): self
+    public static function find(SectionPrediction $prediction, SectionRow $start, array $layers, int $index, Zone $zone, Lab $target): self
     {
-        $beneath = $prediction->of($bare, array_slice($layers, 0, $index))->top()->cell($zone)->inside;
+        $beneath = $prediction->onTop($start, array_slice($layers, 0, $index))->top();
         $best = null;
         $bestScore = INF;
         for ($coats = 1; $coats <= self::MOST_COATS; $coats++) {
             foreach (self::THINNERS as $thinner) {
                 $stack = [$layers[$index]->withCoats($coats)->withThinner($thinner), ...array_slice($layers, $index + 1)];
-                $lab = $prediction->of($beneath, $stack)->top()->cell($zone)->seen;
+                $lab = $prediction->onTop($beneath, $stack)->top()->cell($zone)->seen;
                 $difference = DifferenceFormula::Ciede2000->between($target, $lab);
                 $score = $difference + self::PER_COAT * $coats;
                 if ($score < $bestScore) {

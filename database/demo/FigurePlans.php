@@ -12,7 +12,7 @@ use Hyalin\Finish\Zone;
  * the mix finder shall find it.
  *
  * @phpstan-type PlannedLayer array{technique: Technique, mix: array<string, int>, find?: Zone, zones?: non-empty-list<Zone>, thinner?: float, coats?: int, note?: string}
- * @phpstan-type PlannedArea array{part: string, name: string, wish: string, layers: list<PlannedLayer>}
+ * @phpstan-type PlannedArea array{part: string, name: string, wish: string, layers: list<PlannedLayer>, liesOn?: string}
  * @phpstan-type Plan array{name: string, heightMm: int, copies: int, about: string, bare: string, picture: string|null, run: int, areas: list<PlannedArea>}
  */
 final class FigurePlans
@@ -175,7 +175,13 @@ final class FigurePlans
                 ]],
                 ['part' => 'Bell', 'name' => 'Steel rim', 'wish' => 'Worn steel.', 'layers' => []],
                 ['part' => 'Yoke', 'name' => 'Yoke', 'wish' => 'Salt-bleached wood.', 'layers' => []],
-                ['part' => 'Clapper', 'name' => 'Clapper', 'wish' => 'Bright, uncovered.', 'layers' => []],
+                ['part' => 'Clapper', 'name' => 'Clapper', 'wish' => 'Bright, uncovered.', 'layers' => [
+                    self::given(Technique::SprayCan, ['Primer Black' => 1]),
+                    self::given(Technique::Airbrush, ['Mirror Chrome' => 1], coats: 3),
+                ]],
+                ['part' => 'Bell', 'name' => 'Number', 'wish' => 'White figures, a decal on the enamel.', 'liesOn' => 'Enamel', 'layers' => [
+                    self::given(Technique::Decal, ['Chalk White' => 1]),
+                ]],
             ],
         ];
     }

@@ -66,6 +66,23 @@ final class PictureRender
     }
 
     /**
+     * What is to be seen where, without any paint: red is the number of the area, from 1 in the order of the ramps, or
+     * 0 for the backdrop; green is the light that falls there. The simulated camera paints it.
+     */
+    public function map(): GdImage
+    {
+        $numbers = array_flip(array_keys($this->ramps));
+        $image = imagecreatetruecolor(max(1, $this->width), max(1, $this->height));
+        foreach ($this->map as $row => $line) {
+            foreach ($line as $column => $hit) {
+                imagesetpixel($image, $column, $row, $hit === null ? 0 : ($numbers[$hit[0]] + 1) << 16 | (int) round(255 * $hit[1]) << 8);
+            }
+        }
+
+        return $image;
+    }
+
+    /**
      * A spot well inside each zone of each area.
      *
      * @return array<string, array<string, array{float, float, float}>> centre 0..1 and radius 0..1 of the width, by

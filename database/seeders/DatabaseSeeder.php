@@ -8,6 +8,7 @@ use App\Actions\EstimatePaint;
 use App\Actions\HangPicture;
 use App\Actions\SaveFinish;
 use App\Actions\StartRun;
+use App\Adapters\FigureOptics;
 use App\Adapters\LayerDraft;
 use App\Adapters\MixRequest;
 use App\Adapters\PictureColours;
@@ -146,6 +147,7 @@ final class DatabaseSeeder extends Seeder
                 'wish' => $planned['wish'],
                 'part_id' => $partIds[$planned['part']],
                 'position' => $position + 1,
+                'lies_on_id' => isset($planned['liesOn']) ? $figure->areas()->where('name', $planned['liesOn'])->firstOrFail()->id : null,
             ]);
             $figure->areas()->save($area);
             if ($picture !== null) {
@@ -228,7 +230,7 @@ final class DatabaseSeeder extends Seeder
         $sample = $area->samples()->where('zone', $zone)->first()
             ?? throw new RuntimeException("{$area->name} has no sample of the {$zone->value}");
         $index = (int) array_search($draft, $drafts, true);
-        $request = MixRequest::of($figure, $drafts, $index, $zone, $sample->lab(), $mixable, 3)
+        $request = MixRequest::of(FigureOptics::of($figure, $area), $drafts, $index, $zone, $sample->lab(), $mixable, 3)
             ?? throw new RuntimeException("layer {$index} of {$area->name} does not touch the {$zone->value}");
         $drops = [];
         foreach (MixSearch::provingUpTo(0)->find($request->optics, $request->task)->best()->drops as $place => $count) {

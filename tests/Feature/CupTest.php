@@ -29,6 +29,24 @@ final class CupTest extends TestCase
         $this->get("/cups/{$id}")->assertInertia(fn (AssertableInertia $page) => $page->component('cups/show')->where('cup.name', 'Oilskin, mid')->count('cupsOnSill', 2));
     }
 
+    public function test_what_goes_into_a_cup_is_taken_off_the_level_of_its_pot(): void
+    {
+        // 17 mL: a hundredth is 3.4 drops.
+        $pot = $this->pot('Peat', '#33251b');
+        $cup = $this->cup();
+        $this->act($cup->id, 'A', ['act' => 'add', 'paintId' => $pot->id, 'drops' => 3])->assertOk();
+        self::assertSame(100, $pot->refresh()->level_percent);
+        $this->act($cup->id, 'B', ['act' => 'add', 'paintId' => $pot->id, 'drops' => 4])->assertOk();
+        self::assertSame(98, $pot->refresh()->level_percent);
+        self::assertEqualsWithDelta(0.01, $pot->used_ml, 1e-9);
+        // A drop that never went in is put back, once.
+        foreach ([1, 2] as $time) {
+            $this->patchJson("/cups/{$cup->id}/entries/".str_repeat('B', 26), [])->assertOk();
+            self::assertSame(100, $pot->refresh()->level_percent);
+            self::assertEqualsWithDelta(0.15, $pot->used_ml, 1e-9);
+        }
+    }
+
     public function test_a_deed_sent_twice_is_done_once_and_one_that_cannot_be_is_refused(): void
     {
         $pot = $this->pot('Peat', '#33251b');

@@ -36,9 +36,9 @@ final class DemoTest extends TestCase
         $better = $zones = $shown = $layers = 0;
         foreach ($areas as $area) {
             $drafts = AreaFinishProps::drafts($area);
-            $section = SectionProps::predict($maude, $drafts, $area->samples);
+            $section = SectionProps::predict($maude, $area, $drafts);
             // Painting brought the figure nearer to its reference than the primed figure was.
-            $primed = SectionProps::predict($maude, array_slice($drafts, 0, 2), $area->samples);
+            $primed = SectionProps::predict($maude, $area, array_slice($drafts, 0, 2));
             foreach ($section->matches as $i => $match) {
                 $zones++;
                 $better += $match->difference < $primed->matches[$i]->difference ? 1 : 0;

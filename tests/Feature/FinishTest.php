@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Area;
 use App\Models\Figure;
 use App\Models\MixSearch;
+use App\Models\Paint;
 use App\Models\PaintKind;
 use App\Models\SetAsideEdit;
 use Hyalin\Colour\Srgb;
@@ -243,5 +244,38 @@ final class FinishTest extends TestCase
         // One mix cannot be better for both than the best for each.
         self::assertGreaterThanOrEqual((2 * (float) $mid + (float) $light) / 3 - 0.35, (float) $both);
         self::assertLessThan(12.0, (float) $both);
+    }
+
+    public function test_a_decal_is_an_area_of_its_own_that_starts_from_what_it_lies_on(): void
+    {
+        $figure = $this->figure();
+        $bell = $this->area($figure, 'Enamel');
+        $mark = $this->area($figure, 'Number');
+        $red = $this->pot('Rust', '#7d2a20');
+        $white = $this->pot('Chalk White', '#f4f3ee');
+        $this->putJson("/figures/{$figure->id}/areas/{$bell->id}/finish", ['layers' => [$this->layer($red)], 'version' => 1])->assertOk();
+        $finished = $this->postJson("/figures/{$figure->id}/areas/{$bell->id}/section", ['layers' => [$this->layer($red)]])->json('rows.1.cells.2.colour.hex');
+        $area = ['name' => 'Number', 'liesOnId' => $bell->id];
+        $this->patch("/figures/{$figure->id}/areas/{$mark->id}", $area)->assertRedirect();
+        $section = $this->postJson("/figures/{$figure->id}/areas/{$mark->id}/section", ['layers' => [$this->layer($white, 'decal')]])->assertOk();
+        self::assertSame($finished, $section->json('rows.0.cells.2.colour.hex'));
+        // An area cannot lie on what lies on it, nor on one of another figure.
+        $this->patchJson("/figures/{$figure->id}/areas/{$bell->id}", ['name' => 'Enamel', 'liesOnId' => $mark->id])->assertUnprocessable()->assertJsonPath('errors.liesOnId.0', 'Enamel cannot lie on what lies on it.');
+        $this->patchJson("/figures/{$figure->id}/areas/{$bell->id}", ['name' => 'Enamel', 'liesOnId' => $this->area($this->figure())->id])->assertUnprocessable();
+    }
+
+    public function test_flakes_show_their_other_face_from_the_side(): void
+    {
+        $figure = $this->figure();
+        $area = $this->area($figure);
+        $metal = $this->pot('Anchor', '#b9bcbf', PaintKind::Metal);
+        $plain = $this->pot('Rust', '#7d2a20');
+        $ask = fn (Paint $pot) => $this->postJson("/figures/{$figure->id}/areas/{$area->id}/section", ['layers' => [$this->layer($pot)]])->assertOk();
+        self::assertNull($ask($plain)->json('rows.1.cells.2.side'));
+        $face = $ask($metal)->json('rows.1.cells.2.colour.lab.0');
+        $side = $ask($metal)->json('rows.1.cells.2.side.lab.0');
+        self::assertIsFloat($face);
+        self::assertIsFloat($side);
+        self::assertLessThan($face - 15, $side);
     }
 }

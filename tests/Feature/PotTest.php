@@ -6,7 +6,11 @@ namespace Tests\Feature;
 
 use App\Models\Paint;
 use App\Models\Painter;
+use Hyalin\Colour\DifferenceFormula;
+use Hyalin\Colour\Illuminant;
+use Hyalin\Colour\Lab;
 use Hyalin\Colour\Reflectance;
+use Hyalin\Colour\SpectralSum;
 use Hyalin\Formats\Cgats;
 use Hyalin\Optics\FilmThickness;
 use Hyalin\Optics\OpticsQuality;
@@ -118,5 +122,37 @@ final class PotTest extends TestCase
         $this->patchJson("/shelf/paints/{$pot->id}/facts", ['density' => 1.4])->assertOk()->assertJsonPath('1.value', '1.4')->assertJsonPath('1.isDefault', false);
         $this->patchJson("/shelf/paints/{$pot->id}/facts", ['density' => 40])->assertUnprocessable();
         $this->patchJson("/shelf/paints/{$pot->id}/facts", ['density' => null])->assertOk()->assertJsonPath('1.isDefault', true);
+    }
+
+    public function test_a_pot_is_measured_from_a_photo_of_its_card(): void
+    {
+        $pot = $this->pot('Gull', '#c9b48a');
+        $photo = $this->get("/shelf/paints/{$pot->id}/card-photo")->assertOk()->assertHeader('Content-Type', 'image/png')->getContent();
+        $spots = ['grey' => [0.167, 0.25, 0.04], 'black' => [0.5, 0.25, 0.04], 'white' => [0.833, 0.25, 0.04], 'overBlack' => [0.167, 0.75, 0.04], 'overWhite' => [0.5, 0.75, 0.04], 'thick' => [0.833, 0.75, 0.04]];
+        $send = fn (array $spots, string $bytes) => $this->post("/shelf/paints/{$pot->id}/swatches-photo", [
+            'photo' => UploadedFile::fake()->createWithContent('card.png', $bytes), 'reflectance' => 0.18, 'spots' => $spots,
+        ], ['Accept' => 'application/json']);
+        $found = $send($spots, (string) $photo)->assertOk()->json();
+        self::assertIsArray($found);
+        $readings = array_column($found, 'values', 'swatch');
+        self::assertCount(5, $readings);
+        // The reader sees the same swatches under the same lamp-free light: near, for three numbers of a warm lamp.
+        foreach ($readings as $swatch => $values) {
+            $read = $this->postJson("/shelf/paints/{$pot->id}/swatches/{$swatch}/read")->json('values');
+            self::assertIsArray($read);
+            self::assertIsArray($values);
+            self::assertLessThan(9.0, DifferenceFormula::Ciede2000->between(self::seen($read), self::seen($values)), (string) $swatch);
+        }
+        $this->postJson("/shelf/paints/{$pot->id}/measure", ['readings' => $readings, 'source' => 'photo', 'keep' => true, 'version' => 1])->assertOk()->assertJsonPath('pot.version', 2);
+        // No grey, a grey that is none, no picture.
+        $send(array_diff_key($spots, ['grey' => 1]), (string) $photo)->assertUnprocessable()->assertJsonPath('errors', fn (array $e): bool => str_contains((string) json_encode($e), 'where the grey patch is'));
+        $send([...$spots, 'grey' => $spots['black']], (string) $photo)->assertUnprocessable();
+        $send($spots, 'no picture')->assertUnprocessable()->assertJsonPath('errors.photo.0', 'This file is not a JPEG, PNG or WebP picture. Nothing was added.');
+    }
+
+    /** @param  array<mixed>  $values */
+    private static function seen(array $values): Lab
+    {
+        return SpectralSum::under(Illuminant::D65)->xyz(Reflectance::parse($values))->toLab();
     }
 }

@@ -102,7 +102,15 @@ final class CupController
     /** Undoes one entry, or puts it back. */
     public function undo(Request $request, Cup $cup, string $key): JsonResponse
     {
-        $cup->entries()->where('key', $key)->firstOrFail()->update(['undone_at' => $request->boolean('undone', true) ? now() : null]);
+        DB::transaction(static function () use ($request, $cup, $key): void {
+            $entry = $cup->entries()->where('key', $key)->with('paint')->firstOrFail();
+            $undone = $request->boolean('undone', true);
+            if ($undone !== ($entry->undone_at !== null)) {
+                $entry->update(['undone_at' => $undone ? now() : null]);
+                // A drop that never went in is still in its pot.
+                $entry->paint?->takeOut($undone ? -$entry->millilitres : $entry->millilitres);
+            }
+        });
 
         return new JsonResponse(self::props($cup));
     }

@@ -44,7 +44,7 @@ final class FinishController
     /** What layers that are not saved yet would give. */
     public function section(FinishRequest $request, Figure $figure, Area $area, #[CurrentUser] Painter $painter): JsonResponse
     {
-        return new JsonResponse(SectionProps::predict($figure, $request->drafts($painter), $area->samples));
+        return new JsonResponse(SectionProps::predict($figure, $area, $request->drafts($painter)));
     }
 
     public function update(

@@ -51,6 +51,7 @@ final class MixController
 
         return new JsonResponse($advise(
             $figure,
+            $area,
             $painter,
             $drafts,
             $request->integer('index'),

@@ -6,6 +6,8 @@ namespace App\Http\Controllers;
 
 use App\Actions\MeasurePot;
 use App\Actions\SaveVersioned;
+use App\Devices\Booth;
+use App\Devices\Camera;
 use App\Devices\ColourReader;
 use App\Devices\Swatch;
 use App\Http\Props\ColourProps;
@@ -15,6 +17,7 @@ use App\Http\Props\MeasurementProps;
 use App\Http\Props\PaintProps;
 use App\Http\Props\PotProps;
 use App\Http\Props\ReadingProps;
+use App\Http\Requests\CardPhotoRequest;
 use App\Http\Requests\MeasureRequest;
 use App\Http\Requests\ShelfFileRequest;
 use App\Models\Paint;
@@ -34,6 +37,7 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
+use Symfony\Component\HttpFoundation\Response as PlainResponse;
 
 /**
  * A pot's own page, and the swatch table it is measured at.
@@ -100,6 +104,32 @@ final class PotController
         return $found === []
             ? throw ValidationException::withMessages(['file' => 'No row is named after a swatch: '.implode(', ', array_keys($names)).'.'])
             : new JsonResponse(array_values($found));
+    }
+
+    /**
+     * Readings from a photo of the test card, neutralised on the grey that lies in it: three numbers a swatch, so its
+     * spectrum is a likely one and not the measured one.
+     *
+     * @throws ValidationException when it is no picture, or what is said to be grey is not
+     */
+    public function photo(CardPhotoRequest $request, Paint $paint): JsonResponse
+    {
+        try {
+            $readings = [];
+            foreach ($request->colours() as $swatch => $colour) {
+                $readings[] = ReadingProps::of(Swatch::from($swatch), SpectralRecovery::of($colour->toXyz()));
+            }
+        } catch (InvalidInput $e) {
+            throw ValidationException::withMessages(['photo' => ucfirst($e->getMessage()).'.']);
+        }
+
+        return new JsonResponse($readings);
+    }
+
+    /** A photo of this pot's test card by the simulated camera. */
+    public function cardPhoto(Paint $paint, Camera $camera): PlainResponse
+    {
+        return new PlainResponse($camera->card($paint, new Booth(Illuminant::Led, 0.8)), 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'no-store']);
     }
 
     /** What the readings say; kept when asked. */

@@ -41,7 +41,7 @@ final readonly class AreaFinishProps
             $area->wish,
             $area->version,
             array_map(LayerProps::of(...), $drafts),
-            SectionProps::predict($figure, $drafts, $area->samples),
+            SectionProps::predict($figure, $area, $drafts),
             array_values($area->samples->map(static fn (Sample $s) => SampleProps::of($s))->all()),
         );
     }

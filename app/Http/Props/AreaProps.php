@@ -16,6 +16,8 @@ final readonly class AreaProps
     /**
      * @param  list<SampleProps>  $samples
      * @param  int  $layers  how many layers its finish has
+     * @param  int|null  $liesOnId  the area it lies on when that is finished: a decal
+     * @param  float|null  $tolerance  CIEDE2000; null for the usual
      */
     public function __construct(
         public int $id,
@@ -25,6 +27,8 @@ final readonly class AreaProps
         public ?string $wish,
         public array $samples,
         public int $layers,
+        public ?int $liesOnId,
+        public ?float $tolerance,
     ) {
     }
 
@@ -41,6 +45,8 @@ final readonly class AreaProps
             $a->wish,
             array_values($a->samples->map(static fn (Sample $s) => SampleProps::of($s))->all()),
             (int) $a->layers_count,
+            $a->lies_on_id,
+            $a->tolerance,
         ))->all());
     }
 }

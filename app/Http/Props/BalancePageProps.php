@@ -5,18 +5,15 @@ declare(strict_types=1);
 namespace App\Http\Props;
 
 use App\Adapters\FigureOptics;
-use App\Adapters\LayerDraft;
 use App\Models\Area;
 use App\Models\Balance as Wish;
 use App\Models\Figure;
-use App\Models\Layer;
 use Hyalin\Colour\DifferenceFormula;
 use Hyalin\Colour\Illuminant;
 use Hyalin\Finish\Balance;
 use Hyalin\Finish\BalanceKind;
 use Hyalin\Finish\Section;
 use Hyalin\Finish\SectionCell;
-use Hyalin\Finish\SectionPrediction;
 use Hyalin\Finish\Zone;
 
 /**
@@ -38,14 +35,11 @@ final readonly class BalancePageProps
 
     public static function of(Figure $figure, Illuminant $light): self
     {
-        $optics = FigureOptics::of($figure);
-        $daylight = SectionPrediction::under(Illuminant::D65, $optics->surface);
-        $lit = SectionPrediction::under($light, $optics->surface);
         $day = $seen = $areas = [];
         foreach ($figure->areas()->with(['layers.paints.paint', 'part'])->get() as $area) {
-            $layers = array_values($area->layers->map(static fn (Layer $l) => LayerDraft::of($l)->toLayer())->all());
-            $day[$area->id] = $daylight->of($optics->bare, $layers);
-            $seen[$area->id] = $lit->of($optics->bare, $layers);
+            $drafts = AreaFinishProps::drafts($area);
+            $day[$area->id] = FigureOptics::of($figure, $area, Illuminant::D65)->section($drafts);
+            $seen[$area->id] = FigureOptics::of($figure, $area, $light)->section($drafts);
             $areas[$area->id] = $area;
         }
 

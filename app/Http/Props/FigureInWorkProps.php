@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Props;
 
 use App\Adapters\FigureOptics;
-use App\Adapters\LayerDraft;
 use App\Models\Area;
 use App\Models\Figure;
-use App\Models\Layer;
+use App\Models\PictureKind;
 use App\Models\RunStepState;
 use Hyalin\Finish\Zone;
 
@@ -40,14 +39,12 @@ final readonly class FigureInWorkProps
         $areas = $figure->areas()->with('layers.paints.paint')->withCount('samples')->get();
         $planned = $areas->filter(static fn (Area $a): bool => $a->layers->isNotEmpty());
         [$next, $url] = self::next($figure, $areas->count(), (int) $areas->sum(static fn (Area $a): int => (int) $a->samples_count), $planned->count());
-        $optics = FigureOptics::of($figure);
         $ramps = [];
         foreach ($planned as $area) {
-            $drafts = array_values($area->layers->map(static fn (Layer $l) => LayerDraft::of($l))->all());
-            $top = $optics->section($drafts)->top();
+            $top = FigureOptics::of($figure, $area)->section(AreaFinishProps::drafts($area))->top();
             $ramps[] = array_map(static fn (Zone $z): ColourProps => ColourProps::of($top->cell($z)->seen), Zone::cases());
         }
-        $picture = $figure->pictures()->first();
+        $picture = $figure->pictures()->where('kind', '!=', PictureKind::OwnPiece)->first();
 
         return new self(
             $figure->id,

@@ -74,9 +74,15 @@ final readonly class PaintProps
             $paint->note,
             $paint->kind->isMixed(),
             $paint->kind->isFlake(),
-            $paint->kind->isFlake() ? $paint->flop_hex ?? self::usualFlop($paint) : null,
+            self::flopOf($paint),
             $paint->version,
         );
+    }
+
+    /** @return string|null second face of flakes as #rrggbb; null for other pots */
+    public static function flopOf(Paint $paint): ?string
+    {
+        return $paint->kind->isFlake() ? $paint->flop_hex ?? self::usualFlop($paint) : null;
     }
 
     /** Flakes that lie flat send little light to the side: half the lightness, an own estimate until it is read. */

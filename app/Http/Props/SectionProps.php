@@ -4,17 +4,21 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
+use App\Actions\EstimatePaint;
 use App\Adapters\FigureOptics;
 use App\Adapters\LayerDraft;
+use App\Models\Area;
 use App\Models\Figure;
-use App\Models\Sample;
+use App\Models\Paint;
 use Hyalin\Colour\DifferenceFormula;
 use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\Likeness;
 use Hyalin\Finish\Remedy;
-use Hyalin\Finish\SectionPrediction;
+use Hyalin\Finish\Section;
+use Hyalin\Finish\SectionCell;
 use Hyalin\Finish\WillItShow;
 use Hyalin\Finish\Zone;
+use Hyalin\Optics\PaintOptics;
 
 /**
  * A finish cut through its films. The first row is the bare print.
@@ -31,18 +35,19 @@ final readonly class SectionProps
 
     /**
      * @param  list<LayerDraft>  $drafts
-     * @param  iterable<Sample>  $samples
+     * @param  Area  $area  with its samples
      */
-    public static function predict(Figure $figure, array $drafts, iterable $samples): self
+    public static function predict(Figure $figure, Area $area, array $drafts): self
     {
-        $optics = FigureOptics::of($figure);
-        $layers = array_map(static fn (LayerDraft $draft) => $draft->toLayer(), $drafts);
-        $section = $optics->prediction->of($optics->bare, $layers);
+        $optics = FigureOptics::of($figure, $area);
+        $layers = FigureOptics::layers($drafts);
+        $section = $optics->prediction->onTop($optics->start, $layers);
+        $fromTheSide = self::fromTheSide($optics, $drafts);
         $rows = [];
         foreach ($section->rows as $i => $row) {
             $judged = $i === 0 ? null : WillItShow::judge($optics->prediction, $section, $layers, $i - 1);
             $rows[] = new SectionRowProps(
-                array_values(array_map(SectionCellProps::of(...), $row->cells)),
+                array_values(array_map(static fn (SectionCell $c): SectionCellProps => SectionCellProps::of($c, $fromTheSide?->rows[$i]->cell($c->zone)), $row->cells)),
                 $row->quality,
                 $judged === null || $judged->shows,
                 $judged === null ? 0.0 : $judged->largestChange,
@@ -54,9 +59,9 @@ final readonly class SectionProps
         // Samples are colours under daylight, whatever light the section is looked at in.
         $daylight = $figure->light === Illuminant::D65
             ? $section
-            : SectionPrediction::under(Illuminant::D65, $optics->surface)->of($optics->bare, $layers);
+            : FigureOptics::of($figure, $area, Illuminant::D65)->section($drafts);
         $wanted = [];
-        foreach ($samples as $sample) {
+        foreach ($area->samples as $sample) {
             $wanted[$sample->zone->value] = $sample->lab();
         }
         $matches = [];
@@ -76,5 +81,24 @@ final readonly class SectionProps
         }
 
         return new self($rows, $matches);
+    }
+
+    /**
+     * The section as it is seen along the surface, where flakes show their other face.
+     *
+     * @param  list<LayerDraft>  $drafts
+     */
+    private static function fromTheSide(FigureOptics $optics, array $drafts): ?Section
+    {
+        $flakes = false;
+        $side = static function (Paint $pot) use (&$flakes): PaintOptics {
+            $flop = PaintProps::flopOf($pot);
+            $flakes = $flakes || $flop !== null;
+
+            return $flop === null ? $pot->optics() : (new EstimatePaint)($flop, $pot->opacity, $pot->strength);
+        };
+        $layers = FigureOptics::layers($drafts, $side);
+
+        return $flakes ? $optics->prediction->onTop($optics->start, $layers) : null;
     }
 }

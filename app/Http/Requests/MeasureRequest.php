@@ -14,14 +14,14 @@ use Illuminate\Validation\ValidationException;
 final class MeasureRequest extends FormRequest
 {
     /** Repeatability, as a standard deviation of reflectance, where no device states its own: own estimates. */
-    private const NOISE = ['file' => 0.001, 'typed' => 0.01];
+    private const NOISE = ['file' => 0.001, 'typed' => 0.01, 'photo' => 0.012];
 
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
         return [
             'readings' => ['required', 'array'],
-            'source' => ['required', 'in:reader,file,typed'],
+            'source' => ['required', 'in:reader,file,typed,photo'],
             'whiteId' => ['nullable', 'integer'],
             'keep' => ['sometimes', 'boolean'],
             'version' => ['required_if:keep,true', 'integer', 'min:1'],

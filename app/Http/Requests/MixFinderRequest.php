@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Adapters\FigureOptics;
 use App\Adapters\MixRequest;
 use App\Models\Area;
 use App\Models\Figure;
@@ -55,15 +56,16 @@ class MixFinderRequest extends FinishRequest
         }
         $zone = $this->zone();
         $maxPaints = $this->has('maxPaints') ? $this->integer('maxPaints') : 3;
+        $optics = FigureOptics::of($figure, $area);
         $others = [];
         foreach ($this->boolean('allZones') ? $area->samples : [] as $sample) {
-            $other = $sample->zone === $zone ? null : MixRequest::of($figure, $drafts, $index, $sample->zone, $sample->lab(), $pots, $maxPaints);
+            $other = $sample->zone === $zone ? null : MixRequest::of($optics, $drafts, $index, $sample->zone, $sample->lab(), $pots, $maxPaints);
             if ($other !== null) {
                 $others[] = $other;
             }
         }
 
-        return MixRequest::of($figure, $drafts, $index, $zone, $this->target($area), $pots, $maxPaints)?->andFor(...$others) ?? throw ValidationException::withMessages([
+        return MixRequest::of($optics, $drafts, $index, $zone, $this->target($area), $pots, $maxPaints)?->andFor(...$others) ?? throw ValidationException::withMessages([
             'zone' => "This layer does not touch the {$zone->value}: choose a zone it paints.",
         ]);
     }

@@ -49,6 +49,7 @@ final class PaintRequest extends FormRequest
             'kind' => $this->enum('kind', PaintKind::class),
             'sheen' => $this->enum('sheen', Sheen::class),
             'level_percent' => $this->integer('levelPercent'),
+            'used_ml' => 0.0,
             'thick_hex' => $this->string('thickHex')->lower()->value(),
             'flop_hex' => $this->filled('flopHex') ? $this->string('flopHex')->lower()->value() : null,
             'opacity' => $this->opacity(),

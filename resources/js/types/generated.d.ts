@@ -44,6 +44,8 @@ export interface AreaProps {
     wish: string | null;
     samples: Array<SampleProps>;
     layers: number;
+    liesOnId: number | null;
+    tolerance: number | null;
 }
 
 export interface BalanceAreaProps {
@@ -463,6 +465,7 @@ export interface SectionCellProps {
     touched: boolean;
     change: number;
     likeness: Likeness;
+    side: ColourProps | null;
 }
 
 export interface SectionProps {

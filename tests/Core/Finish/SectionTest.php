@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Finish;
 
+use Hyalin\Colour\DifferenceFormula;
 use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\Lch;
 use Hyalin\Colour\Reflectance;
@@ -295,7 +296,7 @@ final class SectionTest extends TestCase
         $filter = $this->layer(Technique::Filter, '#5a6a3a', Opacity::Wash, thinner: 6.0);
         foreach (Zone::cases() as $zone) {
             $target = $this->section([$base, $wash, $filter])->top()->cell($zone)->seen;
-            $found = SettingSearch::find($this->prediction, $bare, [$base, $wash->withCoats(1)->withThinner(0.0), $filter], 1, $zone, $target);
+            $found = SettingSearch::find($this->prediction, $this->prediction->start($bare), [$base, $wash->withCoats(1)->withThinner(0.0), $filter], 1, $zone, $target);
             self::assertLessThan(0.6, $found->difference, $zone->value);
             $made = $this->section([$base, $wash->withCoats($found->coats)->withThinner($found->thinner), $filter])->top()->cell($zone)->seen;
             self::assertSame($made->toArray(), $found->lab->toArray());
@@ -365,5 +366,52 @@ final class SectionTest extends TestCase
     private static function paint(string $hex, Opacity $opacity = Opacity::TwoCoats): PaintOptics
     {
         return PaintEstimate::fromColour(Srgb::hex($hex), $opacity, TintingStrength::Usual);
+    }
+
+    public function test_a_wet_blend_mixes_by_volume_and_ends_as_its_own_coat(): void
+    {
+        $yellow = $this->layer(Technique::BaseCoat, '#e0b52a', Opacity::TwoCoats, coats: 2);
+        $blue = $this->layer(Technique::WetBlend, '#24508f', Opacity::TwoCoats, coats: 2);
+        $blend = $blue->blendedInto($yellow->mix);
+        $wet = $this->section([$yellow, $blend])->top();
+        $dry = $this->section([$yellow, $blue])->top();
+        // At the edge it is the blue coat itself, where it is not drawn out to nothing happens.
+        self::assertEqualsWithDelta($dry->cell(Zone::Edge)->seen->toArray(), $wet->cell(Zone::Edge)->seen->toArray(), 1e-9);
+        self::assertFalse($wet->cell(Zone::Recess)->touched);
+        // Half of each by volume is what one cup of half of each gives; dots side by side are another colour.
+        $cup = Layer::of(Technique::BaseCoat, PaintOptics::mixed([[$blue->mix, 1.0], [$yellow->mix, 1.0]]), 0.0, 2, Zone::cases());
+        $mixed = $this->section([$yellow, $cup])->top()->cell(Zone::Mid)->seen;
+        self::assertEqualsWithDelta($mixed->toArray(), $wet->cell(Zone::Mid)->seen->toArray(), 1e-9);
+        self::assertGreaterThan(5.0, DifferenceFormula::Ciede2000->between($mixed, $dry->cell(Zone::Mid)->seen));
+    }
+
+    public function test_what_lies_on_a_finish_starts_from_it_zone_by_zone(): void
+    {
+        $base = $this->layer(Technique::BaseCoat, '#7d2a20', Opacity::TwoCoats, coats: 2);
+        $wash = $this->layer(Technique::Wash, '#201510', Opacity::Wash, coats: 2);
+        $glaze = $this->layer(Technique::Glaze, '#c99b20', Opacity::Wash, thinner: 3.0);
+        $whole = $this->section([$base, $wash, $glaze]);
+        $below = $this->section([$base, $wash])->top();
+        $own = $this->prediction->onTop($below, [$glaze]);
+        foreach (Zone::cases() as $zone) {
+            self::assertEqualsWithDelta($below->cell($zone)->seen->toArray(), $own->rows[0]->cell($zone)->seen->toArray(), 1e-9);
+            self::assertEqualsWithDelta($whole->top()->cell($zone)->seen->toArray(), $own->top()->cell($zone)->seen->toArray(), 1e-9);
+        }
+        self::assertSame($below->quality, $own->top()->quality);
+    }
+
+    public function test_a_correction_shifts_a_layer_where_it_covers_and_stays_a_reflectance(): void
+    {
+        $base = $this->layer(Technique::BaseCoat, '#8a8478', Opacity::TwoCoats, coats: 2);
+        $dry = $this->layer(Technique::DryBrush, '#e8e2d0', Opacity::TwoCoats);
+        $darker = $dry->correctedBy(array_fill(0, 36, 0.9));
+        $plain = $this->section([$base, $dry])->top();
+        $corrected = $this->section([$base, $darker])->top();
+        self::assertEqualsWithDelta($plain->cell(Zone::Recess)->inside->values, $corrected->cell(Zone::Recess)->inside->values, 1e-12);
+        $edge = $dry->coverage(Zone::Edge);
+        foreach ($corrected->cell(Zone::Edge)->inside->values as $band => $r) {
+            self::assertEqualsWithDelta($plain->cell(Zone::Edge)->inside->values[$band] * (1 - 0.1 * $edge), $r, 1e-9);
+        }
+        self::assertLessThanOrEqual(1.0, max(0.0, ...$this->section([$base, $dry->correctedBy(array_fill(0, 36, 9.0))])->top()->cell(Zone::Edge)->inside->values));
     }
 }

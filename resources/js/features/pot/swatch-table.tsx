@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { ApiError, send } from '@/shared/lib/api';
 import { many, one } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
@@ -8,7 +8,7 @@ import { Pick } from '@/shared/ui/pick';
 import { PotMark } from '@/shared/ui/pot-mark';
 import type { MeasurementProps, PaintProps, PotProps, ReadingProps, Swatch } from '@/types/generated';
 
-type Source = 'reader' | 'typed' | 'file';
+type Source = 'reader' | 'typed' | 'file' | 'photo';
 
 const SWATCHES: readonly { swatch: Swatch; label: string; needed: boolean }[] = [
     { swatch: 'black', label: 'Black card, bare', needed: true },
@@ -23,10 +23,13 @@ const SWATCHES: readonly { swatch: Swatch; label: string; needed: boolean }[] = 
 export function SwatchTable({
     pot,
     whites,
+    photo,
     onKept,
 }: {
     pot: PaintProps;
     whites: readonly PotProps[];
+    /** The way to take readings from a photo of the card. */
+    photo?: (onReadings: (readings: ReadingProps[]) => void) => ReactNode;
     onKept: () => void;
 }) {
     const [readings, setReadings] = useState<Partial<Record<Swatch, ReadingProps>>>({});
@@ -88,7 +91,11 @@ export function SwatchTable({
         const data = new FormData();
         data.append('file', file);
         const found = await send<ReadingProps[]>('POST', url('pots.file', { paint: pot.id }), data);
-        await judge({ ...readings, ...Object.fromEntries(found.map((r) => [r.swatch, r])) }, 'file');
+        await take(found, 'file');
+    }
+
+    async function take(found: readonly ReadingProps[], from: Source) {
+        await judge({ ...readings, ...Object.fromEntries(found.map((r) => [r.swatch, r])) }, from);
     }
 
     async function keep() {
@@ -121,6 +128,7 @@ export function SwatchTable({
                         }}
                     />
                 </label>
+                {photo?.((found) => void attempt(() => take(found, 'photo')))}
                 <Button
                     look="main"
                     disabled={busy}
@@ -133,7 +141,7 @@ export function SwatchTable({
             </div>
             <p className="text-xs text-quiet">
                 The reader here is simulated: a stand-in that ships with Hyalin. A typed colour is as good as the eye
-                that chose it.
+                that chose it, and a photo as good as its light: even, from the side, no flash.
             </p>
             <table className="w-full text-left text-sm">
                 <thead className="text-xs text-quiet">

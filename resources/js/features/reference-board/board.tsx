@@ -1,23 +1,39 @@
 import { useEffect, useRef, useState, type PointerEvent } from 'react';
-import type { PictureProps, SampleProps } from '@/types/generated';
 import { fitted, toPicture, zoomed, type Point, type View } from './view';
 
-export type Tool = 'spot' | 'lasso' | 'move';
+export type Tool = 'spot' | 'lasso' | 'stroke' | 'move' | 'box' | 'corners';
+
+/** What can be drawn: the tool and its points, 0..1 of the picture's width and height. */
+export type Drawn = { tool: Exclude<Tool, 'move'>; points: Point[] };
+
+/** Something taken from the picture earlier. */
+export type BoardMark = { key: string; label: string; method: string; outline: readonly (readonly number[])[] };
 
 type Props = {
-    picture: PictureProps;
-    samples: readonly SampleProps[];
+    picture: { id: number; title: string; url: string; width: number; height: number };
+    /** The picture after neutralising, shown to the right of the split. */
+    after?: string | null;
+    /** Where the split stands, 0..1 of the picture. */
+    split?: number;
+    marks: readonly BoardMark[];
     tool: Tool;
-    /** Radius of a spot in screen pixels. */
+    /** Radius of a spot, half width of a stroke, in screen pixels. */
     spotRadius: number;
-    onSample: (method: 'spot' | 'lasso', points: Point[]) => void;
+    /** Left, top, width, height of what counts, 0..1; the rest is dimmed. */
+    crop?: readonly number[] | null;
+    onDraw: (drawn: Drawn) => void;
 };
 
 /** A picture to take colours from: wheel or pinch zooms, the move tool or the middle button pans. */
-export function ReferenceBoard({ picture, samples, tool, spotRadius, onSample }: Props) {
+export function ReferenceBoard({ picture, after, split = 0, marks, tool, spotRadius, crop, onDraw }: Props) {
     const box = useRef<HTMLDivElement>(null);
     const [view, setView] = useState<View | null>(null);
-    const [lasso, setLasso] = useState<Point[]>([]);
+    // What is being drawn; another tool begins anew.
+    const [begun, setBegun] = useState<{ tool: Tool; points: Point[] }>({ tool, points: [] });
+    const path = begun.tool === tool ? begun.points : [];
+    const setPath = (points: Point[]) => {
+        setBegun({ tool, points });
+    };
     const [pointer, setPointer] = useState<Point | null>(null);
     const drag = useRef<{ from: Point; view: View } | null>(null);
     const least = useRef(0.1);
@@ -50,7 +66,7 @@ export function ReferenceBoard({ picture, samples, tool, spotRadius, onSample }:
         event.currentTarget.setPointerCapture(event.pointerId);
         const at = placeOf(event.currentTarget, event);
         if (tool === 'move' || event.button === 1) drag.current = { from: at, view };
-        else if (tool === 'lasso') setLasso([at]);
+        else if (tool !== 'corners' && tool !== 'spot') setPath([at]);
     }
 
     function move(event: PointerEvent<HTMLDivElement>) {
@@ -63,24 +79,54 @@ export function ReferenceBoard({ picture, samples, tool, spotRadius, onSample }:
                 x: dragging.view.x + at[0] - dragging.from[0],
                 y: dragging.view.y + at[1] - dragging.from[1],
             });
-        else if (lasso.length > 0) setLasso((points) => (points.length < 1500 ? [...points, at] : points));
+        else if (path.length > 0 && tool === 'box') setPath([path[0] ?? at, at]);
+        else if (path.length > 0 && tool !== 'corners') setPath(path.length < 1500 ? [...path, at] : path);
     }
 
     function up(event: PointerEvent<HTMLDivElement>) {
         if (!view) return;
         const at = placeOf(event.currentTarget, event);
+        if (drag.current) {
+            drag.current = null;
+            return;
+        }
         const inPicture = (point: Point) => toPicture(view, point, picture.width, picture.height);
-        if (drag.current) drag.current = null;
-        else if (tool === 'spot') onSample('spot', [inPicture(at), [spotRadius / view.scale / picture.width, 0]]);
-        else if (lasso.length > 3) onSample('lasso', lasso.map(inPicture));
-        setLasso([]);
+        const radius: Point = [spotRadius / view.scale / picture.width, 0];
+        if (tool === 'corners') {
+            const corners = [...path, at];
+            setPath(corners.length === 4 ? [] : corners);
+            if (corners.length === 4) onDraw({ tool, points: corners.map(inPicture) });
+            return;
+        }
+        if (tool === 'spot') onDraw({ tool, points: [inPicture(at), radius] });
+        else if (tool === 'lasso' && path.length > 3) onDraw({ tool, points: path.map(inPicture) });
+        else if (tool === 'stroke' && path.length > 1) onDraw({ tool, points: [...path.map(inPicture), radius] });
+        else if (tool === 'box' && path.length > 1) onDraw({ tool, points: boxOf(path).map(inPicture) });
+        setPath([]);
     }
+
+    const image = (src: string, clip?: string) => (
+        <img
+            src={src}
+            alt={picture.title}
+            draggable={false}
+            className="absolute max-w-none origin-top-left select-none"
+            style={{
+                left: view?.x,
+                top: view?.y,
+                width: picture.width * (view?.scale ?? 1),
+                height: picture.height * (view?.scale ?? 1),
+                imageRendering: view && view.scale > 3 ? 'pixelated' : 'auto',
+                ...(clip === undefined ? {} : { clipPath: clip }),
+            }}
+        />
+    );
 
     return (
         <div
             ref={box}
             role="application"
-            aria-label={`${picture.title}: press to take a colour with the ${tool}`}
+            aria-label={`${picture.title}: ${tool === 'move' ? 'drag to move it' : `draw a ${tool}`}`}
             className="relative h-full w-full touch-none overflow-hidden bg-sunk"
             style={{ cursor: tool === 'move' ? 'grab' : 'crosshair' }}
             onPointerDown={down}
@@ -92,30 +138,22 @@ export function ReferenceBoard({ picture, samples, tool, spotRadius, onSample }:
         >
             {view && (
                 <>
-                    <img
-                        src={picture.url}
-                        alt={picture.title}
-                        draggable={false}
-                        className="absolute max-w-none origin-top-left select-none"
-                        style={{
-                            left: view.x,
-                            top: view.y,
-                            width: picture.width * view.scale,
-                            height: picture.height * view.scale,
-                            imageRendering: view.scale > 3 ? 'pixelated' : 'auto',
-                        }}
-                    />
+                    {image(picture.url)}
+                    {after !== undefined && after !== null && image(after, `inset(0 0 0 ${split * 100}%)`)}
                     <svg className="pointer-events-none absolute inset-0 h-full w-full" aria-hidden>
-                        {samples.map((sample) => (
-                            <Mark
-                                key={`${sample.areaId} ${sample.zone}`}
-                                sample={sample}
-                                picture={picture}
-                                view={view}
-                            />
+                        {crop && <Dimmed crop={crop} picture={picture} view={view} />}
+                        {marks.map((mark) => (
+                            <Mark key={mark.key} mark={mark} picture={picture} view={view} />
                         ))}
-                        {lasso.length > 1 && <Outline points={lasso} />}
-                        {pointer && tool === 'spot' && <Ring x={pointer[0]} y={pointer[1]} r={spotRadius} />}
+                        {path.length > 0 &&
+                            tool === 'corners' &&
+                            path.map((p, i) => <Ring key={i} x={p[0]} y={p[1]} r={6} />)}
+                        {path.length > 1 && tool === 'lasso' && <Outline points={path} />}
+                        {path.length > 1 && tool === 'box' && <Outline points={boxOf(path)} />}
+                        {path.length > 1 && tool === 'stroke' && <Path points={path} width={2 * spotRadius} />}
+                        {pointer && (tool === 'spot' || tool === 'stroke') && (
+                            <Ring x={pointer[0]} y={pointer[1]} r={spotRadius} />
+                        )}
                     </svg>
                 </>
             )}
@@ -123,20 +161,21 @@ export function ReferenceBoard({ picture, samples, tool, spotRadius, onSample }:
     );
 }
 
-function Mark({ sample, picture, view }: { sample: SampleProps; picture: PictureProps; view: View }) {
+type Size = { width: number; height: number };
+
+function Mark({ mark, picture, view }: { mark: BoardMark; picture: Size; view: View }) {
     const place = (point: readonly number[]): Point => [
         view.x + (point[0] ?? 0) * picture.width * view.scale,
         view.y + (point[1] ?? 0) * picture.height * view.scale,
     ];
-    const first = place(sample.outline[0] ?? [0, 0]);
-    const radius = (sample.outline[1]?.[0] ?? 0) * picture.width * view.scale;
+    const first = place(mark.outline[0] ?? [0, 0]);
+    const radius = mark.method === 'spot' ? (mark.outline[1]?.[0] ?? 0) * picture.width * view.scale : 0;
     return (
         <g>
-            {sample.method === 'spot' ? (
-                <Ring x={first[0]} y={first[1]} r={Math.max(4, radius)} />
-            ) : (
-                <Outline points={sample.outline.map(place)} />
-            )}
+            {mark.method === 'spot' && <Ring x={first[0]} y={first[1]} r={Math.max(4, radius)} />}
+            {mark.method === 'stroke' && <Path points={mark.outline.slice(0, -1).map(place)} width={3} />}
+            {mark.method === 'chart' && mark.outline.map(place).map((p, i) => <Ring key={i} x={p[0]} y={p[1]} r={6} />)}
+            {!['spot', 'stroke', 'chart'].includes(mark.method) && <Outline points={mark.outline.map(place)} />}
             <text
                 x={first[0] + Math.max(4, radius) + 4}
                 y={first[1] + 4}
@@ -147,10 +186,49 @@ function Mark({ sample, picture, view }: { sample: SampleProps; picture: Picture
                 strokeWidth="3"
                 paintOrder="stroke"
             >
-                {sample.zone}
+                {mark.label}
             </text>
         </g>
     );
+}
+
+function Dimmed({ crop, picture, view }: { crop: readonly number[]; picture: Size; view: View }) {
+    const [left = 0, top = 0, width = 1, height = 1] = crop;
+    const x = (v: number) => view.x + v * picture.width * view.scale;
+    const y = (v: number) => view.y + v * picture.height * view.scale;
+    const around = `M${x(0)},${y(0)}H${x(1)}V${y(1)}H${x(0)}Z M${x(left)},${y(top)}V${y(top + height)}H${x(left + width)}V${y(top)}Z`;
+    return <path d={around} fill="rgba(90,90,90,0.6)" fillRule="evenodd" />;
+}
+
+function Path({ points, width }: { points: readonly Point[]; width: number }) {
+    const path = points.map((point) => point.join(',')).join(' ');
+    return (
+        <>
+            <polyline
+                points={path}
+                fill="none"
+                stroke="#000"
+                strokeWidth={width + 2}
+                strokeOpacity="0.5"
+                strokeLinecap="round"
+            />
+            <polyline
+                points={path}
+                fill="none"
+                stroke="#fff"
+                strokeWidth={Math.max(1.5, width - 2)}
+                strokeOpacity="0.5"
+                strokeLinecap="round"
+            />
+        </>
+    );
+}
+
+/** The four corners of the box between the first and the last point. */
+function boxOf(path: readonly Point[]): Point[] {
+    const a: Point = path[0] ?? [0, 0];
+    const b: Point = path[path.length - 1] ?? [0, 0];
+    return [a, [b[0], a[1]], b, [a[0], b[1]]];
 }
 
 /** Black inside white: seen on any colour. */

@@ -144,7 +144,9 @@ function Cell({
 }) {
     const words = `${capital(cell.zone)}: ${cell.colour.name}, ${labWords(cell.colour)}${
         film ? `, changed by ${one(cell.change)}` : ''
-    }${cell.colour.outOfGamut ? ', beyond this display' : ''}`;
+    }${cell.colour.outOfGamut ? ', beyond this display' : ''}${
+        cell.side ? `; from the side ${cell.side.name}, ${labWords(cell.side)}` : ''
+    }`;
     return (
         <button
             type="button"
@@ -162,6 +164,12 @@ function Cell({
             <svg width="100%" height="100%" className="absolute inset-0 block overflow-visible" aria-hidden>
                 {/* A pixel over the border: columns of broken width would let the room shine through between them. */}
                 <rect className="[height:calc(100%+1px)] [width:calc(100%+1px)]" fill={cell.colour.hex} />
+                {/* Flakes have two faces: the corner shows the one that is seen along the surface. */}
+                {cell.side && (
+                    <svg viewBox="0 0 1 1" preserveAspectRatio="none" x="55%" y="0" width="45%" height="100%">
+                        <path d="M1 0V1H0Z" fill={cell.side.hex} />
+                    </svg>
+                )}
                 {/* The lower edge of a film: a hairline of shade in neutral, so that a band can be seen as a band. */}
                 {film && <rect y="100%" width="100%" height="1" transform="translate(0 -1)" fill="rgba(0,0,0,0.35)" />}
                 {selected && (

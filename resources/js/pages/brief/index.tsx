@@ -1,5 +1,5 @@
 import { Link, router, useForm } from '@inertiajs/react';
-import { Trash2 } from 'lucide-react';
+import { Pencil, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { Shell } from '@/features/shell/shell';
 import { ApiError, isRecord, send } from '@/shared/lib/api';
@@ -11,6 +11,7 @@ import { Field, TextArea } from '@/shared/ui/field';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
 import { Sheet } from '@/shared/ui/sheet';
+import { AreaSheet } from './area-sheet';
 import type { AreaProps, FigureProps, PartProps } from '@/types/generated';
 
 type Props = { figure: FigureProps; parts: PartProps[]; areas: AreaProps[] };
@@ -32,7 +33,16 @@ export default function BriefPage({ figure, parts, areas }: Props) {
                     {[...parts, null].map((part) => {
                         const own = areas.filter((area) => area.partId === (part?.id ?? null));
                         if (part === null && own.length === 0) return null;
-                        return <PartBlock key={part?.id ?? 0} figure={figure} part={part} areas={own} />;
+                        return (
+                            <PartBlock
+                                key={part?.id ?? 0}
+                                figure={figure}
+                                part={part}
+                                areas={own}
+                                all={areas}
+                                parts={parts}
+                            />
+                        );
                     })}
                 </section>
             </div>
@@ -200,7 +210,19 @@ function Facts({ figure }: { figure: FigureProps }) {
     );
 }
 
-function PartBlock({ figure, part, areas }: { figure: FigureProps; part: PartProps | null; areas: AreaProps[] }) {
+function PartBlock({
+    figure,
+    part,
+    areas,
+    all,
+    parts,
+}: {
+    figure: FigureProps;
+    part: PartProps | null;
+    areas: AreaProps[];
+    all: AreaProps[];
+    parts: PartProps[];
+}) {
     return (
         <section className="border-t border-line pt-3">
             <header className="mb-2 flex items-center justify-between">
@@ -223,7 +245,7 @@ function PartBlock({ figure, part, areas }: { figure: FigureProps; part: PartPro
             <ul className="grid grid-cols-1 gap-2 xl:grid-cols-2">
                 {areas.map((area) => (
                     <li key={area.id}>
-                        <AreaRow figure={figure} area={area} />
+                        <AreaRow figure={figure} area={area} all={all} parts={parts} />
                     </li>
                 ))}
             </ul>
@@ -231,8 +253,20 @@ function PartBlock({ figure, part, areas }: { figure: FigureProps; part: PartPro
     );
 }
 
-function AreaRow({ figure, area }: { figure: FigureProps; area: AreaProps }) {
+function AreaRow({
+    figure,
+    area,
+    all,
+    parts,
+}: {
+    figure: FigureProps;
+    area: AreaProps;
+    all: AreaProps[];
+    parts: PartProps[];
+}) {
     const [removing, setRemoving] = useState(false);
+    const [editing, setEditing] = useState(false);
+    const carrier = all.find((a) => a.id === area.liesOnId);
     return (
         <div className="flex items-center gap-3 border border-line bg-raised p-2">
             <div role="img" aria-label={`Colours wanted of ${area.name}`} className="flex h-12 w-28 shrink-0">
@@ -257,8 +291,30 @@ function AreaRow({ figure, area }: { figure: FigureProps; area: AreaProps }) {
                 <p className="text-xs text-quiet">{area.wish ?? 'No wish noted.'}</p>
                 <p className="text-xs text-quiet">
                     {many(area.samples.length, 'sample')}, {many(area.layers, 'layer')}
+                    {carrier && `, lies on ${carrier.name}`}
                 </p>
             </div>
+            <Button
+                size="small"
+                look="quiet"
+                aria-label={`Change the area ${area.name}`}
+                onClick={() => {
+                    setEditing(true);
+                }}
+            >
+                <Pencil size={15} aria-hidden />
+            </Button>
+            <AreaSheet
+                key={`${area.name} ${area.liesOnId} ${area.partId} ${area.tolerance}`}
+                figure={figure}
+                area={area}
+                areas={all}
+                parts={parts}
+                open={editing}
+                onClose={() => {
+                    setEditing(false);
+                }}
+            />
             <Button
                 size="small"
                 look="quiet"

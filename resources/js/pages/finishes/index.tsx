@@ -21,7 +21,7 @@ import { savingWords, useFinish } from '@/features/finish/use-finish';
 import { MixFinder } from '@/features/mix-finder/mix-finder';
 import { SectionView, type Place } from '@/features/section/section-view';
 import { Shell } from '@/features/shell/shell';
-import { ZONES, labWords, one } from '@/shared/lib/format';
+import { ZONES, labWords, one, many } from '@/shared/lib/format';
 import { send } from '@/shared/lib/api';
 import { url } from '@/shared/lib/url';
 import { useKeys } from '@/shared/lib/use-keys';
@@ -98,7 +98,7 @@ function AreaList({ figure, areas, openId }: { figure: FigureProps; areas: AreaP
                         >
                             <span className="block leading-tight">{area.name}</span>
                             <span className="text-xs font-normal text-quiet">
-                                {area.layers === 0 ? 'no layers yet' : `${area.layers} layers`}
+                                {area.layers === 0 ? 'no layers yet' : many(area.layers, 'layer')}
                             </span>
                             <span className="mt-1 flex h-2.5" aria-hidden>
                                 {ZONES.map((zone) => {

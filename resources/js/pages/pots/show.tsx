@@ -5,6 +5,7 @@ import { SwatchTable } from '@/features/pot/swatch-table';
 import { Shell } from '@/features/shell/shell';
 import { inkOn, labWords, many } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
+import { CardPhoto } from './card-photo';
 import type { ColourProps, CurvesProps, FactProps, PaintProps, PotProps } from '@/types/generated';
 
 type Props = { pot: PaintProps; curves: CurvesProps; facts: FactProps[]; whites: PotProps[] };
@@ -60,6 +61,7 @@ export default function PotPage({ pot, curves, facts, whites }: Props) {
                     key={`${pot.id} ${pot.version}`}
                     pot={pot}
                     whites={whites}
+                    photo={(onReadings) => <CardPhoto pot={pot} onReadings={onReadings} />}
                     onKept={() => {
                         router.reload();
                     }}

@@ -2,7 +2,8 @@ import { Link, router } from '@inertiajs/react';
 import clsx from 'clsx';
 import { Trash2, Upload } from 'lucide-react';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { ReferenceBoard, type Tool } from '@/features/reference-board/board';
+import { ReferenceBoard, type BoardMark, type Drawn, type Tool } from '@/features/reference-board/board';
+import { PicturePanel, type Purpose } from '@/features/reference-board/picture-panel';
 import { Shell } from '@/features/shell/shell';
 import { ApiError, send } from '@/shared/lib/api';
 import { ZONES, labWords, one } from '@/shared/lib/format';
@@ -18,7 +19,7 @@ type Props = { figure: FigureProps; pictures: PictureProps[]; areas: AreaProps[]
 
 const KEYS = [
     ['1 - 5', 'the zone, recess to edge'],
-    ['s  l  m', 'spot, lasso, move'],
+    ['s  l  k  m', 'spot, lasso, stroke, move'],
     ['wheel', 'zoom'],
     ['Ctrl+V', 'paste a picture'],
 ] as const;
@@ -30,6 +31,10 @@ export default function ReferencesPage({ figure, pictures, areas }: Props) {
     const [tool, setTool] = useState<Tool>('spot');
     const [radius, setRadius] = useState(10);
     const [problem, setProblem] = useState<string | null>(null);
+    const [side, setSide] = useState<'colours' | 'picture'>('colours');
+    const [purpose, setPurpose] = useState<Purpose | null>(null);
+    const [reflectance, setReflectance] = useState('0.18');
+    const [split, setSplit] = useState(0);
     const picture = pictures.find((p) => p.id === pictureId) ?? pictures[0];
     const area = areas.find((a) => a.id === areaId) ?? areas[0];
     const { upload, uploading } = useUpload(figure.id, setProblem, setPictureId);
@@ -49,28 +54,65 @@ export default function ReferencesPage({ figure, pictures, areas }: Props) {
         l: () => {
             setTool('lasso');
         },
+        k: () => {
+            setTool('stroke');
+        },
         m: () => {
             setTool('move');
         },
     });
 
-    async function sample(method: 'spot' | 'lasso', points: (readonly [number, number])[]) {
-        if (!area || !picture) return;
+    const reload = () => {
+        router.reload({ only: ['areas', 'figure', 'pictures'] });
+    };
+
+    async function attempt(act: () => Promise<unknown>) {
         try {
-            await send('POST', url('samples.store', { figure: figure.id, area: area.id }), {
+            await act();
+            setProblem(null);
+            reload();
+            return true;
+        } catch (error) {
+            if (!(error instanceof ApiError)) throw error;
+            setProblem(error.message);
+            return false;
+        }
+    }
+
+    async function sample(drawn: Drawn) {
+        if (!area || !picture) return;
+        const taken = await attempt(() =>
+            send('POST', url('samples.store', { figure: figure.id, area: area.id }), {
                 pictureId: picture.id,
                 zone,
-                method,
-                points,
-            });
-            setProblem(null);
-            router.reload({ only: ['areas', 'figure'] });
-            // A painter goes up the ramp: the next zone without a colour is the next to be taken.
-            const next = ZONES.slice(ZONES.indexOf(zone) + 1).find((z) => area.samples.every((s) => s.zone !== z));
-            if (next) setZone(next);
-        } catch (error) {
-            if (error instanceof ApiError) setProblem(error.message);
-        }
+                method: drawn.tool,
+                points: drawn.points,
+            }),
+        );
+        // A painter goes up the ramp: the next zone without a colour is the next to be taken.
+        const next = ZONES.slice(ZONES.indexOf(zone) + 1).find((z) => area.samples.every((s) => s.zone !== z));
+        if (taken && next && drawn.tool !== 'stroke') setZone(next);
+    }
+
+    async function forPicture({ points }: Drawn) {
+        if (!picture || purpose === null) return;
+        const at = { figure: figure.id, picture: picture.id };
+        const [xs, ys] = [points.map((p) => p[0]), points.map((p) => p[1])];
+        const crop = [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)].map((v) =>
+            Math.max(0, Math.min(1, v)),
+        ) as [number, number, number, number];
+        const done = await attempt(() =>
+            purpose === 'crop'
+                ? send('PATCH', url('pictures.update', at), {
+                      crop: [crop[0], crop[1], crop[2] - crop[0], crop[3] - crop[1]],
+                  })
+                : send('PUT', url('pictures.neutral', at), {
+                      method: purpose,
+                      points,
+                      reflectance: purpose === 'grey' ? Number(reflectance.replace(',', '.')) : null,
+                  }),
+        );
+        if (done) setPurpose(null);
     }
 
     return (
@@ -84,12 +126,35 @@ export default function ReferencesPage({ figure, pictures, areas }: Props) {
                             options={[
                                 { value: 'spot', label: 'spot' },
                                 { value: 'lasso', label: 'lasso' },
+                                { value: 'stroke', label: 'stroke' },
                                 { value: 'move', label: 'move' },
                             ]}
                             onChoose={setTool}
                         />
-                        {tool === 'spot' && (
-                            <Stepper label="Spot size" value={radius} min={3} max={60} step={2} onChange={setRadius} />
+                        {(tool === 'spot' || tool === 'stroke') && (
+                            <Stepper
+                                label={tool === 'spot' ? 'Spot size' : 'Stroke width'}
+                                value={radius}
+                                min={3}
+                                max={60}
+                                step={2}
+                                onChange={setRadius}
+                            />
+                        )}
+                        {picture?.neutralUrl && (
+                            <label className="text-xs text-quiet">
+                                as taken | neutralised
+                                <input
+                                    type="range"
+                                    min={0}
+                                    max={100}
+                                    value={split * 100}
+                                    className="block h-10 w-36 accent-current"
+                                    onChange={(event) => {
+                                        setSplit(Number(event.target.value) / 100);
+                                    }}
+                                />
+                            </label>
                         )}
                         <div className="ml-auto flex flex-wrap items-center gap-2">
                             {pictures.length > 1 &&
@@ -124,10 +189,13 @@ export default function ReferencesPage({ figure, pictures, areas }: Props) {
                             <ReferenceBoard
                                 key={picture.id}
                                 picture={picture}
-                                samples={area?.samples.filter((s) => s.pictureId === picture.id) ?? []}
-                                tool={tool}
+                                after={picture.neutralUrl}
+                                split={split}
+                                crop={picture.crop}
+                                marks={marksOf(area, picture, side === 'picture')}
+                                tool={purpose === null ? tool : purpose === 'chart' ? 'corners' : 'box'}
                                 spotRadius={radius}
-                                onSample={(method, points) => void sample(method, points)}
+                                onDraw={(drawn) => void (purpose === null ? sample(drawn) : forPicture(drawn))}
                             />
                         ) : (
                             <DropHere onFile={(file) => void upload(file)} />
@@ -138,6 +206,36 @@ export default function ReferencesPage({ figure, pictures, areas }: Props) {
                     aria-label="Areas and their colours"
                     className="flex shrink-0 flex-col gap-3 overflow-y-auto border-l border-line p-4 lg:w-[25rem]"
                 >
+                    {picture && (
+                        <Choice<'colours' | 'picture'>
+                            label="Show"
+                            value={side}
+                            options={[
+                                { value: 'colours', label: 'Colours' },
+                                {
+                                    value: 'picture',
+                                    label: picture.shading === null ? 'Picture (1 question)' : 'Picture',
+                                },
+                            ]}
+                            onChoose={(next) => {
+                                setSide(next);
+                                setPurpose(null);
+                            }}
+                        />
+                    )}
+                    {side === 'picture' && picture && (
+                        <PicturePanel
+                            key={picture.id}
+                            figureId={figure.id}
+                            picture={picture}
+                            purpose={purpose}
+                            reflectance={reflectance}
+                            onReflectance={setReflectance}
+                            onPurpose={setPurpose}
+                            onChanged={reload}
+                            onColour={(spot) => void sample(spot)}
+                        />
+                    )}
                     {area === undefined ? (
                         <Notice>
                             This figure has no areas yet.{' '}
@@ -186,6 +284,20 @@ export default function ReferencesPage({ figure, pictures, areas }: Props) {
             </div>
         </Shell>
     );
+}
+
+function marksOf(area: AreaProps | undefined, picture: PictureProps, withNeutral: boolean): BoardMark[] {
+    const marks: BoardMark[] = (area?.samples ?? [])
+        .filter((s) => s.pictureId === picture.id)
+        .map((s) => ({
+            key: s.zone,
+            label: s.method === 'stroke' ? '' : s.zone,
+            method: s.method,
+            outline: s.outline,
+        }));
+    if (withNeutral && picture.neutral)
+        marks.push({ key: 'neutral', label: '', method: picture.neutral.method, outline: picture.neutral.points });
+    return marks;
 }
 
 function Ramp({

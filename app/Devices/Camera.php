@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Devices;
+
+use App\Models\Figure;
+use App\Models\Paint;
+
+/**
+ * A camera whose photos carry the colour of the lamp, an exposure and noise.
+ */
+interface Camera
+{
+    /** @return string PNG of a test card: grey, black and white card bare; one coat over black, over white, thick */
+    public function card(Paint $pot, Booth $booth): string;
+
+    /** @return string|null PNG of the figure, painted as planned; null where this camera has no such piece before it */
+    public function piece(Figure $figure, Booth $booth): ?string;
+}

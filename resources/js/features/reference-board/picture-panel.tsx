@@ -1,0 +1,251 @@
+import { useState } from 'react';
+import { ApiError, send } from '@/shared/lib/api';
+import { one } from '@/shared/lib/format';
+import { url } from '@/shared/lib/url';
+import { Button } from '@/shared/ui/button';
+import { Choice } from '@/shared/ui/choice';
+import { Field } from '@/shared/ui/field';
+import { Notice } from '@/shared/ui/notice';
+import { Pick } from '@/shared/ui/pick';
+import type { NeutralProps, PaletteProps, PictureKind, PictureProps, Shading } from '@/types/generated';
+import type { Drawn } from './board';
+
+/** What the next drawing on the picture is for. */
+export type Purpose = 'grey' | 'hand' | 'chart' | 'crop';
+
+const KINDS: readonly PictureKind[] = ['artwork', 'photo of another piece', 'photo of a real thing'];
+
+/** What a picture is, what it is neutralised on, its main colours. */
+export function PicturePanel({
+    figureId,
+    picture,
+    purpose,
+    reflectance,
+    onReflectance,
+    onPurpose,
+    onChanged,
+    onColour,
+}: {
+    figureId: number;
+    picture: PictureProps;
+    purpose: Purpose | null;
+    reflectance: string;
+    onReflectance: (value: string) => void;
+    onPurpose: (purpose: Purpose | null) => void;
+    onChanged: () => void;
+    /** A colour of the palette was chosen to be taken where it stands. */
+    onColour?: (spot: Drawn) => void;
+}) {
+    const [palette, setPalette] = useState<PaletteProps[] | null>(null);
+    const [problem, setProblem] = useState<string | null>(null);
+    const at = { figure: figureId, picture: picture.id };
+
+    async function attempt(act: () => Promise<unknown>) {
+        setProblem(null);
+        try {
+            await act();
+            onChanged();
+        } catch (error) {
+            if (!(error instanceof ApiError)) throw error;
+            setProblem(error.message);
+        }
+    }
+
+    const tell = (change: Record<string, unknown>) =>
+        void attempt(() => send('PATCH', url('pictures.update', at), change));
+
+    return (
+        <section aria-label="The picture" className="flex flex-col gap-4 text-sm">
+            <h2 className="text-lg font-semibold">{picture.title}</h2>
+            {picture.remarks.map((remark) => (
+                <Notice key={remark}>{remark}</Notice>
+            ))}
+            {problem !== null && <Notice strong>{problem}</Notice>}
+            {KINDS.includes(picture.kind) && (
+                <>
+                    <Pick
+                        label="It is"
+                        value={picture.kind}
+                        options={KINDS.map((kind) => ({ value: kind, label: kind }))}
+                        onPick={(kind) => {
+                            tell({ kind });
+                        }}
+                    />
+                    <div>
+                        <p className="mb-1 text-xs text-quiet">
+                            Its light is{picture.shading === null && ': tell this once, no picture can'}
+                        </p>
+                        <Choice<Shading | 'unknown'>
+                            label="Its light is"
+                            value={picture.shading ?? 'unknown'}
+                            options={[
+                                { value: 'painted on', label: 'painted on' },
+                                { value: 'real light', label: 'real light' },
+                            ]}
+                            onChoose={(shading) => {
+                                tell({ shading });
+                            }}
+                        />
+                        {picture.shading === 'real light' && (
+                            <p className="mt-1 text-xs text-quiet">
+                                Colours are taken without the room&apos;s own shade (an estimate): that light will fall
+                                on your figure as well.
+                            </p>
+                        )}
+                    </div>
+                </>
+            )}
+            <Neutral
+                neutral={picture.neutral}
+                purpose={purpose}
+                reflectance={reflectance}
+                onReflectance={onReflectance}
+                onPurpose={onPurpose}
+                onUndo={() => void attempt(() => send('DELETE', url('pictures.restore', at)))}
+            />
+            <div className="flex items-center gap-2">
+                <Button
+                    size="small"
+                    aria-pressed={purpose === 'crop'}
+                    onClick={() => {
+                        onPurpose(purpose === 'crop' ? null : 'crop');
+                    }}
+                >
+                    {purpose === 'crop' ? 'Draw the crop' : 'Crop'}
+                </Button>
+                {picture.crop !== null && (
+                    <Button
+                        size="small"
+                        onClick={() => {
+                            tell({ crop: null });
+                        }}
+                    >
+                        Whole picture
+                    </Button>
+                )}
+                {onColour && (
+                    <Button
+                        size="small"
+                        onClick={() => void send<PaletteProps[]>('GET', url('pictures.palette', at)).then(setPalette)}
+                    >
+                        Main colours
+                    </Button>
+                )}
+            </div>
+            {palette !== null && onColour && <Colours palette={palette} onColour={onColour} />}
+        </section>
+    );
+}
+
+function Neutral({
+    neutral,
+    purpose,
+    reflectance,
+    onReflectance,
+    onPurpose,
+    onUndo,
+}: {
+    neutral: NeutralProps | null;
+    purpose: Purpose | null;
+    reflectance: string;
+    onReflectance: (value: string) => void;
+    onPurpose: (purpose: Purpose | null) => void;
+    onUndo: () => void;
+}) {
+    const words: Record<Purpose, string> = {
+        grey: 'Draw a box inside the grey patch.',
+        hand: 'Draw a box on something that you know is neutral: a white wall, a bare grey primer.',
+        chart: 'Press the middles of four patches in turn: dark brown, bluish green, black, white.',
+        crop: 'Draw a box around what counts.',
+    };
+    return (
+        <div className="border-y border-line py-3">
+            <p className="mb-1 text-xs text-quiet">Neutralise on</p>
+            <Choice<Purpose | 'none'>
+                label="Neutralise on"
+                value={purpose ?? 'none'}
+                options={[
+                    { value: 'grey', label: 'grey card' },
+                    { value: 'chart', label: '24 patches' },
+                    { value: 'hand', label: 'by hand' },
+                ]}
+                onChoose={(next) => {
+                    onPurpose(next === 'none' ? null : next);
+                }}
+            />
+            {purpose === 'grey' && (
+                <Field
+                    label="Reflectance of the grey"
+                    className="mt-2 w-40"
+                    inputMode="decimal"
+                    value={reflectance}
+                    hint="0.18 for the usual grey card"
+                    onChange={(event) => {
+                        onReflectance(event.target.value);
+                    }}
+                />
+            )}
+            {purpose !== null && <p className="mt-2 font-semibold">{words[purpose]}</p>}
+            {purpose === null && neutral === null && (
+                <p className="mt-2">As taken. Lamp and camera are still in its colours.</p>
+            )}
+            {neutral !== null && (
+                <div className="mt-2 flex flex-col gap-2">
+                    <p>{neutral.words}</p>
+                    {neutral.residuals.length > 0 && <Residuals residuals={neutral.residuals} />}
+                    <Button size="small" className="self-start" onClick={onUndo}>
+                        Back to as taken
+                    </Button>
+                </div>
+            )}
+        </div>
+    );
+}
+
+/** What is left of each patch's error. */
+function Residuals({ residuals }: { residuals: NeutralProps['residuals'] }) {
+    return (
+        <ul className="grid grid-cols-6 gap-px" aria-label="CIEDE2000 left of each patch">
+            {residuals.map((r) => (
+                <li key={r.name} title={r.name} className="text-center text-xs">
+                    <span className="block h-5" style={{ background: r.hex }} aria-hidden />
+                    <span className="sr-only">{r.name}: </span>
+                    {one(r.difference)}
+                </li>
+            ))}
+        </ul>
+    );
+}
+
+function Colours({ palette, onColour }: { palette: readonly PaletteProps[]; onColour: (spot: Drawn) => void }) {
+    return (
+        <div>
+            <p className="mb-1 text-xs text-quiet">Press one to take it for the chosen zone</p>
+            <ul className="flex flex-col gap-1">
+                {palette.map((entry) => (
+                    <li key={entry.colour.hex}>
+                        <button
+                            type="button"
+                            className="flex w-full items-center gap-3 text-left"
+                            onClick={() => {
+                                onColour({
+                                    tool: 'spot',
+                                    points: entry.spot.map((p) => [p[0] ?? 0, p[1] ?? 0] as const),
+                                });
+                            }}
+                        >
+                            <span
+                                className="h-7 shrink-0"
+                                style={{ background: entry.colour.hex, width: `${Math.max(4, entry.share * 60)}%` }}
+                                aria-hidden
+                            />
+                            <span className="whitespace-nowrap">
+                                {Math.round(entry.share * 100)} of 100, {entry.colour.name}
+                            </span>
+                        </button>
+                    </li>
+                ))}
+            </ul>
+        </div>
+    );
+}

@@ -1,0 +1,120 @@
+import { useForm } from '@inertiajs/react';
+import { url } from '@/shared/lib/url';
+import { Button } from '@/shared/ui/button';
+import { Field } from '@/shared/ui/field';
+import { Pick } from '@/shared/ui/pick';
+import { Sheet } from '@/shared/ui/sheet';
+import type { AreaProps, FigureProps, PartProps } from '@/types/generated';
+
+const NONE = 'none';
+
+/** What an area is: where it is, what it lies on, how near its colour must come. */
+export function AreaSheet({
+    figure,
+    area,
+    areas,
+    parts,
+    open,
+    onClose,
+}: {
+    figure: FigureProps;
+    area: AreaProps;
+    areas: readonly AreaProps[];
+    parts: readonly PartProps[];
+    open: boolean;
+    onClose: () => void;
+}) {
+    const form = useForm({
+        name: area.name,
+        wish: area.wish ?? '',
+        partId: area.partId === null ? NONE : String(area.partId),
+        liesOnId: area.liesOnId === null ? NONE : String(area.liesOnId),
+        tolerance: area.tolerance === null ? '' : String(area.tolerance),
+    });
+    return (
+        <Sheet open={open} onClose={onClose} title={area.name}>
+            <form
+                className="flex flex-col gap-4"
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    form.transform((data) => ({
+                        ...data,
+                        partId: data.partId === NONE ? null : data.partId,
+                        liesOnId: data.liesOnId === NONE ? null : data.liesOnId,
+                        tolerance: data.tolerance === '' ? null : data.tolerance.replace(',', '.'),
+                    }));
+                    form.patch(url('areas.update', { figure: figure.id, area: area.id }), {
+                        preserveScroll: true,
+                        onSuccess: onClose,
+                    });
+                }}
+            >
+                <Field
+                    label="Name"
+                    required
+                    maxLength={120}
+                    value={form.data.name}
+                    error={form.errors.name}
+                    onChange={(e) => {
+                        form.setData('name', e.target.value);
+                    }}
+                />
+                <Field
+                    label="What it must look like"
+                    maxLength={1000}
+                    value={form.data.wish}
+                    error={form.errors.wish}
+                    onChange={(e) => {
+                        form.setData('wish', e.target.value);
+                    }}
+                />
+                <div className="grid grid-cols-1 gap-4 sm:grid-cols-2">
+                    <Pick
+                        label="On the part"
+                        value={form.data.partId}
+                        options={[
+                            { value: NONE, label: 'no part' },
+                            ...parts.map((p) => ({ value: String(p.id), label: p.name })),
+                        ]}
+                        onPick={(id) => {
+                            form.setData('partId', id);
+                        }}
+                    />
+                    <Pick
+                        label="Lies on, when that is finished"
+                        value={form.data.liesOnId}
+                        options={[
+                            { value: NONE, label: 'the bare print' },
+                            ...areas
+                                .filter((a) => a.id !== area.id)
+                                .map((a) => ({ value: String(a.id), label: a.name })),
+                        ]}
+                        onPick={(id) => {
+                            form.setData('liesOnId', id);
+                        }}
+                    />
+                </div>
+                {form.errors.liesOnId !== undefined && (
+                    <p role="alert" className="border-l-4 border-ink pl-2 text-xs font-semibold">
+                        {form.errors.liesOnId}
+                    </p>
+                )}
+                <Field
+                    label="May differ from what is wanted by CIEDE2000"
+                    className="w-72"
+                    inputMode="decimal"
+                    placeholder="3, or 2 for a focal point"
+                    hint="Decals and signs lie on another area: their section starts from its finished colours."
+                    value={form.data.tolerance}
+                    error={form.errors.tolerance}
+                    onChange={(e) => {
+                        form.setData('tolerance', e.target.value);
+                    }}
+                />
+                <Button type="submit" look="main" disabled={form.processing} className="self-start">
+                    Save
+                </Button>
+            </form>
+        </Sheet>
+    );
+}
