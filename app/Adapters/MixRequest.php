@@ -8,10 +8,8 @@ use App\Models\Paint;
 use Hyalin\Colour\Lab;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
-use Hyalin\Mixing\LaterLayer;
+use Hyalin\Mixing\LayerTask;
 use Hyalin\Mixing\MixTask;
-use Hyalin\Mixing\Placement;
-use Hyalin\Optics\FilmThickness;
 use Hyalin\Optics\PaintOptics;
 
 /**
@@ -79,25 +77,10 @@ final readonly class MixRequest
     ): ?self {
         $layers = FigureOptics::layers($drafts);
         $layer = $layers[$index];
-        if ($layer->coverage($zone) <= 0.0) {
+        $task = LayerTask::of($optics->prediction, $optics->start, $layers, $index, $zone, $target, $maxPaints);
+        if ($task === null) {
             return null;
         }
-        $beneath = $optics->section(array_slice($drafts, 0, $index))->top()->cell($zone)->inside;
-        $surface = $optics->section($drafts)->top()->cell($zone)->surface;
-        $later = [];
-        foreach (array_slice($layers, $index + 1) as $above) {
-            for ($coat = 0; $coat < $above->coats && $above->coverage($zone) > 0.0; $coat++) {
-                $later[] = LaterLayer::of($above->mix, FilmThickness::coats($above->thickness($zone)), $above->coverage($zone));
-            }
-        }
-        $task = MixTask::of(
-            $target,
-            Placement::over($beneath, FilmThickness::coats($layer->thickness($zone)), $layer->into === null ? $layer->coverage($zone) : 1.0, $layer->coats),
-            $later,
-            $surface,
-            $maxPaints,
-        );
-
         // Blended into a wet coat every pot stands there with its share of that coat: mixing is linear in K and S.
         $share = $layer->coverage($zone);
         $blended = static fn (PaintOptics $pot): PaintOptics => $layer->into === null || $share >= 1.0

@@ -100,6 +100,18 @@ enum Technique: string
         };
     }
 
+    /** @return int minutes at the bench for one coat on an area of a few square centimetres: own estimate */
+    public function handsOnMinutes(): int
+    {
+        return match ($this) {
+            self::Layer, self::EdgeHighlight, self::WetBlend => 9,
+            self::BaseCoat, self::RecessShade, self::Chipping, self::Decal => 7,
+            self::Airbrush, self::Glaze, self::Filter, self::OneCoat => 5,
+            self::SprayCan, self::ZenithalSpray, self::SlantedSpray, self::SprayFromBelow, self::Wash, self::Varnish => 4,
+            self::DryBrush, self::Overbrush, self::Stipple, self::Sponge, self::Spatter, self::Powder => 4,
+        };
+    }
+
     /** @return bool whether this is done with air: it reaches what lies beside it, and that must be masked */
     public function isSprayed(): bool
     {

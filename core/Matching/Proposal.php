@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Matching;
+
+use Hyalin\Finish\Section;
+use Hyalin\Finish\Zone;
+
+/**
+ * A complete finish for one area, with what it gives and what it asks for.
+ */
+final readonly class Proposal
+{
+    /** Stirring a cup together: own estimate. */
+    private const MINUTES_A_CUP = 2;
+
+    /**
+     * @param  non-empty-list<ProposedLayer>  $layers
+     * @param  array<string, float>  $differences  CIEDE2000 by zone that has a target
+     * @param  float  $total  weighted mean of them
+     * @param  array<string, non-empty-list<string>>  $lacks  what the shelf would need, by zone out of reach
+     */
+    public function __construct(
+        public ProposalKind $kind,
+        public array $layers,
+        public Section $section,
+        public array $differences,
+        public float $total,
+        public array $lacks,
+    ) {
+    }
+
+    /** @return float the largest difference */
+    public function worst(): float
+    {
+        return max(0.0, ...array_values($this->differences));
+    }
+
+    /** @return int cups to be mixed: a pot used as it is needs none, drops added to a cup make no new one */
+    public function cups(): int
+    {
+        $cups = [];
+        foreach ($this->layers as $layer) {
+            if (! $layer->grown && (count($layer->drops) > 1 || $layer->thinner > 0)) {
+                $cups[json_encode($layer->drops)."/{$layer->thinner}"] = true;
+            }
+        }
+
+        return count($cups);
+    }
+
+    /** @return list<int> places on the shelf, each once */
+    public function pots(): array
+    {
+        $pots = [];
+        foreach ($this->layers as $layer) {
+            $pots += $layer->drops;
+        }
+        $places = array_keys($pots);
+        sort($places);
+
+        return $places;
+    }
+
+    /** @return int at the bench, without drying: an estimate for an area of a few square centimetres */
+    public function minutes(): int
+    {
+        $minutes = self::MINUTES_A_CUP * $this->cups();
+        foreach ($this->layers as $layer) {
+            $minutes += $layer->coats * $layer->technique->handsOnMinutes();
+        }
+
+        return $minutes;
+    }
+
+    /** @return float share of an area that a zone is counted with: own estimate until a mesh tells it */
+    public static function share(Zone $zone): float
+    {
+        return [0.15, 0.2, 0.3, 0.2, 0.15][$zone->index()];
+    }
+}
