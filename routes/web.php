@@ -15,6 +15,7 @@ use App\Http\Controllers\MixController;
 use App\Http\Controllers\PaintController;
 use App\Http\Controllers\PictureController;
 use App\Http\Controllers\PotController;
+use App\Http\Controllers\ProposalController;
 use App\Http\Controllers\ReferenceController;
 use App\Http\Controllers\ShelfFileController;
 use App\Http\Controllers\SignInController;
@@ -98,10 +99,16 @@ Route::middleware('auth')->group(function (): void {
 
         Route::get('/finishes/{area?}', [FinishController::class, 'show'])->name('figures.finishes');
         Route::post('/areas/{area}/section', [FinishController::class, 'section'])->name('finishes.section');
+        Route::get('/areas/{area}/layers', [FinishController::class, 'layers'])->name('finishes.layers');
         Route::put('/areas/{area}/finish', [FinishController::class, 'update'])->name('finishes.update');
         Route::post('/areas/{area}/mixes', [MixController::class, 'find'])->name('mixes.find');
         Route::post('/areas/{area}/advice', [MixController::class, 'advise'])->name('finishes.advice');
         Route::post('/areas/{area}/mixes/proof', [MixController::class, 'prove'])->name('mixes.prove');
+
+        Route::get('/proposals/{area?}', [ProposalController::class, 'show'])->name('figures.proposals');
+        Route::post('/areas/{area}/proposals', [ProposalController::class, 'find'])->name('proposals.find');
+        Route::get('/areas/{area}/one-more-pot', [ProposalController::class, 'oneMore'])->name('proposals.one-more');
+        Route::post('/proposal-searches', [ProposalController::class, 'store'])->name('proposal-searches.store');
 
         Route::get('/balance', [BalanceController::class, 'show'])->name('figures.balance');
         Route::post('/balances', [BalanceController::class, 'store'])->name('balances.store');
@@ -118,6 +125,11 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/', [BenchController::class, 'show'])->name('runs.show');
         Route::post('/repeat', [BenchController::class, 'repeat'])->name('runs.repeat');
         Route::patch('/steps/{step}', [BenchController::class, 'updateStep'])->name('run-steps.update');
+    });
+
+    Route::prefix('/proposal-searches/{proposalSearch}')->middleware('can:own,proposalSearch')->group(function (): void {
+        Route::get('/', [ProposalController::class, 'progress'])->name('proposal-searches.show');
+        Route::delete('/', [ProposalController::class, 'stop'])->name('proposal-searches.stop');
     });
 
     Route::prefix('/mix-searches/{mixSearch}')->middleware('can:own,mixSearch')->group(function (): void {

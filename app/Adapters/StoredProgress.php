@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Adapters;
 
 use App\Models\MixSearch;
+use App\Models\ProposalSearch;
 use Hyalin\Mixing\Progress;
 
 /**
@@ -14,7 +15,7 @@ final class StoredProgress implements Progress
 {
     private float $written = 0.0;
 
-    public function __construct(private readonly MixSearch $search)
+    public function __construct(private readonly MixSearch|ProposalSearch $search)
     {
     }
 

@@ -10,6 +10,7 @@ use App\Models\Figure;
 use App\Models\MixSearch;
 use App\Models\Paint;
 use App\Models\Painter;
+use App\Models\ProposalSearch;
 use App\Models\Run;
 use App\Models\SetAsideEdit;
 use App\Models\ShelfImport;
@@ -21,7 +22,7 @@ use Illuminate\Auth\Access\Response;
  */
 final class OwnerPolicy
 {
-    public function own(Painter $painter, Chip|Cup|Figure|MixSearch|Paint|Run|SetAsideEdit|ShelfImport $record): Response
+    public function own(Painter $painter, Chip|Cup|Figure|MixSearch|Paint|ProposalSearch|Run|SetAsideEdit|ShelfImport $record): Response
     {
         return $record->painter_id === $painter->id ? Response::allow() : Response::denyAsNotFound();
     }

@@ -17,6 +17,7 @@ use App\Models\Cup;
 use App\Models\Figure;
 use App\Models\MixSearch;
 use App\Models\Paint;
+use App\Models\ProposalSearch;
 use App\Models\Run;
 use App\Models\SetAsideEdit;
 use App\Models\ShelfImport;
@@ -48,7 +49,7 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::shouldBeStrict();
-        foreach ([Chip::class, Cup::class, Figure::class, MixSearch::class, Paint::class, Run::class, SetAsideEdit::class, ShelfImport::class] as $model) {
+        foreach ([Chip::class, Cup::class, Figure::class, MixSearch::class, Paint::class, ProposalSearch::class, Run::class, SetAsideEdit::class, ShelfImport::class] as $model) {
             Gate::policy($model, OwnerPolicy::class);
         }
         // By address and by name: guessing one painter's password from many places is slowed as well.

@@ -20,6 +20,7 @@ use Hyalin\Mixing\MixScore;
 use Hyalin\Mixing\MixTask;
 use Hyalin\Mixing\Placement;
 use Hyalin\Mixing\QuickMixSearch;
+use Hyalin\Mixing\SearchEffort;
 use Hyalin\Mixing\ZonesMixSearch;
 use Hyalin\Optics\PaintOptics;
 
@@ -75,7 +76,7 @@ final readonly class ProposalBench
         }
         $optics = array_map(fn (int $place): PaintOptics => $this->shelf[$place]->optics, $pots);
         try {
-            $mix = count($tasks) === 1 ? QuickMixSearch::find($optics, $tasks[0][0])->best() : ZonesMixSearch::find($optics, $tasks)->best();
+            $mix = count($tasks) === 1 ? QuickMixSearch::find($optics, $tasks[0][0], SearchEffort::light())->best() : ZonesMixSearch::find($optics, $tasks, SearchEffort::light())->best();
         } catch (InvalidMixTask) {
             return null;
         }

@@ -32,6 +32,12 @@ final readonly class SearchEffort
     ) {
     }
 
+    /** For mixes that are only a part of a larger plan: a little nearer is not worth waiting for there. */
+    public static function light(): self
+    {
+        return new self(1.0, 0.4, 0.6, 60, 1, 1, 1.0, 2);
+    }
+
     public static function forShelf(int $paints): self
     {
         return match (true) {

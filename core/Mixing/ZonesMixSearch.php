@@ -22,14 +22,14 @@ final class ZonesMixSearch
      *
      * @throws InvalidMixTask on an empty shelf
      */
-    public static function find(array $paints, array $zones): MixAnswer
+    public static function find(array $paints, array $zones, ?SearchEffort $effort = null): MixAnswer
     {
         usort($zones, static fn (array $p, array $q): int => $q[1] <=> $p[1]);
         [$main] = $zones[0];
         $sets = [];
         foreach (array_slice($zones, 0, 2) as [$task]) {
             $wide = MixTask::of($task->target, $task->placement, $task->later, $task->surface, $task->maxPaints, $task->maxDrops, self::SETS);
-            foreach (QuickMixSearch::find($paints, $wide)->mixes as $mix) {
+            foreach (QuickMixSearch::find($paints, $wide, $effort)->mixes as $mix) {
                 $set = array_keys($mix->drops);
                 sort($set);
                 $sets[implode(',', $set)] = $set;

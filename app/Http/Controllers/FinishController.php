@@ -9,6 +9,7 @@ use App\Actions\SaveVersioned;
 use App\Http\Props\AreaFinishProps;
 use App\Http\Props\AreaProps;
 use App\Http\Props\FigureProps;
+use App\Http\Props\LayerProps;
 use App\Http\Props\PotProps;
 use App\Http\Props\SectionProps;
 use App\Http\Props\TechniqueProps;
@@ -45,6 +46,12 @@ final class FinishController
     public function section(FinishRequest $request, Figure $figure, Area $area, #[CurrentUser] Painter $painter): JsonResponse
     {
         return new JsonResponse(SectionProps::predict($figure, $area, $request->drafts($painter)));
+    }
+
+    /** The layers as they are stored. */
+    public function layers(Figure $figure, Area $area): JsonResponse
+    {
+        return new JsonResponse(array_map(LayerProps::of(...), AreaFinishProps::drafts($area->load('layers.paints.paint'))));
     }
 
     public function update(

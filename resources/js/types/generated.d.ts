@@ -9,6 +9,7 @@ export type Opacity = '1' | '2' | '3' | '5' | 'wash';
 export type OpticsQuality = 'measured' | 'partly measured' | 'estimated';
 export type PaintKind = 'acrylic' | 'airbrush colour' | 'primer' | 'wash' | 'one-coat' | 'ink' | 'medium' | 'thinner' | 'varnish' | 'metal flake' | 'colour-shift powder' | 'lacquer chrome' | 'oil' | 'enamel liner' | 'pigment powder';
 export type PictureKind = 'artwork' | 'photo of another piece' | 'photo of a real thing' | 'photo of my painted piece';
+export type ProposalKind = 'translucent over zenithal' | 'base, wash, highlights' | 'opaque layering' | 'undercoat and glazes';
 export type RunStepState = 'open' | 'done' | 'skipped';
 export type ScaleState = 'steady' | 'filling' | 'jumped' | 'missing';
 export type SearchEnding = 'proven' | 'settled' | 'stopped';
@@ -34,6 +35,14 @@ export interface AreaFinishProps {
     layers: Array<LayerProps>;
     section: SectionProps;
     samples: Array<SampleProps>;
+}
+
+export interface AreaProposalProps {
+    areaId: number;
+    name: string;
+    version: number;
+    layersNow: number;
+    proposal: ProposalProps;
 }
 
 export interface AreaProps {
@@ -197,6 +206,11 @@ export interface FigureInWorkProps {
     pictureUrl: string | null;
 }
 
+export interface FigureProposalProps {
+    areas: Array<AreaProposalProps>;
+    pots: Array<string>;
+}
+
 export interface FigureProps {
     id: number;
     name: string;
@@ -295,6 +309,13 @@ export interface NeutralProps {
     residuals: Array<ResidualProps>;
 }
 
+export interface OneMorePotProps {
+    colour: ColourProps;
+    zone: Zone;
+    before: number;
+    after: number;
+}
+
 export interface PaintProps {
     id: number;
     maker: string;
@@ -371,6 +392,39 @@ export interface PreviewPotProps {
     name: string;
     kind: PaintKind;
     hex: string;
+}
+
+export interface ProposalAnswerProps {
+    proposals: Array<ProposalProps>;
+    beyond: RampReachProps | null;
+}
+
+export interface ProposalProps {
+    kind: ProposalKind;
+    layers: Array<LayerProps>;
+    grown: Array<boolean>;
+    section: SectionProps;
+    total: number;
+    worst: number;
+    cups: number;
+    pots: Array<DropsProps>;
+    minutes: number;
+    lacks: Array<string>;
+}
+
+export interface ProposalSearchProps {
+    id: number;
+    state: string;
+    progress: number;
+    answer: Record<string, unknown> | null;
+}
+
+export interface RampReachProps {
+    worst: number;
+    wanted: Array<ColourProps>;
+    ramp: Array<ColourProps>;
+    contrast: number;
+    chroma: number;
 }
 
 export interface RampStepProps {

@@ -1,6 +1,6 @@
 import { Link, router } from '@inertiajs/react';
 import clsx from 'clsx';
-import { Plus, Printer, Scale } from 'lucide-react';
+import { Plus, Layers, Printer, Scale } from 'lucide-react';
 import { Tabs } from 'radix-ui';
 import { useState, type ReactNode } from 'react';
 import { Advice } from '@/features/advice/advice';
@@ -186,7 +186,8 @@ function Finish({
                 )}
                 {stack.length === 0 && pots.length > 0 && (
                     <Notice>
-                        No layers yet: the section shows the bare print. Start with a primer from the list below.
+                        No layers yet: the section shows the bare print. Start with a primer from the list below, or
+                        look at the proposals.
                     </Notice>
                 )}
                 <SectionView
@@ -201,6 +202,12 @@ function Finish({
                 <footer className="flex flex-wrap items-center justify-between gap-3">
                     <div className="flex flex-wrap items-end gap-2">
                         <AddLayer techniques={techniques} onAdd={addLayer} disabled={pots.length === 0} />
+                        <Link
+                            href={url('figures.proposals', { figure: figure.id, area: area.id })}
+                            className="inline-flex min-h-10 items-center gap-2 rounded-sm border border-strong bg-raised px-3 text-sm font-medium"
+                        >
+                            <Layers size={16} aria-hidden /> Proposals
+                        </Link>
                         <Link
                             href={url('figures.card', { figure: figure.id })}
                             className="inline-flex min-h-10 items-center gap-2 rounded-sm border border-strong bg-raised px-3 text-sm font-medium"

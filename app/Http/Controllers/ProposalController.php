@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\ProposeFinishes;
+use App\Http\Props\AreaProps;
+use App\Http\Props\FigureProps;
+use App\Http\Props\PotProps;
+use App\Http\Props\ProposalSearchProps;
+use App\Jobs\ProposeFigure;
+use App\Models\Area;
+use App\Models\Figure;
+use App\Models\Paint;
+use App\Models\Painter;
+use App\Models\ProposalSearch;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Inertia\Inertia;
+use Inertia\Response;
+
+/**
+ * Finishes proposed for an area, or for the whole figure.
+ */
+final class ProposalController
+{
+    public function show(Figure $figure, #[CurrentUser] Painter $painter, ?Area $area = null): Response
+    {
+        return Inertia::render('proposals/index', [
+            'figure' => FigureProps::of($figure, 'Finishes'),
+            'areas' => AreaProps::allOf($figure),
+            'areaId' => $area?->exists ? $area->id : null,
+            'version' => $area?->exists ? $area->version : null,
+            'pots' => array_values($painter->paints->map(static fn (Paint $p) => PotProps::of($p))->all()),
+        ]);
+    }
+
+    public function find(Request $request, Figure $figure, Area $area, ProposeFinishes $propose, #[CurrentUser] Painter $painter): JsonResponse
+    {
+        $request->validate(['brushOnly' => ['sometimes', 'boolean'], 'only' => ['sometimes', 'nullable', 'array', 'list'], 'only.*' => ['integer']]);
+        $only = $request->filled('only') ? array_values(array_map(static fn (mixed $id): int => is_numeric($id) ? (int) $id : 0, $request->array('only'))) : null;
+
+        return new JsonResponse($propose->forArea($figure, $area, $painter, $request->boolean('brushOnly'), $only));
+    }
+
+    public function oneMore(Request $request, Figure $figure, Area $area, ProposeFinishes $propose, #[CurrentUser] Painter $painter): JsonResponse
+    {
+        return new JsonResponse($propose->oneMorePot($figure, $area, $painter, $request->boolean('brushOnly')));
+    }
+
+    /** Starts a search for the whole figure in the queue. */
+    public function store(Request $request, Figure $figure, #[CurrentUser] Painter $painter): JsonResponse
+    {
+        $request->validate(['brushOnly' => ['sometimes', 'boolean'], 'mostPots' => ['nullable', 'integer', 'between:3,60']]);
+        $search = new ProposalSearch(['figure_id' => $figure->id, 'request' => [
+            'brushOnly' => $request->boolean('brushOnly'),
+            'mostPots' => $request->filled('mostPots') ? $request->integer('mostPots') : null,
+        ]]);
+        $search->painter_id = $painter->id;
+        $search->save();
+        ProposeFigure::dispatch($search);
+
+        return new JsonResponse(ProposalSearchProps::of($search), JsonResponse::HTTP_ACCEPTED);
+    }
+
+    public function progress(ProposalSearch $proposalSearch): JsonResponse
+    {
+        return new JsonResponse(ProposalSearchProps::of($proposalSearch));
+    }
+
+    public function stop(ProposalSearch $proposalSearch): JsonResponse
+    {
+        $proposalSearch->update(['stop_asked' => true]);
+
+        return new JsonResponse(ProposalSearchProps::of($proposalSearch));
+    }
+}

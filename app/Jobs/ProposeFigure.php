@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\Actions\ProposeFinishes;
+use App\Adapters\StoredProgress;
+use App\Models\ProposalSearch;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Queue\Queueable;
+use Throwable;
+
+/**
+ * Finishes for all areas of a figure that share pots.
+ */
+final class ProposeFigure implements ShouldQueue
+{
+    use Queueable;
+
+    public int $timeout = 1800;
+
+    public function __construct(private readonly ProposalSearch $search)
+    {
+    }
+
+    public function handle(ProposeFinishes $propose): void
+    {
+        $search = $this->search->load(['painter', 'figure']);
+        $search->update(['state' => 'running']);
+        $most = $search->request['mostPots'] ?? null;
+        $answer = $propose->forFigure($search->figure, $search->painter()->firstOrFail(), ($search->request['brushOnly'] ?? false) === true, is_int($most) ? $most : null, new StoredProgress($search));
+        $search->refresh();
+        $search->update(['state' => $search->stop_asked ? 'stopped' : 'done', 'progress' => $search->stop_asked ? $search->progress : 1.0, 'result' => $answer]);
+    }
+
+    public function failed(?Throwable $e): void
+    {
+        $this->search->update(['state' => 'failed']);
+    }
+}

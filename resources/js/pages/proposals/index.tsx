@@ -1,0 +1,296 @@
+import { Link, router } from '@inertiajs/react';
+import { useCallback, useEffect, useState } from 'react';
+import { SectionStrip } from '@/features/section/section-strip';
+import { Shell } from '@/features/shell/shell';
+import { ApiError, send } from '@/shared/lib/api';
+import { capital, many, minutesWords, one } from '@/shared/lib/format';
+import { url } from '@/shared/lib/url';
+import { Button } from '@/shared/ui/button';
+import { Choice } from '@/shared/ui/choice';
+import { Notice } from '@/shared/ui/notice';
+import { Pick } from '@/shared/ui/pick';
+import type {
+    AreaProps,
+    FigureProps,
+    MatchProps,
+    OneMorePotProps,
+    PotProps,
+    ProposalAnswerProps,
+    ProposalProps,
+} from '@/types/generated';
+import { PotChooser } from './pot-chooser';
+import { WholeFigure } from './whole-figure';
+
+type Props = {
+    figure: FigureProps;
+    areas: AreaProps[];
+    areaId: number | null;
+    version: number | null;
+    pots: PotProps[];
+};
+
+const WHOLE = 'whole';
+
+/** Complete finishes that could be painted, side by side. */
+export default function ProposalsPage({ figure, areas, areaId, version, pots }: Props) {
+    const [brushOnly, setBrushOnly] = useState(false);
+    const [only, setOnly] = useState<number[] | null>(null);
+    const area = areas.find((a) => a.id === areaId);
+    return (
+        <Shell title={`Proposals for ${figure.name}`} figure={figure} wide>
+            <div className="flex min-h-full flex-col gap-3 p-4">
+                <div className="flex flex-wrap items-end gap-4">
+                    <div className="w-56">
+                        <Pick
+                            label="Propose for"
+                            value={areaId === null ? WHOLE : String(areaId)}
+                            options={[
+                                { value: WHOLE, label: 'the whole figure' },
+                                ...areas.map((a) => ({ value: String(a.id), label: a.name })),
+                            ]}
+                            onPick={(id) => {
+                                router.visit(
+                                    url('figures.proposals', {
+                                        figure: figure.id,
+                                        ...(id === WHOLE ? {} : { area: id }),
+                                    }),
+                                );
+                            }}
+                        />
+                    </div>
+                    <Choice<'both' | 'brush'>
+                        label="Tools"
+                        value={brushOnly ? 'brush' : 'both'}
+                        options={[
+                            { value: 'both', label: 'airbrush and brush' },
+                            { value: 'brush', label: 'brush only' },
+                        ]}
+                        onChoose={(tools) => {
+                            setBrushOnly(tools === 'brush');
+                        }}
+                    />
+                    {area && <PotChooser pots={pots} only={only} onOnly={setOnly} />}
+                </div>
+                {area && version !== null ? (
+                    <AreaProposals
+                        key={`${area.id} ${brushOnly} ${only?.join(' ')}`}
+                        figure={figure}
+                        area={area}
+                        version={version}
+                        brushOnly={brushOnly}
+                        only={only}
+                    />
+                ) : (
+                    <WholeFigure key={String(brushOnly)} figure={figure} brushOnly={brushOnly} />
+                )}
+            </div>
+        </Shell>
+    );
+}
+
+function AreaProposals({
+    figure,
+    area,
+    version,
+    brushOnly,
+    only,
+}: {
+    figure: FigureProps;
+    area: AreaProps;
+    version: number;
+    brushOnly: boolean;
+    only: number[] | null;
+}) {
+    const [answer, setAnswer] = useState<ProposalAnswerProps | null>(null);
+    const [problem, setProblem] = useState<string | null>(null);
+    const at = { figure: figure.id, area: area.id };
+
+    useEffect(() => {
+        const question = new AbortController();
+        send<ProposalAnswerProps>(
+            'POST',
+            url('proposals.find', { figure: figure.id, area: area.id }),
+            { brushOnly, only },
+            question.signal,
+        )
+            .then(setAnswer)
+            .catch((error: unknown) => {
+                if (error instanceof ApiError) setProblem(error.message);
+            });
+        return () => {
+            question.abort();
+        };
+    }, [figure.id, area.id, brushOnly, only]);
+
+    const adopt = useCallback(
+        async (layers: ProposalProps['layers']) => {
+            try {
+                await send('PUT', url('finishes.update', { figure: figure.id, area: area.id }), {
+                    layers: layers.map((layer) => ({
+                        ...layer,
+                        mix: layer.mix.map(({ paintId, drops }) => ({ paintId, drops })),
+                    })),
+                    version,
+                });
+                router.visit(url('figures.finishes', { figure: figure.id, area: area.id }));
+            } catch (error) {
+                if (!(error instanceof ApiError)) throw error;
+                setProblem(
+                    error.isConflict
+                        ? 'The finish of this area was changed elsewhere meanwhile. Reload this page and adopt it again.'
+                        : error.message,
+                );
+            }
+        },
+        [figure.id, area.id, version],
+    );
+
+    async function adoptOne(proposal: ProposalProps, index: number) {
+        const layer = proposal.layers[index];
+        if (!layer) return;
+        const now = await send<ProposalProps['layers']>('GET', url('finishes.layers', at));
+        await adopt([...now, layer]);
+    }
+
+    if (problem !== null) return <Notice strong>{problem}</Notice>;
+    if (answer === null)
+        return (
+            <p role="status" className="p-8 text-center text-lg">
+                Mixing and layering on paper for {area.name}
+            </p>
+        );
+    return (
+        <>
+            {answer.beyond && <Beyond beyond={answer.beyond} />}
+            <div className="grid flex-1 grid-cols-1 gap-4 md:grid-cols-2 xl:grid-cols-4">
+                {answer.proposals.map((proposal) => (
+                    <article key={proposal.kind} className="flex flex-col gap-2 border border-line bg-raised p-3">
+                        <div className="flex items-start justify-between gap-2">
+                            <h2 className="text-base leading-tight font-semibold">{capital(proposal.kind)}</h2>
+                            <Button
+                                look="main"
+                                size="small"
+                                aria-label={`Adopt: ${proposal.kind}`}
+                                onClick={() => void adopt(proposal.layers)}
+                            >
+                                Adopt
+                            </Button>
+                        </div>
+                        <Matches matches={proposal.section.matches} />
+                        <p className="text-sm">
+                            CIEDE2000 <strong className="text-lg">{one(proposal.total)}</strong> in the mean,{' '}
+                            {one(proposal.worst)} at most
+                        </p>
+                        <p className="text-xs text-quiet">
+                            {many(proposal.layers.length, 'layer')}, {many(proposal.cups, 'cup')},{' '}
+                            {many(proposal.pots.length, 'pot')}, about {minutesWords(proposal.minutes)} at the bench
+                            (estimate)
+                        </p>
+                        {proposal.lacks.length > 0 && (
+                            <p className="border-l-4 border-ink pl-2 text-xs">
+                                Not reached: {proposal.lacks.join('; ')}
+                            </p>
+                        )}
+                        <div className="flex-1">
+                            <SectionStrip
+                                layers={proposal.layers}
+                                section={proposal.section}
+                                grown={proposal.grown}
+                                action={(i) => (
+                                    <button
+                                        type="button"
+                                        className="text-xs underline"
+                                        aria-label={`Add only the ${proposal.layers[i]?.technique ?? ''} to the finish`}
+                                        onClick={() => void adoptOne(proposal, i)}
+                                    >
+                                        only this
+                                    </button>
+                                )}
+                            />
+                        </div>
+                    </article>
+                ))}
+            </div>
+            <footer className="flex flex-wrap items-center gap-4 text-sm">
+                <OneMore figureId={figure.id} areaId={area.id} brushOnly={brushOnly} />
+                {area.layers > 0 && (
+                    <span className="text-quiet">
+                        Adopting replaces the {many(area.layers, 'layer')} of{' '}
+                        <Link className="underline" href={url('figures.finishes', at)}>
+                            {area.name}
+                        </Link>
+                        .
+                    </span>
+                )}
+            </footer>
+        </>
+    );
+}
+
+/** Wanted above, predicted below, zone by zone, with no line between. */
+function Matches({ matches }: { matches: readonly MatchProps[] }) {
+    return (
+        <div className="flex" aria-label="Wanted above, predicted below">
+            {matches.map((match) => (
+                <div key={match.zone} className="flex-1 text-center text-xs">
+                    <span className="block h-8" style={{ background: match.wanted.hex }} aria-hidden />
+                    <span className="block h-8" style={{ background: match.predicted.hex }} aria-hidden />
+                    <span className="sr-only">{match.zone}: </span>
+                    {one(match.difference)}
+                </div>
+            ))}
+        </div>
+    );
+}
+
+function Beyond({ beyond }: { beyond: NonNullable<ProposalAnswerProps['beyond']> }) {
+    const share = (value: number) => `${Math.round(value * 10)} tenths`;
+    return (
+        <div className="flex flex-wrap items-center gap-4 border border-strong p-3 text-sm">
+            <p className="max-w-xl">
+                The reference asks for more than these pots have (CIEDE2000 {one(beyond.worst)} in the farthest zone).
+                The nearest ramp that keeps its relations has {share(beyond.contrast)} of the contrast and{' '}
+                {share(beyond.chroma)} of the chroma.
+            </p>
+            <div aria-hidden>
+                {[beyond.wanted, beyond.ramp].map((ramp, i) => (
+                    <div key={i} className="flex items-center">
+                        <span className="w-16 text-xs text-quiet">{i === 0 ? 'wanted' : 'nearest'}</span>
+                        {ramp.map((colour, z) => (
+                            <span key={z} className="h-6 w-12" style={{ background: colour.hex }} />
+                        ))}
+                    </div>
+                ))}
+            </div>
+        </div>
+    );
+}
+
+function OneMore({ figureId, areaId, brushOnly }: { figureId: number; areaId: number; brushOnly: boolean }) {
+    const [answer, setAnswer] = useState<OneMorePotProps | null>(null);
+    const [asked, setAsked] = useState(false);
+    if (answer === null)
+        return (
+            <Button
+                size="small"
+                disabled={asked}
+                onClick={() => {
+                    setAsked(true);
+                    void send<OneMorePotProps>(
+                        'GET',
+                        url('proposals.one-more', { figure: figureId, area: areaId, brushOnly: brushOnly ? 1 : 0 }),
+                    ).then(setAnswer);
+                }}
+            >
+                {asked ? 'Trying one more pot' : 'What would one more pot bring?'}
+            </Button>
+        );
+    return (
+        <p className="flex items-center gap-3">
+            <span className="h-8 w-14" style={{ background: answer.colour.hex }} aria-hidden />
+            {answer.before - answer.after < 0.2
+                ? `One more pot would bring nothing to speak of: even an opaque ${answer.colour.name} leaves ${one(answer.after)}.`
+                : `An opaque ${answer.colour.name}, for the ${answer.zone}, would bring the best from ${one(answer.before)} to about ${one(answer.after)} (estimate).`}
+        </p>
+    );
+}

@@ -1,0 +1,201 @@
+import { Link, router } from '@inertiajs/react';
+import { useEffect, useState } from 'react';
+import { ApiError, send } from '@/shared/lib/api';
+import { many, minutesWords, one } from '@/shared/lib/format';
+import { url } from '@/shared/lib/url';
+import { Button } from '@/shared/ui/button';
+import { Notice } from '@/shared/ui/notice';
+import { Stepper } from '@/shared/ui/stepper';
+import type { AreaProposalProps, FigureProposalProps, FigureProps, ProposalSearchProps } from '@/types/generated';
+
+const ASK_AGAIN = 500;
+
+/** Finishes for all areas that share pots; searched for in the queue. */
+export function WholeFigure({ figure, brushOnly }: { figure: FigureProps; brushOnly: boolean }) {
+    const [most, setMost] = useState(0);
+    const [search, setSearch] = useState<ProposalSearchProps | null>(null);
+    const [problem, setProblem] = useState<string | null>(null);
+    const [adopted, setAdopted] = useState<number[]>([]);
+    const running = search !== null && ['waiting', 'running'].includes(search.state);
+    const answer = search?.answer as FigureProposalProps | null | undefined;
+
+    useEffect(() => {
+        if (!running) return;
+        const timer = window.setTimeout(() => {
+            void send<ProposalSearchProps>('GET', url('proposal-searches.show', { proposalSearch: search.id })).then(
+                setSearch,
+            );
+        }, ASK_AGAIN);
+        return () => {
+            window.clearTimeout(timer);
+        };
+    }, [running, search]);
+
+    async function attempt(act: () => Promise<void>) {
+        setProblem(null);
+        try {
+            await act();
+        } catch (error) {
+            if (!(error instanceof ApiError)) throw error;
+            setProblem(
+                error.isConflict
+                    ? 'A finish was changed elsewhere meanwhile: propose again, then adopt.'
+                    : error.message,
+            );
+        }
+    }
+
+    async function adopt({ areaId, version, proposal }: AreaProposalProps) {
+        await send('PUT', url('finishes.update', { figure: figure.id, area: areaId }), {
+            layers: proposal.layers.map((layer) => ({
+                ...layer,
+                mix: layer.mix.map(({ paintId, drops }) => ({ paintId, drops })),
+            })),
+            version,
+        });
+        setAdopted((now) => [...now, areaId]);
+    }
+
+    return (
+        <section className="flex flex-col gap-4">
+            <div className="flex flex-wrap items-end gap-4">
+                <Stepper
+                    label="Pots at most"
+                    value={most}
+                    min={0}
+                    max={40}
+                    words={most === 0 ? 'as it comes' : String(most)}
+                    onChange={(next) => {
+                        setMost(next > 0 && next < 5 ? (next > most ? 5 : 0) : next);
+                    }}
+                />
+                <Button
+                    look="main"
+                    disabled={running}
+                    onClick={() =>
+                        void attempt(async () => {
+                            setAdopted([]);
+                            setSearch(
+                                await send<ProposalSearchProps>(
+                                    'POST',
+                                    url('proposal-searches.store', { figure: figure.id }),
+                                    { brushOnly, mostPots: most === 0 ? null : most },
+                                ),
+                            );
+                        })
+                    }
+                >
+                    Propose for all areas
+                </Button>
+                {running && (
+                    <>
+                        <progress className="h-3 w-48" value={search.progress} aria-label="Proposing for all areas" />
+                        <span className="text-sm">{Math.round(search.progress * 100)} of 100</span>
+                        <Button
+                            size="small"
+                            onClick={() =>
+                                void send('DELETE', url('proposal-searches.stop', { proposalSearch: search.id }))
+                            }
+                        >
+                            Stop
+                        </Button>
+                    </>
+                )}
+            </div>
+            {problem !== null && <Notice strong>{problem}</Notice>}
+            {search?.state === 'failed' && (
+                <Notice strong>This search failed. Nothing was changed; propose again.</Notice>
+            )}
+            {search === null && (
+                <p className="max-w-2xl text-sm">
+                    Every area that has colours to match gets a finish; pots that few areas need are given up where the
+                    others come nearly as near. Nothing is bought, and nothing is changed until you adopt it.
+                </p>
+            )}
+            {answer && (
+                <>
+                    <p className="text-sm">
+                        <strong>{many(answer.pots.length, 'pot')}</strong> for {many(answer.areas.length, 'area')}:{' '}
+                        {answer.pots.join(', ')}.
+                    </p>
+                    <table className="w-full text-left text-sm">
+                        <thead className="text-xs text-quiet">
+                            <tr>
+                                <th className="font-normal">area</th>
+                                <th className="font-normal">wanted above, predicted below</th>
+                                <th className="font-normal">finish</th>
+                                <th className="text-right font-normal">CIEDE2000</th>
+                                <th className="text-right font-normal">work</th>
+                                <th />
+                            </tr>
+                        </thead>
+                        <tbody>
+                            {answer.areas.map((area) => (
+                                <tr key={area.areaId} className="border-t border-line align-middle">
+                                    <th scope="row" className="py-1 pr-3 font-semibold">
+                                        <Link
+                                            className="underline-offset-4 hover:underline"
+                                            href={url('figures.proposals', { figure: figure.id, area: area.areaId })}
+                                        >
+                                            {area.name}
+                                        </Link>
+                                    </th>
+                                    <td className="w-64 py-1 pr-3">
+                                        <div className="flex" aria-hidden>
+                                            {area.proposal.section.matches.map((m) => (
+                                                <span key={m.zone} className="flex-1">
+                                                    <span className="block h-4" style={{ background: m.wanted.hex }} />
+                                                    <span
+                                                        className="block h-4"
+                                                        style={{ background: m.predicted.hex }}
+                                                    />
+                                                </span>
+                                            ))}
+                                        </div>
+                                    </td>
+                                    <td>{area.proposal.kind}</td>
+                                    <td className="text-right">
+                                        <strong>{one(area.proposal.total)}</strong> ({one(area.proposal.worst)})
+                                    </td>
+                                    <td className="text-right text-quiet">
+                                        {many(area.proposal.layers.length, 'layer')}, {many(area.proposal.cups, 'cup')},{' '}
+                                        {minutesWords(area.proposal.minutes)}
+                                    </td>
+                                    <td className="py-1 pl-3 text-right">
+                                        {adopted.includes(area.areaId) ? (
+                                            'adopted'
+                                        ) : (
+                                            <Button
+                                                size="small"
+                                                aria-label={`Adopt for ${area.name}`}
+                                                onClick={() => void attempt(() => adopt(area))}
+                                            >
+                                                {area.layersNow > 0
+                                                    ? `Adopt over ${many(area.layersNow, 'layer')}`
+                                                    : 'Adopt'}
+                                            </Button>
+                                        )}
+                                    </td>
+                                </tr>
+                            ))}
+                        </tbody>
+                    </table>
+                    <div className="flex gap-3">
+                        <Button
+                            look="main"
+                            onClick={() =>
+                                void attempt(async () => {
+                                    for (const area of answer.areas)
+                                        if (area.layersNow === 0 && !adopted.includes(area.areaId)) await adopt(area);
+                                    router.visit(url('figures.finishes', { figure: figure.id }));
+                                })
+                            }
+                        >
+                            Adopt where there is no finish yet
+                        </Button>
+                    </div>
+                </>
+            )}
+        </section>
+    );
+}
