@@ -8,6 +8,7 @@ use App\Http\Controllers\BenchDoorController;
 use App\Http\Controllers\BriefController;
 use App\Http\Controllers\CardController;
 use App\Http\Controllers\ChipController;
+use App\Http\Controllers\CompareController;
 use App\Http\Controllers\CupController;
 use App\Http\Controllers\FigureController;
 use App\Http\Controllers\FinishController;
@@ -114,6 +115,13 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/balances', [BalanceController::class, 'store'])->name('balances.store');
         Route::delete('/balances/{balance}', [BalanceController::class, 'destroy'])->name('balances.destroy');
 
+        Route::get('/compare/{picture?}', [CompareController::class, 'show'])->name('figures.compare');
+        Route::post('/booth', [CompareController::class, 'photograph'])->name('booth.photograph');
+        Route::post('/pictures/{picture}/findings', [CompareController::class, 'store'])->name('findings.store');
+        Route::post('/pictures/{picture}/findings-from', [CompareController::class, 'storeAll'])->name('findings.store-all');
+        Route::get('/areas/{area}/touch-up', [CompareController::class, 'touchUp'])->name('findings.touch-up');
+        Route::post('/pictures/{picture}/lessons', [CompareController::class, 'learn'])->name('corrections.learn');
+
         Route::get('/card', [CardController::class, 'show'])->name('figures.card');
         Route::get('/card.pdf', [CardController::class, 'pdf'])->name('figures.card-pdf');
 
@@ -126,6 +134,8 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/repeat', [BenchController::class, 'repeat'])->name('runs.repeat');
         Route::patch('/steps/{step}', [BenchController::class, 'updateStep'])->name('run-steps.update');
     });
+
+    Route::patch('/corrections/{correction}', [CompareController::class, 'take'])->middleware('can:own,correction')->name('corrections.take');
 
     Route::prefix('/proposal-searches/{proposalSearch}')->middleware('can:own,proposalSearch')->group(function (): void {
         Route::get('/', [ProposalController::class, 'progress'])->name('proposal-searches.show');

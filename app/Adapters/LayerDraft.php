@@ -77,7 +77,18 @@ final readonly class LayerDraft
             // Flakes stirred into paint swim in it as flakes.
             array_filter($pots, static fn (Paint $p): bool => $p->kind->isFlake()) !== [],
             $hand ?? app(Hands::class)->of($pots[0]->painter_id, $this->technique),
-        );
+        )->correctedBy($optics === null ? app(Corrections::class)->of($pots[0]->painter_id, $this->mainPot()->id, $this->technique) : null);
+    }
+
+    /** @return Paint the pot with the most drops */
+    public function mainPot(): Paint
+    {
+        $main = $this->mix[0];
+        foreach ($this->mix as $entry) {
+            $main = $entry[1] > $main[1] ? $entry : $main;
+        }
+
+        return $main[0];
     }
 
     /** @return string equal for layers that are painted in one go on several areas */

@@ -17,8 +17,8 @@ final readonly class Booth
      * @param  string  $neutral  grey, chart or none
      */
     public function __construct(
-        public Illuminant $lamp = Illuminant::A,
-        public float $exposure = 0.6,
+        public Illuminant $lamp = Illuminant::Led,
+        public float $exposure = 0.8,
         public float $noise = 1.5,
         public string $neutral = 'grey',
     ) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Policies;
 
 use App\Models\Chip;
+use App\Models\Correction;
 use App\Models\Cup;
 use App\Models\Figure;
 use App\Models\MixSearch;
@@ -22,7 +23,7 @@ use Illuminate\Auth\Access\Response;
  */
 final class OwnerPolicy
 {
-    public function own(Painter $painter, Chip|Cup|Figure|MixSearch|Paint|ProposalSearch|Run|SetAsideEdit|ShelfImport $record): Response
+    public function own(Painter $painter, Chip|Correction|Cup|Figure|MixSearch|Paint|ProposalSearch|Run|SetAsideEdit|ShelfImport $record): Response
     {
         return $record->painter_id === $painter->id ? Response::allow() : Response::denyAsNotFound();
     }

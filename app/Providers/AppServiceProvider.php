@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Adapters\Corrections;
 use App\Adapters\Hands;
 use App\Database\ImmediateSQLiteConnection;
 use App\Devices\Camera;
@@ -13,6 +14,7 @@ use App\Devices\SimulatedCamera;
 use App\Devices\SimulatedColourReader;
 use App\Devices\SimulatedDropScale;
 use App\Models\Chip;
+use App\Models\Correction;
 use App\Models\Cup;
 use App\Models\Figure;
 use App\Models\MixSearch;
@@ -37,6 +39,7 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->scoped(Hands::class);
+        $this->app->scoped(Corrections::class);
         $this->app->bind(ColourReader::class, SimulatedColourReader::class);
         $this->app->bind(DropScale::class, SimulatedDropScale::class);
         $this->app->bind(Camera::class, SimulatedCamera::class);
@@ -49,7 +52,7 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::shouldBeStrict();
-        foreach ([Chip::class, Cup::class, Figure::class, MixSearch::class, Paint::class, ProposalSearch::class, Run::class, SetAsideEdit::class, ShelfImport::class] as $model) {
+        foreach ([Chip::class, Correction::class, Cup::class, Figure::class, MixSearch::class, Paint::class, ProposalSearch::class, Run::class, SetAsideEdit::class, ShelfImport::class] as $model) {
             Gate::policy($model, OwnerPolicy::class);
         }
         // By address and by name: guessing one painter's password from many places is slowed as well.

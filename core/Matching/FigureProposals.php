@@ -162,11 +162,12 @@ final class FigureProposals
         if (! isset($this->known[$area][$key])) {
             [$start, $targets] = $this->areas[$area];
             $shelf = array_map(fn (int $place): ShelfPot => $this->shelf[$place], $places);
-            $found = (new ProposalSearch($this->prediction, $start, $shelf, $targets))->find($kinds)[0] ?? null;
-            if ($found === null) {
+            $found = (new ProposalSearch($this->prediction, $start, $shelf, $targets))->find($kinds);
+            usort($found, static fn (Proposal $p, Proposal $q): int => $p->worth() <=> $q->worth());
+            if ($found === []) {
                 return null;
             }
-            $this->known[$area][$key] = self::onWholeShelf($found, $places);
+            $this->known[$area][$key] = self::onWholeShelf($found[0], $places);
         }
 
         return $this->known[$area][$key];

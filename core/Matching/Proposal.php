@@ -74,6 +74,12 @@ final readonly class Proposal
         return $minutes;
     }
 
+    /** @return float its difference with what it asks of the painter: a cup is worth 0.15, ten minutes 0.06 CIEDE2000 */
+    public function worth(): float
+    {
+        return $this->total + 0.15 * $this->cups() + 0.006 * $this->minutes();
+    }
+
     /** @return float share of an area that a zone is counted with: own estimate until a mesh tells it */
     public static function share(Zone $zone): float
     {

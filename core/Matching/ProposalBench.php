@@ -70,8 +70,8 @@ final readonly class ProposalBench
      */
     public function found(array $stack, int $index, array $weights, array $pots, int $maxPaints = 3): ?ProposedLayer
     {
-        $tasks = $this->tasks($stack, $index, $weights, $maxPaints);
-        if ($tasks === [] || $pots === []) {
+        $tasks = $pots === [] ? [] : $this->tasks($stack, $index, $weights, $maxPaints);
+        if ($tasks === []) {
             return null;
         }
         $optics = array_map(fn (int $place): PaintOptics => $this->shelf[$place]->optics, $pots);
@@ -93,8 +93,8 @@ final readonly class ProposalBench
      */
     public function grown(array $stack, int $index, int $from, array $weights, array $pots): ?ProposedLayer
     {
-        $tasks = $this->tasks($stack, $index, $weights, 2);
-        if ($tasks === [] || $pots === []) {
+        $tasks = $pots === [] ? [] : $this->tasks($stack, $index, $weights, 2);
+        if ($tasks === []) {
             return null;
         }
         $base = $stack[$from];

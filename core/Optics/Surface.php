@@ -66,4 +66,10 @@ final readonly class Surface
 
         return Reflectance::of(array_map(static fn (float $r): float => min(1.0, $r), $values));
     }
+
+    /** @return Reflectance inside the film; where a colour is darker than the surface reflection alone, black */
+    public function insideOrBlack(Reflectance $seen): Reflectance
+    {
+        return $this->inside(Reflectance::of(array_map(fn (float $rm): float => max($this->veil, $rm), $seen->values)));
+    }
 }

@@ -12,6 +12,8 @@ use App\Adapters\FigureOptics;
 use App\Adapters\LayerDraft;
 use App\Adapters\MixRequest;
 use App\Adapters\PictureColours;
+use App\Devices\Booth;
+use App\Devices\Camera;
 use App\Http\Controllers\SignInController;
 use App\Models\Area;
 use App\Models\Figure;
@@ -61,6 +63,7 @@ final class DatabaseSeeder extends Seeder
                 $figure = $this->begin($painter, $plan, $pots, $saveFinish);
                 if ($plan['run'] > 0) {
                     $this->paint($figure, $plan['run'], $startRun);
+                    $this->photograph($figure);
                 }
             }
         });
@@ -240,6 +243,22 @@ final class DatabaseSeeder extends Seeder
         return new LayerDraft(
             $draft->key, $draft->technique, $draft->zones, $draft->thinner, $draft->coats, $drops, $draft->note,
         );
+    }
+
+    /** An earlier copy of the figure, painted and photographed beside a grey card, from the side of its reference. */
+    private function photograph(Figure $figure): void
+    {
+        $png = app(Camera::class)->piece($figure, new Booth) ?? throw new RuntimeException("no such piece: {$figure->name}");
+        $photo = (new HangPicture)($figure, $png, 'Painted, LED lamp and grey card', PictureKind::OwnPiece);
+        [$left, $top, $right, $bottom] = [16 / $photo->width, ($photo->height - 72) / $photo->height, 64 / $photo->width, ($photo->height - 16) / $photo->height];
+        $photo->neutral = ['method' => 'grey', 'points' => [[$left, $top], [$right, $top], [$right, $bottom], [$left, $bottom]], 'reflectance' => 0.18];
+        $photo->save();
+        $colours = PictureColours::of($photo);
+        foreach ($figure->areas()->with('samples')->get() as $area) {
+            foreach ($area->samples as $sample) {
+                $photo->findings()->create([...$colours->taken($sample->method, $sample->outline, $sample->zone), 'area_id' => $area->id]);
+            }
+        }
     }
 
     /** A run of which some steps are done, the last of them a few minutes ago. */

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Adapters\TypeScriptProps;
 use App\Http\Controllers\SignInController;
 use App\Models\Chip;
+use App\Models\Correction;
 use App\Models\Cup;
 use App\Models\Figure;
 use App\Models\MixSearch;
@@ -69,6 +70,9 @@ final class BenchDoorTest extends TestCase
         $proposals = new ProposalSearch(['figure_id' => $theirs->id, 'request' => []]);
         $proposals->painter_id = $other->id;
         $proposals->save();
+        $correction = new Correction(['technique' => 'wash', 'paint_id' => $this->pot('Fen', '#43351b', owner: $other)->id, 'factors' => array_fill(0, 36, 1.0), 'seen' => 1, 'difference' => 1]);
+        $correction->painter_id = $other->id;
+        $correction->save();
         $balance = $theirs->balances()->create(['kind' => 'focal point', 'area_id' => $area->id, 'limit' => 0]);
         $chip = new Chip(['technique' => 'wash', 'paint_id' => $this->pot('Bog', '#43351b', owner: $other)->id, 'thinner' => 0, 'coats' => 1, 'card' => 0.5, 'read' => array_fill(0, 36, 0.5)]);
         $chip->painter_id = $other->id;
@@ -77,7 +81,7 @@ final class BenchDoorTest extends TestCase
             'cup' => $cup->id, 'shelfImport' => $import->id, 'balance' => $balance->id, 'chip' => $chip->id,
             'swatch' => 'thick', 'key' => str_repeat('A', 26),
             'figure' => $theirs->id, 'area' => $area->id, 'part' => $part->id, 'picture' => $picture->id, 'run' => $run->id,
-            'step' => 1, 'paint' => $this->pot('Peat', '#33251b', owner: $other)->id, 'mixSearch' => $search->id, 'proposalSearch' => $proposals->id, 'zone' => 'mid',
+            'step' => 1, 'paint' => $this->pot('Peat', '#33251b', owner: $other)->id, 'correction' => $correction->id, 'mixSearch' => $search->id, 'proposalSearch' => $proposals->id, 'zone' => 'mid',
         ];
         $asked = 0;
         foreach (Routes::getRoutes()->getRoutes() as $route) {

@@ -129,7 +129,7 @@ final class PotController
     /** A photo of this pot's test card by the simulated camera. */
     public function cardPhoto(Paint $paint, Camera $camera): PlainResponse
     {
-        return new PlainResponse($camera->card($paint, new Booth(Illuminant::Led, 0.8)), 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'no-store']);
+        return new PlainResponse($camera->card($paint, new Booth), 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'no-store']);
     }
 
     /** What the readings say; kept when asked. */

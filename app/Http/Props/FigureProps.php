@@ -6,6 +6,7 @@ namespace App\Http\Props;
 
 use App\Models\Area;
 use App\Models\Figure;
+use App\Models\PictureKind;
 use App\Models\RunStepState;
 use Hyalin\Colour\Illuminant;
 use Hyalin\Optics\Sheen;
@@ -77,7 +78,7 @@ final readonly class FigureProps
                 (int) $run->open_count === 0 => "run {$run->number} done",
                 default => "run {$run->number}: ".self::many((int) $run->open_count, 'step').' left',
             }),
-            $stage('Compare', null, 'not built yet'),
+            $stage('Compare', 'figures.compare', self::many($figure->pictures()->where('kind', PictureKind::OwnPiece)->count(), 'photo')),
         ];
     }
 

@@ -113,6 +113,42 @@ export interface ColourProps {
     outOfGamut: boolean;
 }
 
+export interface ComparedAreaProps {
+    areaId: number;
+    name: string;
+    tolerance: number;
+    zones: Array<ComparedZoneProps>;
+    mean: number | null;
+    worst: number | null;
+    isWithin: boolean | null;
+}
+
+export interface ComparedZoneProps {
+    zone: Zone;
+    wanted: ColourProps;
+    painted: ColourProps | null;
+    predicted: ColourProps | null;
+    difference: number | null;
+    likeness: Likeness | null;
+    words: Array<string>;
+    fromPredicted: number | null;
+    doubt: string | null;
+    method: string | null;
+    outline: Array<Array<number>>;
+}
+
+export interface CorrectionProps {
+    id: number;
+    potName: string;
+    hex: string;
+    correctedHex: string;
+    technique: Technique;
+    seen: number;
+    difference: number;
+    words: Array<string>;
+    isTaken: boolean;
+}
+
 export interface CupEntryProps {
     key: string;
     act: CupAct;
@@ -595,6 +631,17 @@ export interface TechniqueProps {
     dryingMinutes: number;
     instruction: string;
     ownHand: boolean;
+}
+
+export interface TouchUpProps {
+    layer: LayerProps | null;
+    before: number;
+    after: number;
+    wanted: Array<ColourProps>;
+    colours: Array<ColourProps>;
+    startOver: boolean;
+    isWithin: boolean;
+    version: number;
 }
 
 export interface UndercoatProps {

@@ -1,0 +1,148 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Adapters\FigureOptics;
+use App\Adapters\ProposalShelf;
+use App\Http\Props\AreaFinishProps;
+use App\Http\Props\ColourProps;
+use App\Http\Props\ComparedAreaProps;
+use App\Http\Props\ComparedZoneProps;
+use App\Http\Props\LayerProps;
+use App\Http\Props\TouchUpProps;
+use App\Models\Area;
+use App\Models\Balance;
+use App\Models\Figure;
+use App\Models\Finding;
+use App\Models\Painter;
+use App\Models\Picture;
+use Hyalin\Colour\Illuminant;
+use Hyalin\Colour\Lab;
+use Hyalin\Colour\Likeness;
+use Hyalin\Colour\SpectralRecovery;
+use Hyalin\Finish\BalanceKind;
+use Hyalin\Finish\SectionCell;
+use Hyalin\Finish\SectionRow;
+use Hyalin\Finish\Zone;
+use Hyalin\Matching\ComparedColours;
+use Hyalin\Matching\Proposal;
+use Hyalin\Matching\TouchUp;
+use Illuminate\Validation\ValidationException;
+
+/**
+ * The painted piece beside what was wanted and what was predicted.
+ */
+final class CompareFigure
+{
+    private const USUAL = 3.0;
+
+    private const FOCAL = 2.0;
+
+    /** @return list<ComparedAreaProps> in the figure's order */
+    public function __invoke(Figure $figure, ?Picture $photo): array
+    {
+        $findings = [];
+        foreach ($photo === null ? [] : $photo->findings()->get() as $finding) {
+            $findings[$finding->area_id][] = $finding;
+        }
+        $focal = array_values($figure->balances->filter(static fn (Balance $b): bool => $b->kind === BalanceKind::FocalPoint)->map(static fn (Balance $b): int => $b->area_id)->all());
+        $areas = [];
+        foreach ($figure->areas()->with(['layers.paints.paint', 'samples'])->get() as $area) {
+            $areas[] = $this->area($figure, $area, $findings[$area->id] ?? [], $area->tolerance ?? (in_array($area->id, $focal, true) ? self::FOCAL : self::USUAL));
+        }
+
+        return $areas;
+    }
+
+    /** @throws ValidationException when nothing of the area was found on the photo, or nothing is wanted of it */
+    public function touchUp(Figure $figure, Area $area, Picture $photo, Painter $painter): TouchUpProps
+    {
+        $found = [];
+        foreach ($photo->findings()->where('area_id', $area->id)->get() as $finding) {
+            $found[$finding->zone->value] = $finding->lab();
+        }
+        $wanted = [];
+        foreach ($area->samples as $sample) {
+            if (isset($found[$sample->zone->value])) {
+                $wanted[$sample->zone->value] = $sample->lab();
+            }
+        }
+        if ($wanted === []) {
+            throw ValidationException::withMessages(['area' => "Nothing of {$area->name} was found on this photo yet where a colour is wanted: take its zones first."]);
+        }
+        $optics = FigureOptics::of($figure, $area, Illuminant::D65);
+        $predicted = $optics->section(AreaFinishProps::drafts($area->load('layers.paints.paint')))->top();
+        $shelf = ProposalShelf::of($painter);
+        $props = null;
+        foreach ($this($figure, $photo) as $compared) {
+            $props = $compared->areaId === $area->id ? $compared : $props;
+        }
+        $touchUp = TouchUp::find($optics->prediction, self::painted($predicted, $found), $shelf->shelf, $wanted, $props->tolerance ?? self::USUAL);
+
+        return new TouchUpProps(
+            $touchUp->layer === null ? null : LayerProps::of($shelf->draft($touchUp->layer)),
+            $touchUp->before,
+            $touchUp->after,
+            array_values(array_map(ColourProps::of(...), $wanted)),
+            array_values(array_map(ColourProps::of(...), $touchUp->colours)),
+            $touchUp->startOver,
+            $touchUp->isWithin,
+            $area->version,
+        );
+    }
+
+    /** @param  list<Finding>  $findings */
+    private function area(Figure $figure, Area $area, array $findings, float $tolerance): ComparedAreaProps
+    {
+        $drafts = AreaFinishProps::drafts($area);
+        $top = FigureOptics::of($figure, $area, Illuminant::D65)->section($drafts)->top();
+        $zones = [];
+        $sum = $of = $worst = 0.0;
+        foreach (Zone::cases() as $zone) {
+            $sample = $area->samples->firstWhere('zone', $zone);
+            $finding = null;
+            foreach ($findings as $each) {
+                $finding = $each->zone === $zone ? $each : $finding;
+            }
+            if ($sample === null && $finding === null) {
+                continue;
+            }
+            $wanted = $sample?->lab() ?? $top->cell($zone)->seen;
+            $compared = $finding === null ? null : ComparedColours::of($wanted, $finding->lab());
+            if ($compared !== null) {
+                $sum += Proposal::share($zone) * $compared->difference;
+                $of += Proposal::share($zone);
+                $worst = max($worst, $compared->difference);
+            }
+            $zones[] = new ComparedZoneProps(
+                $zone,
+                ColourProps::of($wanted),
+                $finding === null ? null : ColourProps::of($finding->lab()),
+                $drafts === [] ? null : ColourProps::of($top->cell($zone)->seen),
+                $compared?->difference,
+                $compared === null ? null : Likeness::of($compared->difference),
+                $compared->words ?? [],
+                $finding === null ? null : ComparedColours::of($top->cell($zone)->seen, $finding->lab())->difference,
+                $finding === null || $finding->doubts === null ? null : ucfirst(implode('; ', $finding->doubts)).'.',
+                $finding->method ?? null,
+                $finding->outline ?? [],
+            );
+        }
+
+        return new ComparedAreaProps($area->id, $area->name, $tolerance, $zones, $of > 0 ? $sum / $of : null, $of > 0 ? $worst : null, $of > 0 ? $sum / $of <= $tolerance : null);
+    }
+
+    /**
+     * What the next layer would lie on: what was found where something was, what was predicted elsewhere.
+     *
+     * @param  array<string, Lab>  $found
+     */
+    private static function painted(SectionRow $predicted, array $found): SectionRow
+    {
+        return new SectionRow(array_map(static fn (SectionCell $cell): SectionCell => isset($found[$cell->zone->value])
+            ? new SectionCell($cell->zone, $cell->surface->insideOrBlack(SpectralRecovery::of($found[$cell->zone->value]->toXyz())), $found[$cell->zone->value], true, 0.0, $cell->surface)
+            : $cell, $predicted->cells), $predicted->quality);
+    }
+}

@@ -1,0 +1,127 @@
+import { router } from '@inertiajs/react';
+import { Camera, Upload } from 'lucide-react';
+import { useRef, useState } from 'react';
+import { ApiError, send } from '@/shared/lib/api';
+import { url } from '@/shared/lib/url';
+import { Button } from '@/shared/ui/button';
+import { Pick } from '@/shared/ui/pick';
+import { Sheet } from '@/shared/ui/sheet';
+import type { Illuminant, PictureProps } from '@/types/generated';
+
+type Neutral = 'grey' | 'chart' | 'none';
+
+/** A photo of the painted piece: a file, or one by the simulated booth. */
+export function Booth({ figureId, onProblem }: { figureId: number; onProblem: (words: string) => void }) {
+    const input = useRef<HTMLInputElement>(null);
+    const [open, setOpen] = useState(false);
+    const [busy, setBusy] = useState(false);
+    const [lamp, setLamp] = useState<Illuminant>('LED');
+    const [exposure, setExposure] = useState('0.8');
+    const [neutral, setNeutral] = useState<Neutral>('grey');
+
+    async function take(act: () => Promise<PictureProps>) {
+        setBusy(true);
+        try {
+            const photo = await act();
+            setOpen(false);
+            router.visit(url('figures.compare', { figure: figureId, picture: photo.id }));
+        } catch (error) {
+            if (!(error instanceof ApiError)) throw error;
+            setOpen(false);
+            onProblem(error.message);
+        } finally {
+            setBusy(false);
+        }
+    }
+
+    return (
+        <div className="flex gap-2">
+            <input
+                ref={input}
+                type="file"
+                accept="image/jpeg,image/png,image/webp"
+                className="sr-only"
+                aria-label="Add a photo of the painted piece"
+                tabIndex={-1}
+                onChange={(event) => {
+                    const file = event.target.files?.[0];
+                    event.target.value = '';
+                    if (!file) return;
+                    const form = new FormData();
+                    form.append('picture', file, file.name);
+                    form.append('kind', 'photo of my painted piece');
+                    void take(() => send<PictureProps>('POST', url('pictures.store', { figure: figureId }), form));
+                }}
+            />
+            <Button disabled={busy} onClick={() => input.current?.click()}>
+                <Upload size={16} aria-hidden /> {busy ? 'Reading it' : 'Add a photo'}
+            </Button>
+            <Button
+                onClick={() => {
+                    setOpen(true);
+                }}
+            >
+                <Camera size={16} aria-hidden /> Booth
+            </Button>
+            <Sheet
+                open={open}
+                onClose={() => {
+                    setOpen(false);
+                }}
+                title="The simulated camera booth"
+                description="Stands in for a camera: it photographs the pieces of the demo, painted as planned by a hand and from pots that differ a little from what is on file."
+            >
+                <div className="grid grid-cols-1 gap-4 sm:grid-cols-3">
+                    <Pick<Illuminant>
+                        label="Lamp"
+                        value={lamp}
+                        options={[
+                            { value: 'LED', label: 'LED lamp' },
+                            { value: 'A', label: 'warm lamp' },
+                            { value: 'D50', label: 'daylight, low' },
+                            { value: 'D65', label: 'daylight' },
+                        ]}
+                        onPick={setLamp}
+                    />
+                    <Pick
+                        label="Exposure"
+                        value={exposure}
+                        options={[
+                            { value: '0.8', label: 'right' },
+                            { value: '0.3', label: 'too dark' },
+                            { value: '0.08', label: 'far too dark' },
+                            { value: '1.4', label: 'too bright' },
+                        ]}
+                        onPick={setExposure}
+                    />
+                    <Pick<Neutral>
+                        label="In the frame"
+                        value={neutral}
+                        options={[
+                            { value: 'grey', label: 'grey card' },
+                            { value: 'chart', label: '24 patches' },
+                            { value: 'none', label: 'nothing neutral' },
+                        ]}
+                        onPick={setNeutral}
+                    />
+                </div>
+                <Button
+                    look="main"
+                    disabled={busy}
+                    className="self-start"
+                    onClick={() =>
+                        void take(() =>
+                            send<PictureProps>('POST', url('booth.photograph', { figure: figureId }), {
+                                lamp,
+                                exposure: Number(exposure),
+                                neutral,
+                            }),
+                        )
+                    }
+                >
+                    Take the photo
+                </Button>
+            </Sheet>
+        </div>
+    );
+}

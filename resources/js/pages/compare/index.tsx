@@ -1,0 +1,327 @@
+import { Link, router } from '@inertiajs/react';
+import { useState } from 'react';
+import { HeatMap } from '@/features/compare/heat-map';
+import { ComparedZones } from '@/features/compare/zones';
+import { ReferenceBoard, type BoardMark, type Drawn, type Tool } from '@/features/reference-board/board';
+import { PicturePanel, type Purpose } from '@/features/reference-board/picture-panel';
+import { Shell } from '@/features/shell/shell';
+import { ApiError, send } from '@/shared/lib/api';
+import { ZONES, many, one } from '@/shared/lib/format';
+import { url } from '@/shared/lib/url';
+import { useKeys } from '@/shared/lib/use-keys';
+import { Button } from '@/shared/ui/button';
+import { Choice } from '@/shared/ui/choice';
+import { Notice } from '@/shared/ui/notice';
+import { Pick } from '@/shared/ui/pick';
+import type { ComparedAreaProps, CorrectionProps, FigureProps, PictureProps, Zone } from '@/types/generated';
+import { Lessons } from './lessons';
+import { Booth } from './booth';
+import { TouchUpAdvice } from './touch-up';
+
+type Props = {
+    figure: FigureProps;
+    photos: PictureProps[];
+    photoId: number | null;
+    references: PictureProps[];
+    areas: ComparedAreaProps[];
+    corrections: CorrectionProps[];
+};
+
+type Side = 'areas' | 'photo' | 'lessons';
+
+const SPOT = 10;
+
+const KEYS = [
+    ['1 - 5', 'the zone, recess to edge'],
+    ['s  k  m', 'spot, stroke, move'],
+    ['wheel', 'zoom'],
+] as const;
+
+/** The painted piece beside what was wanted and what was predicted. */
+export default function ComparePage({ figure, photos, photoId, references, areas, corrections }: Props) {
+    const photo = photos.find((p) => p.id === photoId);
+    const worst = [...areas].sort((p, q) => (q.mean ?? -1) - (p.mean ?? -1))[0];
+    const [areaId, setAreaId] = useState<number | null>(worst?.areaId ?? null);
+    const [zone, setZone] = useState<Zone>('mid');
+    const [tool, setTool] = useState<Tool>('spot');
+    const [side, setSide] = useState<Side>(photo && photo.neutral === null ? 'photo' : 'areas');
+    const [purpose, setPurpose] = useState<Purpose | null>(null);
+    const [reflectance, setReflectance] = useState('0.18');
+    const [problem, setProblem] = useState<string | null>(null);
+    const area = areas.find((a) => a.areaId === areaId);
+
+    useKeys({
+        ...Object.fromEntries(
+            ZONES.map((z, i) => [
+                String(i + 1),
+                () => {
+                    setZone(z);
+                },
+            ]),
+        ),
+        s: () => {
+            setTool('spot');
+        },
+        k: () => {
+            setTool('stroke');
+        },
+        m: () => {
+            setTool('move');
+        },
+    });
+
+    async function attempt(act: () => Promise<unknown>) {
+        setProblem(null);
+        try {
+            await act();
+            router.reload();
+            return true;
+        } catch (error) {
+            if (!(error instanceof ApiError)) throw error;
+            setProblem(error.message);
+            return false;
+        }
+    }
+
+    async function draw(drawn: Drawn) {
+        if (!photo) return;
+        const at = { figure: figure.id, picture: photo.id };
+        if (purpose === null) {
+            if (areaId === null) return;
+            const taken = await attempt(() =>
+                send('POST', url('findings.store', at), { areaId, zone, method: drawn.tool, points: drawn.points }),
+            );
+            const next = ZONES[ZONES.indexOf(zone) + 1];
+            if (taken && next && drawn.tool !== 'stroke') setZone(next);
+        } else if (purpose !== 'crop') {
+            const done = await attempt(() =>
+                send('PUT', url('pictures.neutral', at), {
+                    method: purpose,
+                    points: drawn.points,
+                    reflectance: purpose === 'grey' ? Number(reflectance.replace(',', '.')) : null,
+                }),
+            );
+            if (done) setPurpose(null);
+        }
+    }
+
+    const found = areas.filter((a) => a.mean !== null);
+    const off = found.filter((a) => a.isWithin === false);
+    const mean = found.reduce((sum, a) => sum + (a.mean ?? 0), 0) / Math.max(1, found.length);
+
+    return (
+        <Shell title={`Compare ${figure.name}`} figure={figure} keys={KEYS} wide>
+            <div className="flex min-h-full flex-col lg:h-full lg:flex-row">
+                <section className="flex min-h-[60vh] min-w-0 flex-1 flex-col lg:min-h-0">
+                    <div className="flex flex-wrap items-end gap-3 border-b border-line px-4 py-2">
+                        {photos.length > 0 && (
+                            <div className="w-56">
+                                <Pick
+                                    label="Photo of the painted piece"
+                                    value={String(photoId)}
+                                    options={photos.map((p) => ({ value: String(p.id), label: p.title }))}
+                                    onPick={(id) => {
+                                        router.visit(url('figures.compare', { figure: figure.id, picture: id }));
+                                    }}
+                                />
+                            </div>
+                        )}
+                        {photo && (
+                            <Choice<Tool>
+                                label="Tool"
+                                value={tool}
+                                options={[
+                                    { value: 'spot', label: 'spot' },
+                                    { value: 'stroke', label: 'stroke' },
+                                    { value: 'move', label: 'move' },
+                                ]}
+                                onChoose={setTool}
+                            />
+                        )}
+                        <div className="ml-auto">
+                            <Booth figureId={figure.id} onProblem={setProblem} />
+                        </div>
+                    </div>
+                    {problem !== null && (
+                        <div className="px-4 py-2">
+                            <Notice strong>{problem}</Notice>
+                        </div>
+                    )}
+                    <div className="flex min-h-0 flex-1">
+                        {photo ? (
+                            <ReferenceBoard
+                                key={photo.id}
+                                picture={photo}
+                                after={photo.neutralUrl}
+                                split={0}
+                                marks={marksOf(area, photo, side === 'photo')}
+                                tool={purpose === null ? tool : purpose === 'chart' ? 'corners' : 'box'}
+                                spotRadius={SPOT}
+                                onDraw={(drawn) => void draw(drawn)}
+                            />
+                        ) : (
+                            <p className="m-auto max-w-md border border-dashed border-strong p-8 text-center text-base">
+                                No photo of the painted piece yet. Put a grey card beside it, take it in even light, and
+                                add it here.
+                            </p>
+                        )}
+                    </div>
+                </section>
+                <aside
+                    aria-label="What the photo says"
+                    className="flex shrink-0 flex-col gap-3 overflow-y-auto border-l border-line p-4 lg:w-[30rem]"
+                >
+                    <Choice<Side>
+                        label="Show"
+                        value={side}
+                        options={[
+                            { value: 'areas', label: 'Areas' },
+                            { value: 'photo', label: photo?.neutral ? 'Photo' : 'Photo: neutralise' },
+                            { value: 'lessons', label: 'What it teaches' },
+                        ]}
+                        onChoose={(next) => {
+                            setSide(next);
+                            setPurpose(null);
+                        }}
+                    />
+                    {side === 'photo' && photo && (
+                        <PicturePanel
+                            key={photo.id}
+                            figureId={figure.id}
+                            picture={photo}
+                            purpose={purpose}
+                            reflectance={reflectance}
+                            onReflectance={setReflectance}
+                            onPurpose={setPurpose}
+                            onChanged={() => {
+                                router.reload();
+                            }}
+                        />
+                    )}
+                    {side === 'lessons' && (
+                        <Lessons
+                            corrections={corrections}
+                            onLearn={
+                                photo && found.length > 0
+                                    ? () =>
+                                          void attempt(() =>
+                                              send(
+                                                  'POST',
+                                                  url('corrections.learn', { figure: figure.id, picture: photo.id }),
+                                              ),
+                                          )
+                                    : null
+                            }
+                        />
+                    )}
+                    {side === 'areas' && (
+                        <>
+                            {photo && found.length === 0 && references[0] && (
+                                <FromReference
+                                    figure={figure}
+                                    photo={photo}
+                                    references={references}
+                                    attempt={attempt}
+                                />
+                            )}
+                            {found.length > 0 && (
+                                <p className="text-sm">
+                                    <strong className="text-lg">{one(mean)}</strong> CIEDE2000 over{' '}
+                                    {many(found.length, 'area')};{' '}
+                                    {off.length === 0
+                                        ? 'all within their tolerance: nothing to do.'
+                                        : `${many(off.length, 'area')} off.`}
+                                </p>
+                            )}
+                            {area && (
+                                <section aria-label={area.name} className="flex flex-col gap-2">
+                                    <h1 className="text-lg font-semibold">
+                                        {area.name}{' '}
+                                        <span className="text-xs font-normal text-quiet">
+                                            may differ by {one(area.tolerance)}
+                                        </span>
+                                    </h1>
+                                    <ComparedZones area={area} />
+                                    {photo && area.mean !== null && (
+                                        <TouchUpAdvice
+                                            key={`${area.areaId} ${photo.id} ${area.mean}`}
+                                            figureId={figure.id}
+                                            areaId={area.areaId}
+                                            photoId={photo.id}
+                                            words={area.name}
+                                        />
+                                    )}
+                                </section>
+                            )}
+                            {photo && (
+                                <div className="flex items-end gap-3">
+                                    <Choice<Zone>
+                                        label="Zone to find on the photo"
+                                        value={zone}
+                                        options={ZONES.map((z) => ({ value: z, label: z }))}
+                                        onChoose={setZone}
+                                    />
+                                </div>
+                            )}
+                            <HeatMap areas={areas} chosen={areaId} onChoose={setAreaId} />
+                            <p className="text-xs text-quiet">
+                                The blacker, the farther off.{' '}
+                                <Link className="underline" href={url('figures.brief', { figure: figure.id })}>
+                                    Tolerances stand in the brief
+                                </Link>
+                                .
+                            </p>
+                        </>
+                    )}
+                </aside>
+            </div>
+        </Shell>
+    );
+}
+
+/** A photo from the same side: every zone where it was taken on the reference. */
+function FromReference({
+    figure,
+    photo,
+    references,
+    attempt,
+}: {
+    figure: FigureProps;
+    photo: PictureProps;
+    references: readonly PictureProps[];
+    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
+}) {
+    return (
+        <div className="border border-strong p-3 text-sm">
+            <p>
+                Press on the photo to find each zone of an area. Taken from the same side as a reference, all zones can
+                be found where they were taken there:
+            </p>
+            {references.map((reference) => (
+                <Button
+                    key={reference.id}
+                    size="small"
+                    className="mt-2"
+                    onClick={() =>
+                        void attempt(() =>
+                            send('POST', url('findings.store-all', { figure: figure.id, picture: photo.id }), {
+                                referenceId: reference.id,
+                            }),
+                        )
+                    }
+                >
+                    As on {reference.title}
+                </Button>
+            ))}
+        </div>
+    );
+}
+
+function marksOf(area: ComparedAreaProps | undefined, photo: PictureProps, withNeutral: boolean): BoardMark[] {
+    const marks: BoardMark[] = (area?.zones ?? [])
+        .filter((z) => z.painted !== null)
+        .map((z) => ({ key: z.zone, label: z.zone, method: z.method ?? 'spot', outline: z.outline }));
+    if (withNeutral && photo.neutral)
+        marks.push({ key: 'mid', label: 'neutral', method: photo.neutral.method, outline: photo.neutral.points });
+    return marks.map((mark, i) => ({ ...mark, key: `${mark.key} ${i}` }));
+}

@@ -1,0 +1,104 @@
+import { router } from '@inertiajs/react';
+import { useEffect, useState } from 'react';
+import { ApiError, send } from '@/shared/lib/api';
+import { capital, dilutionWords, many, one, zonesWords } from '@/shared/lib/format';
+import { url } from '@/shared/lib/url';
+import { Button } from '@/shared/ui/button';
+import { MixList } from '@/shared/ui/drops';
+import { Notice } from '@/shared/ui/notice';
+import type { LayerProps, TouchUpProps } from '@/types/generated';
+
+/** The smallest remedy from the shelf, with its predicted result. */
+export function TouchUpAdvice({
+    figureId,
+    areaId,
+    photoId,
+    words,
+}: {
+    figureId: number;
+    areaId: number;
+    photoId: number;
+    words: string;
+}) {
+    const [advice, setAdvice] = useState<TouchUpProps | null>(null);
+    const [problem, setProblem] = useState<string | null>(null);
+
+    useEffect(() => {
+        const question = new AbortController();
+        send<TouchUpProps>(
+            'GET',
+            url('findings.touch-up', { figure: figureId, area: areaId, photo: photoId }),
+            undefined,
+            question.signal,
+        )
+            .then(setAdvice)
+            .catch((error: unknown) => {
+                if (error instanceof ApiError) setProblem(error.message);
+            });
+        return () => {
+            question.abort();
+        };
+    }, [figureId, areaId, photoId]);
+
+    async function add(layer: LayerProps, version: number) {
+        try {
+            const at = { figure: figureId, area: areaId };
+            const now = await send<LayerProps[]>('GET', url('finishes.layers', at));
+            await send('PUT', url('finishes.update', at), { layers: [...now, layer], version });
+            router.visit(url('figures.finishes', at));
+        } catch (error) {
+            if (!(error instanceof ApiError)) throw error;
+            setProblem(
+                error.isConflict
+                    ? 'This finish was changed elsewhere meanwhile. Reload the page first.'
+                    : error.message,
+            );
+        }
+    }
+
+    if (problem !== null) return <Notice>{problem}</Notice>;
+    if (advice === null)
+        return (
+            <p role="status" className="text-sm text-quiet">
+                Looking for the smallest remedy
+            </p>
+        );
+    const { layer } = advice;
+    return (
+        <div role="status" className="border border-strong bg-raised p-3 text-sm">
+            {layer === null ? (
+                <p>
+                    {advice.isWithin
+                        ? `Nothing to do: ${one(advice.before)} is within what ${words} may differ by.`
+                        : `No single layer from this shelf brings it nearer than ${one(advice.before)}.`}
+                </p>
+            ) : (
+                <>
+                    <p>
+                        <strong>
+                            {advice.startOver ? 'Start over: base coat' : capital(layer.technique)},{' '}
+                            {many(layer.coats, 'coat')}
+                        </strong>{' '}
+                        on {zonesWords(layer.zones)}, {dilutionWords(layer.thinner)}
+                    </p>
+                    <MixList mix={layer.mix} />
+                    <div className="my-2 flex">
+                        {advice.wanted.map((colour, i) => (
+                            <span key={i} className="flex-1">
+                                <span className="block h-5" style={{ background: colour.hex }} />
+                                <span className="block h-5" style={{ background: advice.colours[i]?.hex }} />
+                            </span>
+                        ))}
+                    </div>
+                    <p>
+                        From {one(advice.before)} to about <strong>{one(advice.after)}</strong> (estimate)
+                        {advice.isWithin ? ', within what it may differ by.' : ', the nearest one layer brings it.'}
+                    </p>
+                    <Button size="small" className="mt-2" onClick={() => void add(layer, advice.version)}>
+                        Add this layer to the finish
+                    </Button>
+                </>
+            )}
+        </div>
+    );
+}

@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Correction;
+use App\Models\Figure;
+use App\Models\Picture;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Testing\Fluent\AssertableJson;
+use Inertia\Testing\AssertableInertia;
+
+final class CompareTest extends TestCase
+{
+    /** A photo of two flat fields with a strip of grey, all under a lamp that is redder than it should be. */
+    public function test_a_photo_is_neutralised_compared_and_answered_with_the_smallest_remedy(): void
+    {
+        [$figure, $photo] = $this->photographed();
+        $area = $figure->areas()->firstOrFail();
+        $ochre = $this->pot('Lamp Ochre', '#c98f1f');
+        $this->pot('Rust', '#7d3a20');
+        $this->pot('Chalk White', '#f4f3ee');
+        $this->putJson("/figures/{$figure->id}/areas/{$area->id}/finish", ['layers' => [$this->layer($ochre)], 'version' => 1])->assertOk();
+        foreach (['shade', 'mid', 'light'] as $zone) {
+            $this->sample($area, $zone, '#c98f1f');
+        }
+        $url = "/figures/{$figure->id}/pictures/{$photo->id}";
+        $find = fn (string $zone) => $this->postJson("{$url}/findings", ['areaId' => $area->id, 'zone' => $zone, 'method' => 'spot', 'points' => [[0.25, 0.3], [0.05, 0]]]);
+        $find('mid')->assertCreated();
+        $cast = $photo->findings()->sole()->lab();
+        // Neutralised, what was found is found again where it was, without the cast.
+        $this->putJson("{$url}/neutral", ['method' => 'grey', 'points' => [[0.1, 0.8], [0.9, 0.8], [0.9, 0.95], [0.1, 0.95]], 'reflectance' => 0.18])
+            ->assertOk()->assertJsonPath('taken', 1);
+        $true = $photo->findings()->sole()->lab();
+        self::assertGreaterThan($true->b + 1, $cast->b);
+        $find('shade')->assertCreated();
+        $find('light')->assertCreated();
+        $this->get("/figures/{$figure->id}/compare/{$photo->id}")->assertInertia(fn (AssertableInertia $page) => $page
+            ->component('compare/index')
+            ->where('photoId', $photo->id)
+            ->where('areas.0.name', 'Cloak')
+            ->where('areas.0.tolerance', 3)
+            ->count('areas.0.zones', 3)
+            ->where('areas.0.zones.0.words.0', fn (mixed $word): bool => is_string($word))
+            ->where('areas.0.isWithin', false));
+        $this->getJson("/figures/{$figure->id}/areas/{$area->id}/touch-up?photo={$photo->id}")->assertOk()
+            ->assertJsonPath('layer.technique', fn (?string $technique): bool => $technique !== null)
+            ->assertJson(fn (AssertableJson $json) => $json->where('after', fn (float $after): bool => $after < 4.0)->where('before', fn (float $before): bool => $before > 5.0)->etc());
+        // A wider tolerance: nothing to do.
+        $this->patch("/figures/{$figure->id}/areas/{$area->id}", ['name' => 'Cloak', 'tolerance' => 20])->assertRedirect();
+        $this->getJson("/figures/{$figure->id}/areas/{$area->id}/touch-up?photo={$photo->id}")->assertOk()->assertJson(['layer' => null, 'isWithin' => true]);
+    }
+
+    public function test_what_a_photo_teaches_is_offered_and_used_only_when_taken(): void
+    {
+        [$figure, $photo] = $this->photographed();
+        $area = $figure->areas()->firstOrFail();
+        $pot = $this->pot('Lamp Ochre', '#c98f1f');
+        $layers = ['layers' => [$this->layer($pot)]];
+        $this->putJson("/figures/{$figure->id}/areas/{$area->id}/finish", [...$layers, 'version' => 1])->assertOk();
+        $this->postJson("/figures/{$figure->id}/pictures/{$photo->id}/findings", ['areaId' => $area->id, 'zone' => 'mid', 'method' => 'lasso', 'points' => [[0.1, 0.1], [0.4, 0.1], [0.4, 0.5], [0.1, 0.5]]])->assertCreated();
+        $predicted = fn () => $this->postJson("/figures/{$figure->id}/areas/{$area->id}/section", $layers)->json('rows.1.cells.2.colour.lab');
+        $before = $predicted();
+        $this->postJson("/figures/{$figure->id}/pictures/{$photo->id}/lessons")->assertCreated()->assertJson(['learnt' => 1]);
+        $correction = Correction::query()->sole();
+        self::assertSame($pot->id, $correction->paint_id);
+        self::assertSame($before, $predicted());
+        $this->patchJson("/corrections/{$correction->id}", ['taken' => true])->assertOk()->assertJson(['isTaken' => true, 'potName' => 'Lamp Ochre']);
+        $after = $predicted();
+        self::assertIsArray($after);
+        $found = $photo->findings()->sole()->lab();
+        self::assertEqualsWithDelta($found->toArray(), $after, 1.5);
+        // Learning again does not count it twice; put back, all is as it was.
+        $factors = $correction->factors;
+        $this->postJson("/figures/{$figure->id}/pictures/{$photo->id}/lessons")->assertCreated();
+        self::assertEqualsWithDelta($factors, $correction->refresh()->factors, 1e-9);
+        $this->patchJson("/corrections/{$correction->id}", ['taken' => false])->assertOk();
+        self::assertSame($before, $predicted());
+    }
+
+    public function test_a_photo_from_the_side_of_a_reference_is_found_at_once(): void
+    {
+        [$figure, $photo] = $this->photographed();
+        $area = $figure->areas()->firstOrFail();
+        $mid = $this->sample($area, 'mid', '#c98f1f');
+        $mid->update(['outline' => [[0.25, 0.3], [0.05, 0.0]]]);
+        $reference = $mid->picture_id;
+        $this->sample($area, 'light', '#c98f1f')->update(['picture_id' => $reference, 'outline' => [[3.0, 3.0], [0.01, 0.0]]]);
+        // What lies outside this photo stays to be found.
+        $this->postJson("/figures/{$figure->id}/pictures/{$photo->id}/findings-from", ['referenceId' => $reference])->assertCreated()->assertJson(['found' => 1]);
+        $this->postJson("/figures/{$figure->id}/pictures/{$photo->id}/findings-from", ['referenceId' => 999_999])->assertNotFound();
+    }
+
+    public function test_the_booth_has_only_the_demos_pieces_and_nothing_found_is_said(): void
+    {
+        $figure = $this->figure();
+        $area = $this->area($figure);
+        $this->postJson("/figures/{$figure->id}/booth", ['lamp' => 'LED', 'exposure' => 0.8, 'neutral' => 'grey'])->assertUnprocessable();
+        $this->postJson("/figures/{$figure->id}/booth", ['lamp' => 'moon', 'exposure' => 9, 'neutral' => 'cat'])->assertUnprocessable()->assertJsonCount(3, 'errors');
+        $figure->update(['name' => 'The Tide Bell']);
+        foreach (['grey', 'chart', 'none'] as $neutral) {
+            $this->postJson("/figures/{$figure->id}/booth", ['lamp' => 'D50', 'exposure' => 0.7, 'neutral' => $neutral])->assertCreated()->assertJsonPath('kind', 'photo of my painted piece');
+        }
+        $photo = $figure->pictures()->firstOrFail();
+        $this->getJson("/figures/{$figure->id}/areas/{$area->id}/touch-up?photo={$photo->id}")->assertUnprocessable()->assertJsonPath('errors.area.0', fn (string $words): bool => str_contains($words, 'take its zones first'));
+        // The chart in the frame neutralises it; its corners the wrong way round do not.
+        $corner = static fn (float $column, float $row): array => [(8 + 20 * $column + 8) / 480, (630 - 96 + 8 + 20 * $row + 8) / 630];
+        $corners = [$corner(0, 0), $corner(5, 0), $corner(5, 3), $corner(0, 3)];
+        $chart = $figure->pictures()->skip(1)->firstOrFail();
+        $this->putJson("/figures/{$figure->id}/pictures/{$chart->id}/neutral", ['method' => 'chart', 'points' => array_reverse($corners)])->assertUnprocessable();
+        $this->putJson("/figures/{$figure->id}/pictures/{$chart->id}/neutral", ['method' => 'chart', 'points' => $corners])->assertOk()
+            ->assertJsonCount(24, 'picture.neutral.residuals')
+            ->assertJsonPath('picture.neutral.words', fn (string $words): bool => (float) substr($words, strpos($words, 'CIEDE2000') + 10) < 2.5);
+        $this->get("/figures/{$figure->id}/pictures/{$chart->id}/image?neutral=1")->assertOk()->assertHeader('Content-Type', 'image/png');
+        $this->deleteJson("/figures/{$figure->id}/pictures/{$chart->id}/neutral")->assertOk()->assertJsonPath('picture.neutral', null);
+    }
+
+    /** @return array{Figure, Picture} a figure with one area and a photo: ochre left, slate right, grey below, all too warm */
+    private function photographed(): array
+    {
+        $figure = $this->figure();
+        $this->area($figure);
+        $image = imagecreatetruecolor(200, 200);
+        imagefilledrectangle($image, 0, 0, 99, 149, 0xA07840);
+        imagefilledrectangle($image, 100, 0, 199, 149, 0x5A6068);
+        imagefilledrectangle($image, 0, 150, 199, 199, 0x807660);
+        ob_start();
+        imagepng($image);
+        $id = $this->post("/figures/{$figure->id}/pictures", [
+            'picture' => UploadedFile::fake()->createWithContent('painted.png', (string) ob_get_clean()), 'kind' => 'photo of my painted piece',
+        ], ['Accept' => 'application/json'])->assertCreated()->json('id');
+
+        return [$figure, Picture::query()->where('id', $id)->sole()];
+    }
+}
