@@ -64,9 +64,10 @@ final class CompareFigure
             $found[$finding->zone->value] = $finding->lab();
         }
         $wanted = [];
-        foreach ($area->samples as $sample) {
-            if (isset($found[$sample->zone->value])) {
-                $wanted[$sample->zone->value] = $sample->lab();
+        foreach (Zone::cases() as $zone) {
+            $sample = $area->samples->firstWhere('zone', $zone);
+            if ($sample !== null && isset($found[$zone->value])) {
+                $wanted[$zone->value] = $sample->lab();
             }
         }
         if ($wanted === []) {

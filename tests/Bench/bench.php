@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Tests\Bench\FinishBench;
+use Tests\Bench\MatchBench;
 use Tests\Bench\MixBench;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
@@ -16,3 +17,4 @@ printf(
 );
 (new MixBench)->run(in_array('--full', $argv, true));
 (new FinishBench)->run();
+(new MatchBench)->run();

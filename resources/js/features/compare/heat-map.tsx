@@ -21,7 +21,7 @@ export function HeatMap({
                 <tr>
                     <th className="text-left font-normal">area</th>
                     {ZONES.map((zone) => (
-                        <th key={zone} className="w-11 font-normal">
+                        <th key={zone} className="w-9 font-normal">
                             {zone}
                         </th>
                     ))}
@@ -39,7 +39,7 @@ export function HeatMap({
                                 type="button"
                                 aria-pressed={area.areaId === chosen}
                                 className={clsx(
-                                    'w-full border-l-4 py-1 pl-2 text-left leading-tight',
+                                    'w-full border-l-4 py-1 pl-2 text-left leading-tight whitespace-nowrap',
                                     area.areaId === chosen ? 'border-ink font-bold' : 'border-transparent',
                                 )}
                                 onClick={() => {

@@ -103,35 +103,35 @@ export function PicturePanel({
                 onPurpose={onPurpose}
                 onUndo={() => void attempt(() => send('DELETE', url('pictures.restore', at)))}
             />
-            <div className="flex items-center gap-2">
-                <Button
-                    size="small"
-                    aria-pressed={purpose === 'crop'}
-                    onClick={() => {
-                        onPurpose(purpose === 'crop' ? null : 'crop');
-                    }}
-                >
-                    {purpose === 'crop' ? 'Draw the crop' : 'Crop'}
-                </Button>
-                {picture.crop !== null && (
+            {onColour && (
+                <div className="flex items-center gap-2">
                     <Button
                         size="small"
+                        aria-pressed={purpose === 'crop'}
                         onClick={() => {
-                            tell({ crop: null });
+                            onPurpose(purpose === 'crop' ? null : 'crop');
                         }}
                     >
-                        Whole picture
+                        {purpose === 'crop' ? 'Draw the crop' : 'Crop'}
                     </Button>
-                )}
-                {onColour && (
+                    {picture.crop !== null && (
+                        <Button
+                            size="small"
+                            onClick={() => {
+                                tell({ crop: null });
+                            }}
+                        >
+                            Whole picture
+                        </Button>
+                    )}
                     <Button
                         size="small"
                         onClick={() => void send<PaletteProps[]>('GET', url('pictures.palette', at)).then(setPalette)}
                     >
                         Main colours
                     </Button>
-                )}
-            </div>
+                </div>
+            )}
             {palette !== null && onColour && <Colours palette={palette} onColour={onColour} />}
         </section>
     );

@@ -167,9 +167,19 @@ export default function ComparePage({ figure, photos, photoId, references, areas
                         )}
                     </div>
                 </section>
+                <nav aria-label="All areas" className="shrink-0 overflow-y-auto border-l border-line p-3 lg:w-[21rem]">
+                    <HeatMap areas={areas} chosen={areaId} onChoose={setAreaId} />
+                    <p className="text-xs text-quiet">
+                        The blacker, the farther off.{' '}
+                        <Link className="underline" href={url('figures.brief', { figure: figure.id })}>
+                            Tolerances stand in the brief
+                        </Link>
+                        .
+                    </p>
+                </nav>
                 <aside
                     aria-label="What the photo says"
-                    className="flex shrink-0 flex-col gap-3 overflow-y-auto border-l border-line p-4 lg:w-[30rem]"
+                    className="flex shrink-0 flex-col gap-3 overflow-y-auto border-l border-line p-4 lg:w-[27rem]"
                 >
                     <Choice<Side>
                         label="Show"
@@ -254,7 +264,8 @@ export default function ComparePage({ figure, photos, photoId, references, areas
                                 </section>
                             )}
                             {photo && (
-                                <div className="flex items-end gap-3">
+                                <div>
+                                    <p className="mb-1 text-xs text-quiet">Press on the photo to find its</p>
                                     <Choice<Zone>
                                         label="Zone to find on the photo"
                                         value={zone}
@@ -263,14 +274,6 @@ export default function ComparePage({ figure, photos, photoId, references, areas
                                     />
                                 </div>
                             )}
-                            <HeatMap areas={areas} chosen={areaId} onChoose={setAreaId} />
-                            <p className="text-xs text-quiet">
-                                The blacker, the farther off.{' '}
-                                <Link className="underline" href={url('figures.brief', { figure: figure.id })}>
-                                    Tolerances stand in the brief
-                                </Link>
-                                .
-                            </p>
                         </>
                     )}
                 </aside>
