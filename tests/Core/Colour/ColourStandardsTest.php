@@ -24,6 +24,7 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Tests\Support\CheckValues;
+use Tests\Support\Node;
 
 final class ColourStandardsTest extends TestCase
 {
@@ -137,19 +138,12 @@ final class ColourStandardsTest extends TestCase
                 DifferenceFormula::Cie94->between($reference, $sample),
             ];
         }
-        $script = <<<'JS'
+        $theirs = Node::ask(<<<'JS'
             import { differenceCiede2000, differenceEuclidean, differenceCie94 } from 'culori';
-            const pairs = JSON.parse(await new Promise((done) => { let s = ''; process.stdin.on('data', (d) => (s += d)).on('end', () => done(s)); }));
             const colour = ([l, a, b]) => ({ mode: 'lab65', l, a, b });
             const formulas = [differenceCiede2000(), differenceEuclidean('lab65'), differenceCie94()];
-            console.log(JSON.stringify(pairs.map(([p, q]) => formulas.map((f) => f(colour(p), colour(q))))));
-            JS;
-        $node = proc_open(['node', '--input-type=module', '-e', $script], [['pipe', 'r'], ['pipe', 'w'], STDERR], $pipes, dirname(__DIR__, 3));
-        self::assertIsResource($node);
-        fwrite($pipes[0], json_encode($pairs, JSON_THROW_ON_ERROR));
-        fclose($pipes[0]);
-        $theirs = json_decode((string) stream_get_contents($pipes[1]), true);
-        proc_close($node);
+            console.log(JSON.stringify(input.map(([p, q]) => formulas.map((f) => f(colour(p), colour(q))))));
+            JS, $pairs);
         self::assertIsArray($theirs);
         self::assertCount(400, $theirs);
         self::assertEqualsWithDelta($theirs, $ours, 1e-9);

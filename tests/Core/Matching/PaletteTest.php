@@ -9,12 +9,14 @@ use Hyalin\Colour\Srgb;
 use Hyalin\Finish\Zone;
 use Hyalin\Matching\InvalidSample;
 use Hyalin\Matching\Palette;
+use Hyalin\Matching\PaletteColour;
 use Hyalin\Matching\SampleDoubts;
 use Hyalin\Matching\SampleStatistics;
 use Hyalin\Matching\StrokeRamp;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use Tests\Support\Node;
 
 final class PaletteTest extends TestCase
 {
@@ -42,6 +44,41 @@ final class PaletteTest extends TestCase
         }
         self::assertEqualsWithDelta(1.0, array_sum(array_map(static fn ($c): float => $c->share, $found)), 0.011);
         self::assertEquals($found, Palette::of($random->shuffleArray($pixels), 8));
+    }
+
+    /**
+     * A second opinion on a rendered picture: the general libraries culori for the conversion and ml-kmeans (k-means++,
+     * the best of five seeds) for the clusters. Ours may keep a little more error, as it merges what looks like one
+     * colour and drops what is no main one.
+     */
+    public function test_a_general_library_finds_no_much_better_clusters(): void
+    {
+        $image = imagecreatefromwebp(dirname(__DIR__, 3).'/database/demo/pictures/keeper-maude.webp');
+        self::assertNotFalse($image);
+        $pixels = [];
+        for ($y = 0; $y < imagesy($image); $y += 9) {
+            for ($x = 0; $x < imagesx($image); $x += 9) {
+                $pixels[] = (int) imagecolorat($image, $x, $y) & 0xFFFFFF;
+            }
+        }
+        $ours = array_map(static fn (PaletteColour $c): array => $c->colour->toArray(), Palette::of($pixels, 8));
+        /** @var array{ours: float, theirs: float} $error */
+        $error = Node::ask(<<<'JS'
+            import { converter } from 'culori';
+            import { kmeans } from 'ml-kmeans';
+            const lab65 = converter('lab65');
+            const points = input.pixels.map((p) => {
+                const c = lab65({ mode: 'rgb', r: (p >> 16) / 255, g: ((p >> 8) & 255) / 255, b: (p & 255) / 255 });
+                return [c.l, c.a, c.b];
+            });
+            const squared = (p, q) => (p[0] - q[0]) ** 2 + (p[1] - q[1]) ** 2 + (p[2] - q[2]) ** 2;
+            const error = (centres) => points.reduce((sum, p) => sum + Math.min(...centres.map((c) => squared(p, c))), 0) / points.length;
+            const theirs = [1, 2, 3, 4, 5].map((seed) => error(kmeans(points, input.ours.length, { seed }).centroids));
+            console.log(JSON.stringify({ ours: error(input.ours), theirs: Math.min(...theirs) }));
+            JS, ['pixels' => $pixels, 'ours' => $ours]);
+        self::assertGreaterThanOrEqual(4, count($ours));
+        self::assertLessThan(1.15 * $error['theirs'], $error['ours']);
+        self::assertGreaterThan(0.0, $error['theirs']);
     }
 
     public function test_a_picture_of_one_colour_has_one_main_colour(): void

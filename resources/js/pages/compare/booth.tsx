@@ -1,7 +1,7 @@
 import { router } from '@inertiajs/react';
 import { Camera, Upload } from 'lucide-react';
 import { useRef, useState } from 'react';
-import { ApiError, send } from '@/shared/lib/api';
+import { ApiError, send, upload, uploadWords } from '@/shared/lib/api';
 import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
 import { Pick } from '@/shared/ui/pick';
@@ -15,6 +15,7 @@ export function Booth({ figureId, onProblem }: { figureId: number; onProblem: (w
     const input = useRef<HTMLInputElement>(null);
     const [open, setOpen] = useState(false);
     const [busy, setBusy] = useState(false);
+    const [fraction, setFraction] = useState<number | null>(null);
     const [lamp, setLamp] = useState<Illuminant>('LED');
     const [exposure, setExposure] = useState('0.8');
     const [neutral, setNeutral] = useState<Neutral>('grey');
@@ -50,11 +51,13 @@ export function Booth({ figureId, onProblem }: { figureId: number; onProblem: (w
                     const form = new FormData();
                     form.append('picture', file, file.name);
                     form.append('kind', 'photo of my painted piece');
-                    void take(() => send<PictureProps>('POST', url('pictures.store', { figure: figureId }), form));
+                    void take(() =>
+                        upload<PictureProps>(url('pictures.store', { figure: figureId }), form, setFraction),
+                    );
                 }}
             />
             <Button disabled={busy} onClick={() => input.current?.click()}>
-                <Upload size={16} aria-hidden /> {busy ? 'Reading it' : 'Add a photo'}
+                <Upload size={16} aria-hidden /> {busy ? uploadWords(fraction) : 'Add a photo'}
             </Button>
             <Button
                 onClick={() => {

@@ -5,7 +5,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { ReferenceBoard, type BoardMark, type Drawn, type Tool } from '@/features/reference-board/board';
 import { PicturePanel, type Purpose } from '@/features/reference-board/picture-panel';
 import { Shell } from '@/features/shell/shell';
-import { ApiError, send } from '@/shared/lib/api';
+import { ApiError, send, upload, uploadWords } from '@/shared/lib/api';
 import { ZONES, labWords, one } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
 import { useKeys } from '@/shared/lib/use-keys';
@@ -37,7 +37,7 @@ export default function ReferencesPage({ figure, pictures, areas }: Props) {
     const [split, setSplit] = useState(0);
     const picture = pictures.find((p) => p.id === pictureId) ?? pictures[0];
     const area = areas.find((a) => a.id === areaId) ?? areas[0];
-    const { upload, uploading } = useUpload(figure.id, setProblem, setPictureId);
+    const { bringIn, uploading, fraction } = useUpload(figure.id, setProblem, setPictureId);
 
     useKeys({
         ...Object.fromEntries(
@@ -175,7 +175,7 @@ export default function ReferencesPage({ figure, pictures, areas }: Props) {
                                         <img src={p.url} alt={p.title} className="h-10 w-10 object-cover" />
                                     </button>
                                 ))}
-                            <UploadButton busy={uploading} onFile={(file) => void upload(file)} />
+                            <UploadButton busy={uploading} fraction={fraction} onFile={(file) => void bringIn(file)} />
                             {picture && <RemovePicture figure={figure} picture={picture} />}
                         </div>
                     </div>
@@ -198,7 +198,7 @@ export default function ReferencesPage({ figure, pictures, areas }: Props) {
                                 onDraw={(drawn) => void (purpose === null ? sample(drawn) : forPicture(drawn))}
                             />
                         ) : (
-                            <DropHere onFile={(file) => void upload(file)} />
+                            <DropHere onFile={(file) => void bringIn(file)} />
                         )}
                     </div>
                 </section>
@@ -392,14 +392,19 @@ function SampleWords({ figure, area, sample }: { figure: FigureProps; area: Area
 
 function useUpload(figureId: number, onProblem: (words: string | null) => void, onAdded: (id: number) => void) {
     const [uploading, setUploading] = useState(false);
-    const upload = useCallback(
+    const [fraction, setFraction] = useState<number | null>(null);
+    const bringIn = useCallback(
         async (file: File) => {
             setUploading(true);
             onProblem(null);
             const form = new FormData();
             form.append('picture', file, file.name || 'pasted.png');
             try {
-                const picture = await send<PictureProps>('POST', url('pictures.store', { figure: figureId }), form);
+                const picture = await upload<PictureProps>(
+                    url('pictures.store', { figure: figureId }),
+                    form,
+                    setFraction,
+                );
                 router.reload({
                     only: ['pictures', 'figure'],
                     onSuccess: () => {
@@ -417,17 +422,25 @@ function useUpload(figureId: number, onProblem: (words: string | null) => void, 
     useEffect(() => {
         const paste = (event: ClipboardEvent) => {
             const file = [...(event.clipboardData?.files ?? [])].find((f) => f.type.startsWith('image/'));
-            if (file) void upload(file);
+            if (file) void bringIn(file);
         };
         window.addEventListener('paste', paste);
         return () => {
             window.removeEventListener('paste', paste);
         };
-    }, [upload]);
-    return { upload, uploading };
+    }, [bringIn]);
+    return { bringIn, uploading, fraction };
 }
 
-function UploadButton({ busy, onFile }: { busy: boolean; onFile: (file: File) => void }) {
+function UploadButton({
+    busy,
+    fraction,
+    onFile,
+}: {
+    busy: boolean;
+    fraction: number | null;
+    onFile: (file: File) => void;
+}) {
     const input = useRef<HTMLInputElement>(null);
     return (
         <>
@@ -445,7 +458,7 @@ function UploadButton({ busy, onFile }: { busy: boolean; onFile: (file: File) =>
                 }}
             />
             <Button disabled={busy} onClick={() => input.current?.click()}>
-                <Upload size={16} aria-hidden /> {busy ? 'Reading it' : 'Add a picture'}
+                <Upload size={16} aria-hidden /> {busy ? uploadWords(fraction) : 'Add a picture'}
             </Button>
         </>
     );

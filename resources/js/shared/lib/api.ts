@@ -49,6 +49,38 @@ export async function send<T>(method: Method, path: string, body?: unknown, sign
     return answer as T;
 }
 
+/** Sends a file and tells how far it is: 0..1 of its bytes, then null while the server reads it. */
+export function upload<T>(path: string, form: FormData, onProgress: (fraction: number | null) => void): Promise<T> {
+    return new Promise((resolve, reject) => {
+        const request = new XMLHttpRequest();
+        request.open('POST', path);
+        request.setRequestHeader('Accept', 'application/json');
+        request.setRequestHeader('X-XSRF-TOKEN', token());
+        request.upload.onprogress = ({ loaded, total }) => {
+            onProgress(total > 0 && loaded < total ? loaded / total : null);
+        };
+        request.onerror = () => {
+            reject(new ApiError(0, 'Hyalin cannot be reached. Nothing was added; send the file again.'));
+        };
+        request.onload = () => {
+            let answer: unknown = null;
+            try {
+                answer = JSON.parse(request.responseText);
+            } catch {
+                // Judged by its status below.
+            }
+            if (request.status >= 200 && request.status < 300 && answer !== null) resolve(answer as T);
+            else reject(failure(request.status, answer));
+        };
+        request.send(form);
+    });
+}
+
+/** What an upload button says while it works. */
+export function uploadWords(fraction: number | null): string {
+    return fraction === null ? 'Reading it' : `Sending, ${Math.round(fraction * 100)} of 100`;
+}
+
 function failure(status: number, body: unknown): ApiError {
     const answer = isRecord(body) ? body : {};
     const fields: Record<string, string> = {};
