@@ -20,6 +20,7 @@ final class MeasurePot
 {
     /**
      * @param  array<string, Reflectance>  $seen  by App\Devices\Swatch
+     * @param  float  $noise  of what was read, as a standard deviation of reflectance
      *
      * @throws ValidationException when a needed reading is missing or readings contradict each other
      */
@@ -42,7 +43,8 @@ final class MeasurePot
                 $card->inside($seen['white']),
                 isset($seen['thick']) ? $film->inside($seen['thick']) : null,
                 isset($seen['tint']) ? $film->inside($seen['tint']) : null,
-                $noise,
+                // Inside a film what was read with some noise is known with that much more: see Optics\Surface.
+                min(0.09, $noise / $film->gain),
             ), $white?->optics());
         } catch (InvalidInput $e) {
             throw ValidationException::withMessages(['readings' => ucfirst($e->getMessage()).'.']);

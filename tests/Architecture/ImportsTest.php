@@ -32,6 +32,7 @@ final class ImportsTest extends TestCase
         'Measuring' => ['Numeric', 'Colour', 'Optics'],
         'Cup' => ['Colour', 'Optics'],
         'Formats' => ['Colour'],
+        'Order' => [],
         'Matching' => ['Numeric', 'Colour', 'Optics', 'Finish', 'Mixing'],
     ];
 
