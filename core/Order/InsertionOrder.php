@@ -25,7 +25,7 @@ final class InsertionOrder
         $best = null;
         $least = INF;
         for ($start = 0; $start < self::STARTS; $start++) {
-            $order = self::settled($task, self::feasible($task, $start === 0 ? $places : $random->shuffleArray($places)));
+            $order = self::improved($task, self::feasible($task, $start === 0 ? $places : $random->shuffleArray($places)));
             $total = $task->total($order);
             if ($total < $least - 1e-9) {
                 $least = $total;
@@ -65,10 +65,12 @@ final class InsertionOrder
     }
 
     /**
-     * @param  list<int>  $order
+     * From a good start, so that what does not matter stays where it was.
+     *
+     * @param  list<int>  $order  keeping the precedences
      * @return list<int>
      */
-    private static function settled(MaskOrderTask $task, array $order): array
+    public static function improved(MaskOrderTask $task, array $order): array
     {
         do {
             $moved = false;

@@ -47,6 +47,11 @@ final class InvalidOrder extends InvalidInput
         return new self("these cannot all be kept: {$words}".($remedy === null ? '' : ". {$remedy}"));
     }
 
+    public static function onNoPart(string $area): self
+    {
+        return new self("the area \"{$area}\" is on no part: say in the brief which part it is on");
+    }
+
     public static function empty(): self
     {
         return new self('there is no area to put in order');

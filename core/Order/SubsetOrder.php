@@ -24,7 +24,7 @@ final class SubsetOrder
         $n = count($places);
         [$low, $high, $needs] = self::tables($task, $places);
         $full = (1 << $n) - 1;
-        // Flat lists of floats: this loop runs up to twenty million times.
+        /** @var array<int, float> $best flat lists of floats: this loop runs up to twenty million times */
         $best = array_fill(0, $full + 1, INF);
         $best[0] = 0.0;
         $half = (1 << self::HALF) - 1;

@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Order;
+
+/**
+ * Whether a plan is complete and its films get on with each other: nothing planned is lost, nothing that shows is
+ * unpainted, nothing attacks what lies beneath.
+ */
+final class Checks
+{
+    /**
+     * @param  list<Step>  $steps
+     * @return list<Trouble> those that stop the plan first
+     */
+    public static function of(FigurePlan $figure, array $steps): array
+    {
+        $found = [...self::chemistry($figure), ...self::completeness($figure, $steps)];
+        usort($found, static fn (Trouble $p, Trouble $q): int => $q->stops <=> $p->stops);
+
+        return $found;
+    }
+
+    /** @return list<Trouble> */
+    private static function chemistry(FigurePlan $figure): array
+    {
+        $found = [];
+        foreach ($figure->areas as $area) {
+            $below = null;
+            $sealed = $glossy = false;
+            foreach ($area->layers as $layer) {
+                if ($layer->kind === StepKind::Varnish) {
+                    $sealed = true;
+                    $glossy = $layer->sheen === 'gloss';
+
+                    continue;
+                }
+                $pair = $below === null ? Compatibility::fine() : $layer->chemistry->over($below, $sealed);
+                if (! $pair->isAllowed) {
+                    $remedy = $figure->hasVarnish ? "Put {$pair->remedy}." : "It needs {$pair->remedy}, and there is none on the shelf.";
+                    $found[] = new Trouble("{$area->name}, {$layer->words}: {$pair->reason}.", $remedy, true, "layer {$layer->key}", $area->id);
+                } elseif ($pair->minutes > 0) {
+                    $found[] = new Trouble("{$area->name}, {$layer->words}: {$pair->reason}.", self::wait($pair->minutes), false, "layer {$layer->key}", $area->id);
+                }
+                if ($layer->kind === StepKind::Decal && ! $glossy) {
+                    $found[] = new Trouble("{$area->name}: a decal on anything but gloss silvers.", 'Put a gloss varnish under it.', false, "layer {$layer->key}", $area->id);
+                }
+                if ($glossy && in_array($layer->kind, [StepKind::Brush, StepKind::DryBrush], true)) {
+                    $found[] = new Trouble("{$area->name}, {$layer->words}: paint holds badly on gloss.", 'Dull it with a matt coat first, or expect two to three coats.', false, "layer {$layer->key}", $area->id);
+                }
+                $below = $layer->chemistry;
+                $sealed = $glossy = false;
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param  list<Step>  $steps
+     * @return list<Trouble>
+     */
+    private static function completeness(FigurePlan $figure, array $steps): array
+    {
+        $found = [];
+        $planned = [];
+        foreach ($steps as $step) {
+            foreach ($step->layers as $layer) {
+                $planned[$layer->key] = true;
+            }
+        }
+        foreach ($figure->areas as $area) {
+            if ($area->isHidden) {
+                $found[] = new Trouble("{$area->name} is hidden on the finished figure: it needs no paint.", null, false, null, $area->id);
+
+                continue;
+            }
+            if ($area->layers === []) {
+                $found[] = new Trouble("{$area->name} shows and has no layer yet.", 'Build its finish, or say in the brief that it is hidden.', false, null, $area->id);
+
+                continue;
+            }
+            foreach ($area->layers as $layer) {
+                if (! isset($planned[$layer->key])) {
+                    $found[] = new Trouble("{$area->name}, {$layer->words}: planned, and in no step.", null, true, null, $area->id);
+                }
+            }
+            $first = $area->layers[0];
+            if ($area->liesOn === null && $first->kind !== StepKind::Prime && ! $first->isFlake) {
+                $found[] = new Trouble("{$area->name} begins with {$first->words} on the bare print.", 'Paint holds to a primer: put one first.', false, "layer {$first->key}", $area->id);
+            }
+            if ($area->layers[count($area->layers) - 1]->kind !== StepKind::Varnish && ! self::endsBare($area)) {
+                $found[] = new Trouble("{$area->name} ends without a varnish.", 'Nothing protects it from handling; the last coat sets its sheen.', false, null, $area->id);
+            }
+        }
+
+        return $found;
+    }
+
+    /** Chrome and powders get none. */
+    private static function endsBare(AreaPlan $area): bool
+    {
+        $last = $area->layers[count($area->layers) - 1] ?? null;
+
+        return $last !== null && ($last->isChrome || $last->kind === StepKind::Powder);
+    }
+
+    private static function wait(int $minutes): string
+    {
+        return $minutes >= 2 * 24 * 60 ? 'Wait '.intdiv($minutes, 24 * 60).' days.' : 'Wait '.intdiv($minutes, 60).' hours.';
+    }
+}

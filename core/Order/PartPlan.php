@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Order;
+
+/**
+ * A printed part as it comes off the printer.
+ */
+final readonly class PartPlan
+{
+    /** @param  bool  $isBase  what the figure stands on */
+    public function __construct(public string $id, public string $name, public PrintProcess $process, public bool $isBase = false, public bool $isFiddly = false)
+    {
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Order;
+
+/**
+ * Steps in an order, with what it costs and which rules it keeps.
+ */
+final readonly class PlannedOrder
+{
+    /**
+     * @param  list<Step>  $steps
+     * @param  list<Constraint>  $constraints  all of them
+     * @param  list<Constraint>  $broken  those this order does not keep
+     * @param  list<MaskPlan>  $masks
+     * @param  list<Trouble>  $troubles
+     */
+    public function __construct(public array $steps, public array $constraints, public array $broken, public array $masks, public array $troubles)
+    {
+    }
+
+    public function handsOnMinutes(): int
+    {
+        return array_sum(array_map(static fn (Step $s): int => $s->minutes, $this->steps));
+    }
+
+    public function maskMinutes(): float
+    {
+        return array_sum(array_map(static fn (MaskPlan $m): float => $m->minutes, $this->masks));
+    }
+
+    public function maskMm(): float
+    {
+        return array_sum(array_map(static fn (MaskPlan $m): float => $m->tapeMm + $m->fluidMm, $this->masks));
+    }
+
+    /** @return float minutes of masking and of wishes not kept */
+    public function cost(): float
+    {
+        return $this->maskMinutes() + array_sum(array_map(static fn (Constraint $c): float => $c->weight ?? 0.0, $this->broken));
+    }
+
+    public function canBePainted(): bool
+    {
+        foreach ($this->broken as $constraint) {
+            if ($constraint->isMust()) {
+                return false;
+            }
+        }
+        foreach ($this->troubles as $trouble) {
+            if ($trouble->stops) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Order\Rules;
+
+use Hyalin\Order\Constraint;
+use Hyalin\Order\FigurePlan;
+use Hyalin\Order\JointPlan;
+use Hyalin\Order\PartPlan;
+use Hyalin\Order\Rule;
+use Hyalin\Order\School;
+use Hyalin\Order\Step;
+use Hyalin\Order\StepKind;
+
+/**
+ * What a joint hides is painted and varnished before it is glued; other joints are glued before the prime, or after all
+ * paint, as the school has it. The base waits to the last unless the painter glues it first.
+ */
+final class Assembly implements Rule
+{
+    public function constraints(FigurePlan $figure, array $steps): iterable
+    {
+        $bases = array_map(static fn (PartPlan $p): string => $p->id, array_filter($figure->parts, static fn (PartPlan $p): bool => $p->isBase));
+        foreach ($figure->joints as $joint) {
+            $glue = "glue {$joint->a} {$joint->b}";
+            $isBase = array_intersect([$joint->a, $joint->b], $bases) !== [];
+            $early = $isBase ? $figure->follows(School::BaseTogether) : $joint->hides === [];
+            yield from $joint->hides === [] && $early ? $this->early($joint, $glue, $steps) : $this->late($figure, $joint, $glue, $steps, $isBase);
+        }
+    }
+
+    /**
+     * @param  list<Step>  $steps
+     * @return iterable<Constraint>
+     */
+    private function early(JointPlan $joint, string $glue, array $steps): iterable
+    {
+        foreach ($steps as $step) {
+            if ($step->areas !== [] && array_intersect($step->parts, [$joint->a, $joint->b]) !== []) {
+                yield Constraint::must($glue, $step->id, 'glue before prime', 'it hides nothing, and glue holds best on bare print');
+            }
+        }
+    }
+
+    /**
+     * @param  list<Step>  $steps
+     * @return iterable<Constraint>
+     */
+    private function late(FigurePlan $figure, JointPlan $joint, string $glue, array $steps, bool $isBase): iterable
+    {
+        foreach ($steps as $step) {
+            $hidden = array_intersect($step->areas, $joint->hides);
+            if ($hidden !== []) {
+                yield Constraint::must($step->id, $glue, 'hidden before glue', 'once it is glued, no brush or spray reaches '.implode(', ', array_map(static fn (string $id): string => $figure->area($id)->name ?? $id, $hidden)));
+            } elseif ($step->kind !== StepKind::Glue && $step->areas !== [] && array_intersect($step->parts, [$joint->a, $joint->b]) !== []) {
+                yield $isBase
+                    ? Constraint::must($step->id, $glue, 'base last', 'figure and base are finished apart, and varnish reaches everywhere')
+                    : Constraint::should($step->id, $glue, 2.0, 'painted in sub-assemblies', 'apart it is easier to reach');
+            }
+        }
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Order\Rules;
+
+use Hyalin\Order\Constraint;
+use Hyalin\Order\FigurePlan;
+use Hyalin\Order\Rule;
+use Hyalin\Order\School;
+use Hyalin\Order\Step;
+use Hyalin\Order\StepKind;
+
+/**
+ * Inside before outside: the inner area is smaller to protect, and a slip on the outer one is painted over. The other
+ * school paints the big areas first and touches up.
+ */
+final class InsideFirst implements Rule
+{
+    private const PER_MM = 0.02;
+
+    public function constraints(FigurePlan $figure, array $steps): iterable
+    {
+        $inside = $figure->follows(School::InsideFirst);
+        foreach ($figure->boundaries as $boundary) {
+            $a = $figure->area($boundary->a);
+            $b = $figure->area($boundary->b);
+            if ($a === null || $b === null || ($inside ? $a->depth === $b->depth : $a->squareCm === $b->squareCm)) {
+                continue;
+            }
+            $aFirst = $inside ? $a->depth < $b->depth : $a->squareCm > $b->squareCm;
+            [$first, $second] = $aFirst ? [$a, $b] : [$b, $a];
+            foreach (self::own($steps, $first->id) as $before) {
+                foreach (self::own($steps, $second->id) as $after) {
+                    yield Constraint::should($before->id, $after->id, self::PER_MM * $boundary->mm, $inside ? 'inside first' : 'big areas first', $inside
+                        ? "{$first->name} lies inside {$second->name}: a slip on it is painted over"
+                        : "{$first->name} is the larger: {$second->name} is touched up against it");
+                }
+            }
+        }
+    }
+
+    /**
+     * @param  list<Step>  $steps
+     * @return list<Step>
+     */
+    private static function own(array $steps, string $area): array
+    {
+        return array_values(array_filter($steps, static fn (Step $s): bool => $s->areas === [$area] && $s->kind !== StepKind::Varnish));
+    }
+}

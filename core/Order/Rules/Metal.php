@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Order\Rules;
+
+use Hyalin\Order\Constraint;
+use Hyalin\Order\FigurePlan;
+use Hyalin\Order\Rule;
+use Hyalin\Order\School;
+use Hyalin\Order\StepKind;
+
+/**
+ * Tape lifts metal flakes: metal comes after every spray beside it, unless it is sealed first. Polished chrome comes
+ * after everything and stays uncovered.
+ */
+final class Metal implements Rule
+{
+    private const FLAKES = 8.0;
+
+    public function constraints(FigurePlan $figure, array $steps): iterable
+    {
+        foreach ($steps as $metal) {
+            $layer = $metal->layer();
+            if ($layer === null || (! $layer->isFlake && ! $layer->isChrome)) {
+                continue;
+            }
+            foreach ($steps as $step) {
+                if ($step->id === $metal->id || $step->areas === [] || array_intersect($step->areas, $metal->areas) !== []) {
+                    continue;
+                }
+                if ($layer->isChrome && ($step->layer()->isChrome ?? false) === false && array_intersect($step->parts, $metal->parts) !== []) {
+                    yield Constraint::must($step->id, $metal->id, 'chrome last', 'polished metal is killed by varnish, fingers and tape: nothing comes after it');
+                } elseif ($figure->follows(School::MetalLast) && $step->kind === StepKind::Spray && $this->meet($figure, $step->areas, $metal->areas)) {
+                    yield Constraint::should($step->id, $metal->id, self::FLAKES, 'metal last', 'tape over metal lifts its flakes');
+                }
+            }
+        }
+    }
+
+    /**
+     * @param  list<string>  $one
+     * @param  list<string>  $two
+     */
+    private function meet(FigurePlan $figure, array $one, array $two): bool
+    {
+        foreach ($figure->boundaries as $b) {
+            if ((in_array($b->a, $one, true) && in_array($b->b, $two, true)) || (in_array($b->b, $one, true) && in_array($b->a, $two, true))) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

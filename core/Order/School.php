@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Order;
+
+/**
+ * Where painters disagree and both work: each changes rules, never the physics. The first of each pair is the default.
+ */
+enum School: string
+{
+    case InsideFirst = 'inside to outside, the inside masked';
+    case BigFirst = 'big areas first, touched up';
+    case MetalLast = 'metal last, never under tape';
+    case MetalFirst = 'metal first, sealed, then masked';
+    case BaseApart = 'figure and base finished apart';
+    case BaseTogether = 'figure glued to its base first';
+    case SubAssemblies = 'painted in sub-assemblies where a hidden surface needs it';
+    case Assembled = 'assembled before painting';
+    case PeelSoft = 'mask peeled while the top coat is soft';
+    case PeelDry = 'mask peeled after it has dried through';
+
+    /** @return list<array{self, self}> the default first */
+    public static function pairs(): array
+    {
+        return [
+            [self::InsideFirst, self::BigFirst],
+            [self::MetalLast, self::MetalFirst],
+            [self::BaseApart, self::BaseTogether],
+            [self::SubAssemblies, self::Assembled],
+            [self::PeelSoft, self::PeelDry],
+        ];
+    }
+}
