@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace Hyalin\Order;
 
-use Random\Engine\Mt19937;
-use Random\Randomizer;
-
 /**
  * A good order by local search: one area at a time is moved to where it costs least, from several starts, until nothing
- * moves (insertion neighbourhood; Marti and Reinelt 2011, section 2.3). The starts are seeded, so it ends the same.
+ * moves (insertion neighbourhood; Marti and Reinelt 2011, section 2.3). The starts are the given order turned round and
+ * about, so it ends the same each time.
  */
 final class InsertionOrder
 {
@@ -21,11 +19,10 @@ final class InsertionOrder
      */
     public static function find(MaskOrderTask $task, array $places): array
     {
-        $random = new Randomizer(new Mt19937(count($places)));
         $best = null;
         $least = INF;
         for ($start = 0; $start < self::STARTS; $start++) {
-            $order = self::improved($task, self::feasible($task, $start === 0 ? $places : $random->shuffleArray($places)));
+            $order = self::improved($task, self::feasible($task, self::turned($places, $start)));
             $total = $task->total($order);
             if ($total < $least - 1e-9) {
                 $least = $total;
@@ -112,5 +109,17 @@ final class InsertionOrder
         }
 
         return $best;
+    }
+
+    /**
+     * @param  list<int>  $places
+     * @return list<int> begun elsewhere, and every other time backwards
+     */
+    private static function turned(array $places, int $start): array
+    {
+        $cut = intdiv(count($places) * $start, self::STARTS);
+        $turned = [...array_slice($places, $cut), ...array_slice($places, 0, $cut)];
+
+        return $start % 2 === 0 ? $turned : array_reverse($turned);
     }
 }

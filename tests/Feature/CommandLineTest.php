@@ -56,6 +56,22 @@ final class CommandLineTest extends PlainTestCase
         self::assertEqualsWithDelta(0.25 * 0.402602833820255 + 0.75 * 0.5, $answer['reflectance'][35], 1e-12);
     }
 
+    public function test_the_order_that_masks_least_comes_out_as_the_contract_says(): void
+    {
+        $task = [
+            'areas' => [['id' => 'coat', 'method' => 'spray', 'bulkMinutes' => 12], ['id' => 'collar', 'method' => 'spray', 'bulkMinutes' => 1], ['id' => 'face', 'method' => 'brush', 'bulkMinutes' => 2]],
+            'boundaries' => [['a' => 'coat', 'b' => 'collar', 'mm' => 80, 'minutesPerMm' => 0.05], ['a' => 'coat', 'b' => 'face', 'mm' => 40, 'minutesPerMm' => 0.1]],
+            'before' => [], 'soft' => [['face', 'collar', 0.5]],
+        ];
+        [$code, $out] = $this->artisan('hyalin:order', json_encode($task, JSON_THROW_ON_ERROR));
+        $answer = json_decode($out, true);
+        self::assertSame(0, $code);
+        self::assertIsArray($answer);
+        self::assertSame(['order', 'maskMinutes', 'softMinutes', 'total', 'brokenSoft', 'masks', 'optimal', 'bound', 'milliseconds'], array_keys($answer));
+        self::assertSame(['collar', 'coat', 'face'], $answer['order']);
+        self::assertEquals([5.0, 0.5, 5.5, [['face', 'collar']], [['painting' => 'coat', 'protect' => 'collar', 'mm' => 80.0]], true], [$answer['maskMinutes'], $answer['softMinutes'], $answer['total'], $answer['brokenSoft'], $answer['masks'], $answer['optimal']]);
+    }
+
     public function test_two_readings_give_back_the_paint_and_impossible_ones_are_named(): void
     {
         $flat = static fn (float $v): array => array_fill(0, 36, $v);
@@ -103,6 +119,10 @@ final class CommandLineTest extends PlainTestCase
             ['hyalin:convert --from=lab --to=xyz --illuminant=F2', '', 'illuminant', 'not known'],
             ['hyalin:difference', "[[50,0,0]]\n", 'line 1', '[[L,a,b],[L,a,b]]'],
             ['hyalin:difference', "{not json\n", 'line 1', 'not JSON'],
+            ['hyalin:order', '{"areas":[]}', '', 'no area'],
+            ['hyalin:order', '{"areas":[{"id":"a","method":"pour"}]}', 'area 1, method', 'known are spray, brush'],
+            ['hyalin:order', '{"areas":[{"id":"a","method":"spray"},{"id":"b","method":"spray"}],"before":[["a","b"],["b","a"]]}', '', '"a" before "b" before "a"'],
+            ['hyalin:order', '{"areas":[{"id":"a","method":"spray"}],"soft":[["a"]]}', 'soft 1', 'two ids and minutes'],
             ['hyalin:film', '{"undercoat":[1],"layers":[]}', 'line 1, undercoat', '36 numbers'],
             ['hyalin:film', json_encode(['undercoat' => array_fill(0, 36, 0.5), 'layers' => [], 'extra' => 1]), 'line 1, extra', 'not known'],
             ['hyalin:mix', '{"paints":[],"target":[50,0,0]}', '', 'shelf is empty'],
