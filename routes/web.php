@@ -6,6 +6,7 @@ use App\Http\Controllers\BalanceController;
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BenchDoorController;
 use App\Http\Controllers\BriefController;
+use App\Http\Controllers\BuildController;
 use App\Http\Controllers\CardController;
 use App\Http\Controllers\ChipController;
 use App\Http\Controllers\CompareController;
@@ -13,6 +14,7 @@ use App\Http\Controllers\CupController;
 use App\Http\Controllers\FigureController;
 use App\Http\Controllers\FinishController;
 use App\Http\Controllers\MixController;
+use App\Http\Controllers\OrderController;
 use App\Http\Controllers\PaintController;
 use App\Http\Controllers\PictureController;
 use App\Http\Controllers\PotController;
@@ -75,6 +77,8 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/restore', [CupController::class, 'restore'])->name('cups.restore');
     });
 
+    Route::put('/schools', [OrderController::class, 'schools'])->name('schools.update');
+
     Route::post('/figures', [FigureController::class, 'store'])->name('figures.store');
     Route::prefix('/figures/{figure}')->middleware('can:own,figure')->scopeBindings()->group(function (): void {
         Route::patch('/', [FigureController::class, 'update'])->name('figures.update');
@@ -114,6 +118,19 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/balance', [BalanceController::class, 'show'])->name('figures.balance');
         Route::post('/balances', [BalanceController::class, 'store'])->name('balances.store');
         Route::delete('/balances/{balance}', [BalanceController::class, 'destroy'])->name('balances.destroy');
+
+        Route::get('/order', [OrderController::class, 'show'])->name('figures.order');
+        Route::post('/order/judge', [OrderController::class, 'judge'])->name('order.judge');
+        Route::put('/order', [OrderController::class, 'update'])->name('order.update');
+        Route::post('/own-rules', [OrderController::class, 'storeRule'])->name('own-rules.store');
+        Route::delete('/own-rules/{ownRule}', [OrderController::class, 'destroyRule'])->name('own-rules.destroy');
+        Route::post('/template', [BuildController::class, 'template'])->name('build.template');
+        Route::patch('/build/parts/{part}', [BuildController::class, 'updatePart'])->name('build.part');
+        Route::patch('/build/areas/{area}', [BuildController::class, 'updateArea'])->name('build.area');
+        Route::post('/joints', [BuildController::class, 'storeJoint'])->name('joints.store');
+        Route::delete('/joints/{joint}', [BuildController::class, 'destroyJoint'])->name('joints.destroy');
+        Route::post('/boundaries', [BuildController::class, 'storeBoundary'])->name('boundaries.store');
+        Route::delete('/boundaries/{boundary}', [BuildController::class, 'destroyBoundary'])->name('boundaries.destroy');
 
         Route::get('/compare/{picture?}', [CompareController::class, 'show'])->name('figures.compare');
         Route::post('/booth', [CompareController::class, 'photograph'])->name('booth.photograph');

@@ -6,6 +6,7 @@ namespace App\Actions;
 
 use App\Adapters\FigureOptics;
 use App\Adapters\LayerDraft;
+use App\Adapters\WorkPlan;
 use App\Http\Props\AreaFinishProps;
 use App\Http\Props\ColourProps;
 use App\Models\Area;
@@ -13,9 +14,11 @@ use App\Models\Figure;
 use Hyalin\Finish\Section;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
+use Hyalin\InvalidInput;
+use Hyalin\Order\OrderPlanner;
 
 /**
- * The steps of a figure: the layers of each area in stack order. Spray layers at the bottom that several areas share
+ * The steps of a figure: the layers of each area, in the order of work. Spray layers at the bottom that several areas share
  * are one step for all of them, as one sprays a whole figure in one go.
  */
 final class PlanSteps
@@ -52,12 +55,43 @@ final class PlanSteps
                 $shared[$path] = [...$shared[$path], 'area_name' => implode(', ', $names), 'part_name' => null];
             }
         }
-        $steps = [...array_values($shared), ...$own];
+        $steps = self::inOrder($figure, [...array_values($shared), ...$own]);
         foreach ($steps as $position => $_) {
             $steps[$position]['position'] = $position + 1;
         }
 
         return $steps;
+    }
+
+    /**
+     * As the order of work has it; where that cannot be made, as the areas stand.
+     *
+     * @param  list<array<string, mixed>>  $steps
+     * @return list<array<string, mixed>>
+     */
+    private static function inOrder(Figure $figure, array $steps): array
+    {
+        try {
+            $plan = WorkPlan::of($figure);
+            $order = $figure->own_order === null ? OrderPlanner::plan($plan) : OrderPlanner::judge($plan, $figure->own_order);
+        } catch (InvalidInput) {
+            return $steps;
+        }
+        $at = [];
+        foreach ($order->steps as $n => $step) {
+            foreach ($step->layers as $layer) {
+                $at[$layer->key] = $n;
+            }
+        }
+        usort($steps, static fn (array $p, array $q): int => ($at[self::key($p)] ?? PHP_INT_MAX) <=> ($at[self::key($q)] ?? PHP_INT_MAX));
+
+        return $steps;
+    }
+
+    /** @param  array<string, mixed>  $step */
+    private static function key(array $step): string
+    {
+        return is_string($step['layer_key']) ? $step['layer_key'] : '';
     }
 
     /** @return array<string, mixed> */

@@ -18,6 +18,9 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string|null $wish
  * @property int|null $lies_on_id the area that this one lies on when that is finished: a decal
  * @property int $position
+ * @property int $depth 0 lies innermost
+ * @property float|null $square_cm
+ * @property bool $is_hidden
  * @property float|null $tolerance CIEDE2000 the painted piece may differ by; null for the usual
  * @property int $version
  * @property-read int|null $layers_count
@@ -27,12 +30,12 @@ final class Area extends Model
 {
     protected $guarded = ['id', 'figure_id'];
 
-    protected $attributes = ['version' => 1, 'position' => 0];
+    protected $attributes = ['version' => 1, 'position' => 0, 'depth' => 0, 'is_hidden' => false];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['tolerance' => 'float'];
+        return ['tolerance' => 'float', 'square_cm' => 'float', 'is_hidden' => 'boolean'];
     }
 
     /** @return BelongsTo<Figure, $this> */

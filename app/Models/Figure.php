@@ -21,6 +21,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property Illuminant $light
  * @property Sheen $sheen
  * @property int $version
+ * @property list<string>|null $own_order steps in the painter's own order
  */
 final class Figure extends Model
 {
@@ -35,7 +36,7 @@ final class Figure extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['light' => Illuminant::class, 'sheen' => Sheen::class];
+        return ['light' => Illuminant::class, 'sheen' => Sheen::class, 'own_order' => 'array'];
     }
 
     /** @return HasMany<Part, $this> */
@@ -60,6 +61,24 @@ final class Figure extends Model
     public function runs(): HasMany
     {
         return $this->hasMany(Run::class)->orderBy('number');
+    }
+
+    /** @return HasMany<Joint, $this> */
+    public function joints(): HasMany
+    {
+        return $this->hasMany(Joint::class)->orderBy('id');
+    }
+
+    /** @return HasMany<Boundary, $this> */
+    public function boundaries(): HasMany
+    {
+        return $this->hasMany(Boundary::class)->orderBy('id');
+    }
+
+    /** @return HasMany<OwnRule, $this> */
+    public function ownRules(): HasMany
+    {
+        return $this->hasMany(OwnRule::class)->orderBy('id');
     }
 
     /** @return HasMany<Balance, $this> */

@@ -13,20 +13,21 @@ use Illuminate\Foundation\Auth\User;
  * @property int $id
  * @property string $name
  * @property string $email
+ * @property list<string>|null $schools that differ from the default
  */
 final class Painter extends User
 {
     /** @use HasFactory<PainterFactory> */
     use HasFactory;
 
-    protected $fillable = ['name', 'email', 'password'];
+    protected $fillable = ['name', 'email', 'password', 'schools'];
 
     protected $hidden = ['password', 'remember_token'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed'];
+        return ['password' => 'hashed', 'schools' => 'array'];
     }
 
     /** @return HasMany<Paint, $this> */

@@ -12,11 +12,17 @@ use Hyalin\Finish\Zone;
  * the mix finder shall find it.
  *
  * @phpstan-type PlannedLayer array{technique: Technique, mix: array<string, int>, find?: Zone, zones?: non-empty-list<Zone>, thinner?: float, coats?: int, note?: string}
- * @phpstan-type PlannedArea array{part: string, name: string, wish: string, layers: list<PlannedLayer>, liesOn?: string}
- * @phpstan-type Plan array{name: string, heightMm: int, copies: int, about: string, bare: string, picture: string|null, run: int, areas: list<PlannedArea>}
+ * @phpstan-type PlannedArea array{part: string, name: string, wish: string, layers: list<PlannedLayer>, liesOn?: string, depth?: int, cm2?: float}
+ * @phpstan-type Plan array{name: string, heightMm: int, copies: int, about: string, bare: string, picture: string|null, run: int, areas: list<PlannedArea>, base?: string, process?: string, joints?: list<array{string, string, list<string>}>, boundaries?: list<array{string, string, float, bool}>}
  */
 final class FigurePlans
 {
+    /** How far outside an area lies and its square centimetres. */
+    private const MAUDE = [
+        'Oilskin' => [2, 26.0], 'Jersey' => [1, 4.0], 'Boots' => [1, 5.0], 'Face and hands' => [0, 3.0], 'Hair' => [1, 3.5], 'Hat' => [2, 6.0],
+        'Brass' => [1, 3.0], 'Glass' => [0, 2.0], 'Heron breast' => [0, 3.0], 'Heron wings' => [1, 2.5], 'Beak and legs' => [1, 0.8], 'Rock' => [0, 22.0],
+    ];
+
     /** @return list<Plan> */
     public static function all(): array
     {
@@ -34,6 +40,13 @@ final class FigurePlans
             'bare' => '#8c8f92',
             'picture' => 'keeper-maude',
             'run' => 2,
+            'base' => 'Rock base',
+            'joints' => [['Body', 'Oilskin coat', ['Jersey']], ['Body', 'Head', []], ['Head', 'Hat', []], ['Oilskin coat', 'Lantern', []], ['Body', 'Rock base', []], ['Heron', 'Rock base', []]],
+            'boundaries' => [
+                ['Jersey', 'Oilskin', 85.0, true], ['Oilskin', 'Boots', 40.0, true], ['Face and hands', 'Hair', 28.0, true], ['Hair', 'Hat', 45.0, true],
+                ['Face and hands', 'Hat', 30.0, true], ['Brass', 'Glass', 60.0, false], ['Heron breast', 'Heron wings', 38.0, true], ['Heron breast', 'Beak and legs', 9.0, true],
+                ['Boots', 'Rock', 26.0, true],
+            ],
             'areas' => [
                 self::area('Oilskin coat', 'Oilskin', 'Focal point. Bright ochre yellow, warm in the shade.', [
                     self::found(Technique::BaseCoat, Zone::Mid, coats: 2),
@@ -168,6 +181,9 @@ final class FigurePlans
             'bare' => '#3b3d40',
             'picture' => 'tide-bell',
             'run' => 0,
+            'process' => 'melted plastic',
+            'joints' => [['Bell', 'Yoke', []], ['Bell', 'Clapper', []]],
+            'boundaries' => [['Enamel', 'Steel rim', 560.0, false]],
             'areas' => [
                 ['part' => 'Bell', 'name' => 'Enamel', 'wish' => 'Sea green, chipped at the lip.', 'layers' => [
                     self::given(Technique::SprayCan, ['Primer Grey' => 1]),
@@ -194,7 +210,9 @@ final class FigurePlans
      */
     private static function area(string $part, string $name, string $wish, array $layers): array
     {
-        return ['part' => $part, 'name' => $name, 'wish' => $wish, 'layers' => [...self::zenithal(), ...$layers]];
+        [$depth, $cm2] = self::MAUDE[$name] ?? [0, 5.0];
+
+        return ['part' => $part, 'name' => $name, 'wish' => $wish, 'layers' => [...self::zenithal(), ...$layers], 'depth' => $depth, 'cm2' => $cm2];
     }
 
     /** @return list<PlannedLayer> */

@@ -33,6 +33,7 @@ use Hyalin\Optics\OpticsQuality;
 use Hyalin\Optics\PaintOptics;
 use Hyalin\Optics\Sheen;
 use Hyalin\Optics\TintingStrength;
+use Hyalin\Order\PrintProcess;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -150,6 +151,8 @@ final class DatabaseSeeder extends Seeder
                 'wish' => $planned['wish'],
                 'part_id' => $partIds[$planned['part']],
                 'position' => $position + 1,
+                'depth' => $planned['depth'] ?? 0,
+                'square_cm' => $planned['cm2'] ?? null,
                 'lies_on_id' => isset($planned['liesOn']) ? $figure->areas()->where('name', $planned['liesOn'])->firstOrFail()->id : null,
             ]);
             $figure->areas()->save($area);
@@ -161,7 +164,29 @@ final class DatabaseSeeder extends Seeder
             }
         }
 
+        $this->build($figure, $plan, $partIds);
+
         return $figure;
+    }
+
+    /**
+     * Parts as printed, joints, and where areas meet.
+     *
+     * @param  Plan  $plan
+     * @param  array<string, int>  $partIds
+     */
+    private function build(Figure $figure, array $plan, array $partIds): void
+    {
+        foreach ($figure->parts()->get() as $part) {
+            $part->update(['process' => PrintProcess::from($plan['process'] ?? 'resin'), 'is_base' => $part->name === ($plan['base'] ?? '')]);
+        }
+        $areaIds = $figure->areas()->pluck('id', 'name');
+        foreach ($plan['joints'] ?? [] as [$a, $b, $hides]) {
+            $figure->joints()->create(['part_id' => $partIds[$a], 'other_id' => $partIds[$b], 'hides' => array_map(static fn (string $name): mixed => $areaIds[$name], $hides) ?: null]);
+        }
+        foreach ($plan['boundaries'] ?? [] as [$a, $b, $mm, $curved]) {
+            $figure->boundaries()->create(['area_id' => $areaIds[$a], 'other_id' => $areaIds[$b], 'mm' => $mm, 'is_curved' => $curved]);
+        }
     }
 
     private function hang(Figure $figure, string $name): Picture

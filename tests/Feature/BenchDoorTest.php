@@ -73,6 +73,10 @@ final class BenchDoorTest extends TestCase
         $correction = new Correction(['technique' => 'wash', 'paint_id' => $this->pot('Fen', '#43351b', owner: $other)->id, 'factors' => array_fill(0, 36, 1.0), 'seen' => 1, 'difference' => 1]);
         $correction->painter_id = $other->id;
         $correction->save();
+        $head = $theirs->parts()->create(['name' => 'Head']);
+        $joint = $theirs->joints()->create(['part_id' => $part->id, 'other_id' => $head->id]);
+        $boundary = $theirs->boundaries()->create(['area_id' => $area->id, 'other_id' => $this->area($theirs, 'Hood')->id, 'mm' => 5]);
+        $rule = $theirs->ownRules()->create(['before' => 'a', 'after' => 'b', 'reason' => 'x']);
         $balance = $theirs->balances()->create(['kind' => 'focal point', 'area_id' => $area->id, 'limit' => 0]);
         $chip = new Chip(['technique' => 'wash', 'paint_id' => $this->pot('Bog', '#43351b', owner: $other)->id, 'thinner' => 0, 'coats' => 1, 'card' => 0.5, 'read' => array_fill(0, 36, 0.5)]);
         $chip->painter_id = $other->id;
@@ -81,7 +85,7 @@ final class BenchDoorTest extends TestCase
             'cup' => $cup->id, 'shelfImport' => $import->id, 'balance' => $balance->id, 'chip' => $chip->id,
             'swatch' => 'thick', 'key' => str_repeat('A', 26),
             'figure' => $theirs->id, 'area' => $area->id, 'part' => $part->id, 'picture' => $picture->id, 'run' => $run->id,
-            'step' => 1, 'paint' => $this->pot('Peat', '#33251b', owner: $other)->id, 'correction' => $correction->id, 'mixSearch' => $search->id, 'proposalSearch' => $proposals->id, 'zone' => 'mid',
+            'step' => 1, 'paint' => $this->pot('Peat', '#33251b', owner: $other)->id, 'correction' => $correction->id, 'joint' => $joint->id, 'boundary' => $boundary->id, 'ownRule' => $rule->id, 'mixSearch' => $search->id, 'proposalSearch' => $proposals->id, 'zone' => 'mid',
         ];
         $asked = 0;
         foreach (Routes::getRoutes()->getRoutes() as $route) {

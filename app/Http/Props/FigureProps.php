@@ -72,7 +72,7 @@ final readonly class FigureProps
             $stage('References', 'figures.references', "{$sampled} of {$count} sampled"),
             $stage('Finishes', 'figures.finishes', "{$planned} of {$count} planned"),
             $stage('Light', null, 'not built yet'),
-            $stage('Order', null, 'not built yet'),
+            $stage('Order', 'figures.order', $figure->own_order === null ? 'as planned' : 'your own'),
             $stage('Bench', 'figures.bench', match (true) {
                 $run === null => 'not begun',
                 (int) $run->open_count === 0 => "run {$run->number} done",

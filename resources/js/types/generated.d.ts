@@ -9,12 +9,14 @@ export type Opacity = '1' | '2' | '3' | '5' | 'wash';
 export type OpticsQuality = 'measured' | 'partly measured' | 'estimated';
 export type PaintKind = 'acrylic' | 'airbrush colour' | 'primer' | 'wash' | 'one-coat' | 'ink' | 'medium' | 'thinner' | 'varnish' | 'metal flake' | 'colour-shift powder' | 'lacquer chrome' | 'oil' | 'enamel liner' | 'pigment powder';
 export type PictureKind = 'artwork' | 'photo of another piece' | 'photo of a real thing' | 'photo of my painted piece';
+export type PrintProcess = 'resin' | 'melted plastic';
 export type ProposalKind = 'translucent over zenithal' | 'base, wash, highlights' | 'opaque layering' | 'undercoat and glazes';
 export type RunStepState = 'open' | 'done' | 'skipped';
 export type ScaleState = 'steady' | 'filling' | 'jumped' | 'missing';
 export type SearchEnding = 'proven' | 'settled' | 'stopped';
 export type Shading = 'painted on' | 'real light';
 export type Sheen = 'matt' | 'satin' | 'gloss';
+export type StepKind = 'prepare' | 'glue' | 'prime' | 'spray' | 'brush' | 'wash' | 'dry brush' | 'decal' | 'powder' | 'varnish' | 'mask' | 'peel';
 export type Swatch = 'black' | 'white' | 'overBlack' | 'overWhite' | 'thick' | 'tint';
 export type Technique = 'base coat' | 'airbrush' | 'spray can' | 'zenithal spray' | 'spray from 45 degrees' | 'spray from below' | 'layer' | 'wash' | 'one-coat' | 'glaze' | 'filter' | 'dry brush' | 'overbrush' | 'stipple' | 'sponge' | 'edge highlight' | 'recess shade' | 'wet blend' | 'chipping' | 'spatter' | 'pigment powder' | 'decal' | 'varnish';
 export type TintingStrength = 'weak' | 'usual' | 'strong';
@@ -87,6 +89,39 @@ export interface BenchDoorPageProps {
     figures: Array<FigureInWorkProps>;
     potCount: number;
     runningOut: Array<PotProps>;
+}
+
+export interface BoundaryProps {
+    id: number;
+    areaId: number;
+    otherId: number;
+    mm: number;
+    isCurved: boolean;
+}
+
+export interface BuildProps {
+    parts: Array<BuiltPartProps>;
+    areas: Array<BuiltAreaProps>;
+    joints: Array<JointProps>;
+    boundaries: Array<BoundaryProps>;
+    ownRules: Array<OwnRuleProps>;
+}
+
+export interface BuiltAreaProps {
+    id: number;
+    name: string;
+    partId: number | null;
+    depth: number;
+    squareCm: number | null;
+    isHidden: boolean;
+}
+
+export interface BuiltPartProps {
+    id: number;
+    name: string;
+    process: PrintProcess;
+    isBase: boolean;
+    isFiddly: boolean;
 }
 
 export interface CardAreaProps {
@@ -279,6 +314,13 @@ export interface HandProps {
     chips: Array<ChipProps>;
 }
 
+export interface JointProps {
+    id: number;
+    partId: number;
+    otherId: number;
+    hides: Array<number>;
+}
+
 export interface LackProps {
     place: string;
     colour: ColourProps;
@@ -296,6 +338,21 @@ export interface LayerProps {
     coats: number;
     mix: Array<DropsProps>;
     note: string | null;
+}
+
+export interface MaskProps {
+    step: string;
+    after: string | null;
+    protects: Array<string>;
+    partId: string;
+    material: string;
+    mm: number;
+    squareCm: number;
+    minutes: number;
+    dryMinutes: number;
+    mostHours: number;
+    peel: string;
+    warning: string | null;
 }
 
 export interface MatchProps {
@@ -350,6 +407,48 @@ export interface OneMorePotProps {
     zone: Zone;
     before: number;
     after: number;
+}
+
+export interface OrderProps {
+    steps: Array<OrderStepProps>;
+    rules: Array<OrderRuleProps>;
+    masks: Array<MaskProps>;
+    troubles: Array<TroubleProps>;
+    handsOnMinutes: number;
+    maskMinutes: number;
+    maskMm: number;
+    cost: number;
+    canBePainted: boolean;
+}
+
+export interface OrderRuleProps {
+    before: string;
+    after: string;
+    weight: number | null;
+    rule: string;
+    reason: string;
+    isKept: boolean;
+}
+
+export interface OrderStepProps {
+    id: string;
+    kind: StepKind;
+    words: string;
+    partIds: Array<string>;
+    areaNames: Array<string>;
+    minutes: number;
+    dryMinutes: number;
+    hexes: Array<string>;
+    cautions: Array<string>;
+    cleaner: string | null;
+}
+
+export interface OwnRuleProps {
+    id: number;
+    before: string;
+    after: string;
+    weight: number | null;
+    reason: string;
 }
 
 export interface PaintProps {
@@ -549,6 +648,12 @@ export interface ScaleProps {
     everyMs: number;
 }
 
+export interface SchoolPairProps {
+    usual: string;
+    other: string;
+    followsOther: boolean;
+}
+
 export interface SectionCellProps {
     zone: Zone;
     colour: ColourProps;
@@ -642,6 +747,14 @@ export interface TouchUpProps {
     startOver: boolean;
     isWithin: boolean;
     version: number;
+}
+
+export interface TroubleProps {
+    what: string;
+    remedy: string | null;
+    stops: boolean;
+    step: string | null;
+    areaId: number | null;
 }
 
 export interface UndercoatProps {

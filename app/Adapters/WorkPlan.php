@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Adapters;
+
+use App\Http\Props\AreaFinishProps;
+use App\Models\Area;
+use App\Models\Boundary;
+use App\Models\Figure;
+use App\Models\Joint;
+use App\Models\OwnRule;
+use App\Models\Paint;
+use App\Models\PaintKind;
+use App\Models\Part;
+use Hyalin\Finish\Technique;
+use Hyalin\Optics\Sheen;
+use Hyalin\Order\AreaPlan;
+use Hyalin\Order\BoundaryPlan;
+use Hyalin\Order\Chemistry;
+use Hyalin\Order\Constraint;
+use Hyalin\Order\FigurePlan;
+use Hyalin\Order\InvalidOrder;
+use Hyalin\Order\JointPlan;
+use Hyalin\Order\LayerPlan;
+use Hyalin\Order\PartPlan;
+use Hyalin\Order\PrintProcess;
+use Hyalin\Order\School;
+use Hyalin\Order\StepKind;
+
+/**
+ * A figure as the order of work sees it: its colours become plain words, its techniques kinds of work.
+ */
+final class WorkPlan
+{
+    /** Square centimetres of an area that nobody measured: own estimate for a figure of 90 mm. */
+    private const USUAL_CM2 = 5.0;
+
+    /** @var list<Technique> sprayed on the whole figure before anything is masked */
+    private const PRIMING = [Technique::SprayCan, Technique::ZenithalSpray, Technique::SlantedSpray, Technique::SprayFromBelow];
+
+    /** @throws InvalidOrder when it cannot be built so */
+    public static function of(Figure $figure): FigurePlan
+    {
+        $parts = array_values($figure->parts()->get()->map(static fn (Part $p): PartPlan => new PartPlan((string) $p->id, $p->name, $p->process, $p->is_base, $p->is_fiddly))->all());
+        $areas = $figure->areas()->with(['layers.paints.paint'])->get();
+        $painter = $figure->painter()->firstOrFail();
+
+        return FigurePlan::of(
+            $parts,
+            array_values($areas->map(static fn (Area $a): AreaPlan => self::area($a))->all()),
+            array_values($figure->joints()->get()->map(static fn (Joint $j): JointPlan => new JointPlan((string) $j->part_id, (string) $j->other_id, array_map(strval(...), $j->hides ?? [])))->all()),
+            array_values($figure->boundaries()->get()->map(static fn (Boundary $b): BoundaryPlan => new BoundaryPlan((string) $b->area_id, (string) $b->other_id, $b->mm, $b->is_curved))->all()),
+            array_values(array_filter(array_map(static fn (string $s): ?School => School::tryFrom($s), $painter->schools ?? []))),
+            array_values($figure->ownRules()->get()->map(static fn (OwnRule $r): Constraint => $r->weight === null
+                ? Constraint::must($r->before, $r->after, 'own rule', $r->reason)
+                : Constraint::should($r->before, $r->after, $r->weight, 'own rule', $r->reason))->all()),
+            $painter->paints()->where('kind', PaintKind::Varnish)->where('level_percent', '>', 0)->exists(),
+        );
+    }
+
+    private static function area(Area $area): AreaPlan
+    {
+        $layers = [];
+        $path = '';
+        $priming = true;
+        foreach (AreaFinishProps::drafts($area) as $draft) {
+            $path .= $draft->signature();
+            $priming = $priming && in_array($draft->technique, self::PRIMING, true);
+            $layers[] = self::layer($draft, $priming ? $path : null);
+        }
+
+        return new AreaPlan((string) $area->id, $area->name, (string) $area->part_id, $area->depth, $area->square_cm ?? self::USUAL_CM2, $layers, $area->lies_on_id === null ? null : (string) $area->lies_on_id, $area->is_hidden);
+    }
+
+    /** @param  string|null  $shared  the same for one prime of several areas */
+    private static function layer(LayerDraft $draft, ?string $shared): LayerPlan
+    {
+        $pots = array_column($draft->mix, 0);
+        $pot = $draft->mainPot();
+
+        return new LayerPlan(
+            $draft->key,
+            self::kind($draft->technique, $shared !== null),
+            "{$draft->technique->value}, ".implode(' + ', array_map(static fn (array $e): string => "{$e[1]} {$e[0]->name}", $draft->mix)),
+            self::chemistry($pot->kind),
+            $draft->coats * $draft->technique->handsOnMinutes(),
+            max($draft->technique->dryingMinutes(), $pot->kind->usual()->dryingMinutes),
+            $shared,
+            array_filter($pots, static fn (Paint $p): bool => $p->kind->isFlake()) !== [],
+            $pot->kind === PaintKind::Chrome,
+            $draft->technique === Technique::Varnish ? self::sheen($pot->sheen) : null,
+            $draft->technique === Technique::BaseCoat && count($draft->zones) === 5 || $draft->technique === Technique::Airbrush && $draft->coats > 1,
+        );
+    }
+
+    private static function kind(Technique $technique, bool $priming): StepKind
+    {
+        return match (true) {
+            $priming => StepKind::Prime,
+            $technique->isSprayed() => StepKind::Spray,
+            default => match ($technique) {
+                Technique::Wash, Technique::OneCoat, Technique::RecessShade, Technique::Glaze, Technique::Filter => StepKind::Wash,
+                Technique::DryBrush, Technique::Overbrush, Technique::Stipple, Technique::Sponge, Technique::Spatter => StepKind::DryBrush,
+                Technique::Decal => StepKind::Decal,
+                Technique::Powder => StepKind::Powder,
+                Technique::Varnish => StepKind::Varnish,
+                default => StepKind::Brush,
+            },
+        };
+    }
+
+    private static function chemistry(PaintKind $kind): Chemistry
+    {
+        return match ($kind) {
+            PaintKind::Chrome => Chemistry::Lacquer,
+            PaintKind::Enamel => Chemistry::Enamel,
+            PaintKind::Oil => Chemistry::Oil,
+            PaintKind::Powder => Chemistry::Powder,
+            default => Chemistry::Acrylic,
+        };
+    }
+
+    private static function sheen(Sheen $sheen): string
+    {
+        return $sheen->value;
+    }
+
+    public static function process(string $value): PrintProcess
+    {
+        return PrintProcess::tryFrom($value) ?? PrintProcess::Resin;
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use Hyalin\Order\PrintProcess;
+
+final readonly class BuiltPartProps
+{
+    public function __construct(public int $id, public string $name, public PrintProcess $process, public bool $isBase, public bool $isFiddly)
+    {
+    }
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+final readonly class JointProps
+{
+    /** @param  list<int>  $hides  ids of areas */
+    public function __construct(public int $id, public int $partId, public int $otherId, public array $hides)
+    {
+    }
+}

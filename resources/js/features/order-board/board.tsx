@@ -1,0 +1,316 @@
+import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import type { MaskProps, OrderStepProps } from '@/types/generated';
+import type { Lane } from './order';
+
+const NAMES = 112;
+const TOP = 6;
+const WAIT = 34;
+
+/** What a kind looks like: a letter where there is room, a shape in any case. */
+const LETTERS: Record<OrderStepProps['kind'], string> = {
+    prepare: 'P',
+    glue: 'G',
+    prime: 'U',
+    spray: 'S',
+    brush: 'B',
+    wash: 'W',
+    'dry brush': 'D',
+    decal: 'T',
+    powder: 'O',
+    varnish: 'V',
+    mask: 'M',
+    peel: 'L',
+};
+
+/** The whole work at a glance: steps from left to right, parts as lanes, masks as spans, joints where lanes meet. */
+export function OrderBoard({
+    steps,
+    masks,
+    lanes,
+    chosen,
+    broken,
+    dimmed,
+    onChoose,
+    onMove,
+}: {
+    steps: readonly OrderStepProps[];
+    masks: readonly MaskProps[];
+    lanes: readonly Lane[];
+    chosen: string | null;
+    /** Ids of steps that some kept rule says should stand elsewhere. */
+    broken: ReadonlySet<string>;
+    dimmed: (step: OrderStepProps) => boolean;
+    onChoose: (id: string) => void;
+    onMove: (id: string, to: number) => void;
+}) {
+    const box = useRef<HTMLDivElement>(null);
+    const [size, setSize] = useState({ width: 1200, height: 360 });
+    const [drag, setDrag] = useState<{ id: string; to: number } | null>(null);
+
+    useEffect(() => {
+        const element = box.current;
+        if (!element) return;
+        const fit = () => {
+            setSize({ width: element.clientWidth, height: element.clientHeight });
+        };
+        fit();
+        const observer = new ResizeObserver(fit);
+        observer.observe(element);
+        return () => {
+            observer.disconnect();
+        };
+    }, []);
+
+    const pace = Math.max(7, (size.width - NAMES - 8) / Math.max(1, steps.length));
+    const lane = Math.max(20, (size.height - TOP - WAIT) / Math.max(1, lanes.length));
+    const x = (index: number) => NAMES + index * pace;
+    const at = new Map(steps.map((step, i) => [step.id, i]));
+    const row = new Map(lanes.map((l, i) => [l.id, i]));
+    const indexOf = (event: { clientX: number }) =>
+        Math.max(
+            0,
+            Math.min(
+                steps.length - 1,
+                Math.floor((event.clientX - (box.current?.getBoundingClientRect().left ?? 0) - NAMES) / pace),
+            ),
+        );
+
+    function keys(event: KeyboardEvent) {
+        const way = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
+        if (way === 0) return;
+        event.preventDefault();
+        const index = chosen === null ? -1 : (at.get(chosen) ?? -1);
+        if (event.shiftKey && chosen !== null) onMove(chosen, index + way);
+        else {
+            const next = steps[Math.max(0, Math.min(steps.length - 1, index + way))];
+            if (next) onChoose(next.id);
+        }
+    }
+
+    return (
+        <div
+            ref={box}
+            role="listbox"
+            tabIndex={0}
+            aria-label="Steps in their order. Arrows choose, Shift and arrows move."
+            aria-activedescendant={chosen === null ? undefined : `step-${at.get(chosen)}`}
+            className="relative h-full min-h-64 w-full touch-none overflow-x-auto"
+            onKeyDown={keys}
+        >
+            <svg width={Math.max(size.width, x(steps.length) + 8)} height={size.height} className="block">
+                {lanes.map((l, i) => (
+                    <g key={l.id}>
+                        <line
+                            x1="0"
+                            x2={x(steps.length) + 8}
+                            y1={TOP + (i + 1) * lane}
+                            y2={TOP + (i + 1) * lane}
+                            stroke="var(--line)"
+                        />
+                        <text x="0" y={TOP + (i + 0.5) * lane + 4} fontSize="13" fill="var(--ink)">
+                            {l.name.length > 15 ? `${l.name.slice(0, 14)}…` : l.name}
+                        </text>
+                    </g>
+                ))}
+                <text x="0" y={size.height - 8} fontSize="11" fill="var(--quiet)">
+                    drying after it
+                </text>
+                {masks.map((mask) => (
+                    <Mask
+                        key={mask.step}
+                        from={x((at.get(mask.after ?? '') ?? 0) + 1)}
+                        to={x((at.get(mask.step) ?? 0) + 0.9)}
+                        y={TOP + ((row.get(mask.partId) ?? 0) + 1) * lane - 5}
+                        mask={mask}
+                    />
+                ))}
+                {steps.map((step, i) => (
+                    <Block
+                        key={step.id}
+                        step={step}
+                        id={`step-${i}`}
+                        x={x(i)}
+                        width={pace}
+                        rows={step.partIds.flatMap((id) => row.get(id) ?? [])}
+                        lane={lane}
+                        bottom={size.height}
+                        chosen={step.id === chosen}
+                        broken={broken.has(step.id)}
+                        dimmed={dimmed(step)}
+                        onDown={(event) => {
+                            event.currentTarget.setPointerCapture(event.pointerId);
+                            onChoose(step.id);
+                            setDrag({ id: step.id, to: i });
+                        }}
+                        onDrag={(event) => {
+                            if (drag) setDrag({ id: drag.id, to: indexOf(event) });
+                        }}
+                        onDrop={() => {
+                            if (drag && drag.to !== i) onMove(drag.id, drag.to);
+                            setDrag(null);
+                        }}
+                    />
+                ))}
+                {drag && drag.to !== at.get(drag.id) && (
+                    <line
+                        x1={x(drag.to + (drag.to > (at.get(drag.id) ?? 0) ? 1 : 0))}
+                        x2={x(drag.to + (drag.to > (at.get(drag.id) ?? 0) ? 1 : 0))}
+                        y1={TOP}
+                        y2={size.height - WAIT}
+                        stroke="var(--ink)"
+                        strokeWidth="3"
+                    />
+                )}
+            </svg>
+        </div>
+    );
+}
+
+function Block({
+    step,
+    id,
+    x,
+    width,
+    rows,
+    lane,
+    bottom,
+    chosen,
+    broken,
+    dimmed,
+    onDown,
+    onDrag,
+    onDrop,
+}: {
+    step: OrderStepProps;
+    id: string;
+    x: number;
+    width: number;
+    rows: readonly number[];
+    lane: number;
+    bottom: number;
+    chosen: boolean;
+    broken: boolean;
+    dimmed: boolean;
+    onDown: (event: PointerEvent<SVGGElement>) => void;
+    onDrag: (event: PointerEvent<SVGGElement>) => void;
+    onDrop: () => void;
+}) {
+    const high = Math.min(...rows, 99);
+    const low = Math.max(...rows, 0);
+    const w = Math.max(5, width - 2);
+    const h = Math.min(lane - 14, 40);
+    const wait = step.dryMinutes <= 0 ? 0 : Math.min(WAIT - 6, 3 + 3.2 * Math.log2(1 + step.dryMinutes / 10));
+    const inLane = (row: number) => TOP + row * lane + (lane - 10 - h) / 2;
+    return (
+        <g
+            id={id}
+            role="option"
+            aria-selected={chosen}
+            aria-label={`${step.kind}: ${step.words}${step.areaNames.length > 0 ? `, ${step.areaNames.join(', ')}` : ''}`}
+            opacity={dimmed ? 0.25 : 1}
+            style={{ cursor: 'grab' }}
+            onPointerDown={onDown}
+            onPointerMove={onDrag}
+            onPointerUp={onDrop}
+        >
+            <rect x={x} y={TOP} width={width} height={bottom - TOP} fill={chosen ? 'var(--raised)' : 'transparent'} />
+            {rows.length > 1 && (
+                <line
+                    x1={x + w / 2}
+                    x2={x + w / 2}
+                    y1={inLane(high) + h}
+                    y2={inLane(low)}
+                    stroke="var(--ink)"
+                    strokeWidth={step.kind === 'glue' ? 2.5 : 1}
+                />
+            )}
+            {rows.map((row) => (
+                <g key={row}>
+                    {step.kind === 'glue' ? (
+                        <circle
+                            cx={x + w / 2}
+                            cy={inLane(row) + h / 2}
+                            r={Math.min(7, w / 2)}
+                            fill="var(--room)"
+                            stroke="var(--ink)"
+                            strokeWidth="2"
+                        />
+                    ) : (
+                        <Shape step={step} x={x} y={inLane(row)} w={w} h={h} />
+                    )}
+                    {chosen && (
+                        <rect
+                            x={x - 1}
+                            y={inLane(row) - 3}
+                            width={w + 2}
+                            height={h + 6}
+                            fill="none"
+                            stroke="var(--ink)"
+                            strokeWidth="2.5"
+                        />
+                    )}
+                </g>
+            ))}
+            {broken && <path d={`M${x + w / 2 - 4},${TOP}h8l-4,7z`} fill="var(--ink)" />}
+            {wait > 0 && (
+                <rect x={x} y={bottom - WAIT + 14} width={w} height={Math.min(wait, 18)} fill="var(--quiet)" />
+            )}
+        </g>
+    );
+}
+
+/** The paint of a step in its own colours; work without paint is an outline. */
+function Shape({ step, x, y, w, h }: { step: OrderStepProps; x: number; y: number; w: number; h: number }) {
+    const round = step.kind === 'wash' || step.kind === 'powder' ? Math.min(w, h) / 2 : 0;
+    const stripe = w / Math.max(1, step.hexes.length);
+    return (
+        <>
+            {step.hexes.map((hex, i) => (
+                <rect key={i} x={x + i * stripe} y={y} width={stripe + 0.5} height={h} fill={hex} rx={round} />
+            ))}
+            <rect
+                x={x + 0.5}
+                y={y + 0.5}
+                width={w - 1}
+                height={h - 1}
+                rx={round}
+                fill={step.hexes.length === 0 ? 'var(--sunk)' : 'none'}
+                stroke="var(--strong)"
+                strokeDasharray={
+                    step.kind === 'dry brush'
+                        ? '3 2'
+                        : step.kind === 'spray' || step.kind === 'prime'
+                          ? '1 2'
+                          : undefined
+                }
+                strokeWidth={step.kind === 'varnish' ? 3 : 1}
+            />
+            {w > 13 && (
+                <text
+                    x={x + w / 2}
+                    y={y + h / 2 + 4}
+                    textAnchor="middle"
+                    fontSize="11"
+                    fontWeight="700"
+                    fill="#fff"
+                    stroke="#000"
+                    strokeWidth="2.5"
+                    paintOrder="stroke"
+                >
+                    {LETTERS[step.kind]}
+                </text>
+            )}
+        </>
+    );
+}
+
+function Mask({ from, to, y, mask }: { from: number; to: number; y: number; mask: MaskProps }) {
+    return (
+        <g aria-hidden>
+            <title>{`Mask ${mask.protects.join(', ')}: ${Math.round(mask.mm)} mm`}</title>
+            <line x1={from} x2={to} y1={y} y2={y} stroke="var(--ink)" strokeWidth="4" strokeDasharray="6 2" />
+            <line x1={from} x2={from} y1={y - 5} y2={y + 4} stroke="var(--ink)" strokeWidth="2" />
+            <line x1={to} x2={to} y1={y - 5} y2={y + 4} stroke="var(--ink)" strokeWidth="2" />
+        </g>
+    );
+}

@@ -1,0 +1,141 @@
+import { capital, minutesWords } from '@/shared/lib/format';
+import { Button } from '@/shared/ui/button';
+import type { MaskProps, OrderProps, OrderRuleProps, OrderStepProps } from '@/types/generated';
+import { short } from './order';
+
+/** One step: what, why here, what it asks to be masked, what can hurt. */
+export function StepDetail({
+    order,
+    step,
+    onChoose,
+}: {
+    order: OrderProps;
+    step: OrderStepProps;
+    onChoose: (id: string) => void;
+}) {
+    const words = (id: string) => short(order.steps.find((s) => s.id === id)?.words ?? id);
+    const index = order.steps.findIndex((s) => s.id === step.id);
+    const after = strongest(order.rules.filter((r) => r.after === step.id && r.isKept));
+    const before = strongest(order.rules.filter((r) => r.before === step.id && r.isKept));
+    const mask = order.masks.find((m) => m.step === step.id);
+    return (
+        <section aria-label="The chosen step" className="flex flex-col gap-2 text-sm">
+            <h2 className="text-base leading-tight font-semibold">
+                {index + 1}. {capital(step.words)}
+            </h2>
+            <p className="text-quiet">
+                {step.areaNames.length > 0 ? `${step.areaNames.join(', ')}; ` : ''}
+                {minutesWords(step.minutes)} at the bench, dry in {minutesWords(step.dryMinutes)}
+                {step.cleaner !== null && `; cleans with ${step.cleaner}`}
+            </p>
+            {mask && <MaskWords mask={mask} />}
+            <Why title="After" rules={after} other={(r) => r.before} words={words} onChoose={onChoose} />
+            <Why title="Before" rules={before} other={(r) => r.after} words={words} onChoose={onChoose} />
+            {step.cautions.length > 0 && (
+                <details className="border-l-4 border-ink pl-2">
+                    <summary className="cursor-pointer font-semibold">What can hurt</summary>
+                    {step.cautions.map((caution) => (
+                        <p key={caution}>{caution}</p>
+                    ))}
+                    <p className="text-xs text-quiet">The label, the safety data sheet and local rules come first.</p>
+                </details>
+            )}
+        </section>
+    );
+}
+
+function MaskWords({ mask }: { mask: MaskProps }) {
+    return (
+        <p className="border border-strong p-2">
+            <strong>Mask {mask.protects.join(', ')}</strong>: {mask.material}; {Math.round(mask.mm)} mm of border,{' '}
+            {Math.round(mask.squareCm)} cm² in bulk, about {Math.round(mask.minutes)} min. On when it has dried for{' '}
+            {minutesWords(mask.dryMinutes)}, off within {mask.mostHours} h: {mask.peel}.
+            {mask.warning !== null && <strong className="block">{capital(mask.warning)}.</strong>}
+        </p>
+    );
+}
+
+function Why({
+    title,
+    rules,
+    other,
+    words,
+    onChoose,
+}: {
+    title: string;
+    rules: readonly OrderRuleProps[];
+    other: (rule: OrderRuleProps) => string;
+    words: (id: string) => string;
+    onChoose: (id: string) => void;
+}) {
+    if (rules.length === 0) return null;
+    return (
+        <div>
+            <h3 className="text-xs text-quiet">{title}</h3>
+            <ul>
+                {rules.map((rule) => (
+                    <li key={`${rule.before} ${rule.after} ${rule.rule}`} className="leading-snug">
+                        <button
+                            type="button"
+                            className="text-left underline underline-offset-2"
+                            onClick={() => {
+                                onChoose(other(rule));
+                            }}
+                        >
+                            {words(other(rule))}
+                        </button>
+                        : {rule.reason}{' '}
+                        <span className="text-xs text-quiet">
+                            ({rule.rule}, {rule.weight === null ? 'must' : `worth ${Math.round(rule.weight)} min`})
+                        </span>
+                    </li>
+                ))}
+            </ul>
+        </div>
+    );
+}
+
+/** One rule of each name, musts first: the others say the same of other steps. */
+function strongest(rules: readonly OrderRuleProps[]): OrderRuleProps[] {
+    const found = new Map<string, OrderRuleProps>();
+    for (const rule of rules) {
+        const known = found.get(rule.rule);
+        if (!known || (rule.weight === null && known.weight !== null)) found.set(rule.rule, rule);
+    }
+    return [...found.values()].sort((p, q) => (q.weight ?? 1e9) - (p.weight ?? 1e9)).slice(0, 4);
+}
+
+/** Rules this order does not keep, each with the move that mends it. */
+export function Broken({ order, onMend }: { order: OrderProps; onMend: (id: string, before: string) => void }) {
+    const broken = order.rules.filter((r) => !r.isKept);
+    const musts = broken.filter((r) => r.weight === null);
+    const wishes = strongest(broken.filter((r) => r.weight !== null));
+    const words = (id: string) => short(order.steps.find((s) => s.id === id)?.words ?? id);
+    if (broken.length === 0) return <p className="text-sm">Every rule is kept.</p>;
+    return (
+        <ul className="flex flex-col gap-1 text-sm">
+            {[...musts.slice(0, 6), ...wishes].map((rule) => (
+                <li key={`${rule.before} ${rule.after} ${rule.rule}`} className="flex items-start gap-2">
+                    <span className="flex-1 leading-snug">
+                        {rule.weight === null && <strong>Cannot be: </strong>}
+                        {words(rule.before)} belongs before {words(rule.after)}: {rule.reason}.
+                    </span>
+                    <Button
+                        size="small"
+                        aria-label={`Move ${words(rule.before)} before ${words(rule.after)}`}
+                        onClick={() => {
+                            onMend(rule.before, rule.after);
+                        }}
+                    >
+                        Move it
+                    </Button>
+                </li>
+            ))}
+            {broken.length > musts.slice(0, 6).length + wishes.length && (
+                <li className="text-xs text-quiet">
+                    {broken.length - Math.min(6, musts.length) - wishes.length} more like these.
+                </li>
+            )}
+        </ul>
+    );
+}

@@ -1,0 +1,343 @@
+import { router } from '@inertiajs/react';
+import { Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { ApiError, send } from '@/shared/lib/api';
+import { url } from '@/shared/lib/url';
+import { Button } from '@/shared/ui/button';
+import { Field } from '@/shared/ui/field';
+import { Notice } from '@/shared/ui/notice';
+import { Pick } from '@/shared/ui/pick';
+import type { BuildProps, BuiltAreaProps, FigureProps, PrintProcess } from '@/types/generated';
+
+const TEMPLATES = ['figure on a base', 'bust', 'prop', 'set of equal figures'];
+
+/** The figure as it is built: quick to enter, each thing with a default. */
+export function Build({ figure, build }: { figure: FigureProps; build: BuildProps }) {
+    const [problem, setProblem] = useState<string | null>(null);
+
+    async function attempt(act: () => Promise<unknown>) {
+        try {
+            await act();
+            setProblem(null);
+            router.reload();
+        } catch (error) {
+            if (!(error instanceof ApiError)) throw error;
+            setProblem(error.message);
+        }
+    }
+
+    const partName = (id: number) => build.parts.find((p) => p.id === id)?.name ?? '';
+    const areaName = (id: number) => build.areas.find((a) => a.id === id)?.name ?? '';
+    const parts = build.parts.map((p) => ({ value: String(p.id), label: p.name }));
+    const areas = build.areas.map((a) => ({ value: String(a.id), label: a.name }));
+    return (
+        <div className="flex flex-col gap-6">
+            {problem !== null && <Notice strong>{problem}</Notice>}
+            {build.parts.length === 0 && (
+                <section>
+                    <h2 className="mb-2 text-lg font-semibold">Start from a usual build</h2>
+                    <div className="flex flex-wrap gap-2">
+                        {TEMPLATES.map((template) => (
+                            <Button
+                                key={template}
+                                onClick={() =>
+                                    void attempt(() =>
+                                        send('POST', url('build.template', { figure: figure.id }), { template }),
+                                    )
+                                }
+                            >
+                                {template}
+                            </Button>
+                        ))}
+                    </div>
+                </section>
+            )}
+            <div className="grid gap-8 lg:grid-cols-2">
+                <section>
+                    <h2 className="mb-2 text-lg font-semibold">Parts and areas</h2>
+                    <table className="w-full text-left text-sm">
+                        <thead className="text-xs text-quiet">
+                            <tr>
+                                <th className="font-normal">part, area</th>
+                                <th className="font-normal">depth, 0 innermost</th>
+                                <th className="font-normal">cm²</th>
+                                <th className="font-normal" />
+                            </tr>
+                        </thead>
+                        {build.parts.map((part) => (
+                            <tbody key={part.id}>
+                                <tr className="border-t border-strong">
+                                    <th scope="row" className="py-1 font-semibold">
+                                        {part.name}
+                                    </th>
+                                    <td colSpan={2} className="py-1">
+                                        <Pick<PrintProcess>
+                                            label={`Print of ${part.name}`}
+                                            hideLabel
+                                            value={part.process}
+                                            options={[
+                                                { value: 'resin', label: 'resin' },
+                                                { value: 'melted plastic', label: 'melted plastic' },
+                                            ]}
+                                            onPick={(process) =>
+                                                void attempt(() =>
+                                                    send(
+                                                        'PATCH',
+                                                        url('build.part', { figure: figure.id, part: part.id }),
+                                                        {
+                                                            process,
+                                                        },
+                                                    ),
+                                                )
+                                            }
+                                        />
+                                    </td>
+                                    <td className="pl-3">
+                                        <label className="flex items-center gap-2 whitespace-nowrap">
+                                            <input
+                                                type="checkbox"
+                                                checked={part.isBase}
+                                                onChange={(event) =>
+                                                    void attempt(() =>
+                                                        send(
+                                                            'PATCH',
+                                                            url('build.part', { figure: figure.id, part: part.id }),
+                                                            { isBase: event.target.checked },
+                                                        ),
+                                                    )
+                                                }
+                                            />
+                                            the base
+                                        </label>
+                                    </td>
+                                </tr>
+                                {build.areas
+                                    .filter((a) => a.partId === part.id)
+                                    .map((area) => (
+                                        <AreaRow key={area.id} figure={figure} area={area} attempt={attempt} />
+                                    ))}
+                            </tbody>
+                        ))}
+                    </table>
+                    {build.areas.some((a) => a.partId === null) && (
+                        <Notice>
+                            On no part:{' '}
+                            {build.areas
+                                .filter((a) => a.partId === null)
+                                .map((a) => a.name)
+                                .join(', ')}
+                            . Say in the brief which part they are on.
+                        </Notice>
+                    )}
+                </section>
+                <div className="flex flex-col gap-6">
+                    <section>
+                        <h2 className="mb-2 text-lg font-semibold">Joints</h2>
+                        <ul className="text-sm">
+                            {build.joints.map((joint) => (
+                                <Removable
+                                    key={joint.id}
+                                    words={`${partName(joint.partId)} and ${partName(joint.otherId)}${
+                                        joint.hides.length > 0 ? `, hides ${joint.hides.map(areaName).join(', ')}` : ''
+                                    }`}
+                                    onRemove={() =>
+                                        void attempt(() =>
+                                            send(
+                                                'DELETE',
+                                                url('joints.destroy', { figure: figure.id, joint: joint.id }),
+                                            ),
+                                        )
+                                    }
+                                />
+                            ))}
+                        </ul>
+                        {parts.length > 1 && (
+                            <AddJoint
+                                parts={parts}
+                                areas={areas}
+                                onAdd={(body) =>
+                                    void attempt(() => send('POST', url('joints.store', { figure: figure.id }), body))
+                                }
+                            />
+                        )}
+                    </section>
+                    <section>
+                        <h2 className="mb-2 text-lg font-semibold">Where areas meet</h2>
+                        <ul className="text-sm">
+                            {build.boundaries.map((b) => (
+                                <Removable
+                                    key={b.id}
+                                    words={`${areaName(b.areaId)} and ${areaName(b.otherId)}: ${b.mm} mm, ${b.isCurved ? 'curved' : 'straight'}`}
+                                    onRemove={() =>
+                                        void attempt(() =>
+                                            send(
+                                                'DELETE',
+                                                url('boundaries.destroy', { figure: figure.id, boundary: b.id }),
+                                            ),
+                                        )
+                                    }
+                                />
+                            ))}
+                        </ul>
+                        {areas.length > 1 && (
+                            <AddBoundary
+                                areas={areas}
+                                onAdd={(body) =>
+                                    void attempt(() =>
+                                        send('POST', url('boundaries.store', { figure: figure.id }), body),
+                                    )
+                                }
+                            />
+                        )}
+                    </section>
+                </div>
+            </div>
+        </div>
+    );
+}
+
+type Attempt = (act: () => Promise<unknown>) => Promise<void>;
+
+function AreaRow({ figure, area, attempt }: { figure: FigureProps; area: BuiltAreaProps; attempt: Attempt }) {
+    const save = (change: Record<string, unknown>) =>
+        void attempt(() => send('PATCH', url('build.area', { figure: figure.id, area: area.id }), change));
+    return (
+        <tr className="border-t border-line">
+            <th scope="row" className="py-1 pl-4 font-normal">
+                {area.name}
+            </th>
+            <td>
+                <input
+                    type="number"
+                    min={0}
+                    max={9}
+                    aria-label={`Depth of ${area.name}`}
+                    className="w-16 border border-strong bg-raised px-2 py-1"
+                    defaultValue={area.depth}
+                    onBlur={(event) => {
+                        const depth = Number(event.target.value);
+                        if (depth !== area.depth) save({ depth });
+                    }}
+                />
+            </td>
+            <td>
+                <input
+                    inputMode="decimal"
+                    aria-label={`Square centimetres of ${area.name}`}
+                    placeholder="5"
+                    className="w-20 border border-strong bg-raised px-2 py-1"
+                    defaultValue={area.squareCm ?? ''}
+                    onBlur={(event) => {
+                        const text = event.target.value.replace(',', '.');
+                        if (text !== String(area.squareCm ?? '')) save({ squareCm: text === '' ? null : text });
+                    }}
+                />
+            </td>
+            <td className="pl-3">
+                <label className="flex items-center gap-2">
+                    <input
+                        type="checkbox"
+                        checked={area.isHidden}
+                        onChange={(event) => {
+                            save({ isHidden: event.target.checked });
+                        }}
+                    />
+                    hidden
+                </label>
+            </td>
+        </tr>
+    );
+}
+
+function Removable({ words, onRemove }: { words: string; onRemove: () => void }) {
+    return (
+        <li className="flex items-center gap-2 border-t border-line">
+            <span className="flex-1">{words}</span>
+            <Button size="small" look="quiet" aria-label={`Remove: ${words}`} onClick={onRemove}>
+                <Trash2 size={15} aria-hidden />
+            </Button>
+        </li>
+    );
+}
+
+type Option = { value: string; label: string };
+
+const NOTHING = 'nothing';
+
+function AddJoint({
+    parts,
+    areas,
+    onAdd,
+}: {
+    parts: readonly Option[];
+    areas: readonly Option[];
+    onAdd: (body: Record<string, unknown>) => void;
+}) {
+    const [a, setA] = useState(parts[0]?.value ?? '');
+    const [b, setB] = useState(parts[1]?.value ?? '');
+    const [hides, setHides] = useState(NOTHING);
+    return (
+        <div className="mt-2 grid grid-cols-[1fr_1fr_1fr_auto] items-end gap-2 bg-sunk p-3">
+            <Pick label="Part" value={a} options={parts} onPick={setA} />
+            <Pick label="and" value={b} options={parts} onPick={setB} />
+            <Pick
+                label="hides"
+                value={hides}
+                options={[{ value: NOTHING, label: 'nothing' }, ...areas]}
+                onPick={setHides}
+            />
+            <Button
+                onClick={() => {
+                    onAdd({ partId: Number(a), otherId: Number(b), hides: hides === NOTHING ? [] : [Number(hides)] });
+                }}
+            >
+                Add joint
+            </Button>
+        </div>
+    );
+}
+
+function AddBoundary({ areas, onAdd }: { areas: readonly Option[]; onAdd: (body: Record<string, unknown>) => void }) {
+    const [a, setA] = useState(areas[0]?.value ?? '');
+    const [b, setB] = useState(areas[1]?.value ?? '');
+    const [mm, setMm] = useState('');
+    const [curved, setCurved] = useState(true);
+    return (
+        <div className="mt-2 grid grid-cols-[1fr_1fr_5rem_auto_auto] items-end gap-2 bg-sunk p-3">
+            <Pick label="Area" value={a} options={areas} onPick={setA} />
+            <Pick label="and" value={b} options={areas} onPick={setB} />
+            <Field
+                label="mm"
+                inputMode="decimal"
+                value={mm}
+                onChange={(event) => {
+                    setMm(event.target.value);
+                }}
+            />
+            <label className="flex min-h-10 items-center gap-2 text-sm">
+                <input
+                    type="checkbox"
+                    checked={curved}
+                    onChange={(event) => {
+                        setCurved(event.target.checked);
+                    }}
+                />
+                curved
+            </label>
+            <Button
+                disabled={mm === ''}
+                onClick={() => {
+                    onAdd({
+                        areaId: Number(a),
+                        otherId: Number(b),
+                        mm: Number(mm.replace(',', '.')),
+                        isCurved: curved,
+                    });
+                    setMm('');
+                }}
+            >
+                Add
+            </Button>
+        </div>
+    );
+}

@@ -1,0 +1,252 @@
+import { Link, router } from '@inertiajs/react';
+import { useRef, useState } from 'react';
+import { OrderBoard } from '@/features/order-board/board';
+import { Broken, StepDetail } from '@/features/order-board/detail';
+import { arranged, moved } from '@/features/order-board/order';
+import { Shell } from '@/features/shell/shell';
+import { ApiError, send } from '@/shared/lib/api';
+import { many, minutesWords } from '@/shared/lib/format';
+import { url } from '@/shared/lib/url';
+import { Button } from '@/shared/ui/button';
+import { Choice } from '@/shared/ui/choice';
+import { Notice } from '@/shared/ui/notice';
+import { Pick } from '@/shared/ui/pick';
+import type { BuildProps, FigureProps, OrderProps, SchoolPairProps, StepKind, TroubleProps } from '@/types/generated';
+import { Build } from './build';
+import { Schools } from './schools';
+
+type Props = {
+    figure: FigureProps;
+    planned: OrderProps | null;
+    own: OrderProps | null;
+    problem: string | null;
+    build: BuildProps;
+    schools: SchoolPairProps[];
+};
+
+type Tab = 'order' | 'build' | 'schools';
+
+const ALL = 'all';
+
+const KEYS = [
+    ['arrows', 'choose a step'],
+    ['Shift + arrows', 'move it'],
+] as const;
+
+/** The order of work: the whole of it on one view, with reasons. */
+export default function OrderPage({ figure, planned, own, problem, build, schools }: Props) {
+    const [tab, setTab] = useState<Tab>(planned ? 'order' : 'build');
+    return (
+        <Shell title={`Order of ${figure.name}`} figure={figure} keys={KEYS} wide>
+            <div className="flex min-h-full flex-col gap-3 p-4 lg:h-full">
+                <div className="flex flex-wrap items-center gap-4">
+                    <Choice<Tab>
+                        label="Show"
+                        value={tab}
+                        options={[
+                            { value: 'order', label: 'Order' },
+                            { value: 'build', label: 'How it is built' },
+                            { value: 'schools', label: 'Schools and rules' },
+                        ]}
+                        onChoose={setTab}
+                    />
+                    {problem !== null && <Notice strong>{problem}</Notice>}
+                </div>
+                {tab === 'order' && planned && (
+                    <Board
+                        key={JSON.stringify([planned.cost, own?.cost])}
+                        figure={figure}
+                        planned={planned}
+                        own={own}
+                        build={build}
+                    />
+                )}
+                {tab === 'build' && <Build figure={figure} build={build} />}
+                {tab === 'schools' && <Schools figure={figure} schools={schools} build={build} planned={planned} />}
+            </div>
+        </Shell>
+    );
+}
+
+function Board({
+    figure,
+    planned,
+    own,
+    build,
+}: {
+    figure: FigureProps;
+    planned: OrderProps;
+    own: OrderProps | null;
+    build: BuildProps;
+}) {
+    const [order, setOrder] = useState(own ?? planned);
+    const [ids, setIds] = useState((own ?? planned).steps.map((s) => s.id));
+    const [chosen, setChosen] = useState<string | null>(ids[0] ?? null);
+    const [part, setPart] = useState(ALL);
+    const [kind, setKind] = useState<StepKind | typeof ALL>(ALL);
+    const [problem, setProblem] = useState<string | null>(null);
+    const asking = useRef<AbortController | null>(null);
+    const steps = arranged(order, ids);
+    const step = steps.find((s) => s.id === chosen);
+    const isPlanned = ids.join(' ') === planned.steps.map((s) => s.id).join(' ');
+    const isStored = ids.join(' ') === (own ?? planned).steps.map((s) => s.id).join(' ');
+    const broken = new Set(
+        order.rules.filter((r) => !r.isKept && r.weight === null).flatMap((r) => [r.before, r.after]),
+    );
+
+    async function judge(next: string[]) {
+        setIds(next);
+        asking.current?.abort();
+        const question = new AbortController();
+        asking.current = question;
+        try {
+            setOrder(
+                await send<OrderProps>(
+                    'POST',
+                    url('order.judge', { figure: figure.id }),
+                    { steps: next },
+                    question.signal,
+                ),
+            );
+            setProblem(null);
+        } catch (error) {
+            if (error instanceof ApiError) setProblem(error.message);
+        }
+    }
+
+    async function keep(next: string[] | null) {
+        try {
+            await send('PUT', url('order.update', { figure: figure.id }), { steps: next });
+            router.reload();
+        } catch (error) {
+            if (!(error instanceof ApiError)) throw error;
+            setProblem(error.message);
+        }
+    }
+
+    const mm = Math.round(order.maskMm - planned.maskMm);
+    const kinds = [...new Set(order.steps.map((s) => s.kind))];
+    return (
+        <>
+            <div className="flex flex-wrap items-end gap-4 text-sm">
+                <p className="mr-auto leading-tight">
+                    <strong className="text-lg">{many(steps.length, 'step')}</strong>,{' '}
+                    {minutesWords(order.handsOnMinutes)} at the bench. Masks: {Math.round(order.maskMm)} mm, about{' '}
+                    {minutesWords(Math.round(order.maskMinutes))}
+                    <span className="block text-xs text-quiet">
+                        {isPlanned
+                            ? 'As planned: every must kept, and the least masking and broken wishes that were found.'
+                            : `Your own order: ${mm === 0 ? 'masks as much as' : `masks ${Math.abs(mm)} mm ${mm > 0 ? 'more' : 'less'} than`} the planned one, and costs ${Math.round(Math.abs(order.cost - planned.cost))} min ${order.cost >= planned.cost ? 'more' : 'less'} in masks and wishes (estimates).`}
+                    </span>
+                </p>
+                <div className="w-36">
+                    <Pick
+                        label="Part"
+                        value={part}
+                        options={[
+                            { value: ALL, label: 'all parts' },
+                            ...build.parts.map((p) => ({ value: String(p.id), label: p.name })),
+                        ]}
+                        onPick={setPart}
+                    />
+                </div>
+                <div className="w-36">
+                    <Pick<StepKind | typeof ALL>
+                        label="Kind"
+                        value={kind}
+                        options={[{ value: ALL, label: 'all kinds' }, ...kinds.map((k) => ({ value: k, label: k }))]}
+                        onPick={setKind}
+                    />
+                </div>
+                {!isPlanned && (
+                    <Button
+                        onClick={() => {
+                            setOrder(planned);
+                            setIds(planned.steps.map((s) => s.id));
+                            if (own) void keep(null);
+                        }}
+                    >
+                        Back to the planned order
+                    </Button>
+                )}
+                {!isStored && !isPlanned && (
+                    <Button look="main" onClick={() => void keep(ids)}>
+                        Keep this order
+                    </Button>
+                )}
+            </div>
+            {problem !== null && <Notice strong>{problem}</Notice>}
+            <div className="min-h-72 flex-1 border border-line lg:min-h-0">
+                <OrderBoard
+                    steps={steps}
+                    masks={order.masks}
+                    lanes={build.parts.map((p) => ({ id: String(p.id), name: p.name }))}
+                    chosen={chosen}
+                    broken={broken}
+                    dimmed={(s) => (part !== ALL && !s.partIds.includes(part)) || (kind !== ALL && s.kind !== kind)}
+                    onChoose={setChosen}
+                    onMove={(id, to) => void judge(moved(ids, id, to))}
+                />
+            </div>
+            <div className="grid shrink-0 grid-cols-1 gap-5 overflow-y-auto lg:h-60 lg:grid-cols-3">
+                {step ? <StepDetail order={order} step={step} onChoose={setChosen} /> : <span />}
+                <section aria-label="Rules not kept" className="flex flex-col gap-2">
+                    <h2 className="text-sm font-semibold">Rules</h2>
+                    <Broken
+                        order={order}
+                        onMend={(id, before) => {
+                            setChosen(id);
+                            const rest = ids.filter((other) => other !== id);
+                            void judge(moved(ids, id, rest.indexOf(before)));
+                        }}
+                    />
+                </section>
+                <Troubles figureId={figure.id} troubles={order.troubles} onChoose={setChosen} />
+            </div>
+        </>
+    );
+}
+
+function Troubles({
+    figureId,
+    troubles,
+    onChoose,
+}: {
+    figureId: number;
+    troubles: readonly TroubleProps[];
+    onChoose: (id: string) => void;
+}) {
+    return (
+        <section aria-label="Completeness and chemistry" className="flex flex-col gap-2 text-sm">
+            <h2 className="font-semibold">{troubles.length === 0 ? 'Complete' : 'Complete? Do the films get on?'}</h2>
+            {troubles.length === 0 && <p>Nothing is lost, nothing that shows is unpainted, no film attacks another.</p>}
+            <ul className="flex flex-col gap-1">
+                {troubles.map((trouble) => (
+                    <li key={trouble.what} className="leading-snug">
+                        {trouble.stops && <strong>Stops the plan: </strong>}
+                        {trouble.what} {trouble.remedy}{' '}
+                        {trouble.step !== null && (
+                            <button
+                                type="button"
+                                className="text-xs underline"
+                                onClick={() => {
+                                    if (trouble.step !== null) onChoose(trouble.step);
+                                }}
+                            >
+                                show
+                            </button>
+                        )}{' '}
+                        {trouble.areaId !== null && (
+                            <Link
+                                className="text-xs underline"
+                                href={url('figures.finishes', { figure: figureId, area: trouble.areaId })}
+                            >
+                                its finish
+                            </Link>
+                        )}
+                    </li>
+                ))}
+            </ul>
+        </section>
+    );
+}

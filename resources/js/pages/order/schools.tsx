@@ -1,0 +1,164 @@
+import { router } from '@inertiajs/react';
+import { Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { ApiError, send } from '@/shared/lib/api';
+import { capital } from '@/shared/lib/format';
+import { url } from '@/shared/lib/url';
+import { Button } from '@/shared/ui/button';
+import { Field } from '@/shared/ui/field';
+import { Notice } from '@/shared/ui/notice';
+import { Pick } from '@/shared/ui/pick';
+import type { BuildProps, FigureProps, OrderProps, SchoolPairProps } from '@/types/generated';
+
+/** Where painters disagree: this painter's choices, for every figure; and own rules for this one. */
+export function Schools({
+    figure,
+    schools,
+    build,
+    planned,
+}: {
+    figure: FigureProps;
+    schools: readonly SchoolPairProps[];
+    build: BuildProps;
+    planned: OrderProps | null;
+}) {
+    async function choose(pair: SchoolPairProps, other: boolean) {
+        await send('PUT', url('schools.update'), {
+            schools: schools.flatMap((s) => ((s === pair ? other : s.followsOther) ? [s.other] : [])),
+        });
+        router.reload();
+    }
+
+    return (
+        <div className="grid gap-8 lg:grid-cols-2">
+            <section>
+                <h2 className="mb-2 text-lg font-semibold">Both work; you choose</h2>
+                <ul className="flex flex-col gap-3">
+                    {schools.map((pair) => (
+                        <li key={pair.usual}>
+                            <div role="radiogroup" aria-label={`${pair.usual}, or ${pair.other}`} className="flex">
+                                {[pair.usual, pair.other].map((school, i) => (
+                                    <button
+                                        key={school}
+                                        type="button"
+                                        role="radio"
+                                        aria-checked={pair.followsOther === (i === 1)}
+                                        className={`min-h-12 flex-1 border px-3 text-left text-sm ${
+                                            pair.followsOther === (i === 1)
+                                                ? 'border-ink bg-ink text-inverse'
+                                                : 'border-strong bg-raised'
+                                        }`}
+                                        onClick={() => void choose(pair, i === 1)}
+                                    >
+                                        {capital(school)}
+                                    </button>
+                                ))}
+                            </div>
+                        </li>
+                    ))}
+                </ul>
+                <p className="mt-2 text-xs text-quiet">
+                    They count for all your figures. They change rules, never colours.
+                </p>
+            </section>
+            <OwnRules figure={figure} build={build} planned={planned} />
+        </div>
+    );
+}
+
+function OwnRules({ figure, build, planned }: { figure: FigureProps; build: BuildProps; planned: OrderProps | null }) {
+    const steps = (planned?.steps ?? []).map((s) => ({
+        value: s.id,
+        label: `${s.words}${s.areaNames.length === 1 ? `, ${s.areaNames[0] ?? ''}` : ''}`.slice(0, 70),
+    }));
+    const [before, setBefore] = useState(steps[0]?.value ?? '');
+    const [after, setAfter] = useState(steps[1]?.value ?? '');
+    const [weight, setWeight] = useState('');
+    const [reason, setReason] = useState('');
+    const [problem, setProblem] = useState<string | null>(null);
+    const words = (id: string) => steps.find((s) => s.value === id)?.label ?? 'a step that is not there any more';
+
+    async function add() {
+        try {
+            await send('POST', url('own-rules.store', { figure: figure.id }), {
+                before,
+                after,
+                weight: weight === '' ? null : Number(weight),
+                reason,
+            });
+            setReason('');
+            setProblem(null);
+            router.reload();
+        } catch (error) {
+            if (!(error instanceof ApiError)) throw error;
+            setProblem(error.message);
+        }
+    }
+
+    return (
+        <section className="flex flex-col gap-3">
+            <h2 className="text-lg font-semibold">Your own rules for {figure.name}</h2>
+            <ul className="text-sm">
+                {build.ownRules.map((rule) => (
+                    <li key={rule.id} className="flex items-center gap-2 border-t border-line py-1">
+                        <span className="flex-1">
+                            {words(rule.before)} <strong>before</strong> {words(rule.after)}: {rule.reason}{' '}
+                            <span className="text-xs text-quiet">
+                                ({rule.weight === null ? 'must' : `worth ${rule.weight} min`})
+                            </span>
+                        </span>
+                        <Button
+                            size="small"
+                            look="quiet"
+                            aria-label={`Drop the rule: ${rule.reason}`}
+                            onClick={() =>
+                                void send(
+                                    'DELETE',
+                                    url('own-rules.destroy', { figure: figure.id, ownRule: rule.id }),
+                                ).then(() => {
+                                    router.reload();
+                                })
+                            }
+                        >
+                            <Trash2 size={15} aria-hidden />
+                        </Button>
+                    </li>
+                ))}
+            </ul>
+            {problem !== null && <Notice strong>{problem}</Notice>}
+            {steps.length > 1 && (
+                <div className="flex flex-col gap-3 bg-sunk p-3">
+                    <Pick label="This" value={before} options={steps} onPick={setBefore} />
+                    <Pick label="before that" value={after} options={steps} onPick={setAfter} />
+                    <div className="grid grid-cols-[2fr_1fr] gap-3">
+                        <Field
+                            label="Because"
+                            value={reason}
+                            maxLength={200}
+                            onChange={(e) => {
+                                setReason(e.target.value);
+                            }}
+                        />
+                        <Field
+                            label="Worth, minutes"
+                            inputMode="numeric"
+                            placeholder="must"
+                            value={weight}
+                            onChange={(e) => {
+                                setWeight(e.target.value);
+                            }}
+                        />
+                    </div>
+                    <Button
+                        look="main"
+                        className="self-start"
+                        disabled={reason.trim() === ''}
+                        onClick={() => void add()}
+                    >
+                        Add this rule
+                    </Button>
+                </div>
+            )}
+        </section>
+    );
+}
