@@ -66,7 +66,8 @@ final class WorkPlan
         $priming = true;
         foreach (AreaFinishProps::drafts($area) as $draft) {
             $path .= $draft->signature();
-            $priming = $priming && in_array($draft->technique, self::PRIMING, true);
+            // A colour from a can is a spray like any other, and masked; primer and the light sprayed on it are not.
+            $priming = $priming && in_array($draft->technique, self::PRIMING, true) && ($draft->mainPot()->kind === PaintKind::Primer || $draft->technique !== Technique::SprayCan);
             $layers[] = self::layer($draft, $priming ? $path : null);
         }
 
@@ -90,7 +91,7 @@ final class WorkPlan
             array_filter($pots, static fn (Paint $p): bool => $p->kind->isFlake()) !== [],
             $pot->kind === PaintKind::Chrome,
             $draft->technique === Technique::Varnish ? self::sheen($pot->sheen) : null,
-            $draft->technique === Technique::BaseCoat && count($draft->zones) === 5 || $draft->technique === Technique::Airbrush && $draft->coats > 1,
+            count($draft->zones) === 5 && ($draft->technique === Technique::BaseCoat || $draft->technique === Technique::SprayCan || $draft->technique === Technique::Airbrush && $draft->coats > 1),
         );
     }
 

@@ -63,7 +63,7 @@ final class Checks
      */
     private static function completeness(FigurePlan $figure, array $steps): array
     {
-        $found = [];
+        $found = $bare = [];
         $planned = [];
         foreach ($steps as $step) {
             foreach ($step->layers as $layer) {
@@ -91,8 +91,18 @@ final class Checks
                 $found[] = new Trouble("{$area->name} begins with {$first->words} on the bare print.", 'Paint holds to a primer: put one first.', false, "layer {$first->key}", $area->id);
             }
             if ($area->layers[count($area->layers) - 1]->kind !== StepKind::Varnish && ! self::endsBare($area)) {
-                $found[] = new Trouble("{$area->name} ends without a varnish.", 'Nothing protects it from handling; the last coat sets its sheen.', false, null, $area->id);
+                $bare[] = $area;
             }
+        }
+        if ($bare !== []) {
+            $names = implode(', ', array_map(static fn (AreaPlan $a): string => $a->name, $bare));
+            $found[] = new Trouble(
+                count($bare) === 1 ? "{$names} ends without a varnish." : count($bare)." areas end without a varnish: {$names}.",
+                'Nothing protects them from handling; the last coat sets the sheen.',
+                false,
+                null,
+                count($bare) === 1 ? $bare[0]->id : null,
+            );
         }
 
         return $found;

@@ -185,11 +185,15 @@ final class FigurePlans
             'joints' => [['Bell', 'Yoke', []], ['Bell', 'Clapper', []]],
             'boundaries' => [['Enamel', 'Steel rim', 560.0, false]],
             'areas' => [
-                ['part' => 'Bell', 'name' => 'Enamel', 'wish' => 'Sea green, chipped at the lip.', 'layers' => [
+                ['part' => 'Bell', 'name' => 'Enamel', 'wish' => 'Sea green, chipped at the lip.', 'depth' => 1, 'cm2' => 420.0, 'layers' => [
                     self::given(Technique::SprayCan, ['Primer Grey' => 1]),
                     self::found(Technique::SprayCan, Zone::Mid, coats: 2),
                 ]],
-                ['part' => 'Bell', 'name' => 'Steel rim', 'wish' => 'Worn steel.', 'layers' => []],
+                ['part' => 'Bell', 'name' => 'Steel rim', 'wish' => 'Worn steel.', 'cm2' => 40.0, 'layers' => [
+                    self::given(Technique::SprayCan, ['Primer Grey' => 1]),
+                    self::given(Technique::Airbrush, ['Chain Steel' => 1], coats: 3),
+                    self::given(Technique::Wash, ['Lamp Soot' => 1], [Zone::Recess, Zone::Shade]),
+                ]],
                 ['part' => 'Yoke', 'name' => 'Yoke', 'wish' => 'Salt-bleached wood.', 'layers' => []],
                 ['part' => 'Clapper', 'name' => 'Clapper', 'wish' => 'Bright, uncovered.', 'layers' => [
                     self::given(Technique::SprayCan, ['Primer Black' => 1]),

@@ -167,6 +167,7 @@ final class OrderPlannerTest extends TestCase
         self::assertContains('Neck stump is hidden on the finished figure: it needs no paint.', $said);
         self::assertContains('Hair begins with h1 on the bare print.', $said);
         self::assertContains('Hair ends without a varnish.', $said);
+        self::assertCount(4, $said);
     }
 
     public function test_rules_that_contradict_are_told_with_the_smallest_change(): void

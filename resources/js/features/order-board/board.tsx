@@ -94,7 +94,7 @@ export function OrderBoard({
             tabIndex={0}
             aria-label="Steps in their order. Arrows choose, Shift and arrows move."
             aria-activedescendant={chosen === null ? undefined : `step-${at.get(chosen)}`}
-            className="relative h-full min-h-64 w-full touch-none overflow-x-auto"
+            className="absolute inset-0 touch-none overflow-x-auto overflow-y-hidden"
             onKeyDown={keys}
         >
             <svg width={Math.max(size.width, x(steps.length) + 8)} height={size.height} className="block">

@@ -1,7 +1,7 @@
 import { capital, minutesWords } from '@/shared/lib/format';
 import { Button } from '@/shared/ui/button';
 import type { MaskProps, OrderProps, OrderRuleProps, OrderStepProps } from '@/types/generated';
-import { short } from './order';
+import { stepWords } from './order';
 
 /** One step: what, why here, what it asks to be masked, what can hurt. */
 export function StepDetail({
@@ -13,7 +13,7 @@ export function StepDetail({
     step: OrderStepProps;
     onChoose: (id: string) => void;
 }) {
-    const words = (id: string) => short(order.steps.find((s) => s.id === id)?.words ?? id);
+    const words = (id: string) => stepWords(order, id);
     const index = order.steps.findIndex((s) => s.id === step.id);
     const after = strongest(order.rules.filter((r) => r.after === step.id && r.isKept));
     const before = strongest(order.rules.filter((r) => r.before === step.id && r.isKept));
@@ -110,7 +110,7 @@ export function Broken({ order, onMend }: { order: OrderProps; onMend: (id: stri
     const broken = order.rules.filter((r) => !r.isKept);
     const musts = broken.filter((r) => r.weight === null);
     const wishes = strongest(broken.filter((r) => r.weight !== null));
-    const words = (id: string) => short(order.steps.find((s) => s.id === id)?.words ?? id);
+    const words = (id: string) => stepWords(order, id);
     if (broken.length === 0) return <p className="text-sm">Every rule is kept.</p>;
     return (
         <ul className="flex flex-col gap-1 text-sm">

@@ -15,6 +15,13 @@ export function arranged(order: OrderProps, ids: readonly string[]): OrderStepPr
     return ids.flatMap((id) => by.get(id) ?? []);
 }
 
+/** A step in words, with where it is. */
+export function stepWords(order: OrderProps, id: string): string {
+    const step = order.steps.find((s) => s.id === id);
+    if (!step) return id;
+    return short(step.areaNames.length === 1 ? `${step.areaNames[0] ?? ''}: ${step.words}` : step.words);
+}
+
 export function short(words: string): string {
     return words.length > 60 ? `${words.slice(0, 58)}…` : words;
 }

@@ -1,5 +1,5 @@
 import { Link, router } from '@inertiajs/react';
-import { useRef, useState } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 import { OrderBoard } from '@/features/order-board/board';
 import { Broken, StepDetail } from '@/features/order-board/detail';
 import { arranged, moved } from '@/features/order-board/order';
@@ -36,25 +36,27 @@ const KEYS = [
 /** The order of work: the whole of it on one view, with reasons. */
 export default function OrderPage({ figure, planned, own, problem, build, schools }: Props) {
     const [tab, setTab] = useState<Tab>(planned ? 'order' : 'build');
+    const tabs = (
+        <Choice<Tab>
+            label="Show"
+            value={tab}
+            options={[
+                { value: 'order', label: 'Order' },
+                { value: 'build', label: 'How it is built' },
+                { value: 'schools', label: 'Schools and rules' },
+            ]}
+            onChoose={setTab}
+        />
+    );
     return (
         <Shell title={`Order of ${figure.name}`} figure={figure} keys={KEYS} wide>
             <div className="flex min-h-full flex-col gap-3 p-4 lg:h-full">
-                <div className="flex flex-wrap items-center gap-4">
-                    <Choice<Tab>
-                        label="Show"
-                        value={tab}
-                        options={[
-                            { value: 'order', label: 'Order' },
-                            { value: 'build', label: 'How it is built' },
-                            { value: 'schools', label: 'Schools and rules' },
-                        ]}
-                        onChoose={setTab}
-                    />
-                    {problem !== null && <Notice strong>{problem}</Notice>}
-                </div>
+                {(tab !== 'order' || !planned) && tabs}
+                {problem !== null && <Notice strong>{problem}</Notice>}
                 {tab === 'order' && planned && (
                     <Board
                         key={JSON.stringify([planned.cost, own?.cost])}
+                        tabs={tabs}
                         figure={figure}
                         planned={planned}
                         own={own}
@@ -69,11 +71,13 @@ export default function OrderPage({ figure, planned, own, problem, build, school
 }
 
 function Board({
+    tabs,
     figure,
     planned,
     own,
     build,
 }: {
+    tabs: ReactNode;
     figure: FigureProps;
     planned: OrderProps;
     own: OrderProps | null;
@@ -124,24 +128,17 @@ function Board({
         }
     }
 
+    const musts = order.rules.filter((r) => !r.isKept && r.weight === null).length;
     const mm = Math.round(order.maskMm - planned.maskMm);
     const kinds = [...new Set(order.steps.map((s) => s.kind))];
     return (
         <>
-            <div className="flex flex-wrap items-end gap-4 text-sm">
-                <p className="mr-auto leading-tight">
-                    <strong className="text-lg">{many(steps.length, 'step')}</strong>,{' '}
-                    {minutesWords(order.handsOnMinutes)} at the bench. Masks: {Math.round(order.maskMm)} mm, about{' '}
-                    {minutesWords(Math.round(order.maskMinutes))}
-                    <span className="block text-xs text-quiet">
-                        {isPlanned
-                            ? 'As planned: every must kept, and the least masking and broken wishes that were found.'
-                            : `Your own order: ${mm === 0 ? 'masks as much as' : `masks ${Math.abs(mm)} mm ${mm > 0 ? 'more' : 'less'} than`} the planned one, and costs ${Math.round(Math.abs(order.cost - planned.cost))} min ${order.cost >= planned.cost ? 'more' : 'less'} in masks and wishes (estimates).`}
-                    </span>
-                </p>
-                <div className="w-36">
+            <div className="flex flex-wrap items-center gap-3 text-sm">
+                {tabs}
+                <div className="ml-auto w-32">
                     <Pick
                         label="Part"
+                        hideLabel
                         value={part}
                         options={[
                             { value: ALL, label: 'all parts' },
@@ -150,9 +147,10 @@ function Board({
                         onPick={setPart}
                     />
                 </div>
-                <div className="w-36">
+                <div className="w-32">
                     <Pick<StepKind | typeof ALL>
                         label="Kind"
+                        hideLabel
                         value={kind}
                         options={[{ value: ALL, label: 'all kinds' }, ...kinds.map((k) => ({ value: k, label: k }))]}
                         onPick={setKind}
@@ -175,8 +173,26 @@ function Board({
                     </Button>
                 )}
             </div>
+            <div className="text-sm">
+                <p className="leading-tight">
+                    <strong className="text-lg">{many(steps.length, 'step')}</strong>,{' '}
+                    {minutesWords(order.handsOnMinutes)} at the bench. Masks: {Math.round(order.maskMm)} mm, about{' '}
+                    {minutesWords(Math.round(order.maskMinutes))}
+                    <span className="block text-xs text-quiet">
+                        {musts > 0 && (
+                            <strong className="text-ink">
+                                It cannot be painted like this: {many(musts, 'rule')} that must be kept{' '}
+                                {musts === 1 ? 'is' : 'are'} broken.{' '}
+                            </strong>
+                        )}
+                        {isPlanned
+                            ? 'As planned: every must kept, and the least masking and broken wishes that were found.'
+                            : `Your own order: ${mm === 0 ? 'masks as much as' : `masks ${Math.abs(mm)} mm ${mm > 0 ? 'more' : 'less'} than`} the planned one, and costs ${Math.round(Math.abs(order.cost - planned.cost))} min ${order.cost >= planned.cost ? 'more' : 'less'} in masks and wishes (estimates).`}
+                    </span>
+                </p>
+            </div>
             {problem !== null && <Notice strong>{problem}</Notice>}
-            <div className="min-h-72 flex-1 border border-line lg:min-h-0">
+            <div className="relative min-h-72 flex-1 border border-line lg:min-h-0">
                 <OrderBoard
                     steps={steps}
                     masks={order.masks}

@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Area;
+use App\Models\Figure;
+use App\Models\Layer;
+use App\Models\PaintKind;
+use Inertia\Testing\AssertableInertia;
+
+/**
+ * @phpstan-type Judged array{steps: list<array{id: string, kind: string, words: string}>, rules: list<array{before: string, after: string, rule: string, reason: string, weight: float|null, isKept: bool}>, masks: list<array{protects: list<string>, mm: float}>, troubles: list<array{what: string, stops: bool, remedy: string|null}>, cost: float, canBePainted: bool}
+ */
+final class OrderTest extends TestCase
+{
+    public function test_a_usual_build_is_there_in_one_press_and_is_planned(): void
+    {
+        foreach (['figure on a base', 'bust', 'prop', 'set of equal figures'] as $template) {
+            $figure = $this->figure();
+            $this->postJson("/figures/{$figure->id}/template", ['template' => $template])->assertCreated();
+            self::assertGreaterThan(1, $figure->parts()->count());
+            self::assertGreaterThan(0, $figure->boundaries()->count());
+            $this->get("/figures/{$figure->id}/order")->assertInertia(fn (AssertableInertia $page) => $page->component('order/index')->where('problem', null)->has('planned.steps')->has('schools', 5));
+        }
+        $this->postJson("/figures/{$this->figure()->id}/template", ['template' => 'dragon'])->assertUnprocessable();
+    }
+
+    public function test_a_step_moved_shows_what_it_breaks_and_the_own_order_is_kept_and_followed_at_the_bench(): void
+    {
+        [$figure, $coat, $collar] = $this->built();
+        $planned = $this->judged($figure, []);
+        self::assertTrue($planned['canBePainted']);
+        $ids = array_column($planned['steps'], 'id');
+        $swapped = array_reverse($ids);
+        $reversed = $this->judged($figure, $swapped);
+        self::assertFalse($reversed['canBePainted']);
+        $broken = array_values(array_filter($reversed['rules'], static fn (array $r): bool => ! $r['isKept'] && $r['weight'] === null));
+        self::assertContains('stack order', array_column($broken, 'rule'));
+        foreach ($broken as $rule) {
+            self::assertNotSame('', $rule['reason']);
+        }
+        // Nothing was saved by asking.
+        self::assertNull($figure->refresh()->own_order);
+        $this->putJson("/figures/{$figure->id}/order", ['steps' => $swapped])->assertOk();
+        self::assertSame($swapped, $figure->refresh()->own_order);
+        $this->post("/figures/{$figure->id}/runs")->assertRedirect();
+        $painted = $figure->runs()->firstOrFail()->steps()->pluck('area_name')->all();
+        self::assertSame([$collar->name, $coat->name], [$painted[0], $painted[count($painted) - 1]]);
+        $this->putJson("/figures/{$figure->id}/order", ['steps' => null])->assertOk();
+        self::assertNull($figure->refresh()->own_order);
+        $this->postJson("/figures/{$figure->id}/order/judge", ['steps' => 'all'])->assertUnprocessable();
+    }
+
+    public function test_masks_follow_the_boundary_and_schools_change_the_rules(): void
+    {
+        [$figure, $coat, $collar] = $this->built();
+        $this->postJson("/figures/{$figure->id}/boundaries", ['areaId' => $coat->id, 'otherId' => $collar->id, 'mm' => 80, 'isCurved' => false])->assertCreated();
+        $this->patchJson("/figures/{$figure->id}/build/areas/{$coat->id}", ['squareCm' => 60, 'depth' => 1])->assertOk();
+        $this->patchJson("/figures/{$figure->id}/build/areas/{$collar->id}", ['squareCm' => 2])->assertOk();
+        $plan = $this->judged($figure, []);
+        self::assertSame([['Collar', 80.0]], array_map(static fn (array $m): array => [$m['protects'][0], (float) $m['mm']], $plan['masks']));
+        // Said twice, or with itself, a boundary is refused and nothing changes.
+        $this->postJson("/figures/{$figure->id}/boundaries", ['areaId' => $collar->id, 'otherId' => $coat->id, 'mm' => 70])->assertUnprocessable()->assertJsonPath('errors.mm.0', 'These two meet along 80 mm already: remove that boundary first.');
+        $this->postJson("/figures/{$figure->id}/boundaries", ['areaId' => $coat->id, 'otherId' => $coat->id, 'mm' => 70])->assertUnprocessable();
+        $this->putJson('/schools', ['schools' => ['big areas first, touched up']])->assertOk();
+        self::assertContains('big areas first', array_column($this->judged($figure, [])['rules'], 'rule'));
+        $this->putJson('/schools', ['schools' => ['upside down']])->assertUnprocessable();
+        $this->deleteJson("/figures/{$figure->id}/boundaries/{$figure->boundaries()->firstOrFail()->id}")->assertOk();
+        self::assertSame([], $this->judged($figure, [])['masks']);
+    }
+
+    public function test_joints_and_own_rules_are_judged_before_they_are_kept(): void
+    {
+        [$figure, $coat] = $this->built();
+        [$body, $base] = [$coat->part_id, $figure->parts()->create(['name' => 'Rock', 'is_base' => true])->id];
+        $this->postJson("/figures/{$figure->id}/joints", ['partId' => $body, 'otherId' => $body])->assertUnprocessable()->assertJsonPath('errors.otherId.0', 'A part cannot be joined with itself.');
+        $this->postJson("/figures/{$figure->id}/joints", ['partId' => $body, 'otherId' => $base, 'hides' => [$coat->id]])->assertCreated();
+        $this->postJson("/figures/{$figure->id}/joints", ['partId' => $base, 'otherId' => $body])->assertUnprocessable()->assertJsonPath('errors.otherId.0', 'These two are joined already.');
+        $plan = $this->judged($figure, []);
+        self::assertSame("glue {$body} {$base}", $plan['steps'][count($plan['steps']) - 1]['id']);
+        $layers = $coat->layers()->get()->map(static fn (Layer $l): string => "layer {$l->key}")->all();
+        // Against the stack: refused with the circle in words, and not kept.
+        $this->postJson("/figures/{$figure->id}/own-rules", ['before' => $layers[1], 'after' => $layers[0], 'reason' => 'I like it so'])
+            ->assertUnprocessable()->assertJsonPath('errors.before.0', fn (string $words): bool => str_contains($words, 'cannot all be kept') && str_contains($words, 'not kept'));
+        self::assertSame(0, $figure->ownRules()->count());
+        $id = $this->postJson("/figures/{$figure->id}/own-rules", ['before' => $layers[0], 'after' => $layers[1], 'weight' => 4, 'reason' => 'It dries slowly'])->assertCreated()->json('id');
+        self::assertContains('own rule', array_column($this->judged($figure, [])['rules'], 'rule'));
+        self::assertIsInt($id);
+        $this->deleteJson("/figures/{$figure->id}/own-rules/{$id}")->assertOk();
+    }
+
+    public function test_films_that_attack_each_other_stop_the_plan(): void
+    {
+        [$figure, $coat] = $this->built();
+        $oil = $this->pot('Bitumen', '#2a1f14', PaintKind::Oil);
+        $layers = $this->getJson("/figures/{$figure->id}/areas/{$coat->id}/layers")->json();
+        self::assertIsArray($layers);
+        $this->putJson("/figures/{$figure->id}/areas/{$coat->id}/finish", ['layers' => [...$layers, $this->layer($oil, 'wash')], 'version' => 2])->assertOk();
+        $plan = $this->judged($figure, []);
+        self::assertFalse($plan['canBePainted']);
+        self::assertTrue($plan['troubles'][0]['stops']);
+        self::assertStringContainsString('none on the shelf', (string) $plan['troubles'][0]['remedy']);
+        $this->pot('Flat Calm', '#ffffff', PaintKind::Varnish);
+        self::assertStringContainsString('Put a varnish', (string) $this->judged($figure, [])['troubles'][0]['remedy']);
+        // An area on no part is named.
+        $coat->update(['part_id' => null]);
+        $this->get("/figures/{$figure->id}/order")->assertInertia(fn (AssertableInertia $page) => $page->where('problem', 'The area "Cloak" is on no part: say in the brief which part it is on.')->where('planned', null));
+    }
+
+    /** @return array{Figure, Area, Area} a figure of one part with a sprayed cloak and a sprayed collar */
+    private function built(): array
+    {
+        $figure = $this->figure();
+        $part = $figure->parts()->create(['name' => 'Body']);
+        $coat = $this->area($figure);
+        $collar = $this->area($figure, 'Collar');
+        foreach ([$coat, $collar] as $area) {
+            $area->update(['part_id' => $part->id]);
+            $this->putJson("/figures/{$figure->id}/areas/{$area->id}/finish", ['layers' => [
+                [...$this->layer($this->pot("Ground {$area->name}", '#777777', PaintKind::Primer), 'spray can'), 'coats' => 1],
+                [...$this->layer($this->pot("Coat {$area->name}", '#c98f1f'), 'airbrush'), 'coats' => 1],
+            ], 'version' => 1])->assertOk();
+        }
+
+        return [$figure, $coat, $collar];
+    }
+
+    /**
+     * @param  list<string>  $ids
+     * @return Judged
+     */
+    private function judged(Figure $figure, array $ids): array
+    {
+        /** @var Judged $judged */
+        $judged = $this->postJson("/figures/{$figure->id}/order/judge", ['steps' => $ids ?: ['none']])->assertOk()->json();
+
+        return $judged;
+    }
+}
