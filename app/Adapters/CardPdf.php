@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Adapters;
 
 use App\Http\Props\CardAreaProps;
+use App\Http\Props\WorkCardProps;
 use App\Models\Figure;
 use Dompdf\Dompdf;
 use Dompdf\Options;
@@ -20,7 +21,7 @@ final readonly class CardPdf
     }
 
     /** @param  list<CardAreaProps>  $areas */
-    public function of(Figure $figure, array $areas): string
+    public function of(Figure $figure, array $areas, ?WorkCardProps $work): string
     {
         // One folder for the application: a second one with the same family name would get the first one's face.
         $cache = storage_path('framework/cache/fonts');
@@ -38,7 +39,7 @@ final readonly class CardPdf
             'tempDir' => $cache,
         ]);
         $pdf = new Dompdf($options);
-        $pdf->loadHtml($this->views->make('card', ['figure' => $figure, 'areas' => $areas, 'fonts' => resource_path('fonts')])->render());
+        $pdf->loadHtml($this->views->make('card', ['figure' => $figure, 'areas' => $areas, 'work' => $work, 'fonts' => resource_path('fonts')])->render());
         $pdf->setPaper('a4');
         $pdf->render();
 

@@ -45,7 +45,7 @@
                 <tr><th></th>@foreach ($area->section->rows[0]->cells as $cell)<th>{{ $cell->zone->value }}</th>@endforeach</tr>
                 @foreach (array_reverse($area->section->rows, true) as $i => $row)
                     <tr>
-                        <td class="name">{{ $i === 0 ? 'bare print' : $i.'  '.$area->layers[$i - 1]->technique->value }}@unless ($row->shows) (will not read)@endunless</td>
+                        <td class="name">{{ $i === 0 ? $area->section->start : $i.'  '.$area->layers[$i - 1]->technique->value }}@unless ($row->shows) (will not read)@endunless</td>
                         {{-- L* in print, so that the card also works in black and white. --}}
                         @foreach ($row->cells as $cell)<td style="background: {{ $cell->colour->hex }}"><span class="lstar" style="color: {{ $cell->colour->lab[0] > 55 ? '#000' : '#fff' }}">{{ $cell->touched || $i === 0 ? round($cell->colour->lab[0]) : '' }}</span></td>@endforeach
                     </tr>
@@ -69,5 +69,20 @@
         <p>No area has a finish yet: there is nothing to print.</p>
     @endforelse
     <p class="quiet">Colours are predictions under daylight or the light chosen ({{ $figure->light->value }}); where a paint was not measured they are estimates. The numbers in the section are L*.</p>
+@if ($work !== null && $areas !== [])
+    <h2>Order of work</h2>
+    <ol>
+        @foreach ($work->steps as $step)
+            <li>{{ $step }}</li>
+        @endforeach
+    </ol>
+    @foreach ($work->masks as $mask)
+        <p>{{ $mask }}</p>
+    @endforeach
+    <h3>What can hurt</h3>
+    @foreach ($work->cautions as $caution)
+        <p>{{ $caution }}</p>
+    @endforeach
+@endif
 </body>
 </html>

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Adapters\CardPdf;
 use App\Http\Props\CardAreaProps;
 use App\Http\Props\FigureProps;
+use App\Http\Props\WorkCardProps;
 use App\Models\Figure;
 use Illuminate\Http\Response as PlainResponse;
 use Illuminate\Support\Str;
@@ -23,12 +24,13 @@ final class CardController
         return Inertia::render('card/index', [
             'figure' => FigureProps::of($figure, 'Finishes'),
             'areas' => CardAreaProps::allOf($figure),
+            'work' => WorkCardProps::of($figure),
         ]);
     }
 
     public function pdf(Figure $figure, CardPdf $pdf): PlainResponse
     {
-        return new PlainResponse($pdf->of($figure, CardAreaProps::allOf($figure)), 200, [
+        return new PlainResponse($pdf->of($figure, CardAreaProps::allOf($figure), WorkCardProps::of($figure)), 200, [
             'Content-Type' => 'application/pdf',
             'Content-Disposition' => 'inline; filename="'.Str::slug($figure->name).'.pdf"',
         ]);

@@ -84,7 +84,19 @@ final readonly class OrderProps
             $hexes[$step->layer()->key ?? ''] ?? [],
             array_values(Cautions::at($step, $process)),
             $step->kind->isSprayed() || $step->kind === StepKind::Spray ? $step->layer()?->chemistry->cleaner() : null,
+            self::tool($step->kind),
         );
+    }
+
+    private static function tool(StepKind $kind): string
+    {
+        return match ($kind) {
+            StepKind::Prepare => 'files and paper',
+            StepKind::Glue => 'glue',
+            StepKind::Prime, StepKind::Spray, StepKind::Varnish => 'airbrush or can',
+            StepKind::Mask, StepKind::Peel => 'masks',
+            default => 'brush',
+        };
     }
 
     private static function mask(FigurePlan $plan, MaskPlan $mask): MaskProps

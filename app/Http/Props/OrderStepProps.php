@@ -16,6 +16,7 @@ final readonly class OrderStepProps
      * @param  list<string>  $areaNames
      * @param  list<string>  $hexes  of its mix, for the eye
      * @param  list<string>  $cautions
+     * @param  string  $tool  what it is done with
      */
     public function __construct(
         public string $id,
@@ -28,6 +29,7 @@ final readonly class OrderStepProps
         public array $hexes,
         public array $cautions,
         public ?string $cleaner,
+        public string $tool,
     ) {
     }
 }

@@ -26,10 +26,11 @@ use Hyalin\Optics\PaintOptics;
 final readonly class SectionProps
 {
     /**
+     * @param  string  $start  what it starts from: the bare print, or the finish of the area it lies on
      * @param  list<SectionRowProps>  $rows
      * @param  list<MatchProps>  $matches  the finished zones beside their samples
      */
-    public function __construct(public array $rows, public array $matches)
+    public function __construct(public string $start, public array $rows, public array $matches)
     {
     }
 
@@ -80,7 +81,9 @@ final readonly class SectionProps
             );
         }
 
-        return new self($rows, $matches);
+        $carrier = $area->lies_on_id === null ? null : Area::query()->find($area->lies_on_id);
+
+        return new self($carrier === null ? 'bare print' : "finished {$carrier->name}", $rows, $matches);
     }
 
     /**

@@ -16,7 +16,7 @@ use Hyalin\Order\StepKind;
  */
 final class Metal implements Rule
 {
-    private const FLAKES = 60.0;
+    private const FLAKES = 200.0;
 
     public function constraints(FigurePlan $figure, array $steps): iterable
     {

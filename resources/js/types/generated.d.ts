@@ -441,6 +441,7 @@ export interface OrderStepProps {
     hexes: Array<string>;
     cautions: Array<string>;
     cleaner: string | null;
+    tool: string;
 }
 
 export interface OwnRuleProps {
@@ -664,6 +665,7 @@ export interface SectionCellProps {
 }
 
 export interface SectionProps {
+    start: string;
     rows: Array<SectionRowProps>;
     matches: Array<MatchProps>;
 }
@@ -763,4 +765,10 @@ export interface UndercoatProps {
     coats: number;
     colour: ColourProps;
     difference: number;
+}
+
+export interface WorkCardProps {
+    steps: Array<string>;
+    masks: Array<string>;
+    cautions: Array<string>;
 }

@@ -6,15 +6,18 @@ import { stepWords } from './order';
 /** One step: what, why here, what it asks to be masked, what can hurt. */
 export function StepDetail({
     order,
+    planned,
     step,
     onChoose,
 }: {
     order: OrderProps;
+    planned: OrderProps;
     step: OrderStepProps;
     onChoose: (id: string) => void;
 }) {
     const words = (id: string) => stepWords(order, id);
     const index = order.steps.findIndex((s) => s.id === step.id);
+    const plannedAt = planned.steps.findIndex((s) => s.id === step.id);
     const after = strongest(order.rules.filter((r) => r.after === step.id && r.isKept));
     const before = strongest(order.rules.filter((r) => r.before === step.id && r.isKept));
     const mask = order.masks.find((m) => m.step === step.id);
@@ -22,6 +25,7 @@ export function StepDetail({
         <section aria-label="The chosen step" className="flex flex-col gap-2 text-sm">
             <h2 className="text-base leading-tight font-semibold">
                 {index + 1}. {capital(step.words)}
+                {plannedAt !== index && <span className="font-normal text-quiet"> (planned as {plannedAt + 1})</span>}
             </h2>
             <p className="text-quiet">
                 {step.areaNames.length > 0 ? `${step.areaNames.join(', ')}; ` : ''}
@@ -32,7 +36,7 @@ export function StepDetail({
             <Why title="After" rules={after} other={(r) => r.before} words={words} onChoose={onChoose} />
             <Why title="Before" rules={before} other={(r) => r.after} words={words} onChoose={onChoose} />
             {step.cautions.length > 0 && (
-                <details className="border-l-4 border-ink pl-2">
+                <details key={step.kind} open={isNews(step)} className="border-l-4 border-ink pl-2">
                     <summary className="cursor-pointer font-semibold">What can hurt</summary>
                     {step.cautions.map((caution) => (
                         <p key={caution}>{caution}</p>
@@ -138,4 +142,13 @@ export function Broken({ order, onMend }: { order: OrderProps; onMend: (id: stri
             )}
         </ul>
     );
+}
+
+/** What can hurt is shown open once a session for each kind of step; after that it is one press away. */
+const seen = new Map<string, string>();
+
+function isNews(step: OrderStepProps): boolean {
+    const first = seen.get(step.kind);
+    if (first === undefined) seen.set(step.kind, step.id);
+    return first === undefined || first === step.id;
 }

@@ -4,12 +4,12 @@ import { dilutionWords, many, one, zonesWords } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
 import { MixList } from '@/shared/ui/drops';
-import type { CardAreaProps, FigureProps } from '@/types/generated';
+import type { CardAreaProps, FigureProps, WorkCardProps } from '@/types/generated';
 
-type Props = { figure: FigureProps; areas: CardAreaProps[] };
+type Props = { figure: FigureProps; areas: CardAreaProps[]; work: WorkCardProps | null };
 
 /** The recipe on paper: the section, the mixes in drops, the steps, room for notes. */
-export default function CardPage({ figure, areas }: Props) {
+export default function CardPage({ figure, areas, work }: Props) {
     return (
         <div className="mx-auto max-w-4xl p-6 print:max-w-none print:p-0">
             <Head title={`Card of ${figure.name}`} />
@@ -55,7 +55,7 @@ export default function CardPage({ figure, areas }: Props) {
                     {area.wish !== null && <p className="mb-2 text-sm text-quiet">{area.wish}</p>}
                     <SectionView
                         rows={area.section.rows}
-                        names={['bare print', ...area.layers.map((l, i) => `${i + 1}  ${l.technique}`)]}
+                        names={[area.section.start, ...area.layers.map((l, i) => `${i + 1}  ${l.technique}`)]}
                         height={34}
                     />
                     <ol className="mt-3 flex flex-col gap-2">
@@ -82,10 +82,36 @@ export default function CardPage({ figure, areas }: Props) {
                     </ol>
                 </article>
             ))}
+            {work && areas.length > 0 && <Work work={work} />}
             <p className="text-xs text-quiet">
                 Colours are predictions from the paints&apos; optics under {figure.light}; where a paint was not
                 measured they are estimates.
             </p>
         </div>
+    );
+}
+
+/** The order of work, its masks, and what can hurt. */
+function Work({ work }: { work: WorkCardProps }) {
+    return (
+        <section className="mb-6 text-sm">
+            <h2 className="mb-2 border-b-2 border-ink text-lg">Order of work</h2>
+            <ol className="list-decimal pl-8 sm:columns-2 sm:gap-8">
+                {work.steps.map((step, i) => (
+                    <li key={i} className="mb-1 break-inside-avoid leading-tight">
+                        {step}
+                    </li>
+                ))}
+            </ol>
+            {work.masks.map((mask) => (
+                <p key={mask} className="mt-2">
+                    {mask}
+                </p>
+            ))}
+            <h3 className="mt-4 font-semibold">What can hurt</h3>
+            {work.cautions.map((caution) => (
+                <p key={caution}>{caution}</p>
+            ))}
+        </section>
     );
 }

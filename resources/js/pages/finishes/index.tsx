@@ -192,7 +192,7 @@ function Finish({
                 )}
                 <SectionView
                     rows={section.rows}
-                    names={['bare print', ...stack.map((l) => l.technique)]}
+                    names={[section.start, ...stack.map((l) => l.technique)]}
                     notes={['', ...stack.map(layerNote)]}
                     selected={{ row, zone: place.zone }}
                     onSelect={setPlace}
@@ -330,8 +330,8 @@ function Finish({
                     </div>
                 ) : (
                     <p className="text-sm text-quiet">
-                        This is the bare print, {judged?.cells[0]?.colour.name}. Choose a band of the section to change
-                        that layer, or add one above it.
+                        This is the {section.start}, {judged?.cells[0]?.colour.name}. Choose a band of the section to
+                        change that layer, or add one above it.
                     </p>
                 )}
             </aside>

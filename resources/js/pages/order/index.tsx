@@ -88,6 +88,7 @@ function Board({
     const [chosen, setChosen] = useState<string | null>(ids[0] ?? null);
     const [part, setPart] = useState(ALL);
     const [kind, setKind] = useState<StepKind | typeof ALL>(ALL);
+    const [tool, setTool] = useState(ALL);
     const [problem, setProblem] = useState<string | null>(null);
     const asking = useRef<AbortController | null>(null);
     const steps = arranged(order, ids);
@@ -156,6 +157,18 @@ function Board({
                         onPick={setKind}
                     />
                 </div>
+                <div className="w-32">
+                    <Pick
+                        label="Tool"
+                        hideLabel
+                        value={tool}
+                        options={[
+                            { value: ALL, label: 'all tools' },
+                            ...[...new Set(order.steps.map((s) => s.tool))].map((t) => ({ value: t, label: t })),
+                        ]}
+                        onPick={setTool}
+                    />
+                </div>
                 {!isPlanned && (
                     <Button
                         onClick={() => {
@@ -199,13 +212,17 @@ function Board({
                     lanes={build.parts.map((p) => ({ id: String(p.id), name: p.name }))}
                     chosen={chosen}
                     broken={broken}
-                    dimmed={(s) => (part !== ALL && !s.partIds.includes(part)) || (kind !== ALL && s.kind !== kind)}
+                    dimmed={(s) =>
+                        (part !== ALL && !s.partIds.includes(part)) ||
+                        (kind !== ALL && s.kind !== kind) ||
+                        (tool !== ALL && s.tool !== tool)
+                    }
                     onChoose={setChosen}
                     onMove={(id, to) => void judge(moved(ids, id, to))}
                 />
             </div>
             <div className="grid shrink-0 grid-cols-1 gap-5 overflow-y-auto lg:h-60 lg:grid-cols-3">
-                {step ? <StepDetail order={order} step={step} onChoose={setChosen} /> : <span />}
+                {step ? <StepDetail order={order} planned={planned} step={step} onChoose={setChosen} /> : <span />}
                 <section aria-label="Rules not kept" className="flex flex-col gap-2">
                     <h2 className="text-sm font-semibold">Rules</h2>
                     <Broken

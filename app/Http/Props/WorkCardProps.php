@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props;
+
+use App\Adapters\WorkPlan;
+use App\Models\Figure;
+use Hyalin\InvalidInput;
+use Hyalin\Order\Cautions;
+use Hyalin\Order\OrderPlanner;
+
+/**
+ * The order of work on the card: steps, masks, what can hurt.
+ */
+final readonly class WorkCardProps
+{
+    /**
+     * @param  list<string>  $steps  in their order, each in a line
+     * @param  list<string>  $masks
+     * @param  list<string>  $cautions  each once
+     */
+    public function __construct(public array $steps, public array $masks, public array $cautions)
+    {
+    }
+
+    /** @return self|null null when there is nothing to do, or the order cannot be made */
+    public static function of(Figure $figure): ?self
+    {
+        try {
+            $plan = WorkPlan::of($figure);
+            $order = OrderProps::of($figure, $plan, $figure->own_order === null ? OrderPlanner::plan($plan) : OrderPlanner::judge($plan, $figure->own_order));
+        } catch (InvalidInput) {
+            return null;
+        }
+        $steps = $masks = $cautions = [];
+        $number = [];
+        foreach ($order->steps as $n => $step) {
+            $number[$step->id] = $n + 1;
+            $where = match (count($step->areaNames)) {
+                0 => '',
+                1, 2 => implode(', ', $step->areaNames).': ',
+                default => count($step->areaNames).' areas: ',
+            };
+            $steps[] = "{$where}{$step->words}; {$step->minutes} min, dry in {$step->dryMinutes} min";
+            foreach ($step->cautions as $caution) {
+                $cautions[$caution] = true;
+            }
+        }
+        foreach ($order->masks as $mask) {
+            $masks[] = sprintf('For step %d, mask %s: %s; %.0f mm. %s, within %d h.', $number[$mask->step], implode(', ', $mask->protects), $mask->material, $mask->mm, ucfirst($mask->peel), $mask->mostHours);
+        }
+
+        return $steps === [] ? null : new self($steps, $masks, [...array_keys($cautions), ...($cautions === [] ? [] : [Cautions::FIRST])]);
+    }
+}
