@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Adapters\PictureFile;
 use App\Adapters\PictureIntake;
 use App\Adapters\UnreadablePicture;
 use App\Models\Figure;
@@ -18,6 +19,11 @@ use Illuminate\Validation\ValidationException;
  */
 final class HangPicture
 {
+    /** A small copy tells how much of a picture is clipped. */
+    private const JUDGED_SIDE = 240;
+
+    private const CLIPPED = 0.02;
+
     /** @throws ValidationException when it is no picture, too large or damaged; nothing is added then */
     public function __invoke(Figure $figure, string $bytes, string $title, PictureKind $kind): Picture
     {
@@ -41,7 +47,17 @@ final class HangPicture
             'height' => $intake->height,
             'kind' => $kind,
             'block_grid' => $intake->blockGrid,
-            'remarks' => $intake->remarks ?: null,
+            'remarks' => [...$intake->remarks, ...self::clipped($intake->png)] ?: null,
         ]);
+    }
+
+    /** @return list<string> */
+    private static function clipped(string $png): array
+    {
+        $pixels = PictureFile::decode($png)?->overview(null, self::JUDGED_SIDE) ?? [];
+        $clipped = count(array_filter($pixels, static fn (int $p): bool => ($p >> 16) === 255 || ($p >> 8 & 255) === 255 || ($p & 255) === 255));
+        $share = $clipped / max(1, count($pixels));
+
+        return $share < self::CLIPPED ? [] : [sprintf('%.0f of 100 of its pixels are clipped: the colours there are brighter than the picture could hold.', ceil(100 * $share))];
     }
 }

@@ -71,6 +71,59 @@ final class ReferenceTest extends TestCase
         self::assertSame([], Storage::disk('local')->allFiles());
     }
 
+    public function test_inks_films_and_deep_colours_are_told_apart(): void
+    {
+        // Four components in the frame header of a JPEG: amounts of ink.
+        $cmyk = "\xFF\xD8\xFF\xC0".pack('nCnnC', 20, 8, 40, 60, 4).str_repeat("\x01\x11\x00", 4)."\xFF\xD9";
+        $this->upload('inks.jpg', $cmyk)->assertUnprocessable()->assertJsonPath('errors.picture.0', fn (string $words): bool => str_contains($words, 'CMYK'));
+        $image = imagecreatetruecolor(40, 40);
+        imagefilledrectangle($image, 0, 0, 39, 19, 0xFFF0D0);
+        imagefilledrectangle($image, 0, 20, 39, 39, 0x405060);
+        ob_start();
+        imagepng($image);
+        $png = (string) ob_get_clean();
+        $frames = pack('N', 8).'acTL'.pack('NN', 3, 0);
+        $moving = substr($png, 0, 33).$frames.pack('N', crc32(substr($frames, 4))).substr($png, 33);
+        $this->upload('moving.png', $moving)->assertUnprocessable()->assertJsonPath('errors.picture.0', fn (string $words): bool => str_contains($words, 'several pictures'));
+        self::assertSame(0, Picture::query()->count());
+        // Half of this one is clipped: it is kept, and says so.
+        $this->upload('bright.png', $png)->assertCreated()->assertJsonPath('remarks.0', '50 of 100 of its pixels are clipped: the colours there are brighter than the picture could hold.');
+    }
+
+    public function test_a_stroke_gives_the_ramp_and_what_a_picture_is_moves_its_colours(): void
+    {
+        $figure = $this->figure();
+        $area = $this->area($figure);
+        $image = imagecreatetruecolor(100, 40);
+        for ($x = 0; $x < 100; $x++) {
+            imagefilledrectangle($image, $x, 0, $x, 39, (60 + $x) << 16 | (40 + (int) ($x * 0.8)) << 8 | 30 + intdiv($x, 2));
+        }
+        ob_start();
+        imagepng($image);
+        $this->upload('ramp.png', (string) ob_get_clean(), $figure->id)->assertCreated()->assertJson(['kind' => 'artwork', 'shading' => null, 'crop' => null]);
+        $picture = Picture::query()->sole();
+        $url = "/figures/{$figure->id}/pictures/{$picture->id}";
+        $this->postJson("/figures/{$figure->id}/areas/{$area->id}/samples", ['pictureId' => $picture->id, 'zone' => 'mid', 'method' => 'stroke', 'points' => [[0.05, 0.5], [0.95, 0.5], [0.05, 0]]])
+            ->assertCreated()->assertJsonCount(5);
+        $before = $area->samples()->where('zone', 'shade')->sole()->lightness;
+        // Real light will fall on the figure again: the shade is to be painted lighter than it looks.
+        $this->patchJson($url, ['shading' => 'real light', 'kind' => 'photo of a real thing'])->assertOk()->assertJson(['shading' => 'real light']);
+        self::assertGreaterThan($before + 3, $area->samples()->where('zone', 'shade')->sole()->lightness);
+        $this->patchJson($url, ['shading' => 'painted on'])->assertOk();
+        self::assertEqualsWithDelta($before, $area->samples()->where('zone', 'shade')->sole()->lightness, 1e-9);
+        // Its main colours, in a crop of its light end only.
+        $whole = $this->getJson("{$url}/palette?most=4")->assertOk()->json();
+        $this->patchJson($url, ['crop' => [0.8, 0.0, 0.2, 1.0]])->assertOk();
+        $light = $this->getJson("{$url}/palette?most=4")->assertOk()->json('0.colour.lab.0');
+        self::assertIsArray($whole);
+        self::assertGreaterThan(45, $light);
+        $this->patchJson($url, ['crop' => [0.8, 0.0, 0.5, 1.0]])->assertUnprocessable();
+        $this->putJson("{$url}/neutral", ['method' => 'hand', 'points' => [[0.1, 0.1]]])->assertUnprocessable();
+        $this->putJson("{$url}/neutral", ['method' => 'hand', 'points' => [[0.0, 0.0], [1.0, 0.0], [1.0, 1.0], [0.0, 1.0]]])->assertUnprocessable()
+            ->assertJsonPath('errors.points.0', fn (string $words): bool => str_contains($words, 'not one colour'));
+        self::assertNull($picture->refresh()->neutral);
+    }
+
     public function test_spots_and_lassos_take_the_colour_that_is_there(): void
     {
         $image = imagecreatetruecolor(100, 100);
