@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Adapters\CommandLine\BadInput;
+use App\Adapters\CommandLine\Document;
 use Hyalin\Colour\Illuminant;
 use Hyalin\InvalidInput;
 use Illuminate\Console\Command;
@@ -100,6 +101,31 @@ abstract class CoreCommand extends Command
         $text = stream_get_contents($this->input(), self::LONGEST_LINE);
 
         return self::decode($text === false ? '' : $text);
+    }
+
+    /**
+     * @template T
+     *
+     * @param  list<mixed>  $entries
+     * @param  callable(Document): T  $read
+     * @return list<T>
+     *
+     * @throws BadInput naming the entry
+     */
+    protected static function each(array $entries, string $what, callable $read): array
+    {
+        $found = [];
+        foreach ($entries as $n => $entry) {
+            try {
+                $document = Document::of($entry, "the {$what}");
+                $found[] = $read($document);
+                $document->refuseUnknown();
+            } catch (BadInput $e) {
+                throw $e->within("{$what} ".($n + 1));
+            }
+        }
+
+        return $found;
     }
 
     /** @throws BadInput */

@@ -47,31 +47,6 @@ final class OrderCommand extends CoreCommand
     }
 
     /**
-     * @template T
-     *
-     * @param  list<mixed>  $entries
-     * @param  callable(Document): T  $read
-     * @return list<T>
-     *
-     * @throws BadInput naming the entry
-     */
-    private static function each(array $entries, string $what, callable $read): array
-    {
-        $found = [];
-        foreach ($entries as $n => $entry) {
-            try {
-                $document = Document::of($entry, "the {$what}");
-                $found[] = $read($document);
-                $document->refuseUnknown();
-            } catch (BadInput $e) {
-                throw $e->within("{$what} ".($n + 1));
-            }
-        }
-
-        return $found;
-    }
-
-    /**
      * @param  list<mixed>  $entries
      * @return list<array{string, string}>
      *

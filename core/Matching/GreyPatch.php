@@ -26,7 +26,7 @@ final readonly class GreyPatch implements ColourCorrection
     /** One step of the camera that makes a larger CIEDE2000 than this leaves only noise. */
     private const NOISE = 6.0;
 
-    private const UNEVEN = 8.0;
+    private const UNEVEN = 5.0;
 
     /**
      * @param  ColourTemperature  $lamp  of the light in the picture, as this camera saw it

@@ -33,6 +33,7 @@ final class ImportsTest extends TestCase
         'Cup' => ['Colour', 'Optics'],
         'Formats' => ['Colour'],
         'Order' => [],
+        'Bench' => ['Order'],
         'Matching' => ['Numeric', 'Colour', 'Optics', 'Finish', 'Mixing'],
     ];
 
