@@ -72,6 +72,24 @@ final class CommandLineTest extends PlainTestCase
         self::assertEquals([5.0, 0.5, 5.5, [['face', 'collar']], [['painting' => 'coat', 'protect' => 'collar', 'mm' => 80.0]], true], [$answer['maskMinutes'], $answer['softMinutes'], $answer['total'], $answer['brokenSoft'], $answer['masks'], $answer['optimal']]);
     }
 
+    public function test_steps_are_laid_over_evenings_as_the_contract_says(): void
+    {
+        $task = [
+            'steps' => [['id' => 'prime', 'minutes' => 20], ['id' => 'base', 'minutes' => 40, 'splittable' => false], ['id' => 'sand', 'minutes' => 90, 'splittable' => true]],
+            'lags' => [['from' => 'prime', 'to' => 'base', 'minMinutes' => 60, 'maxMinutes' => null]],
+            'sessions' => [['start' => '2026-11-25T19:00:00+01:00', 'minutes' => 120], ['start' => '2026-11-26T19:00:00+01:00', 'minutes' => 120]],
+        ];
+        [$code, $out] = $this->artisan('hyalin:schedule', json_encode($task, JSON_THROW_ON_ERROR));
+        $answer = json_decode($out, true);
+        self::assertSame(0, $code);
+        self::assertIsArray($answer);
+        self::assertSame(['placed', 'finish', 'boundFinish', 'sessionsUsed', 'milliseconds'], array_keys($answer));
+        // The sanding fills the drying, and what is left of it the next evening.
+        self::assertIsArray($answer['placed']);
+        self::assertContains(['id' => 'prime', 'start' => '2026-11-25T19:00:00+01:00', 'end' => '2026-11-25T19:20:00+01:00'], $answer['placed']);
+        self::assertSame(['2026-11-26T19:30:00+01:00', '2026-11-26T19:30:00+01:00', 2], [$answer['finish'], $answer['boundFinish'], $answer['sessionsUsed']]);
+    }
+
     public function test_two_readings_give_back_the_paint_and_impossible_ones_are_named(): void
     {
         $flat = static fn (float $v): array => array_fill(0, 36, $v);
@@ -119,6 +137,8 @@ final class CommandLineTest extends PlainTestCase
             ['hyalin:convert --from=lab --to=xyz --illuminant=F2', '', 'illuminant', 'not known'],
             ['hyalin:difference', "[[50,0,0]]\n", 'line 1', '[[L,a,b],[L,a,b]]'],
             ['hyalin:difference', "{not json\n", 'line 1', 'not JSON'],
+            ['hyalin:schedule', '{"steps":[{"id":"a","minutes":90}],"sessions":[{"start":"2026-11-25T19:00:00Z","minutes":60}]}', '', 'allow it to be split'],
+            ['hyalin:schedule', '{"steps":[{"id":"a","minutes":9}],"sessions":[{"start":"2026-02-31T19:00:00Z","minutes":60}]}', 'session 1, start', 'not a date and time'],
             ['hyalin:order', '{"areas":[]}', '', 'no area'],
             ['hyalin:order', '{"areas":[{"id":"a","method":"pour"}]}', 'area 1, method', 'known are spray, brush'],
             ['hyalin:order', '{"areas":[{"id":"a","method":"spray"},{"id":"b","method":"spray"}],"before":[["a","b"],["b","a"]]}', '', '"a" before "b" before "a"'],
