@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Tests\Bench\FinishBench;
 use Tests\Bench\MatchBench;
 use Tests\Bench\MixBench;
+use Tests\Bench\OrderBench;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
@@ -18,3 +19,4 @@ printf(
 (new MixBench)->run(in_array('--full', $argv, true));
 (new FinishBench)->run();
 (new MatchBench)->run();
+(new OrderBench)->run();
