@@ -92,6 +92,7 @@ final class WorkPlan
             $pot->kind === PaintKind::Chrome,
             $draft->technique === Technique::Varnish ? self::sheen($pot->sheen) : null,
             count($draft->zones) === 5 && ($draft->technique === Technique::BaseCoat || $draft->technique === Technique::SprayCan || $draft->technique === Technique::Airbrush && $draft->coats > 1),
+            $draft->technique === Technique::Chipping,
         );
     }
 

@@ -16,6 +16,8 @@ final readonly class LayerPlan
      * @param  int  $minutes  hands on, all coats
      * @param  int  $dryMinutes  until the next coat
      * @param  bool  $isFlake  metal: tape over it lifts it
+     * @param  bool  $covers  hides what lies beneath it: that need not be protected before
+     * @param  bool  $isOverFluid  painted over masking fluid that is peeled off again: chipping
      * @param  string|null  $sheen  what a varnish leaves: matt, satin or gloss
      */
     public function __construct(
@@ -30,6 +32,7 @@ final readonly class LayerPlan
         public bool $isChrome = false,
         public ?string $sheen = null,
         public bool $covers = false,
+        public bool $isOverFluid = false,
     ) {
     }
 }

@@ -16,6 +16,10 @@ final class Masks
 
     public const BULK_MINUTES_A_CM2 = 0.15;
 
+    private const CHIP_MINUTES = 4.0;
+
+    private const CHIP_MINUTES_A_CM2 = 0.1;
+
     /** Masking fluid is not left on for days. */
     private const FLUID_HOURS = 24;
 
@@ -29,6 +33,9 @@ final class Masks
     {
         $masks = [];
         foreach ($order as $n => $step) {
+            if ($step->layer()->isOverFluid ?? false) {
+                $masks[] = self::chips($figure, $order, $n, $step);
+            }
             if ($step->kind === StepKind::Spray && count($step->areas) === 1) {
                 $mask = self::at($figure, $order, $n, $step->areas[0]);
                 if ($mask !== null) {
@@ -38,6 +45,31 @@ final class Masks
         }
 
         return $masks;
+    }
+
+    /**
+     * Masking fluid between the colour to keep and the one that chips off it.
+     *
+     * @param  list<Step>  $order
+     */
+    private static function chips(FigurePlan $figure, array $order, int $n, Step $step): MaskPlan
+    {
+        $area = $figure->area($step->areas[0] ?? '') ?? throw new \LogicException('a layer is on an area');
+        $below = self::lastBefore($order, $n, $area->id);
+
+        return new MaskPlan(
+            $step->id,
+            [$area->id],
+            0.0,
+            0.0,
+            0.0,
+            $below === null ? null : $order[$below]->id,
+            $below === null ? 0 : $order[$below]->dryMinutes,
+            self::FLUID_HOURS,
+            self::CHIP_MINUTES + self::CHIP_MINUTES_A_CM2 * $area->squareCm,
+            'dab it on where it wears, let it turn clear, paint over it, rub it off with a thumb while the coat is soft',
+            null,
+        );
     }
 
     /** @return float minutes to protect one area against spray on its neighbour */

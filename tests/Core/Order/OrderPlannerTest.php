@@ -108,6 +108,17 @@ final class OrderPlannerTest extends TestCase
         self::assertEqualsWithDelta(100 * 0.04 + 5 * 0.15, $plan->maskMinutes(), 1e-9);
     }
 
+    public function test_chipping_has_its_fluid_between_the_colour_to_keep_and_the_one_that_chips(): void
+    {
+        $plan = OrderPlanner::plan(FigurePlan::of([new PartPlan('p', 'Bell', PrintProcess::MeltedPlastic)], [
+            self::area('x', 'Enamel', 'p', 0, [self::layer('rust', StepKind::Brush), new LayerPlan('paint', StepKind::Brush, 'chipping', Chemistry::Acrylic, 10, 15, isOverFluid: true)]),
+        ]));
+        self::assertCount(1, $plan->masks);
+        self::assertSame(['layer rust', 'layer paint', ['x'], 24], [$plan->masks[0]->after, $plan->masks[0]->step, $plan->masks[0]->protects, $plan->masks[0]->mostHours]);
+        self::assertSame('masking fluid', $plan->masks[0]->material());
+        self::assertStringContainsString('while the coat is soft', $plan->masks[0]->peel);
+    }
+
     #[DataProvider('chemistries')]
     public function test_films_that_attack_each_other_stop_the_plan_with_a_remedy(Chemistry $below, bool $sealed, Chemistry $above, bool $stops, string $words): void
     {

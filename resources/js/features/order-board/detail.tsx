@@ -51,9 +51,10 @@ export function StepDetail({
 function MaskWords({ mask }: { mask: MaskProps }) {
     return (
         <p className="border border-strong p-2">
-            <strong>Mask {mask.protects.join(', ')}</strong>: {mask.material}; {Math.round(mask.mm)} mm of border,{' '}
-            {Math.round(mask.squareCm)} cm² in bulk, about {Math.round(mask.minutes)} min. On when it has dried for{' '}
-            {minutesWords(mask.dryMinutes)}, off within {mask.mostHours} h: {mask.peel}.
+            <strong>Mask {mask.protects.join(', ')}</strong>: {mask.material};{' '}
+            {mask.mm > 0 && `${Math.round(mask.mm)} mm of border, ${Math.round(mask.squareCm)} cm² in bulk, `}about{' '}
+            {Math.round(mask.minutes)} min. On when it has dried for {minutesWords(mask.dryMinutes)}, off within{' '}
+            {mask.mostHours} h: {mask.peel}.
             {mask.warning !== null && <strong className="block">{capital(mask.warning)}.</strong>}
         </p>
     );
