@@ -42,7 +42,7 @@ final class WorkPlan
     /** @throws InvalidOrder when it cannot be built so */
     public static function of(Figure $figure): FigurePlan
     {
-        $parts = array_values($figure->parts()->get()->map(static fn (Part $p): PartPlan => new PartPlan((string) $p->id, $p->name, $p->process, $p->is_base, $p->is_fiddly))->all());
+        $parts = array_values($figure->parts()->get()->map(static fn (Part $p): PartPlan => new PartPlan((string) $p->id, $p->name, $p->process, $p->is_base, $p->is_fiddly, $p->attachments))->all());
         $areas = $figure->areas()->with(['layers.paints.paint'])->get();
         $painter = $figure->painter()->firstOrFail();
 

@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property PrintProcess $process
  * @property bool $is_base what the figure stands on
  * @property bool $is_fiddly too small to hold
+ * @property string|null $attachments magnets, pins, straps, in words
  */
 final class Part extends Model
 {

@@ -37,6 +37,9 @@ final class StepList
                 $part->process === PrintProcess::Resin ? self::RESIN : self::PLASTIC,
                 $part->process === PrintProcess::Resin ? 10 : 60,
             );
+            if ($part->attachments !== null) {
+                $steps[] = new Step("attach {$part->id}", StepKind::Glue, "Attach to {$part->name}: {$part->attachments}", [], [$part->id], [], 10, 30);
+            }
         }
 
         return $steps;

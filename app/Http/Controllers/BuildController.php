@@ -31,10 +31,11 @@ final class BuildController
 
     public function updatePart(Request $request, Figure $figure, Part $part): JsonResponse
     {
-        $request->validate(['process' => ['sometimes', Rule::enum(PrintProcess::class)], 'isBase' => ['sometimes', 'boolean'], 'isFiddly' => ['sometimes', 'boolean']]);
+        $request->validate(['process' => ['sometimes', Rule::enum(PrintProcess::class)], 'isBase' => ['sometimes', 'boolean'], 'isFiddly' => ['sometimes', 'boolean'], 'attachments' => ['sometimes', 'nullable', 'string', 'max:120']]);
         $part->process = $request->enum('process', PrintProcess::class) ?? $part->process;
         $part->is_base = $request->boolean('isBase', $part->is_base);
         $part->is_fiddly = $request->boolean('isFiddly', $part->is_fiddly);
+        $part->attachments = $request->has('attachments') ? ($request->string('attachments')->trim()->value() ?: null) : $part->attachments;
         $part->save();
 
         return new JsonResponse(['message' => 'Kept.']);

@@ -8,7 +8,8 @@ use Hyalin\Order\PrintProcess;
 
 final readonly class BuiltPartProps
 {
-    public function __construct(public int $id, public string $name, public PrintProcess $process, public bool $isBase, public bool $isFiddly)
+    /** @param  string|null  $attachments  magnets, pins, straps that go on before paint */
+    public function __construct(public int $id, public string $name, public PrintProcess $process, public bool $isBase, public bool $isFiddly, public ?string $attachments)
     {
     }
 }

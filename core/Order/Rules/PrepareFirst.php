@@ -10,7 +10,7 @@ use Hyalin\Order\Rule;
 use Hyalin\Order\StepKind;
 
 /**
- * A part is smooth and clean before any paint or glue is on it.
+ * A part is smooth and clean before any paint or glue is on it, and what is attached to it is on before its paint.
  */
 final class PrepareFirst implements Rule
 {
@@ -20,6 +20,13 @@ final class PrepareFirst implements Rule
             foreach ($prepare->kind === StepKind::Prepare ? $steps : [] as $step) {
                 if ($step->kind !== StepKind::Prepare && array_intersect($step->parts, $prepare->parts) !== []) {
                     yield Constraint::must($prepare->id, $step->id, 'preparation first', 'paint shows every line and fingerprint beneath it');
+                }
+            }
+        }
+        foreach ($figure->parts as $part) {
+            foreach ($part->attachments === null ? [] : $steps as $step) {
+                if ($step->areas !== [] && in_array($part->id, $step->parts, true)) {
+                    yield Constraint::must("attach {$part->id}", $step->id, 'attachments before paint', 'magnets, pins and straps hold on bare print, and their marks are primed over');
                 }
             }
         }

@@ -122,6 +122,7 @@ export interface BuiltPartProps {
     process: PrintProcess;
     isBase: boolean;
     isFiddly: boolean;
+    attachments: string | null;
 }
 
 export interface CardAreaProps {

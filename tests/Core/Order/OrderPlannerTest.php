@@ -55,6 +55,16 @@ final class OrderPlannerTest extends TestCase
         self::assertBefore(OrderPlanner::plan(self::keeper([School::BaseTogether])), 'glue body rock', 'layer prime');
     }
 
+    public function test_what_is_attached_goes_on_after_preparation_and_before_paint(): void
+    {
+        $plan = OrderPlanner::plan(FigurePlan::of(
+            [new PartPlan('p', 'Hand', PrintProcess::Resin, isFiddly: true, attachments: 'a 3 mm magnet')],
+            [self::area('x', 'Skin', 'p', 0, [self::layer('u', StepKind::Prime), self::layer('s', StepKind::Brush)])],
+        ));
+        self::assertSame(['prepare p', 'attach p', 'layer u', 'layer s'], array_map(static fn (Step $s): string => $s->id, $plan->steps));
+        self::assertStringContainsString('temporary handle', $plan->steps[0]->words);
+    }
+
     public function test_what_a_joint_hides_is_painted_and_varnished_before_it_is_glued(): void
     {
         $figure = FigurePlan::of(

@@ -109,6 +109,44 @@ export function Build({ figure, build }: { figure: FigureProps; build: BuildProp
                                             />
                                             the base
                                         </label>
+                                        <label className="flex items-center gap-2 whitespace-nowrap">
+                                            <input
+                                                type="checkbox"
+                                                checked={part.isFiddly}
+                                                onChange={(event) =>
+                                                    void attempt(() =>
+                                                        send(
+                                                            'PATCH',
+                                                            url('build.part', { figure: figure.id, part: part.id }),
+                                                            { isFiddly: event.target.checked },
+                                                        ),
+                                                    )
+                                                }
+                                            />
+                                            too small to hold
+                                        </label>
+                                    </td>
+                                </tr>
+                                <tr>
+                                    <td colSpan={4} className="pb-1 pl-4">
+                                        <input
+                                            aria-label={`Attached to ${part.name} before paint`}
+                                            placeholder="attached before paint: magnets, pins, straps"
+                                            maxLength={120}
+                                            className="w-full border border-strong bg-raised px-2 py-1"
+                                            defaultValue={part.attachments ?? ''}
+                                            onBlur={(event) => {
+                                                const attachments = event.target.value;
+                                                if (attachments !== (part.attachments ?? ''))
+                                                    void attempt(() =>
+                                                        send(
+                                                            'PATCH',
+                                                            url('build.part', { figure: figure.id, part: part.id }),
+                                                            { attachments },
+                                                        ),
+                                                    );
+                                            }}
+                                        />
                                     </td>
                                 </tr>
                                 {build.areas
