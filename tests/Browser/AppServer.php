@@ -68,8 +68,8 @@ final class AppServer
         $driverPort = self::freePort();
         $this->driverUrl = "http://127.0.0.1:{$driverPort}";
         $this->start('chromedriver', ['/usr/bin/chromedriver', "--port={$driverPort}"], $root, []);
-        $this->await('web', $this->url.'/up', 20);
-        $this->await('chromedriver', $this->driverUrl.'/status', 20);
+        $this->await('web', $this->url.'/up', 90);
+        $this->await('chromedriver', $this->driverUrl.'/status', 90);
     }
 
     /**

@@ -80,7 +80,7 @@ final class ShelfAndCupTest extends BrowserTestCase
         // The page dies meanwhile.
         $this->offline(false);
         $this->browser->navigate()->refresh();
-        $this->browser->wait(15, 100)->until(
+        $this->browser->wait(90, 100)->until(
             fn (): bool => count($this->browser->findElements(WebDriverBy::xpath("//section[@aria-label='What was done']//li"))) === $before + 1,
         );
         $this->keys('z');
