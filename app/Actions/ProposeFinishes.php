@@ -76,10 +76,14 @@ final class ProposeFinishes
         return new OneMorePotProps(ColourProps::of($targets[$zone] ?? Lab::of(50, 0, 0)), Zone::from($zone), $best->total, min($best->total, $after->total));
     }
 
-    /** @throws ValidationException when no area has a sample */
-    public function forFigure(Figure $figure, Painter $painter, bool $brushOnly, ?int $mostPots, ?Progress $progress): FigureProposalProps
+    /**
+     * @param  list<int>|null  $only  ids of the pots to use
+     *
+     * @throws ValidationException when no area has a sample
+     */
+    public function forFigure(Figure $figure, Painter $painter, bool $brushOnly, ?int $mostPots, ?array $only, ?Progress $progress): FigureProposalProps
     {
-        $shelf = ProposalShelf::of($painter);
+        $shelf = ProposalShelf::of($painter, $only);
         $areas = $figure->areas()->with(['samples', 'layers.paints.paint'])->get()->filter(static fn (Area $a): bool => $a->samples->isNotEmpty())->keyBy('id');
         $asked = [];
         $prediction = null;

@@ -91,6 +91,18 @@ final class ProposalTest extends TestCase
         self::assertLessThanOrEqual($sum($tight['areas']) + 1.5, $sum($free['areas']));
     }
 
+    public function test_a_whole_figure_uses_only_the_pots_chosen(): void
+    {
+        $pots = $this->stock();
+        $this->ramp($this->area);
+        $only = [$pots['Lamp Ochre'], $pots['Peat'], $pots['Chalk White']];
+        $id = $this->postJson("/figures/{$this->figure->id}/proposal-searches", ['only' => $only])->assertAccepted()->json('id');
+        self::assertIsInt($id);
+        foreach ((array) $this->getJson("/proposal-searches/{$id}")->assertOk()->json('answer.areas.*.proposal.pots.*.paintId') as $used) {
+            self::assertContains($used, [...$only, $pots['Primer Black'], $pots['Primer White']]);
+        }
+    }
+
     public function test_a_search_that_is_stopped_or_fails_says_so(): void
     {
         Queue::fake();

@@ -40,9 +40,8 @@ final class ProposalController
     public function find(Request $request, Figure $figure, Area $area, ProposeFinishes $propose, #[CurrentUser] Painter $painter): JsonResponse
     {
         $request->validate(['brushOnly' => ['sometimes', 'boolean'], 'only' => ['sometimes', 'nullable', 'array', 'list'], 'only.*' => ['integer']]);
-        $only = $request->filled('only') ? array_values(array_map(static fn (mixed $id): int => is_numeric($id) ? (int) $id : 0, $request->array('only'))) : null;
 
-        return new JsonResponse($propose->forArea($figure, $area, $painter, $request->boolean('brushOnly'), $only));
+        return new JsonResponse($propose->forArea($figure, $area, $painter, $request->boolean('brushOnly'), self::only($request)));
     }
 
     public function oneMore(Request $request, Figure $figure, Area $area, ProposeFinishes $propose, #[CurrentUser] Painter $painter): JsonResponse
@@ -53,16 +52,23 @@ final class ProposalController
     /** Starts a search for the whole figure in the queue. */
     public function store(Request $request, Figure $figure, #[CurrentUser] Painter $painter): JsonResponse
     {
-        $request->validate(['brushOnly' => ['sometimes', 'boolean'], 'mostPots' => ['nullable', 'integer', 'between:3,60']]);
+        $request->validate(['brushOnly' => ['sometimes', 'boolean'], 'mostPots' => ['nullable', 'integer', 'between:3,60'], 'only' => ['sometimes', 'nullable', 'array', 'list'], 'only.*' => ['integer']]);
         $search = new ProposalSearch(['figure_id' => $figure->id, 'request' => [
             'brushOnly' => $request->boolean('brushOnly'),
             'mostPots' => $request->filled('mostPots') ? $request->integer('mostPots') : null,
+            'only' => self::only($request),
         ]]);
         $search->painter_id = $painter->id;
         $search->save();
         ProposeFigure::dispatch($search);
 
         return new JsonResponse(ProposalSearchProps::of($search), JsonResponse::HTTP_ACCEPTED);
+    }
+
+    /** @return list<int>|null ids of the pots to use; null for any */
+    private static function only(Request $request): ?array
+    {
+        return $request->filled('only') ? array_values(array_map(static fn (mixed $id): int => is_numeric($id) ? (int) $id : 0, $request->array('only'))) : null;
     }
 
     public function progress(ProposalSearch $proposalSearch): JsonResponse

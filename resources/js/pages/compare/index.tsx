@@ -107,6 +107,7 @@ export default function ComparePage({ figure, photos, photoId, references, areas
 
     const found = areas.filter((a) => a.mean !== null);
     const off = found.filter((a) => a.isWithin === false);
+    const farthest = [...found].sort((p, q) => (q.worst ?? 0) - (p.worst ?? 0))[0];
     const mean = found.reduce((sum, a) => sum + (a.mean ?? 0), 0) / Math.max(1, found.length);
 
     return (
@@ -240,7 +241,10 @@ export default function ComparePage({ figure, photos, photoId, references, areas
                                     {many(found.length, 'area')};{' '}
                                     {off.length === 0
                                         ? 'all within their tolerance: nothing to do.'
-                                        : `${many(off.length, 'area')} off.`}
+                                        : `${many(off.length, 'area')} off.`}{' '}
+                                    {worst &&
+                                        worst.worst !== null &&
+                                        `Worst: ${worst.name}, ${one(worst.worst)} in one zone.`}
                                 </p>
                             )}
                             {area && (

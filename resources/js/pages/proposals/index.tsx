@@ -69,7 +69,7 @@ export default function ProposalsPage({ figure, areas, areaId, version, pots }: 
                             setBrushOnly(tools === 'brush');
                         }}
                     />
-                    {area && <PotChooser pots={pots} only={only} onOnly={setOnly} />}
+                    <PotChooser pots={pots} only={only} onOnly={setOnly} />
                 </div>
                 {area && version !== null ? (
                     <AreaProposals
@@ -81,7 +81,12 @@ export default function ProposalsPage({ figure, areas, areaId, version, pots }: 
                         only={only}
                     />
                 ) : (
-                    <WholeFigure key={String(brushOnly)} figure={figure} brushOnly={brushOnly} />
+                    <WholeFigure
+                        key={`${brushOnly} ${only?.join(' ')}`}
+                        figure={figure}
+                        brushOnly={brushOnly}
+                        only={only}
+                    />
                 )}
             </div>
         </Shell>

@@ -11,7 +11,15 @@ import type { AreaProposalProps, FigureProposalProps, FigureProps, ProposalSearc
 const ASK_AGAIN = 500;
 
 /** Finishes for all areas that share pots; searched for in the queue. */
-export function WholeFigure({ figure, brushOnly }: { figure: FigureProps; brushOnly: boolean }) {
+export function WholeFigure({
+    figure,
+    brushOnly,
+    only,
+}: {
+    figure: FigureProps;
+    brushOnly: boolean;
+    only: number[] | null;
+}) {
     const [most, setMost] = useState(0);
     const [search, setSearch] = useState<ProposalSearchProps | null>(null);
     const [problem, setProblem] = useState<string | null>(null);
@@ -79,7 +87,7 @@ export function WholeFigure({ figure, brushOnly }: { figure: FigureProps; brushO
                                 await send<ProposalSearchProps>(
                                     'POST',
                                     url('proposal-searches.store', { figure: figure.id }),
-                                    { brushOnly, mostPots: most === 0 ? null : most },
+                                    { brushOnly, only, mostPots: most === 0 ? null : most },
                                 ),
                             );
                         })
