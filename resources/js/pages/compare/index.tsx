@@ -242,9 +242,7 @@ export default function ComparePage({ figure, photos, photoId, references, areas
                                     {off.length === 0
                                         ? 'all within their tolerance: nothing to do.'
                                         : `${many(off.length, 'area')} off.`}{' '}
-                                    {worst &&
-                                        worst.worst !== null &&
-                                        `Worst: ${worst.name}, ${one(worst.worst)} in one zone.`}
+                                    {farthest && `Worst: ${farthest.name}, ${one(farthest.worst ?? 0)} in one zone.`}
                                 </p>
                             )}
                             {area && (

@@ -96,6 +96,7 @@ export function Build({ figure, build }: { figure: FigureProps; build: BuildProp
                                         <label className="flex items-center gap-2 whitespace-nowrap">
                                             <input
                                                 type="checkbox"
+                                                className="h-6 w-6"
                                                 checked={part.isBase}
                                                 onChange={(event) =>
                                                     void attempt(() =>
@@ -112,6 +113,7 @@ export function Build({ figure, build }: { figure: FigureProps; build: BuildProp
                                         <label className="flex items-center gap-2 whitespace-nowrap">
                                             <input
                                                 type="checkbox"
+                                                className="h-6 w-6"
                                                 checked={part.isFiddly}
                                                 onChange={(event) =>
                                                     void attempt(() =>
@@ -275,6 +277,7 @@ function AreaRow({ figure, area, attempt }: { figure: FigureProps; area: BuiltAr
                 <label className="flex items-center gap-2">
                     <input
                         type="checkbox"
+                        className="h-6 w-6"
                         checked={area.isHidden}
                         onChange={(event) => {
                             save({ isHidden: event.target.checked });
@@ -355,6 +358,7 @@ function AddBoundary({ areas, onAdd }: { areas: readonly Option[]; onAdd: (body:
             <label className="flex min-h-10 items-center gap-2 text-sm">
                 <input
                     type="checkbox"
+                    className="h-6 w-6"
                     checked={curved}
                     onChange={(event) => {
                         setCurved(event.target.checked);
