@@ -47,10 +47,9 @@ final class CompareFigure
         foreach ($photo === null ? [] : $photo->findings()->get() as $finding) {
             $findings[$finding->area_id][] = $finding;
         }
-        $focal = array_values($figure->balances->filter(static fn (Balance $b): bool => $b->kind === BalanceKind::FocalPoint)->map(static fn (Balance $b): int => $b->area_id)->all());
         $areas = [];
         foreach ($figure->areas()->with(['layers.paints.paint', 'samples'])->get() as $area) {
-            $areas[] = $this->area($figure, $area, $findings[$area->id] ?? [], $area->tolerance ?? (in_array($area->id, $focal, true) ? self::FOCAL : self::USUAL));
+            $areas[] = $this->area($figure, $area, $findings[$area->id] ?? [], self::tolerance($figure, $area));
         }
 
         return $areas;
@@ -76,11 +75,7 @@ final class CompareFigure
         $optics = FigureOptics::of($figure, $area, Illuminant::D65);
         $predicted = $optics->section(AreaFinishProps::drafts($area->load('layers.paints.paint')))->top();
         $shelf = ProposalShelf::of($painter);
-        $props = null;
-        foreach ($this($figure, $photo) as $compared) {
-            $props = $compared->areaId === $area->id ? $compared : $props;
-        }
-        $touchUp = TouchUp::find($optics->prediction, self::painted($predicted, $found), $shelf->shelf, $wanted, $props->tolerance ?? self::USUAL);
+        $touchUp = TouchUp::find($optics->prediction, self::painted($predicted, $found), $shelf->shelf, $wanted, self::tolerance($figure, $area));
 
         return new TouchUpProps(
             $touchUp->layer === null ? null : LayerProps::of($shelf->draft($touchUp->layer)),
@@ -92,6 +87,14 @@ final class CompareFigure
             $touchUp->isWithin,
             $area->version,
         );
+    }
+
+    /** @return float CIEDE2000 in the mean; the painter's own, or less for a focal point than for others */
+    private static function tolerance(Figure $figure, Area $area): float
+    {
+        $isFocal = $figure->balances->contains(static fn (Balance $b): bool => $b->kind === BalanceKind::FocalPoint && $b->area_id === $area->id);
+
+        return $area->tolerance ?? ($isFocal ? self::FOCAL : self::USUAL);
     }
 
     /** @param  list<Finding>  $findings */

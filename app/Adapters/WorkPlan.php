@@ -14,7 +14,6 @@ use App\Models\Paint;
 use App\Models\PaintKind;
 use App\Models\Part;
 use Hyalin\Finish\Technique;
-use Hyalin\Optics\Sheen;
 use Hyalin\Order\AreaPlan;
 use Hyalin\Order\BoundaryPlan;
 use Hyalin\Order\Chemistry;
@@ -24,7 +23,6 @@ use Hyalin\Order\InvalidOrder;
 use Hyalin\Order\JointPlan;
 use Hyalin\Order\LayerPlan;
 use Hyalin\Order\PartPlan;
-use Hyalin\Order\PrintProcess;
 use Hyalin\Order\School;
 use Hyalin\Order\StepKind;
 
@@ -90,7 +88,7 @@ final class WorkPlan
             $shared,
             array_filter($pots, static fn (Paint $p): bool => $p->kind->isFlake()) !== [],
             $pot->kind === PaintKind::Chrome,
-            $draft->technique === Technique::Varnish ? self::sheen($pot->sheen) : null,
+            $draft->technique === Technique::Varnish ? $pot->sheen->value : null,
             count($draft->zones) === 5 && ($draft->technique === Technique::BaseCoat || $draft->technique === Technique::SprayCan || $draft->technique === Technique::Airbrush && $draft->coats > 1),
             $draft->technique === Technique::Chipping,
         );
@@ -121,15 +119,5 @@ final class WorkPlan
             PaintKind::Powder => Chemistry::Powder,
             default => Chemistry::Acrylic,
         };
-    }
-
-    private static function sheen(Sheen $sheen): string
-    {
-        return $sheen->value;
-    }
-
-    public static function process(string $value): PrintProcess
-    {
-        return PrintProcess::tryFrom($value) ?? PrintProcess::Resin;
     }
 }

@@ -20,9 +20,10 @@ use Hyalin\Mixing\MissingPaint;
  */
 final readonly class ProposalSearch
 {
-    private const DARK = 25.0;
+    /** L* up to which a primer counts as dark, and from which as light. */
+    private const DARK = 50.0;
 
-    private const LIGHT = 75.0;
+    private const LIGHT = 60.0;
 
     private ProposalBench $bench;
 
@@ -335,7 +336,7 @@ final readonly class ProposalSearch
             }
         }
 
-        return $best !== null && ($dark ? $bestLightness <= self::DARK + 25 : $bestLightness >= self::LIGHT - 15) ? $best : null;
+        return $best !== null && ($dark ? $bestLightness <= self::DARK : $bestLightness >= self::LIGHT) ? $best : null;
     }
 
     /**

@@ -27,15 +27,4 @@ final readonly class AreaPlan
         public bool $isHidden = false,
     ) {
     }
-
-    public function isSprayed(): bool
-    {
-        foreach ($this->layers as $layer) {
-            if ($layer->kind === StepKind::Spray) {
-                return true;
-            }
-        }
-
-        return false;
-    }
 }

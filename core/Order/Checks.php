@@ -77,7 +77,7 @@ final class Checks
                 continue;
             }
             if ($area->layers === []) {
-                $found[] = new Trouble("{$area->name} shows and has no layer yet.", 'Build its finish, or say in the brief that it is hidden.', false, null, $area->id);
+                $found[] = new Trouble("{$area->name} shows and has no layer yet.", 'Build its finish, or tick it as hidden under How it is built.', false, null, $area->id);
 
                 continue;
             }

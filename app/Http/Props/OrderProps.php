@@ -83,7 +83,7 @@ final readonly class OrderProps
             $step->dryMinutes,
             $hexes[$step->layer()->key ?? ''] ?? [],
             array_values(Cautions::at($step, $process)),
-            $step->kind->isSprayed() || $step->kind === StepKind::Spray ? $step->layer()?->chemistry->cleaner() : null,
+            $step->kind->isSprayed() ? $step->layer()?->chemistry->cleaner() : null,
             self::tool($step->kind),
         );
     }

@@ -29,7 +29,7 @@ export function StepDetail({
             </h2>
             <p className="text-quiet">
                 {step.areaNames.length > 0 ? `${step.areaNames.join(', ')}; ` : ''}
-                {minutesWords(step.minutes)} at the bench, dry in {minutesWords(step.dryMinutes)}
+                about {minutesWords(step.minutes)} at the bench, dry in about {minutesWords(step.dryMinutes)}
                 {step.cleaner !== null && `; cleans with ${step.cleaner}`}
             </p>
             {mask && <MaskWords mask={mask} />}

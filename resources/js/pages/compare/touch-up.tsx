@@ -1,5 +1,6 @@
 import { router } from '@inertiajs/react';
 import { useEffect, useState } from 'react';
+import { wire } from '@/features/finish/layers';
 import { ApiError, send } from '@/shared/lib/api';
 import { capital, dilutionWords, many, one, zonesWords } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
@@ -44,7 +45,7 @@ export function TouchUpAdvice({
         try {
             const at = { figure: figureId, area: areaId };
             const now = await send<LayerProps[]>('GET', url('finishes.layers', at));
-            await send('PUT', url('finishes.update', at), { layers: [...now, layer], version });
+            await send('PUT', url('finishes.update', at), { layers: wire([...now, layer]), version });
             router.visit(url('figures.finishes', at));
         } catch (error) {
             if (!(error instanceof ApiError)) throw error;

@@ -188,9 +188,9 @@ function Board({
             </div>
             <div className="text-sm">
                 <p className="leading-tight">
-                    <strong className="text-lg">{many(steps.length, 'step')}</strong>,{' '}
-                    {minutesWords(order.handsOnMinutes)} at the bench. Masks: {Math.round(order.maskMm)} mm, about{' '}
-                    {minutesWords(Math.round(order.maskMinutes))}
+                    <strong className="text-lg">{many(steps.length, 'step')}</strong>, about{' '}
+                    {minutesWords(order.handsOnMinutes)} at the bench (estimate). Masks: {Math.round(order.maskMm)} mm,
+                    about {minutesWords(Math.round(order.maskMinutes))}
                     <span className="block text-xs text-quiet">
                         {musts > 0 && (
                             <strong className="text-ink">

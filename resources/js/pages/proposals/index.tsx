@@ -2,6 +2,7 @@ import { Link, router } from '@inertiajs/react';
 import { useCallback, useEffect, useState } from 'react';
 import { SectionStrip } from '@/features/section/section-strip';
 import { Shell } from '@/features/shell/shell';
+import { wire } from '@/features/finish/layers';
 import { ApiError, send } from '@/shared/lib/api';
 import { capital, many, minutesWords, one } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
@@ -131,10 +132,7 @@ function AreaProposals({
         async (layers: ProposalProps['layers']) => {
             try {
                 await send('PUT', url('finishes.update', { figure: figure.id, area: area.id }), {
-                    layers: layers.map((layer) => ({
-                        ...layer,
-                        mix: layer.mix.map(({ paintId, drops }) => ({ paintId, drops })),
-                    })),
+                    layers: wire(layers),
                     version,
                 });
                 router.visit(url('figures.finishes', { figure: figure.id, area: area.id }));

@@ -1,5 +1,6 @@
 import { Link, router } from '@inertiajs/react';
 import { useEffect, useState } from 'react';
+import { wire } from '@/features/finish/layers';
 import { ApiError, send } from '@/shared/lib/api';
 import { many, minutesWords, one } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
@@ -55,10 +56,7 @@ export function WholeFigure({
 
     async function adopt({ areaId, version, proposal }: AreaProposalProps) {
         await send('PUT', url('finishes.update', { figure: figure.id, area: areaId }), {
-            layers: proposal.layers.map((layer) => ({
-                ...layer,
-                mix: layer.mix.map(({ paintId, drops }) => ({ paintId, drops })),
-            })),
+            layers: wire(proposal.layers),
             version,
         });
         setAdopted((now) => [...now, areaId]);
