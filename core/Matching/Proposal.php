@@ -42,12 +42,29 @@ final readonly class Proposal
     {
         $cups = [];
         foreach ($this->layers as $layer) {
-            if (! $layer->grown && (count($layer->drops) > 1 || $layer->thinner > 0)) {
-                $cups[json_encode($layer->drops)."/{$layer->thinner}"] = true;
+            $isMixed = count($layer->drops) > 1 || $layer->thinner > 0;
+            if ($isMixed && ! ($layer->grown && self::growsFrom($cups, $layer))) {
+                $cups[json_encode($layer->drops)."/{$layer->thinner}"] = $layer->drops;
             }
         }
 
         return count($cups);
+    }
+
+    /**
+     * Whether a cup is there already that drops were added to; grown from a pot used as it is, it is a cup of its own.
+     *
+     * @param  array<string, array<int, int>>  $cups
+     */
+    private static function growsFrom(array $cups, ProposedLayer $layer): bool
+    {
+        foreach ($cups as $drops) {
+            if (array_diff_key($drops, $layer->drops) === []) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return list<int> places on the shelf, each once */

@@ -21,7 +21,7 @@ export function HeatMap({
                 <tr>
                     <th className="text-left font-normal">area</th>
                     {ZONES.map((zone) => (
-                        <th key={zone} className="w-9 font-normal">
+                        <th key={zone} className="px-1 font-normal">
                             {zone}
                         </th>
                     ))}

@@ -168,7 +168,7 @@ export default function ComparePage({ figure, photos, photoId, references, areas
                         )}
                     </div>
                 </section>
-                <nav aria-label="All areas" className="shrink-0 overflow-y-auto border-l border-line p-3 lg:w-[21rem]">
+                <nav aria-label="All areas" className="shrink-0 overflow-y-auto border-l border-line p-3 lg:w-[23rem]">
                     <HeatMap areas={areas} chosen={areaId} onChoose={setAreaId} />
                     <p className="text-xs text-quiet">
                         The blacker, the farther off.{' '}
@@ -180,7 +180,7 @@ export default function ComparePage({ figure, photos, photoId, references, areas
                 </nav>
                 <aside
                     aria-label="What the photo says"
-                    className="flex shrink-0 flex-col gap-3 overflow-y-auto border-l border-line p-4 lg:w-[27rem]"
+                    className="flex shrink-0 flex-col gap-3 overflow-y-auto border-l border-line p-4 lg:w-[26rem]"
                 >
                     <Choice<Side>
                         label="Show"
