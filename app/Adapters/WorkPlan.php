@@ -13,6 +13,7 @@ use App\Models\OwnRule;
 use App\Models\Paint;
 use App\Models\PaintKind;
 use App\Models\Part;
+use Hyalin\Colour\Srgb;
 use Hyalin\Finish\Technique;
 use Hyalin\Order\AreaPlan;
 use Hyalin\Order\BoundaryPlan;
@@ -22,6 +23,7 @@ use Hyalin\Order\FigurePlan;
 use Hyalin\Order\InvalidOrder;
 use Hyalin\Order\JointPlan;
 use Hyalin\Order\LayerPlan;
+use Hyalin\Order\LayerTone;
 use Hyalin\Order\PartPlan;
 use Hyalin\Order\School;
 use Hyalin\Order\StepKind;
@@ -47,7 +49,7 @@ final class WorkPlan
         return FigurePlan::of(
             $parts,
             array_values($areas->map(static fn (Area $a): AreaPlan => self::area($a))->all()),
-            array_values($figure->joints()->get()->map(static fn (Joint $j): JointPlan => new JointPlan((string) $j->part_id, (string) $j->other_id, array_map(strval(...), $j->hides ?? [])))->all()),
+            array_values($figure->joints()->get()->map(static fn (Joint $j): JointPlan => new JointPlan((string) $j->part_id, (string) $j->other_id, array_map(strval(...), $j->hides ?? []), $j->seam))->all()),
             array_values($figure->boundaries()->get()->map(static fn (Boundary $b): BoundaryPlan => new BoundaryPlan((string) $b->area_id, (string) $b->other_id, $b->mm, $b->is_curved))->all()),
             array_values(array_filter(array_map(static fn (string $s): ?School => School::tryFrom($s), $painter->schools ?? []))),
             array_values($figure->ownRules()->get()->map(static fn (OwnRule $r): Constraint => $r->weight === null
@@ -69,7 +71,7 @@ final class WorkPlan
             $layers[] = self::layer($draft, $priming ? $path : null);
         }
 
-        return new AreaPlan((string) $area->id, $area->name, (string) $area->part_id, $area->depth, $area->square_cm ?? self::USUAL_CM2, $layers, $area->lies_on_id === null ? null : (string) $area->lies_on_id, $area->is_hidden);
+        return new AreaPlan((string) $area->id, $area->name, (string) $area->part_id, $area->depth, $area->square_cm ?? self::USUAL_CM2, $layers, $area->lies_on_id === null ? null : (string) $area->lies_on_id, $area->is_hidden, $area->reach);
     }
 
     /** @param  string|null  $shared  the same for one prime of several areas */
@@ -91,7 +93,18 @@ final class WorkPlan
             $draft->technique === Technique::Varnish ? $pot->sheen->value : null,
             count($draft->zones) === 5 && ($draft->technique === Technique::BaseCoat || $draft->technique === Technique::SprayCan || $draft->technique === Technique::Airbrush && $draft->coats > 1),
             $draft->technique === Technique::Chipping,
+            self::tone($draft->technique),
+            Srgb::hex($pot->thick_hex)->toXyz()->toLab()->lightness,
         );
+    }
+
+    private static function tone(Technique $technique): ?LayerTone
+    {
+        return match ($technique) {
+            Technique::Wash, Technique::OneCoat, Technique::RecessShade => LayerTone::Shade,
+            Technique::DryBrush, Technique::Overbrush, Technique::EdgeHighlight => LayerTone::Light,
+            default => null,
+        };
     }
 
     private static function kind(Technique $technique, bool $priming): StepKind

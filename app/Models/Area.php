@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Hyalin\Order\Reach;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -21,6 +22,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $depth 0 lies innermost
  * @property float|null $square_cm
  * @property bool $is_hidden
+ * @property Reach $reach
  * @property float|null $tolerance CIEDE2000 the painted piece may differ by; null for the usual
  * @property int $version
  * @property-read int|null $layers_count
@@ -30,12 +32,12 @@ final class Area extends Model
 {
     protected $guarded = ['id', 'figure_id'];
 
-    protected $attributes = ['version' => 1, 'position' => 0, 'depth' => 0, 'is_hidden' => false];
+    protected $attributes = ['version' => 1, 'position' => 0, 'depth' => 0, 'is_hidden' => false, 'reach' => 'open'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['tolerance' => 'float', 'square_cm' => 'float', 'is_hidden' => 'boolean'];
+        return ['tolerance' => 'float', 'square_cm' => 'float', 'is_hidden' => 'boolean', 'reach' => Reach::class];
     }
 
     /** @return BelongsTo<Figure, $this> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Hyalin\Order\Seam;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -14,14 +15,17 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $part_id
  * @property int $other_id
  * @property list<int>|null $hides ids of areas
+ * @property Seam $seam
  */
 final class Joint extends Model
 {
     protected $guarded = ['id', 'figure_id'];
 
+    protected $attributes = ['seam' => 'fits'];
+
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['hides' => 'array'];
+        return ['hides' => 'array', 'seam' => Seam::class];
     }
 }

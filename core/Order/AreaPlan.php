@@ -15,6 +15,7 @@ final readonly class AreaPlan
      * @param  list<LayerPlan>  $layers  in stack order
      * @param  string|null  $liesOn  id of the area it lies on when that is finished
      * @param  bool  $isHidden  no eye reaches it on the finished figure
+     * @param  Reach  $reach  what gets to it
      */
     public function __construct(
         public string $id,
@@ -25,6 +26,7 @@ final readonly class AreaPlan
         public array $layers,
         public ?string $liesOn = null,
         public bool $isHidden = false,
+        public Reach $reach = Reach::Open,
     ) {
     }
 }

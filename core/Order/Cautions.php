@@ -23,6 +23,10 @@ final class Cautions
                 $found['resin'] = 'Uncured resin: nitrile gloves, eye cover, fresh air; never on the skin or into the drain. Cured before it is sanded or thrown away.';
             }
         }
+        if ($step->kind === StepKind::Fill) {
+            $found['resin'] = 'Resin and putty: nitrile gloves, fresh air; cured before it is touched.';
+            $found['lamp'] = 'UV lamp: eyes covered.';
+        }
         if ($step->kind === StepKind::Glue) {
             $found['glue'] = 'Cyanoacrylate: fumes, and it bonds skin at once.';
         }

@@ -16,7 +16,7 @@ final class Checks
      */
     public static function of(FigurePlan $figure, array $steps): array
     {
-        $found = [...self::chemistry($figure), ...self::completeness($figure, $steps)];
+        $found = [...self::chemistry($figure), ...self::completeness($figure, $steps), ...Habits::of($figure)];
         usort($found, static fn (Trouble $p, Trouble $q): int => $q->stops <=> $p->stops);
 
         return $found;
@@ -86,6 +86,12 @@ final class Checks
                     $found[] = new Trouble("{$area->name}, {$layer->words}: planned, and in no step.", null, true, null, $area->id);
                 }
             }
+            foreach ($area->layers as $layer) {
+                if (! $area->reach->allows($layer->kind)) {
+                    $found[] = self::unreached($area, $layer);
+                    break;
+                }
+            }
             $first = $area->layers[0];
             if ($area->liesOn === null && $first->kind !== StepKind::Prime && ! $first->isFlake) {
                 $found[] = new Trouble("{$area->name} begins with {$first->words} on the bare print.", 'Paint holds to a primer: put one first.', false, "layer {$first->key}", $area->id);
@@ -106,6 +112,15 @@ final class Checks
         }
 
         return $found;
+    }
+
+    private static function unreached(AreaPlan $area, LayerPlan $layer): Trouble
+    {
+        $remedy = $area->reach === Reach::None
+            ? 'It stays the colour of its prime: choose that well, or paint it before something is glued over it.'
+            : 'Put it on with the brush, or spray it before its parts are glued.';
+
+        return new Trouble("{$area->name}, {$layer->words}: it cannot be reached so ({$area->reach->value}).", $remedy, true, "layer {$layer->key}", $area->id);
     }
 
     /** Chrome and powders get none. */

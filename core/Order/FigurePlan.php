@@ -78,6 +78,14 @@ final readonly class FigurePlan
         return false;
     }
 
+    /** @return bool whether a joint is glued on bare print, before the prime, as it hides nothing and the school allows it */
+    public function isGluedEarly(JointPlan $joint): bool
+    {
+        $isBase = array_filter($this->parts, static fn (PartPlan $p): bool => $p->isBase && in_array($p->id, [$joint->a, $joint->b], true)) !== [];
+
+        return $joint->hides === [] && (! $isBase || $this->follows(School::BaseTogether));
+    }
+
     public function area(string $id): ?AreaPlan
     {
         foreach ($this->areas as $area) {

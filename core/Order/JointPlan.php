@@ -10,7 +10,7 @@ namespace Hyalin\Order;
 final readonly class JointPlan
 {
     /** @param  list<string>  $hides  ids of areas that cannot be reached any more once it is glued */
-    public function __construct(public string $a, public string $b, public array $hides = [])
+    public function __construct(public string $a, public string $b, public array $hides = [], public Seam $seam = Seam::Clean)
     {
     }
 }

@@ -18,6 +18,8 @@ final readonly class LayerPlan
      * @param  bool  $isFlake  metal: tape over it lifts it
      * @param  bool  $covers  hides what lies beneath it: that need not be protected before
      * @param  bool  $isOverFluid  painted over masking fluid that is peeled off again: chipping
+     * @param  LayerTone|null  $tone  whether it shades or lights
+     * @param  float|null  $lightness  L* of its main pot, thick
      * @param  string|null  $sheen  what a varnish leaves: matt, satin or gloss
      */
     public function __construct(
@@ -33,6 +35,8 @@ final readonly class LayerPlan
         public ?string $sheen = null,
         public bool $covers = false,
         public bool $isOverFluid = false,
+        public ?LayerTone $tone = null,
+        public ?float $lightness = null,
     ) {
     }
 }

@@ -11,6 +11,7 @@ enum StepKind: string
 {
     case Prepare = 'prepare';
     case Glue = 'glue';
+    case Fill = 'fill';
     case Prime = 'prime';
     case Spray = 'spray';
     case Brush = 'brush';

@@ -89,6 +89,21 @@ final class StepList
             $a = $names[$joint->a] ?? throw InvalidOrder::unknown($joint->a, 'a joint');
             $b = $names[$joint->b] ?? throw InvalidOrder::unknown($joint->b, 'a joint');
             $steps[] = new Step("glue {$joint->a} {$joint->b}", StepKind::Glue, "Dry-fit, then glue {$a} to {$b}; the joint free of paint", [], [$joint->a, $joint->b], [], 10, 30);
+            if ($joint->seam === Seam::Filled) {
+                $isEarly = $figure->isGluedEarly($joint);
+                $steps[] = new Step(
+                    "fill {$joint->a} {$joint->b}",
+                    StepKind::Fill,
+                    $isEarly
+                        ? "Fill the seam of {$a} and {$b} with putty, smooth it when hard"
+                        : "Fill the seam of {$a} and {$b} with a very thin line of resin, cured spot by spot; it needs no sanding. Touch the line up",
+                    [],
+                    [$joint->a, $joint->b],
+                    [],
+                    Seam::MINUTES,
+                    $isEarly ? Seam::PUTTY_MINUTES : Seam::RESIN_MINUTES,
+                );
+            }
         }
 
         return $steps;

@@ -22,7 +22,7 @@ final class OrderTest extends TestCase
             $this->postJson("/figures/{$figure->id}/template", ['template' => $template])->assertCreated();
             self::assertGreaterThan(1, $figure->parts()->count());
             self::assertGreaterThan(0, $figure->boundaries()->count());
-            $this->get("/figures/{$figure->id}/order")->assertInertia(fn (AssertableInertia $page) => $page->component('order/index')->where('problem', null)->has('planned.steps')->has('schools', 5));
+            $this->get("/figures/{$figure->id}/order")->assertInertia(fn (AssertableInertia $page) => $page->component('order/index')->where('problem', null)->has('planned.steps')->has('schools', 10));
         }
         $this->postJson("/figures/{$this->figure()->id}/template", ['template' => 'dragon'])->assertUnprocessable();
     }

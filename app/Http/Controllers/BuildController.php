@@ -11,6 +11,8 @@ use App\Models\Figure;
 use App\Models\Joint;
 use App\Models\Part;
 use Hyalin\Order\PrintProcess;
+use Hyalin\Order\Reach;
+use Hyalin\Order\Seam;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
@@ -43,10 +45,11 @@ final class BuildController
 
     public function updateArea(Request $request, Figure $figure, Area $area): JsonResponse
     {
-        $request->validate(['depth' => ['sometimes', 'integer', 'between:0,9'], 'squareCm' => ['sometimes', 'nullable', 'numeric', 'gt:0', 'max:10000'], 'isHidden' => ['sometimes', 'boolean']]);
+        $request->validate(['depth' => ['sometimes', 'integer', 'between:0,9'], 'squareCm' => ['sometimes', 'nullable', 'numeric', 'gt:0', 'max:10000'], 'isHidden' => ['sometimes', 'boolean'], 'reach' => ['sometimes', Rule::enum(Reach::class)]]);
         $area->depth = $request->integer('depth', $area->depth);
         $area->square_cm = $request->has('squareCm') ? ($request->filled('squareCm') ? $request->float('squareCm') : null) : $area->square_cm;
         $area->is_hidden = $request->boolean('isHidden', $area->is_hidden);
+        $area->reach = $request->enum('reach', Reach::class) ?? $area->reach;
         $area->save();
 
         return new JsonResponse(['message' => 'Kept.']);
@@ -59,6 +62,7 @@ final class BuildController
         $request->validate([
             'partId' => ['required', 'integer', $own],
             'otherId' => ['required', 'integer', 'different:partId', $own],
+            'seam' => ['sometimes', Rule::enum(Seam::class)],
             'hides' => ['sometimes', 'array', 'list'],
             'hides.*' => ['integer', Rule::exists('areas', 'id')->where('figure_id', $figure->id)],
         ], ['otherId.different' => 'A part cannot be joined with itself.']);
@@ -66,7 +70,7 @@ final class BuildController
         if ($figure->joints()->where(static fn ($q) => $q->where(['part_id' => $a, 'other_id' => $b])->orWhere(['part_id' => $b, 'other_id' => $a]))->exists()) {
             throw ValidationException::withMessages(['otherId' => 'These two are joined already.']);
         }
-        $joint = $figure->joints()->create(['part_id' => $a, 'other_id' => $b, 'hides' => $request->array('hides') ?: null]);
+        $joint = $figure->joints()->create(['part_id' => $a, 'other_id' => $b, 'hides' => $request->array('hides') ?: null, 'seam' => $request->enum('seam', Seam::class) ?? Seam::Clean]);
 
         return new JsonResponse(['id' => $joint->id], JsonResponse::HTTP_CREATED);
     }

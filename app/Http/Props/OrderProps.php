@@ -93,6 +93,7 @@ final readonly class OrderProps
         return match ($kind) {
             StepKind::Prepare => 'files and paper',
             StepKind::Glue => 'glue',
+            StepKind::Fill => 'filler',
             StepKind::Prime, StepKind::Spray, StepKind::Varnish => 'airbrush or can',
             StepKind::Mask, StepKind::Peel => 'masks',
             default => 'brush',

@@ -10,8 +10,8 @@ use Hyalin\Order\JointPlan;
 use Hyalin\Order\PartPlan;
 use Hyalin\Order\Rule;
 use Hyalin\Order\School;
+use Hyalin\Order\Seam;
 use Hyalin\Order\Step;
-use Hyalin\Order\StepKind;
 
 /**
  * What a joint hides is painted and varnished before it is glued; other joints are glued before the prime, or after all
@@ -25,8 +25,9 @@ final class Assembly implements Rule
         foreach ($figure->joints as $joint) {
             $glue = "glue {$joint->a} {$joint->b}";
             $isBase = array_intersect([$joint->a, $joint->b], $bases) !== [];
-            $early = $isBase ? $figure->follows(School::BaseTogether) : $joint->hides === [];
-            yield from $joint->hides === [] && $early ? $this->early($joint, $glue, $steps) : $this->late($figure, $joint, $glue, $steps, $isBase);
+            $early = $figure->isGluedEarly($joint);
+            yield from $early ? $this->early($joint, $glue, $steps) : $this->late($figure, $joint, $glue, $steps, $isBase);
+            yield from $joint->seam === Seam::Filled ? $this->seam($joint, $glue, $steps, $early) : [];
         }
     }
 
@@ -44,6 +45,23 @@ final class Assembly implements Rule
     }
 
     /**
+     * A seam is filled once it is there: before any paint, or on the painted piece with resin that needs no sanding.
+     *
+     * @param  list<Step>  $steps
+     * @return iterable<Constraint>
+     */
+    private function seam(JointPlan $joint, string $glue, array $steps, bool $early): iterable
+    {
+        $fill = "fill {$joint->a} {$joint->b}";
+        yield Constraint::must($glue, $fill, 'glue before filler', 'the gap is there only when the parts are joined');
+        foreach ($early ? $steps : [] as $step) {
+            if ($step->areas !== [] && array_intersect($step->parts, [$joint->a, $joint->b]) !== []) {
+                yield Constraint::must($fill, $step->id, 'filler before prime', 'putty is sanded, and the prime shows what was missed');
+            }
+        }
+    }
+
+    /**
      * @param  list<Step>  $steps
      * @return iterable<Constraint>
      */
@@ -53,7 +71,7 @@ final class Assembly implements Rule
             $hidden = array_intersect($step->areas, $joint->hides);
             if ($hidden !== []) {
                 yield Constraint::must($step->id, $glue, 'hidden before glue', 'once it is glued, no brush or spray reaches '.implode(', ', array_map(static fn (string $id): string => $figure->area($id)->name ?? $id, $hidden)));
-            } elseif ($step->kind !== StepKind::Glue && $step->areas !== [] && array_intersect($step->parts, [$joint->a, $joint->b]) !== []) {
+            } elseif ($step->areas !== [] && array_intersect($step->parts, [$joint->a, $joint->b]) !== []) {
                 yield $isBase
                     ? Constraint::must($step->id, $glue, 'base last', 'figure and base are finished apart, and varnish reaches everywhere')
                     : Constraint::should($step->id, $glue, 2.0, 'painted in sub-assemblies', 'apart it is easier to reach');

@@ -18,6 +18,8 @@ final class Metal implements Rule
 {
     private const FLAKES = 200.0;
 
+    private const FIRST = 40.0;
+
     public function constraints(FigurePlan $figure, array $steps): iterable
     {
         foreach ($steps as $metal) {
@@ -33,6 +35,13 @@ final class Metal implements Rule
                     yield Constraint::must($step->id, $metal->id, 'chrome last', 'polished metal is killed by varnish, fingers and tape: nothing comes after it');
                 } elseif ($figure->follows(School::MetalLast) && $step->kind === StepKind::Spray && $this->meet($figure, $step->areas, $metal->areas)) {
                     yield Constraint::should($step->id, $metal->id, self::FLAKES, 'metal last', 'tape over metal lifts its flakes');
+                } elseif ($figure->follows(School::MetalFirst) && $step->kind === StepKind::Spray && ! $layer->isChrome && $this->meet($figure, $step->areas, $metal->areas)) {
+                    foreach ($steps as $seal) {
+                        if ($seal->kind === StepKind::Varnish && array_intersect($seal->areas, $metal->areas) !== []) {
+                            yield Constraint::should($seal->id, $step->id, self::FIRST, 'metal first', 'the seal is on before the tape');
+                        }
+                    }
+                    yield Constraint::should($metal->id, $step->id, self::FIRST, 'metal first', 'sealed with gloss it stands the tape, and the colour beside it stays clean of flakes');
                 }
             }
         }

@@ -11,12 +11,14 @@ export type PaintKind = 'acrylic' | 'airbrush colour' | 'primer' | 'wash' | 'one
 export type PictureKind = 'artwork' | 'photo of another piece' | 'photo of a real thing' | 'photo of my painted piece';
 export type PrintProcess = 'resin' | 'melted plastic';
 export type ProposalKind = 'translucent over zenithal' | 'base, wash, highlights' | 'opaque layering' | 'undercoat and glazes';
+export type Reach = 'open' | 'brush only' | 'only the prime';
 export type RunStepState = 'open' | 'done' | 'skipped';
 export type ScaleState = 'steady' | 'filling' | 'jumped' | 'missing';
+export type Seam = 'fits' | 'filled';
 export type SearchEnding = 'proven' | 'settled' | 'stopped';
 export type Shading = 'painted on' | 'real light';
 export type Sheen = 'matt' | 'satin' | 'gloss';
-export type StepKind = 'prepare' | 'glue' | 'prime' | 'spray' | 'brush' | 'wash' | 'dry brush' | 'decal' | 'powder' | 'varnish' | 'mask' | 'peel';
+export type StepKind = 'prepare' | 'glue' | 'fill' | 'prime' | 'spray' | 'brush' | 'wash' | 'dry brush' | 'decal' | 'powder' | 'varnish' | 'mask' | 'peel';
 export type Swatch = 'black' | 'white' | 'overBlack' | 'overWhite' | 'thick' | 'tint';
 export type Technique = 'base coat' | 'airbrush' | 'spray can' | 'zenithal spray' | 'spray from 45 degrees' | 'spray from below' | 'layer' | 'wash' | 'one-coat' | 'glaze' | 'filter' | 'dry brush' | 'overbrush' | 'stipple' | 'sponge' | 'edge highlight' | 'recess shade' | 'wet blend' | 'chipping' | 'spatter' | 'pigment powder' | 'decal' | 'varnish';
 export type TintingStrength = 'weak' | 'usual' | 'strong';
@@ -114,6 +116,7 @@ export interface BuiltAreaProps {
     depth: number;
     squareCm: number | null;
     isHidden: boolean;
+    reach: Reach;
 }
 
 export interface BuiltPartProps {
@@ -320,6 +323,7 @@ export interface JointProps {
     partId: number;
     otherId: number;
     hides: Array<number>;
+    seam: Seam;
 }
 
 export interface LackProps {

@@ -10,6 +10,7 @@ const WAIT = 34;
 const LETTERS: Record<OrderStepProps['kind'], string> = {
     prepare: 'P',
     glue: 'G',
+    fill: 'F',
     prime: 'U',
     spray: 'S',
     brush: 'B',

@@ -7,7 +7,7 @@ import { Button } from '@/shared/ui/button';
 import { Field } from '@/shared/ui/field';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
-import type { BuildProps, BuiltAreaProps, FigureProps, PrintProcess } from '@/types/generated';
+import type { BuildProps, BuiltAreaProps, FigureProps, PrintProcess, Reach, Seam } from '@/types/generated';
 
 const TEMPLATES = ['figure on a base', 'bust', 'prop', 'set of equal figures'];
 
@@ -62,6 +62,7 @@ export function Build({ figure, build }: { figure: FigureProps; build: BuildProp
                                 <th className="font-normal">depth, 0 innermost</th>
                                 <th className="font-normal">cm²</th>
                                 <th className="font-normal" />
+                                <th className="font-normal" />
                             </tr>
                         </thead>
                         {build.parts.map((part) => (
@@ -92,7 +93,7 @@ export function Build({ figure, build }: { figure: FigureProps; build: BuildProp
                                             }
                                         />
                                     </td>
-                                    <td className="pl-3">
+                                    <td className="pl-3" colSpan={2}>
                                         <label className="flex items-center gap-2 whitespace-nowrap">
                                             <input
                                                 type="checkbox"
@@ -130,7 +131,7 @@ export function Build({ figure, build }: { figure: FigureProps; build: BuildProp
                                     </td>
                                 </tr>
                                 <tr>
-                                    <td colSpan={4} className="pb-1 pl-4">
+                                    <td colSpan={5} className="pb-1 pl-4">
                                         <input
                                             aria-label={`Attached to ${part.name} before paint`}
                                             placeholder="attached before paint: magnets, pins, straps"
@@ -179,7 +180,7 @@ export function Build({ figure, build }: { figure: FigureProps; build: BuildProp
                                     key={joint.id}
                                     words={`${partName(joint.partId)} and ${partName(joint.otherId)}${
                                         joint.hides.length > 0 ? `, hides ${joint.hides.map(areaName).join(', ')}` : ''
-                                    }`}
+                                    }${joint.seam === 'filled' ? ', its seam is filled' : ''}`}
                                     onRemove={() =>
                                         void attempt(() =>
                                             send(
@@ -286,6 +287,21 @@ function AreaRow({ figure, area, attempt }: { figure: FigureProps; area: BuiltAr
                     hidden
                 </label>
             </td>
+            <td className="w-36 py-0.5">
+                <Pick<Reach>
+                    label={`What reaches ${area.name}`}
+                    hideLabel
+                    value={area.reach}
+                    options={[
+                        { value: 'open', label: 'easy to reach' },
+                        { value: 'brush only', label: 'by brush only' },
+                        { value: 'only the prime', label: 'by the prime only' },
+                    ]}
+                    onPick={(reach) => {
+                        save({ reach });
+                    }}
+                />
+            </td>
         </tr>
     );
 }
@@ -317,8 +333,9 @@ function AddJoint({
     const [a, setA] = useState(parts[0]?.value ?? '');
     const [b, setB] = useState(parts[1]?.value ?? '');
     const [hides, setHides] = useState(NOTHING);
+    const [seam, setSeam] = useState<Seam>('fits');
     return (
-        <div className="mt-2 grid grid-cols-[1fr_1fr_1fr_auto] items-end gap-2 bg-sunk p-3">
+        <div className="mt-2 grid grid-cols-[1fr_1fr_1fr_1fr_auto] items-end gap-2 bg-sunk p-3">
             <Pick label="Part" value={a} options={parts} onPick={setA} />
             <Pick label="and" value={b} options={parts} onPick={setB} />
             <Pick
@@ -327,9 +344,23 @@ function AddJoint({
                 options={[{ value: NOTHING, label: 'nothing' }, ...areas]}
                 onPick={setHides}
             />
+            <Pick<Seam>
+                label="its seam"
+                value={seam}
+                options={[
+                    { value: 'fits', label: 'fits' },
+                    { value: 'filled', label: 'is filled' },
+                ]}
+                onPick={setSeam}
+            />
             <Button
                 onClick={() => {
-                    onAdd({ partId: Number(a), otherId: Number(b), hides: hides === NOTHING ? [] : [Number(hides)] });
+                    onAdd({
+                        partId: Number(a),
+                        otherId: Number(b),
+                        hides: hides === NOTHING ? [] : [Number(hides)],
+                        seam,
+                    });
                 }}
             >
                 Add joint

@@ -1,6 +1,7 @@
 import { Link, router } from '@inertiajs/react';
 import { useRef, useState, type ReactNode } from 'react';
 import { OrderBoard } from '@/features/order-board/board';
+import { OrdersBeside } from '@/features/order-board/beside';
 import { Broken, StepDetail } from '@/features/order-board/detail';
 import { arranged, moved } from '@/features/order-board/order';
 import { Shell } from '@/features/shell/shell';
@@ -90,6 +91,7 @@ function Board({
     const [kind, setKind] = useState<StepKind | typeof ALL>(ALL);
     const [tool, setTool] = useState(ALL);
     const [problem, setProblem] = useState<string | null>(null);
+    const [beside, setBeside] = useState(false);
     const asking = useRef<AbortController | null>(null);
     const steps = arranged(order, ids);
     const step = steps.find((s) => s.id === chosen);
@@ -171,6 +173,16 @@ function Board({
                 </div>
                 {!isPlanned && (
                     <Button
+                        aria-pressed={beside}
+                        onClick={() => {
+                            setBeside(!beside);
+                        }}
+                    >
+                        {beside ? 'Lanes' : 'Beside the planned order'}
+                    </Button>
+                )}
+                {!isPlanned && (
+                    <Button
                         onClick={() => {
                             setOrder(planned);
                             setIds(planned.steps.map((s) => s.id));
@@ -206,20 +218,24 @@ function Board({
             </div>
             {problem !== null && <Notice strong>{problem}</Notice>}
             <div className="relative min-h-72 flex-1 border border-line lg:min-h-0">
-                <OrderBoard
-                    steps={steps}
-                    masks={order.masks}
-                    lanes={build.parts.map((p) => ({ id: String(p.id), name: p.name }))}
-                    chosen={chosen}
-                    broken={broken}
-                    dimmed={(s) =>
-                        (part !== ALL && !s.partIds.includes(part)) ||
-                        (kind !== ALL && s.kind !== kind) ||
-                        (tool !== ALL && s.tool !== tool)
-                    }
-                    onChoose={setChosen}
-                    onMove={(id, to) => void judge(moved(ids, id, to))}
-                />
+                {beside && !isPlanned ? (
+                    <OrdersBeside planned={planned} own={{ order, steps }} chosen={chosen} onChoose={setChosen} />
+                ) : (
+                    <OrderBoard
+                        steps={steps}
+                        masks={order.masks}
+                        lanes={build.parts.map((p) => ({ id: String(p.id), name: p.name }))}
+                        chosen={chosen}
+                        broken={broken}
+                        dimmed={(s) =>
+                            (part !== ALL && !s.partIds.includes(part)) ||
+                            (kind !== ALL && s.kind !== kind) ||
+                            (tool !== ALL && s.tool !== tool)
+                        }
+                        onChoose={setChosen}
+                        onMove={(id, to) => void judge(moved(ids, id, to))}
+                    />
+                )}
             </div>
             <div className="grid shrink-0 grid-cols-1 gap-5 overflow-y-auto lg:h-60 lg:grid-cols-3">
                 {step ? <StepDetail order={order} planned={planned} step={step} onChoose={setChosen} /> : <span />}
