@@ -27,7 +27,6 @@ use Hyalin\Finish\SectionCell;
 use Hyalin\Finish\SectionRow;
 use Hyalin\Finish\Zone;
 use Hyalin\Matching\ComparedColours;
-use Hyalin\Matching\Proposal;
 use Hyalin\Matching\TouchUp;
 use Illuminate\Validation\ValidationException;
 
@@ -116,8 +115,8 @@ final class CompareFigure
             $wanted = $sample?->lab() ?? $top->cell($zone)->seen;
             $compared = $finding === null ? null : ComparedColours::of($wanted, $finding->lab());
             if ($compared !== null) {
-                $sum += Proposal::share($zone) * $compared->difference;
-                $of += Proposal::share($zone);
+                $sum += $zone->usualShare() * $compared->difference;
+                $of += $zone->usualShare();
                 $worst = max($worst, $compared->difference);
             }
             $zones[] = new ComparedZoneProps(

@@ -173,7 +173,7 @@ final class BenchScheduler
      */
     private function with(int $place, array $placed, FreeTime $free): ?array
     {
-        $from = -INF;
+        $from = $this->task->notBefore[$place] ?? -INF;
         $until = INF;
         foreach ($this->task->before[$place] as $before) {
             [$least, $most] = $this->task->after[$before][$place];
@@ -227,7 +227,7 @@ final class BenchScheduler
         $free = new FreeTime($this->task->sessions);
         $ends = [];
         foreach (self::topological($this->task) as $place) {
-            $from = -INF;
+            $from = $this->task->notBefore[$place] ?? -INF;
             foreach ($this->task->before[$place] as $before) {
                 $from = max($from, ($ends[$before] ?? -INF) + $this->task->after[$before][$place][0]);
             }

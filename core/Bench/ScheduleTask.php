@@ -20,6 +20,7 @@ final readonly class ScheduleTask
      *                                                                   the start of each that waits for it
      * @param  array<int, list<int>>  $before  by place: what it waits for
      * @param  non-empty-list<array{float, float}>  $sessions  start and end in minutes of any one clock
+     * @param  array<int, float>  $notBefore  by place: minute of that clock before which it cannot begin
      */
     private function __construct(
         public array $ids,
@@ -28,6 +29,7 @@ final readonly class ScheduleTask
         public array $after,
         public array $before,
         public array $sessions,
+        public array $notBefore = [],
     ) {
     }
 
@@ -35,10 +37,11 @@ final readonly class ScheduleTask
      * @param  list<array{string, float, bool}>  $steps  id, minutes, splittable
      * @param  list<array{string, string, float, float|null}>  $lags  from, to, least, most minutes
      * @param  list<array{float, float}>  $sessions  start, minutes; in order of time
+     * @param  array<string, float>  $notBefore  minute of the clock by step id
      *
      * @throws InvalidSchedule naming what is wrong
      */
-    public static function of(array $steps, array $lags, array $sessions): self
+    public static function of(array $steps, array $lags, array $sessions, array $notBefore = []): self
     {
         $place = [];
         foreach ($steps as $n => [$id, $minutes]) {
@@ -79,7 +82,12 @@ final readonly class ScheduleTask
             }
         }
 
-        return new self($ids ?: throw InvalidSchedule::empty('steps'), array_column($steps, 1), array_column($steps, 2), $after, array_map(static fn (array $b): array => array_values(array_unique($b)), $before), $laid);
+        $earliest = [];
+        foreach ($notBefore as $id => $minute) {
+            $earliest[$place[$id] ?? throw InvalidSchedule::unknown((string) $id)] = $minute;
+        }
+
+        return new self($ids ?: throw InvalidSchedule::empty('steps'), array_column($steps, 1), array_column($steps, 2), $after, array_map(static fn (array $b): array => array_values(array_unique($b)), $before), $laid, $earliest);
     }
 
     /**

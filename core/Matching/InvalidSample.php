@@ -13,6 +13,11 @@ final class InvalidSample extends InvalidInput
         return new self('the sample holds no pixel of the picture: draw it larger or inside the picture');
     }
 
+    public static function tooFewPieces(int $found): self
+    {
+        return new self("{$found} pieces were read; how alike they are can be said of two or more");
+    }
+
     public static function strokeTooShort(int $pixels): self
     {
         return new self("this stroke holds {$pixels} pixels; a ramp needs at least 40: draw it longer or wider");

@@ -96,10 +96,4 @@ final readonly class Proposal
     {
         return $this->total + 0.15 * $this->cups() + 0.006 * $this->minutes();
     }
-
-    /** @return float share of an area that a zone is counted with: own estimate until a mesh tells it */
-    public static function share(Zone $zone): float
-    {
-        return [0.15, 0.2, 0.3, 0.2, 0.15][$zone->index()];
-    }
 }

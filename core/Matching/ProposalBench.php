@@ -180,7 +180,7 @@ final readonly class ProposalBench
         $top = $this->section($stack)->top();
         $sum = $of = 0.0;
         foreach ($this->targets as $zone => $target) {
-            $weight = $weights === [] ? Proposal::share(Zone::from($zone)) : ($weights[$zone] ?? 0.0);
+            $weight = $weights === [] ? Zone::from($zone)->usualShare() : ($weights[$zone] ?? 0.0);
             $seen = $top->cell(Zone::from($zone))->seen;
             $sum += $weight * Ciede2000::between($target->lightness, $target->a, $target->b, $seen->lightness, $seen->a, $seen->b);
             $of += $weight;

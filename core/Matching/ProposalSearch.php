@@ -278,7 +278,7 @@ final readonly class ProposalSearch
     {
         $all = [];
         foreach (Zone::cases() as $zone) {
-            $all[$zone->value] = Proposal::share($zone);
+            $all[$zone->value] = $zone->usualShare();
         }
         foreach (array_keys($stack) as $index) {
             // The wash and the first coat touch every zone; what only touches some is right already.
@@ -297,8 +297,8 @@ final readonly class ProposalSearch
             if ($differences[$zone] > MissingPaint::OUT_OF_REACH) {
                 $lacks[$zone] = MissingPaint::from($target, $seen, $differences[$zone])->wanted;
             }
-            $total += Proposal::share(Zone::from($zone)) * $differences[$zone];
-            $of += Proposal::share(Zone::from($zone));
+            $total += Zone::from($zone)->usualShare() * $differences[$zone];
+            $of += Zone::from($zone)->usualShare();
         }
 
         return new Proposal($kind, $stack, $section, $differences, $total / $of, $lacks);

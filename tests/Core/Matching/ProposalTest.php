@@ -95,8 +95,8 @@ final class ProposalTest extends TestCase
                 $ours = $theirs = 0.0;
                 foreach (Zone::cases() as $zone) {
                     $target = Srgb::hex($ramp[$zone->index()])->toXyz()->toLab();
-                    $ours += Proposal::share($zone) * DifferenceFormula::Ciede2000->between($target, $this->section($best, $thickness)[$zone->value]);
-                    $theirs += Proposal::share($zone) * DifferenceFormula::Ciede2000->between($target, $this->section($best, $thickness, $naive)[$zone->value]);
+                    $ours += $zone->usualShare() * DifferenceFormula::Ciede2000->between($target, $this->section($best, $thickness)[$zone->value]);
+                    $theirs += $zone->usualShare() * DifferenceFormula::Ciede2000->between($target, $this->section($best, $thickness, $naive)[$zone->value]);
                 }
                 self::assertLessThan($theirs, $ours, "{$name}, films times {$thickness}");
                 $all = [$all[0] + $ours, $all[1] + $theirs];
