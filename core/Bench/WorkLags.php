@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Bench;
+
+use Hyalin\Order\Chemistry;
+use Hyalin\Order\FigurePlan;
+use Hyalin\Order\MaskPlan;
+use Hyalin\Order\PlannedOrder;
+use Hyalin\Order\School;
+use Hyalin\Order\Step;
+use Hyalin\Order\StepKind;
+
+/**
+ * The times between the steps of one figure: what must dry, and what must not wait too long. Work on one part keeps its
+ * order; parts that are not joined wait for each other only where a rule says so.
+ */
+final class WorkLags
+{
+    /** Common practice: colour dries an hour before tape lies on it. */
+    private const BEFORE_TAPE = 60;
+
+    /** Minutes a top coat stays soft enough to peel at least: common practice. */
+    private const SOFT = 30;
+
+    /**
+     * @param  list<Step>  $steps  in their order, as worked off at the bench
+     * @param  array<string, float>  $done  minute of the clock at which a step was finished
+     * @param  string  $prefix  put before every id, so that several figures can be laid together
+     */
+    public static function of(FigurePlan $figure, PlannedOrder $order, array $steps, DryingAid $aid = DryingAid::None, array $done = [], string $prefix = ''): Work
+    {
+        $lags = $notBefore = [];
+        foreach (self::pairs($figure, $order, $steps, $aid) as [$from, $to, $least, $most]) {
+            if (isset($done[$to])) {
+                continue;
+            }
+            if (isset($done[$from])) {
+                $notBefore[$prefix.$to] = max($notBefore[$prefix.$to] ?? -INF, $done[$from] + $least);
+
+                continue;
+            }
+            $lags[] = [$prefix.$from, $prefix.$to, (float) $least, $most === null ? null : (float) $most];
+        }
+        $open = array_values(array_filter($steps, static fn (Step $s): bool => ! isset($done[$s->id])));
+
+        return new Work(array_map(static fn (Step $s): array => [$prefix.$s->id, (float) $s->minutes, $s->kind === StepKind::Prepare], $open), $lags, $notBefore);
+    }
+
+    /**
+     * @param  list<Step>  $steps
+     * @return iterable<array{string, string, int, int|null}> from, to, least, most minutes
+     */
+    private static function pairs(FigurePlan $figure, PlannedOrder $order, array $steps, DryingAid $aid): iterable
+    {
+        $last = $onArea = [];
+        $byId = [];
+        foreach ($steps as $step) {
+            $byId[$step->id] = $step;
+            foreach ($step->parts as $part) {
+                $before = $last[$part] ?? null;
+                if ($before !== null) {
+                    yield [$before->id, $step->id, self::handled($before, $step, $aid), null];
+                }
+                $last[$part] = $step;
+            }
+            foreach ($step->areas as $area) {
+                $before = $onArea[$area] ?? null;
+                if ($before !== null) {
+                    yield [$before->id, $step->id, self::dried($before, $step, $aid), null];
+                }
+                if ($step->layers !== []) {
+                    $onArea[$area] = $step;
+                }
+            }
+        }
+        yield from self::musts($order, $byId);
+        yield from self::windows($figure, $order, $byId);
+    }
+
+    /** @return int minutes before a part may be taken in hand again for work elsewhere on it */
+    private static function handled(Step $before, Step $step, DryingAid $aid): int
+    {
+        return match (true) {
+            $before->areas === [] => self::dry($before, $aid),
+            // Sprayed all over: there is nowhere to hold it until it is dry.
+            $before->kind === StepKind::Prime, $step->areas === [] => self::dry($before, $aid),
+            default => 0,
+        };
+    }
+
+    private static function dried(Step $before, Step $step, DryingAid $aid): int
+    {
+        $dry = self::dry($before, $aid);
+
+        return $step->kind === StepKind::Mask ? max($dry, $aid->minutes(self::BEFORE_TAPE, self::chemistry($before))) : $dry;
+    }
+
+    private static function dry(Step $step, DryingAid $aid): int
+    {
+        return $aid->minutes($step->dryMinutes, self::chemistry($step));
+    }
+
+    private static function chemistry(Step $step): ?Chemistry
+    {
+        return $step->layer()?->chemistry;
+    }
+
+    /**
+     * Rules between parts: within a part the order already keeps them.
+     *
+     * @param  array<string, Step>  $byId
+     * @return iterable<array{string, string, int, null}>
+     */
+    private static function musts(PlannedOrder $order, array $byId): iterable
+    {
+        foreach ($order->constraints as $constraint) {
+            $first = $byId[$constraint->before] ?? null;
+            $second = $byId[$constraint->after] ?? null;
+            if ($constraint->isMust() && ! in_array($constraint, $order->broken, true) && $first !== null && $second !== null && array_intersect($first->parts, $second->parts) === []) {
+                yield [$first->id, $second->id, 0, null];
+            }
+        }
+    }
+
+    /**
+     * @param  array<string, Step>  $byId
+     * @return iterable<array{string, string, int, int|null}>
+     */
+    private static function windows(FigurePlan $figure, PlannedOrder $order, array $byId): iterable
+    {
+        $count = [];
+        foreach ($order->masks as $mask) {
+            $n = $count[$mask->step] ?? 0;
+            $count[$mask->step] = $n + 1;
+            $end = $n === 0 ? '' : " {$n}";
+            [$on, $off, $spray] = ["mask {$mask->step}{$end}", "peel {$mask->step}{$end}", $byId[$mask->step] ?? null];
+            if ($spray === null || ! isset($byId[$on], $byId[$off])) {
+                continue;
+            }
+            yield [$on, $mask->step, $byId[$on]->dryMinutes, null];
+            yield [$on, $off, 0, $mask->mostHours * 60];
+            yield self::peeled($figure, $mask, $spray, $off);
+        }
+    }
+
+    /** @return array{string, string, int, int|null} */
+    private static function peeled(FigurePlan $figure, MaskPlan $mask, Step $spray, string $off): array
+    {
+        return $figure->follows(School::PeelSoft)
+            ? [$mask->step, $off, 0, max(self::SOFT, $spray->dryMinutes)]
+            : [$mask->step, $off, $spray->dryMinutes, null];
+    }
+}
