@@ -11,6 +11,7 @@ use App\Http\Controllers\CardController;
 use App\Http\Controllers\ChipController;
 use App\Http\Controllers\CompareController;
 use App\Http\Controllers\CupController;
+use App\Http\Controllers\EveningsController;
 use App\Http\Controllers\FigureController;
 use App\Http\Controllers\FinishController;
 use App\Http\Controllers\MixController;
@@ -20,8 +21,11 @@ use App\Http\Controllers\PictureController;
 use App\Http\Controllers\PotController;
 use App\Http\Controllers\ProposalController;
 use App\Http\Controllers\ReferenceController;
+use App\Http\Controllers\RunController;
 use App\Http\Controllers\ShelfFileController;
 use App\Http\Controllers\SignInController;
+use App\Http\Controllers\TimerController;
+use App\Http\Middleware\AnswerOnce;
 use Illuminate\Support\Facades\Route;
 
 Route::middleware('guest')->group(function (): void {
@@ -63,6 +67,14 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/chips', [ChipController::class, 'index'])->name('chips');
     Route::post('/chips', [ChipController::class, 'store'])->name('chips.store');
     Route::delete('/chips/{chip}', [ChipController::class, 'destroy'])->middleware('can:own,chip')->name('chips.destroy');
+
+    Route::post('/timers', [TimerController::class, 'store'])->name('timers.store');
+    Route::delete('/timers/{timer}', [TimerController::class, 'destroy'])->middleware('can:own,timer')->name('timers.destroy');
+
+    Route::get('/evenings', [EveningsController::class, 'show'])->name('evenings');
+    Route::put('/evenings/hours', [EveningsController::class, 'hours'])->name('evenings.hours');
+    Route::post('/evenings', [EveningsController::class, 'lay'])->name('evenings.lay');
+    Route::get('/evenings.ics', [EveningsController::class, 'calendar'])->name('evenings.calendar');
 
     Route::get('/cups', [CupController::class, 'index'])->name('cups');
     Route::post('/cups', [CupController::class, 'store'])->name('cups.store');
@@ -149,7 +161,11 @@ Route::middleware('auth')->group(function (): void {
     Route::prefix('/runs/{run}')->middleware('can:own,run')->scopeBindings()->group(function (): void {
         Route::get('/', [BenchController::class, 'show'])->name('runs.show');
         Route::post('/repeat', [BenchController::class, 'repeat'])->name('runs.repeat');
-        Route::patch('/steps/{step}', [BenchController::class, 'updateStep'])->name('run-steps.update');
+        Route::middleware(AnswerOnce::class)->group(function (): void {
+            Route::post('/steps', [RunController::class, 'insertStep'])->name('run-steps.insert');
+            Route::patch('/steps/{step}', [RunController::class, 'updateStep'])->name('run-steps.update');
+            Route::post('/steps/{step}/photos', [RunController::class, 'photograph'])->name('run-steps.photograph');
+        });
     });
 
     Route::patch('/corrections/{correction}', [CompareController::class, 'take'])->middleware('can:own,correction')->name('corrections.take');

@@ -34,7 +34,7 @@ use Hyalin\Order\StepKind;
 final class WorkPlan
 {
     /** Square centimetres of an area that nobody measured: own estimate for a figure of 90 mm. */
-    private const USUAL_CM2 = 5.0;
+    public const USUAL_CM2 = 5.0;
 
     /** @var list<Technique> sprayed on the whole figure before anything is masked */
     private const PRIMING = [Technique::SprayCan, Technique::ZenithalSpray, Technique::SlantedSpray, Technique::SprayFromBelow];

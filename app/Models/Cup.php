@@ -16,6 +16,7 @@ use Illuminate\Support\Carbon;
  * @property int $id
  * @property int $painter_id
  * @property int|null $area_id
+ * @property int|null $run_step_id the step it was mixed for
  * @property string $name
  * @property float|null $target_l
  * @property float|null $target_a

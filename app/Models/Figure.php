@@ -86,4 +86,10 @@ final class Figure extends Model
     {
         return $this->hasMany(Balance::class)->orderBy('id');
     }
+
+    /** @return HasMany<RecipeVersion, $this> */
+    public function versions(): HasMany
+    {
+        return $this->hasMany(RecipeVersion::class)->orderBy('number');
+    }
 }

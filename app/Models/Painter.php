@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Database\Factories\PainterFactory;
+use Hyalin\Bench\DryingAid;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Foundation\Auth\User;
 
 /**
@@ -14,20 +16,26 @@ use Illuminate\Foundation\Auth\User;
  * @property string $name
  * @property string $email
  * @property list<string>|null $schools that differ from the default
+ * @property list<array{day: int, start: string, minutes: int}>|null $bench_hours day 1 is Monday
+ * @property array<string, array{start: string, minutes: int}|null>|null $bench_exceptions by date; null for no evening
+ * @property string|null $time_zone
+ * @property DryingAid $drying_aid
  */
 final class Painter extends User
 {
     /** @use HasFactory<PainterFactory> */
     use HasFactory;
 
-    protected $fillable = ['name', 'email', 'password', 'schools'];
+    protected $fillable = ['name', 'email', 'password', 'schools', 'bench_hours', 'bench_exceptions', 'time_zone', 'drying_aid'];
+
+    protected $attributes = ['drying_aid' => 'still air'];
 
     protected $hidden = ['password', 'remember_token'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'schools' => 'array'];
+        return ['password' => 'hashed', 'schools' => 'array', 'bench_hours' => 'array', 'bench_exceptions' => 'array', 'drying_aid' => DryingAid::class];
     }
 
     /** @return HasMany<Paint, $this> */
@@ -58,5 +66,17 @@ final class Painter extends User
     public function cups(): HasMany
     {
         return $this->hasMany(Cup::class)->orderBy('id');
+    }
+
+    /** @return HasMany<Timer, $this> */
+    public function timers(): HasMany
+    {
+        return $this->hasMany(Timer::class)->orderBy('ends_at');
+    }
+
+    /** @return HasOne<Schedule, $this> */
+    public function schedule(): HasOne
+    {
+        return $this->hasOne(Schedule::class);
     }
 }

@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  *
  * @property int $id
  * @property int $figure_id
+ * @property int|null $run_step_id the step it was taken at
  * @property string $title
  * @property string $path
  * @property int $width

@@ -17,6 +17,8 @@ use Illuminate\Support\Carbon;
  * @property int $figure_id
  * @property int|null $repeats_id
  * @property int $number
+ * @property int $copies
+ * @property BatchMode $batch_mode
  * @property Carbon|null $finished_at
  * @property Carbon $created_at
  * @property Figure $figure
@@ -28,10 +30,12 @@ final class Run extends Model
 
     protected $guarded = ['id', 'painter_id'];
 
+    protected $attributes = ['copies' => 1, 'batch_mode' => 'step by step'];
+
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['finished_at' => 'datetime'];
+        return ['finished_at' => 'datetime', 'batch_mode' => BatchMode::class];
     }
 
     /** @return BelongsTo<Figure, $this> */
@@ -50,5 +54,11 @@ final class Run extends Model
     public function steps(): HasMany
     {
         return $this->hasMany(RunStep::class)->orderBy('position');
+    }
+
+    /** @return HasMany<PieceReading, $this> */
+    public function readings(): HasMany
+    {
+        return $this->hasMany(PieceReading::class);
     }
 }

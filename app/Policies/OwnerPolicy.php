@@ -15,6 +15,7 @@ use App\Models\ProposalSearch;
 use App\Models\Run;
 use App\Models\SetAsideEdit;
 use App\Models\ShelfImport;
+use App\Models\Timer;
 use Illuminate\Auth\Access\Response;
 
 /**
@@ -23,7 +24,7 @@ use Illuminate\Auth\Access\Response;
  */
 final class OwnerPolicy
 {
-    public function own(Painter $painter, Chip|Correction|Cup|Figure|MixSearch|Paint|ProposalSearch|Run|SetAsideEdit|ShelfImport $record): Response
+    public function own(Painter $painter, Chip|Correction|Cup|Figure|MixSearch|Paint|ProposalSearch|Run|SetAsideEdit|ShelfImport|Timer $record): Response
     {
         return $record->painter_id === $painter->id ? Response::allow() : Response::denyAsNotFound();
     }

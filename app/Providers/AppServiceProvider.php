@@ -6,6 +6,7 @@ namespace App\Providers;
 
 use App\Adapters\Corrections;
 use App\Adapters\Hands;
+use App\Adapters\PaintNeeds;
 use App\Database\ImmediateSQLiteConnection;
 use App\Devices\Camera;
 use App\Devices\ColourReader;
@@ -23,6 +24,7 @@ use App\Models\ProposalSearch;
 use App\Models\Run;
 use App\Models\SetAsideEdit;
 use App\Models\ShelfImport;
+use App\Models\Timer;
 use App\Policies\OwnerPolicy;
 use Closure;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -40,6 +42,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->scoped(Hands::class);
         $this->app->scoped(Corrections::class);
+        $this->app->scoped(PaintNeeds::class);
         $this->app->bind(ColourReader::class, SimulatedColourReader::class);
         $this->app->bind(DropScale::class, SimulatedDropScale::class);
         $this->app->bind(Camera::class, SimulatedCamera::class);
@@ -52,7 +55,7 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::shouldBeStrict();
-        foreach ([Chip::class, Correction::class, Cup::class, Figure::class, MixSearch::class, Paint::class, ProposalSearch::class, Run::class, SetAsideEdit::class, ShelfImport::class] as $model) {
+        foreach ([Chip::class, Correction::class, Cup::class, Figure::class, MixSearch::class, Paint::class, ProposalSearch::class, Run::class, SetAsideEdit::class, ShelfImport::class, Timer::class] as $model) {
             Gate::policy($model, OwnerPolicy::class);
         }
         // By address and by name: guessing one painter's password from many places is slowed as well.

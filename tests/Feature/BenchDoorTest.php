@@ -15,6 +15,7 @@ use App\Models\Painter;
 use App\Models\ProposalSearch;
 use App\Models\Run;
 use App\Models\ShelfImport;
+use App\Models\Timer;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route as Routes;
@@ -67,6 +68,9 @@ final class BenchDoorTest extends TestCase
             $record->painter_id = $other->id;
             $record->save();
         }
+        $timer = new Timer(['key' => str_repeat('A', 26), 'what' => 'epoxy', 'ends_at' => now()]);
+        $timer->painter_id = $other->id;
+        $timer->save();
         $proposals = new ProposalSearch(['figure_id' => $theirs->id, 'request' => []]);
         $proposals->painter_id = $other->id;
         $proposals->save();
@@ -82,6 +86,7 @@ final class BenchDoorTest extends TestCase
         $chip->painter_id = $other->id;
         $chip->save();
         $records = [
+            'timer' => $timer->id,
             'cup' => $cup->id, 'shelfImport' => $import->id, 'balance' => $balance->id, 'chip' => $chip->id,
             'swatch' => 'thick', 'key' => str_repeat('A', 26),
             'figure' => $theirs->id, 'area' => $area->id, 'part' => $part->id, 'picture' => $picture->id, 'run' => $run->id,

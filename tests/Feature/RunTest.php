@@ -23,7 +23,7 @@ final class RunTest extends TestCase
     public function test_spray_layers_that_areas_share_are_one_step_and_the_rest_follows_the_stacks(): void
     {
         $run = $this->runOf($this->sentry());
-        $steps = $run->steps->map(static fn ($s): string => "{$s->technique->value}: {$s->area_name}")->all();
+        $steps = $run->steps->map(static fn ($s): string => "{$s->title()}: {$s->area_name}")->all();
         self::assertSame([
             'spray can: Cloak, Skin',
             'base coat: Cloak',
@@ -61,7 +61,7 @@ final class RunTest extends TestCase
         self::assertSame('Bone Lane', $again->planned_mix[1]['name']);
         self::assertSame(RunStepState::Open, $again->state);
         $this->get("/runs/{$repeat->id}")->assertInertia(fn (AssertableInertia $page) => $page
-            ->where('run.steps.1.lastTime', 'A drop of bone made it warmer.')
+            ->where('run.steps.1.lastTime', 'Run 1: A drop of bone made it warmer.')
             ->where('run.repeatsNumber', 1));
         // The drop of bone can be used again although its pot is gone from the shelf.
         $this->patchJson("/runs/{$repeat->id}/steps/{$again->id}", ['version' => 1, 'usedMix' => [['paintId' => $bone->id, 'drops' => 2]]])->assertOk();

@@ -5,21 +5,15 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\PlanSteps;
-use App\Actions\SaveVersioned;
 use App\Actions\StartRun;
 use App\Http\Props\FigureProps;
 use App\Http\Props\PotProps;
 use App\Http\Props\RunProps;
-use App\Http\Props\RunStepProps;
-use App\Http\Requests\RunStepRequest;
 use App\Models\Figure;
 use App\Models\Paint;
 use App\Models\Painter;
 use App\Models\Run;
-use App\Models\RunStep;
-use App\Models\RunStepState;
 use Illuminate\Container\Attributes\CurrentUser;
-use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
@@ -63,28 +57,5 @@ final class BenchController
             'run' => RunProps::of($run),
             'pots' => array_values($painter->paints->map(static fn (Paint $p) => PotProps::of($p))->all()),
         ]);
-    }
-
-    public function updateStep(
-        RunStepRequest $request,
-        Run $run,
-        RunStep $step,
-        SaveVersioned $save,
-        #[CurrentUser] Painter $painter,
-    ): JsonResponse {
-        $before = $run->repeats?->steps()->where('position', $step->position)->first();
-        $show = static fn (RunStep $s): RunStepProps => RunStepProps::of($s, $before);
-        $save(
-            $painter->id,
-            $step,
-            $request->integer('version'),
-            $request->validated(),
-            static fn (RunStep $step) => $request->applyTo($step, $painter),
-            $show,
-        );
-        $run->finished_at = $run->steps()->where('state', RunStepState::Open)->exists() ? null : ($run->finished_at ?? now());
-        $run->save();
-
-        return new JsonResponse($show($step));
     }
 }

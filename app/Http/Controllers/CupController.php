@@ -20,6 +20,7 @@ use App\Models\Cup;
 use App\Models\CupAct;
 use App\Models\Paint;
 use App\Models\Painter;
+use App\Models\RunStep;
 use Hyalin\Colour\Likeness;
 use Hyalin\Cup\ScaleStream;
 use Hyalin\Cup\Steering;
@@ -65,6 +66,10 @@ final class CupController
             if ($request->filled('areaId')) {
                 $cup->area_id = Area::query()->whereHas('figure', fn ($q) => $q->where('painter_id', $painter->id))->find($request->integer('areaId'))->id
                     ?? throw ValidationException::withMessages(['areaId' => 'This area is not one of yours.']);
+            }
+            if ($request->filled('runStepId')) {
+                $cup->run_step_id = RunStep::query()->whereHas('run', fn ($q) => $q->where('painter_id', $painter->id))->find($request->integer('runStepId'))->id
+                    ?? throw ValidationException::withMessages(['runStepId' => 'This step is not one of yours.']);
             }
             [$cup->target_l, $cup->target_a, $cup->target_b] = $request->target() ?? [null, null, null];
             $cup->save();

@@ -66,7 +66,7 @@ final readonly class FigureInWorkProps
         $run = $figure->runs()->reorder('number', 'desc')->first();
         $step = $run?->steps()->where('state', RunStepState::Open)->first();
         if ($run !== null && $step !== null) {
-            return ["{$step->technique->value}: {$step->area_name}", route('runs.show', $run, false)];
+            return ["{$step->title()}: {$step->area_name}", route('runs.show', $run, false)];
         }
 
         return match (true) {

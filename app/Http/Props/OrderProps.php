@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
+use App\Actions\PlanSteps;
 use App\Models\Figure;
 use App\Models\LayerPaint;
 use Hyalin\Order\Cautions;
@@ -14,7 +15,6 @@ use Hyalin\Order\PartPlan;
 use Hyalin\Order\PlannedOrder;
 use Hyalin\Order\PrintProcess;
 use Hyalin\Order\Step;
-use Hyalin\Order\StepKind;
 use Hyalin\Order\Trouble;
 
 /**
@@ -84,20 +84,8 @@ final readonly class OrderProps
             $hexes[$step->layer()->key ?? ''] ?? [],
             array_values(Cautions::at($step, $process)),
             $step->kind->isSprayed() ? $step->layer()?->chemistry->cleaner() : null,
-            self::tool($step->kind),
+            PlanSteps::tool($step->kind),
         );
-    }
-
-    private static function tool(StepKind $kind): string
-    {
-        return match ($kind) {
-            StepKind::Prepare => 'files and paper',
-            StepKind::Glue => 'glue',
-            StepKind::Fill => 'filler',
-            StepKind::Prime, StepKind::Spray, StepKind::Varnish => 'airbrush or can',
-            StepKind::Mask, StepKind::Peel => 'masks',
-            default => 'brush',
-        };
     }
 
     private static function mask(FigurePlan $plan, MaskPlan $mask): MaskProps

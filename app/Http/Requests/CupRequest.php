@@ -14,6 +14,7 @@ final class CupRequest extends FormRequest
         return [
             'name' => ['required', 'string', 'max:80'],
             'areaId' => ['nullable', 'integer'],
+            'runStepId' => ['nullable', 'integer'],
             'target' => ['nullable', 'array', 'list', 'size:3'],
             'target.*' => ['numeric', 'between:-200,200'],
             'mix' => ['nullable', 'array', 'list', 'max:8'],

@@ -29,6 +29,9 @@ final class RunStepRequest extends FormRequest
             'usedMix.*.paintId' => ['required', 'integer'],
             'usedMix.*.drops' => ['required', 'integer', 'between:1,99'],
             'usedCoats' => ['sometimes', 'nullable', 'integer', 'between:1,12'],
+            'usedMinutes' => ['sometimes', 'nullable', 'integer', 'between:0,10000'],
+            'usedDrops' => ['sometimes', 'nullable', 'integer', 'between:1,9999'],
+            'skipReason' => ['sometimes', 'nullable', 'required_if:state,skipped', 'string', 'max:200'],
             'note' => ['sometimes', 'nullable', 'string', 'max:2000'],
         ];
     }
@@ -36,7 +39,7 @@ final class RunStepRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['usedMix.*.drops.integer' => 'Drops are counted: they must be whole.'];
+        return ['skipReason.required_if' => 'Say why it is skipped: the next run will ask.', 'usedMix.*.drops.integer' => 'Drops are counted: they must be whole.'];
     }
 
     public function applyTo(RunStep $step, Painter $painter): void
@@ -45,12 +48,19 @@ final class RunStepRequest extends FormRequest
             $state = $this->enum('state', RunStepState::class) ?? RunStepState::Open;
             $step->done_at = $state === RunStepState::Open ? null : ($step->done_at ?? now());
             $step->state = $state;
+            $step->skip_reason = $state === RunStepState::Skipped ? $this->string('skipReason')->trim()->value() : null;
         }
         if ($this->has('usedMix')) {
             $step->used_mix = $this->input('usedMix') === null ? null : $this->mix($step, $painter);
         }
         if ($this->has('usedCoats')) {
             $step->used_coats = $this->input('usedCoats') === null ? null : $this->integer('usedCoats');
+        }
+        if ($this->has('usedMinutes')) {
+            $step->used_minutes = $this->input('usedMinutes') === null ? null : $this->integer('usedMinutes');
+        }
+        if ($this->has('usedDrops')) {
+            $step->used_drops = $this->input('usedDrops') === null ? null : $this->integer('usedDrops');
         }
         if ($this->has('note')) {
             $step->note = $this->filled('note') ? $this->string('note')->value() : null;

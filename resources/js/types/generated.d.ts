@@ -1,6 +1,7 @@
 // Written by `php artisan hyalin:types` from app/Http/Props. Do not edit.
 
 export type BalanceKind = 'stand apart' | 'sit together' | 'as bright as' | 'focal point';
+export type BatchMode = 'step by step' | 'figure by figure';
 export type CupAct = 'add' | 'thin' | 'use';
 export type HueDrift = 'straight' | 'warmer light, cooler shade' | 'cooler light, warmer shade';
 export type Illuminant = 'D65' | 'D50' | 'A' | 'LED' | 'C';
@@ -91,6 +92,18 @@ export interface BenchDoorPageProps {
     figures: Array<FigureInWorkProps>;
     potCount: number;
     runningOut: Array<PotProps>;
+}
+
+export interface BenchExceptionProps {
+    date: string;
+    start: string | null;
+    minutes: number | null;
+}
+
+export interface BenchHourProps {
+    day: number;
+    start: string;
+    minutes: number;
 }
 
 export interface BoundaryProps {
@@ -255,6 +268,32 @@ export interface DropsProps {
     drops: number;
 }
 
+export interface EveningProps {
+    start: string;
+    end: string;
+    steps: Array<EveningStepProps>;
+}
+
+export interface EveningStepProps {
+    id: string;
+    figureId: number;
+    figure: string;
+    what: string;
+    where: string;
+    start: string;
+    end: string;
+    url: string | null;
+}
+
+export interface EveningsProps {
+    evenings: Array<EveningProps>;
+    chain: Array<HoldProps>;
+    finish: string;
+    bound: string;
+    figureIds: Array<number>;
+    missed: number;
+}
+
 export interface FactProps {
     key: string;
     label: string;
@@ -266,6 +305,13 @@ export interface FaultProps {
     line: number;
     column: number;
     message: string;
+}
+
+export interface FigureChoiceProps {
+    id: number;
+    name: string;
+    steps: number;
+    isLaid: boolean;
 }
 
 export interface FigureInWorkProps {
@@ -316,6 +362,12 @@ export interface HandProps {
     thickness: number;
     thicknessDeviation: number;
     chips: Array<ChipProps>;
+}
+
+export interface HoldProps {
+    what: string;
+    figure: string;
+    hold: string;
 }
 
 export interface JointProps {
@@ -606,6 +658,8 @@ export interface RunProps {
     id: number;
     number: number;
     repeatsNumber: number | null;
+    copies: number;
+    batchMode: BatchMode;
     begunAt: string;
     steps: Array<RunStepProps>;
 }
@@ -613,22 +667,38 @@ export interface RunProps {
 export interface RunStepProps {
     id: number;
     position: number;
+    stepKey: string | null;
+    kind: StepKind;
     partName: string | null;
     areaName: string;
-    technique: Technique;
+    partIds: Array<number>;
+    technique: Technique | null;
+    title: string;
     instruction: string;
     zones: Array<Zone>;
     thinner: number;
     coats: number;
     plannedMix: Array<DropsProps>;
     plannedColours: Record<string, string>;
+    minutes: number;
+    usedMinutes: number | null;
     dryingMinutes: number;
+    mostMinutes: number | null;
     state: RunStepState;
     usedMix: Array<DropsProps> | null;
     usedCoats: number | null;
+    usedDrops: number | null;
+    need: StepNeedProps | null;
     note: string | null;
+    skipReason: string | null;
     doneAt: string | null;
     lastTime: string | null;
+    cautions: Array<string>;
+    tool: string | null;
+    pressurePsi: number | null;
+    photos: Array<StepPhotoProps>;
+    isInserted: boolean;
+    copy: number | null;
     version: number;
 }
 
@@ -714,11 +784,13 @@ export interface ShelfPreviewProps {
 }
 
 export interface SillItemProps {
-    stepId: number;
+    key: string;
+    kind: string;
     what: string;
     figure: string;
-    dryAt: string;
+    at: string;
     url: string;
+    timerId: number | null;
 }
 
 export interface StageProps {
@@ -734,6 +806,20 @@ export interface SteeringProps {
     colour: ColourProps;
     difference: number;
     likeness: Likeness;
+}
+
+export interface StepNeedProps {
+    cup: Array<DropsProps>;
+    millilitres: number;
+    keptMillilitres: number;
+    figures: number;
+    learned: number;
+}
+
+export interface StepPhotoProps {
+    id: number;
+    url: string;
+    title: string;
 }
 
 export interface TechniqueProps {

@@ -1,5 +1,6 @@
-import { useCallback, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { ApiError, isRecord, send } from '@/shared/lib/api';
+import { newKey, Outbox, type Deed } from '@/shared/lib/outbox';
 import { url } from '@/shared/lib/url';
 import type { RunProps, RunStepProps } from '@/types/generated';
 
@@ -7,73 +8,162 @@ export type StepChange = {
     state?: RunStepProps['state'];
     usedMix?: { paintId: number; drops: number }[] | null;
     usedCoats?: number | null;
+    usedMinutes?: number | null;
+    usedDrops?: number | null;
+    skipReason?: string | null;
     note?: string | null;
 };
 
 type Conflict = { theirs: RunStepProps; change: StepChange };
 
-/** The steps of a run; every change is sent the moment it happens. */
-export function useRun(run: RunProps) {
-    const [steps, setSteps] = useState(run.steps);
+/** A change of a step, written down before it is sent: with the version of the step the painter saw. */
+type StepDeed = Deed & { stepId: number; seen: number; change: StepChange };
+
+const AGAIN_AFTER = 2000;
+
+/**
+ * The steps of a run. Every change is written down in this browser the moment it happens, shown at once and sent until
+ * it is acknowledged, in order, each once: a connection that is away, a closed lid or a server that restarts loses none.
+ */
+export function useRun(run: RunProps, onStored: () => void) {
+    const outbox = useMemo(() => new Outbox<StepDeed>(`hyalin-run-${run.id}`), [run.id]);
+    const [steps, setSteps] = useState(() => withDeeds(run.steps, outbox.all()));
+    const [waiting, setWaiting] = useState(() => outbox.all().length);
     const [problem, setProblem] = useState<string | null>(null);
     const [conflict, setConflict] = useState<Conflict | null>(null);
-
     const versions = useRef(new Map(run.steps.map((step) => [step.id, step.version])));
-    const flight = useRef<Promise<unknown> | null>(null);
+    const stored = useRef(onStored);
+    useEffect(() => {
+        stored.current = onStored;
+    });
 
-    const put = useCallback(
-        async (step: RunStepProps, change: StepChange): Promise<boolean> => {
-            const show = (next: RunStepProps) => {
-                versions.current.set(next.id, next.version);
-                setSteps((now) => now.map((s) => (s.id === next.id ? next : s)));
-            };
+    const show = useCallback((next: RunStepProps) => {
+        versions.current.set(next.id, next.version);
+        setSteps((now) => now.map((s) => (s.id === next.id ? next : s)));
+    }, []);
+
+    const sendFirst = useCallback(
+        async (deed: StepDeed): Promise<boolean> => {
             try {
-                show(
-                    await send<RunStepProps>('PATCH', url('run-steps.update', { run: run.id, step: step.id }), {
-                        ...change,
-                        version: versions.current.get(step.id) ?? step.version,
-                    }),
+                const next = await send<RunStepProps>(
+                    'PATCH',
+                    url('run-steps.update', { run: run.id, step: deed.stepId }),
+                    { ...deed.change, version: deed.seen },
+                    undefined,
+                    deed.key,
                 );
+                outbox.strike(deed.key);
+                // Our own change has moved the version on; anyone else's is a conflict.
+                outbox.change((d) => (d.stepId === next.id ? { ...d, seen: next.version } : d));
+                versions.current.set(next.id, next.version);
+                if (!outbox.all().some((other) => other.stepId === next.id)) show(next);
                 setProblem(null);
                 setConflict(null);
-                return true;
+                stored.current();
             } catch (error) {
                 if (!(error instanceof ApiError)) throw error;
+                // Signed out, or a page too old: the deed stays written down until the painter is back.
+                if (error.isPassing || error.status === 401 || error.status === 419) {
+                    setProblem(
+                        error.isPassing
+                            ? 'Hyalin cannot be reached. What you do is written down in this browser and sent as soon as it can be.'
+                            : error.message,
+                    );
+                    return false;
+                }
+                outbox.strike(deed.key);
                 if (error.isConflict && isRecord(error.body)) {
                     const theirs = error.body['theirs'] as RunStepProps;
+                    const later = outbox.all().filter((d) => d.stepId === deed.stepId);
+                    for (const { key } of later) outbox.strike(key);
                     show(theirs);
-                    setConflict({ theirs, change });
+                    setConflict({
+                        theirs,
+                        change: later.reduce<StepChange>((all, d) => ({ ...all, ...d.change }), deed.change),
+                    });
                 } else {
                     setProblem(error.message);
                 }
-                return false;
             }
+            return true;
         },
-        [run.id],
+        [outbox, run.id, show],
     );
 
+    const flush = useCallback(
+        () =>
+            outbox.alone(async () => {
+                for (let deed = outbox.first(); deed; deed = outbox.first()) {
+                    if (!(await sendFirst(deed))) break;
+                    setWaiting(outbox.all().length);
+                }
+                setWaiting(outbox.all().length);
+            }),
+        [outbox, sendFirst],
+    );
+    useEffect(() => {
+        const again = () => void flush();
+        again();
+        window.addEventListener('online', again);
+        // What waits is tried again until it is acknowledged.
+        const timer = window.setInterval(() => {
+            if (outbox.first()) again();
+        }, AGAIN_AFTER);
+        return () => {
+            window.removeEventListener('online', again);
+            window.clearInterval(timer);
+        };
+    }, [flush, outbox]);
+
     const record = useCallback(
-        async (step: RunStepProps, change: StepChange): Promise<boolean> => {
-            // One after the other: a key pressed twice must not meet its own first press as a change from elsewhere.
-            while (flight.current) await flight.current;
-            const sending = put(step, change);
-            flight.current = sending;
-            try {
-                return await sending;
-            } finally {
-                flight.current = null;
-            }
+        (step: RunStepProps, change: StepChange) => {
+            const seen = versions.current.get(step.id) ?? step.version;
+            const deed: StepDeed = { key: newKey(), stepId: step.id, seen, change };
+            outbox.add(deed);
+            setWaiting(outbox.all().length);
+            setSteps((now) => now.map((s) => (s.id === step.id ? changed(s, change) : s)));
+            void flush();
         },
-        [put],
+        [flush, outbox],
     );
 
     return {
         steps,
+        waiting,
         problem,
         conflict,
         record,
+        show,
         dropConflict: () => {
             setConflict(null);
         },
     };
+}
+
+/** What a step looks like before the server has answered. */
+export function changed(step: RunStepProps, change: StepChange): RunStepProps {
+    const { usedMix, state, ...rest } = change;
+    const known = new Map([...step.plannedMix, ...(step.usedMix ?? [])].map((entry) => [entry.paintId, entry]));
+    return {
+        ...step,
+        ...rest,
+        ...(state === undefined
+            ? {}
+            : { state, doneAt: state === 'open' ? null : (step.doneAt ?? new Date().toISOString()) }),
+        ...(usedMix === undefined
+            ? {}
+            : {
+                  usedMix:
+                      usedMix?.flatMap(({ paintId, drops }) => {
+                          const entry = known.get(paintId);
+                          return entry ? [{ ...entry, drops }] : [];
+                      }) ?? null,
+              }),
+    };
+}
+
+function withDeeds(steps: readonly RunStepProps[], deeds: readonly StepDeed[]): RunStepProps[] {
+    return steps.map((step) =>
+        deeds.filter((deed) => deed.stepId === step.id).reduce((now, deed) => changed(now, deed.change), step),
+    );
 }

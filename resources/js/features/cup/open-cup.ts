@@ -7,12 +7,14 @@ import type { CupProps, DropsProps } from '@/types/generated';
 export async function openCup(cup: {
     name: string;
     areaId?: number;
+    runStepId?: number;
     target?: readonly number[] | null;
     mix?: readonly Pick<DropsProps, 'paintId' | 'drops'>[];
 }): Promise<void> {
     const made = await send<CupProps>('POST', url('cups.store'), {
         name: cup.name.slice(0, 80),
         areaId: cup.areaId ?? null,
+        runStepId: cup.runStepId ?? null,
         target: cup.target ?? null,
         mix: (cup.mix ?? []).map(({ paintId, drops }) => ({ paintId, drops })),
     });

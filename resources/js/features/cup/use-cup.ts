@@ -1,5 +1,6 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
-import { ApiError, isRecord, send } from '@/shared/lib/api';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { ApiError, send } from '@/shared/lib/api';
+import { newKey, Outbox } from '@/shared/lib/outbox';
 import { url } from '@/shared/lib/url';
 import type { CupAct, CupProps } from '@/types/generated';
 
@@ -13,15 +14,15 @@ export type CupDeed = {
 };
 
 const AGAIN_AFTER = 2000;
-const LETTERS = '0123456789ABCDEFGHJKMNPQRSTVWXYZ';
 
 /**
  * A cup in the browser. Each deed is written down here before it is sent, and sent until it is acknowledged: a closed
  * lid, a dead battery or a server that restarts loses nothing, and nothing is done twice.
  */
 export function useCup(initial: CupProps) {
+    const outbox = useMemo(() => new Outbox<CupDeed>(`hyalin-cup-${initial.id}`), [initial.id]);
     const [cup, setCup] = useState(initial);
-    const [waiting, setWaiting] = useState<readonly CupDeed[]>(() => written(initial.id));
+    const [waiting, setWaiting] = useState<readonly CupDeed[]>(() => outbox.all());
     const [problem, setProblem] = useState<string | null>(null);
     const sending = useRef(false);
 
@@ -29,7 +30,7 @@ export function useCup(initial: CupProps) {
         if (sending.current) return;
         sending.current = true;
         try {
-            for (let deed = written(initial.id)[0]; deed; deed = written(initial.id)[0]) {
+            for (let deed = outbox.first(); deed; deed = outbox.first()) {
                 const { key } = deed;
                 try {
                     setCup(await send<CupProps>('POST', url('cups.act', { cup: initial.id }), deed));
@@ -43,16 +44,13 @@ export function useCup(initial: CupProps) {
                     }
                     setProblem(error.message);
                 }
-                write(
-                    initial.id,
-                    written(initial.id).filter((other) => other.key !== key),
-                );
-                setWaiting(written(initial.id));
+                outbox.strike(key);
+                setWaiting(outbox.all());
             }
         } finally {
             sending.current = false;
         }
-    }, [initial.id]);
+    }, [initial.id, outbox]);
 
     useEffect(() => {
         void flush();
@@ -60,11 +58,11 @@ export function useCup(initial: CupProps) {
 
     const act = useCallback(
         (deed: Omit<CupDeed, 'key'>) => {
-            write(initial.id, [...written(initial.id), { ...deed, key: newKey() }]);
-            setWaiting(written(initial.id));
+            outbox.add({ ...deed, key: newKey() });
+            setWaiting(outbox.all());
             void flush();
         },
-        [flush, initial.id],
+        [flush, outbox],
     );
 
     const change = useCallback(
@@ -84,29 +82,4 @@ export function useCup(initial: CupProps) {
     );
 
     return { cup, waiting: waiting.length, problem, act, change };
-}
-
-function place(cup: number): string {
-    return `hyalin-cup-${cup}`;
-}
-
-function written(cup: number): readonly CupDeed[] {
-    try {
-        const value: unknown = JSON.parse(localStorage.getItem(place(cup)) ?? '[]');
-        return Array.isArray(value)
-            ? value.filter((v): v is CupDeed => isRecord(v) && typeof v['key'] === 'string')
-            : [];
-    } catch {
-        return [];
-    }
-}
-
-function write(cup: number, deeds: readonly CupDeed[]): void {
-    if (deeds.length === 0) localStorage.removeItem(place(cup));
-    else localStorage.setItem(place(cup), JSON.stringify(deeds));
-}
-
-/** 26 letters of Crockford's alphabet, by chance: the shape of a ULID. */
-function newKey(): string {
-    return Array.from(crypto.getRandomValues(new Uint8Array(26)), (byte) => LETTERS[byte % 32]).join('');
 }

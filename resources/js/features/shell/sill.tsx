@@ -1,12 +1,29 @@
-import { Link, usePage } from '@inertiajs/react';
+import { Link, router, usePage } from '@inertiajs/react';
+import { Bell, X } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { send } from '@/shared/lib/api';
 import { minutesWords } from '@/shared/lib/format';
+import { url } from '@/shared/lib/url';
 import { useNow } from '@/shared/lib/use-now';
 import type { CupOnSillProps, SillItemProps } from '@/types/generated';
+import { ask, canAsk, ringOnce } from './alarm';
 
-/** The lower edge of every screen: what is wet, and for how long. */
+/** A mask is called for this long before it must be off. */
+const WARN_MASK = 30;
+
+/** The lower edge of every screen: what is wet, masked or timed, and for how long. */
 export function Sill() {
     const { sill: items, cupsOnSill: cups } = usePage<{ sill: SillItemProps[]; cupsOnSill: CupOnSillProps[] }>().props;
-    const now = useNow(15_000);
+    const now = useNow(2_000);
+    const [asking, setAsking] = useState(canAsk);
+    useEffect(() => {
+        for (const item of items) {
+            // What became ready while nobody looked is told by the sill; only what is fresh rings.
+            const past = now - Date.parse(item.at) + (item.kind === 'mask' ? WARN_MASK * 60_000 : 0);
+            if (past >= 0 && past < 120_000)
+                ringOnce(`${item.key} ${item.at}`, `${item.figure} ${item.what}: ${words(item, now)}`);
+        }
+    }, [items, now]);
     return (
         <aside
             aria-label="On the sill"
@@ -16,7 +33,7 @@ export function Sill() {
             {items.length === 0 && cups.length === 0 && <span className="text-xs">Nothing is wet.</span>}
             <ul className="flex gap-2">
                 {items.map((item) => (
-                    <li key={item.stepId} className="shrink-0">
+                    <li key={item.key} className="flex shrink-0">
                         <SillItem item={item} now={now} />
                     </li>
                 ))}
@@ -26,22 +43,71 @@ export function Sill() {
                     </li>
                 ))}
             </ul>
+            {asking && items.length > 0 && (
+                <button
+                    type="button"
+                    className="ml-auto flex min-h-9 shrink-0 items-center gap-1 border border-strong bg-raised px-2 text-xs"
+                    onClick={() =>
+                        void ask().then(() => {
+                            setAsking(false);
+                        })
+                    }
+                >
+                    <Bell size={14} aria-hidden /> Tell me on this device
+                </button>
+            )}
         </aside>
     );
 }
 
+function minutesLeft(item: SillItemProps, now: number): number {
+    return Math.ceil((Date.parse(item.at) - now) / 60_000);
+}
+
+function words(item: SillItemProps, now: number): string {
+    const left = minutesLeft(item, now);
+    switch (item.kind) {
+        case 'mask':
+            return left > 0 ? `peel within ${minutesWords(left)}` : 'peel it now';
+        case 'timer':
+            return left > 0 ? minutesWords(left) : 'time is up';
+        default:
+            return left > 0 ? `dry in ${minutesWords(left)}` : 'dry';
+    }
+}
+
 function SillItem({ item, now }: { item: SillItemProps; now: number }) {
-    const left = Math.ceil((Date.parse(item.dryAt) - now) / 60_000);
+    const left = minutesLeft(item, now);
+    const presses = left <= 0 || (item.kind === 'mask' && left <= WARN_MASK);
+    const timer = item.timerId;
     return (
-        <Link
-            href={item.url}
-            className="flex min-h-9 items-center gap-2 rounded-sm border border-strong bg-raised px-2 text-xs"
-            title={`${item.figure}: ${item.what}`}
-        >
-            <span className="hidden sm:inline">{item.figure}:</span>
-            <span>{item.what}</span>
-            <strong className="text-sm">{left > 0 ? `dry in ${minutesWords(left)}` : 'dry'}</strong>
-        </Link>
+        <>
+            <Link
+                href={item.url}
+                className={`flex min-h-9 items-center gap-2 rounded-sm border px-2 text-xs ${
+                    presses ? 'border-ink bg-ink text-inverse' : 'border-strong bg-raised'
+                }`}
+                title={`${item.figure}: ${item.what}`}
+            >
+                {item.figure !== '' && <span className="hidden sm:inline">{item.figure}:</span>}
+                <span>{item.what}</span>
+                <strong className="text-sm">{words(item, now)}</strong>
+            </Link>
+            {timer !== null && (
+                <button
+                    type="button"
+                    aria-label={`Stop the timer: ${item.what}`}
+                    className="flex min-h-9 w-8 items-center justify-center border border-l-0 border-strong bg-raised"
+                    onClick={() =>
+                        void send('DELETE', url('timers.destroy', { timer })).then(() => {
+                            router.reload({ only: ['sill'] });
+                        })
+                    }
+                >
+                    <X size={14} aria-hidden />
+                </button>
+            )}
+        </>
     );
 }
 

@@ -89,7 +89,7 @@ function RunBlock({ run }: { run: RunProps }) {
                     {deviating.map((step) => (
                         <li key={step.id}>
                             <strong>
-                                {step.position}. {areasWords(step.areaName)}, {step.technique}:
+                                {step.position}. {areasWords(step.areaName)}, {step.title}:
                             </strong>{' '}
                             {step.usedMix !== null && `used ${mixWords(step.usedMix)}. `}
                             {step.note}

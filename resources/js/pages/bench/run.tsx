@@ -1,62 +1,94 @@
 import { Link, router } from '@inertiajs/react';
 import clsx from 'clsx';
-import { Check, Undo2 } from 'lucide-react';
+import { Check, Minus, Undo2 } from 'lucide-react';
 import { useState } from 'react';
-import { openCup } from '@/features/cup/open-cup';
 import { useRun, type StepChange } from '@/features/bench/use-run';
-import { MixEditor } from '@/features/finish/layer-editor';
 import { Shell } from '@/features/shell/shell';
-import { ZONES, areasWords, capital, dilutionWords, inkOn, many, minutesWords, zonesWords } from '@/shared/lib/format';
+import { ApiError, send } from '@/shared/lib/api';
+import { areasWords, many } from '@/shared/lib/format';
+import { newKey } from '@/shared/lib/outbox';
 import { url } from '@/shared/lib/url';
 import { useKeys } from '@/shared/lib/use-keys';
+import { useNow } from '@/shared/lib/use-now';
 import { Button } from '@/shared/ui/button';
 import { ConflictDialog } from '@/shared/ui/conflict';
-import { MixList, mixWords } from '@/shared/ui/drops';
-import { TextArea } from '@/shared/ui/field';
+import { mixWords } from '@/shared/ui/drops';
 import { Notice } from '@/shared/ui/notice';
 import { Sheet } from '@/shared/ui/sheet';
 import type { FigureProps, PotProps, RunProps, RunStepProps } from '@/types/generated';
+import { Resume, lastDoneLongAgo } from './resume';
+import { Otherwise, Used } from './step-sheets';
+import { StepWords } from './step-words';
+import { Timers } from './timers';
 
 type Props = { figure: FigureProps; run: RunProps; pots: PotProps[] };
 
 const KEYS = [
     ['Space', 'the step is done'],
     ['u', 'what was really used'],
+    ['o', 'skip, repeat, repair'],
     ['left  right', 'another step'],
     ['Backspace', 'the last step was not done after all'],
 ] as const;
 
 /** Another run is another page, though Inertia keeps the component: its state must not carry over. */
 export default function RunPage(props: Props) {
-    return <Run key={props.run.id} {...props} />;
+    return <Run key={`${props.run.id} ${props.run.steps.length}`} {...props} />;
 }
 
 function Run({ figure, run, pots }: Props) {
-    const { steps, problem, conflict, record, dropConflict } = useRun(run);
+    const { steps, waiting, problem, conflict, record, show, dropConflict } = useRun(run, () => {
+        router.reload({ only: ['sill', 'figure'] });
+    });
     const [position, setPosition] = useState(() => firstOpen(run.steps));
-    const [using, setUsing] = useState(false);
+    const [sheet, setSheet] = useState<'used' | 'otherwise' | null>(null);
+    const [refused, setRefused] = useState<string | null>(null);
+    const now = useNow(30_000);
+    const [away, setAway] = useState(() => lastDoneLongAgo(run.steps, Date.now()));
     const step = steps.find((s) => s.position === position) ?? steps[steps.length - 1];
     const open = steps.filter((s) => s.state === 'open').length;
 
-    async function set(target: RunStepProps, change: StepChange) {
-        if (await record(target, change)) router.reload({ only: ['sill', 'figure'] });
+    function finish() {
+        if (!step || step.state !== 'open') return;
+        record(step, { state: 'done' });
+        forward(step);
     }
 
-    async function finish() {
-        if (!step || step.state !== 'open') return;
-        await set(step, { state: 'done' });
-        const next = steps.find((s) => s.position > step.position && s.state === 'open');
+    function forward(from: RunStepProps) {
+        const next = steps.find((s) => s.position > from.position && s.state === 'open');
         if (next) setPosition(next.position);
     }
 
     function go(by: 1 | -1) {
-        setPosition((now) => Math.max(1, Math.min(steps.length, now + by)));
+        setPosition((at) => Math.max(1, Math.min(steps.length, at + by)));
+    }
+
+    async function insert(body: { words?: string; againId?: number }) {
+        if (!step) return;
+        setSheet(null);
+        try {
+            await send(
+                'POST',
+                url('run-steps.insert', { run: run.id }),
+                { after: step.position, ...body },
+                undefined,
+                newKey(),
+            );
+            setRefused(null);
+            router.reload();
+        } catch (error) {
+            if (!(error instanceof ApiError)) throw error;
+            setRefused(error.message);
+        }
     }
 
     useKeys({
-        ' ': () => void finish(),
+        ' ': finish,
         u: () => {
-            setUsing(true);
+            setSheet('used');
+        },
+        o: () => {
+            setSheet('otherwise');
         },
         ArrowRight: () => {
             go(1);
@@ -65,7 +97,7 @@ function Run({ figure, run, pots }: Props) {
             go(-1);
         },
         Backspace: () => {
-            if (step && step.state !== 'open') void set(step, { state: 'open' });
+            if (step && step.state !== 'open') record(step, { state: 'open' });
         },
     });
 
@@ -75,7 +107,24 @@ function Run({ figure, run, pots }: Props) {
             <div className="flex min-h-full flex-col lg:h-full lg:flex-row">
                 <StepList steps={steps} current={step.position} onGo={setPosition} />
                 <article className="flex min-w-0 flex-1 flex-col gap-4 p-4 lg:overflow-y-auto lg:p-6">
-                    {problem !== null && <Notice strong>{problem}</Notice>}
+                    {waiting > 0 && problem !== null && (
+                        <Notice strong>
+                            {problem} {many(waiting, 'change')} waiting.
+                        </Notice>
+                    )}
+                    {waiting === 0 && problem !== null && <Notice strong>{problem}</Notice>}
+                    {refused !== null && <Notice strong>{refused}</Notice>}
+                    {away && (
+                        <Resume
+                            run={run}
+                            steps={steps}
+                            last={away}
+                            now={now}
+                            onClose={() => {
+                                setAway(null);
+                            }}
+                        />
+                    )}
                     {open === 0 && (
                         <Notice>
                             Every step is done.{' '}
@@ -91,15 +140,27 @@ function Run({ figure, run, pots }: Props) {
                             on another figure, with what was really used.
                         </Notice>
                     )}
-                    <StepWords step={step} count={steps.length} repeats={run.repeatsNumber} />
-                    <div className="mt-auto grid grid-cols-1 gap-3 sm:grid-cols-[2fr_1fr]">
+                    <StepWords
+                        run={run}
+                        step={step}
+                        meanwhile={meanwhile(steps, step, now)}
+                        onGo={setPosition}
+                        onPhoto={show}
+                    />
+                    <Timers runId={run.id} what={`${areasWords(step.areaName)}, ${step.title}`} />
+                    <div className="mt-auto grid grid-cols-1 gap-3 sm:grid-cols-[2fr_1fr_1fr]">
                         {step.state === 'open' ? (
-                            <Button look="main" size="large" onClick={() => void finish()}>
+                            <Button look="main" size="large" onClick={finish}>
                                 <Check size={28} aria-hidden /> Done
                                 <span className="hidden text-sm font-normal sm:inline">Space</span>
                             </Button>
                         ) : (
-                            <Button size="large" onClick={() => void set(step, { state: 'open' })}>
+                            <Button
+                                size="large"
+                                onClick={() => {
+                                    record(step, { state: 'open' });
+                                }}
+                            >
                                 <Undo2 size={24} aria-hidden /> Not done after all
                             </Button>
                         )}
@@ -107,10 +168,19 @@ function Run({ figure, run, pots }: Props) {
                             size="large"
                             className="!text-base"
                             onClick={() => {
-                                setUsing(true);
+                                setSheet('used');
                             }}
                         >
                             What I really used
+                        </Button>
+                        <Button
+                            size="large"
+                            className="!text-base"
+                            onClick={() => {
+                                setSheet('otherwise');
+                            }}
+                        >
+                            Skip, repeat, repair
                         </Button>
                     </div>
                     <Link
@@ -122,9 +192,9 @@ function Run({ figure, run, pots }: Props) {
                 </article>
             </div>
             <Sheet
-                open={using}
+                open={sheet === 'used'}
                 onClose={() => {
-                    setUsing(false);
+                    setSheet(null);
                 }}
                 title={`Step ${step.position}: what was really used`}
                 description="Written down at once. The plan stays as it is; a repeat starts from this."
@@ -134,9 +204,28 @@ function Run({ figure, run, pots }: Props) {
                     step={step}
                     pots={pots}
                     onSave={(change) => {
-                        setUsing(false);
-                        void set(step, change);
+                        setSheet(null);
+                        record(step, change);
                     }}
+                />
+            </Sheet>
+            <Sheet
+                open={sheet === 'otherwise'}
+                onClose={() => {
+                    setSheet(null);
+                }}
+                title={`Step ${step.position}: not as planned`}
+            >
+                <Otherwise
+                    key={step.id}
+                    step={step}
+                    onSkip={(skipReason) => {
+                        setSheet(null);
+                        record(step, { state: 'skipped', skipReason });
+                        forward(step);
+                    }}
+                    onAgain={() => void insert({ againId: step.id })}
+                    onRepair={(words) => void insert({ words })}
                 />
             </Sheet>
             <ConflictDialog
@@ -144,7 +233,8 @@ function Run({ figure, run, pots }: Props) {
                 mine={<p className="text-sm">{changeWords(conflict?.change)}</p>}
                 theirs={<p className="text-sm">{stepWords(conflict?.theirs)}</p>}
                 onKeepMine={() => {
-                    if (conflict) void set(conflict.theirs, conflict.change);
+                    if (conflict) record(conflict.theirs, conflict.change);
+                    dropConflict();
                 }}
                 onTakeTheirs={dropConflict}
             />
@@ -178,15 +268,18 @@ function StepList({
                             )}
                         >
                             <span className="w-6 shrink-0 text-right">
-                                {step.state === 'done' ? (
-                                    <Check size={16} aria-label="done" className="ml-auto" />
-                                ) : (
-                                    step.position
+                                {step.state === 'done' && <Check size={16} aria-label="done" className="ml-auto" />}
+                                {step.state === 'skipped' && (
+                                    <Minus size={16} aria-label="skipped" className="ml-auto" />
                                 )}
+                                {step.state === 'open' && step.position}
                             </span>
                             <span className="min-w-0">
                                 <span className="line-clamp-1">{areasWords(step.areaName)}</span>
-                                <span className="block text-xs font-normal text-quiet">{step.technique}</span>
+                                <span className="block text-xs font-normal text-quiet">
+                                    {step.title}
+                                    {step.copy !== null && `, figure ${step.copy}`}
+                                </span>
                             </span>
                         </button>
                     </li>
@@ -196,104 +289,19 @@ function StepList({
     );
 }
 
-function StepWords({ step, count, repeats }: { step: RunStepProps; count: number; repeats: number | null }) {
-    return (
-        <>
-            <header>
-                <p className="text-base text-quiet">
-                    Step {step.position} of {count}
-                    {step.partName === null ? '' : `, ${step.partName}`}
-                    {step.state === 'done' ? ', done' : ''}
-                </p>
-                <h1 className="text-2xl">
-                    {capital(step.technique)}: {areasWords(step.areaName)}
-                </h1>
-                {areasWords(step.areaName) !== step.areaName && <p className="text-base text-quiet">{step.areaName}</p>}
-                <p className="mt-1 text-[1.5rem] leading-snug">{step.instruction}</p>
-            </header>
-            {step.lastTime !== null && (
-                <Notice strong>
-                    Run {repeats ?? ''}, at this step: {step.lastTime}
-                </Notice>
-            )}
-            <section aria-label="Mix" className="text-[1.5rem] leading-snug">
-                <MixList mix={step.usedMix ?? step.plannedMix} size={34} />
-                <p className="mt-2">
-                    {capital(dilutionWords(step.thinner))}. {capital(many(step.usedCoats ?? step.coats, 'coat'))},{' '}
-                    {zonesWords(step.zones)}.
-                </p>
-                {step.usedMix !== null && (
-                    <p className="text-base text-quiet">Planned was {mixWords(step.plannedMix)}.</p>
-                )}
-                {step.note !== null && <p className="mt-1 text-base">Your note: {step.note}</p>}
-                <Button
-                    className="mt-2"
-                    onClick={() => {
-                        void openCup({
-                            name: `${areasWords(step.areaName)}, ${step.technique}`,
-                            mix: step.usedMix ?? step.plannedMix,
-                        });
-                    }}
-                >
-                    Mix it in a cup
-                </Button>
-            </section>
-            <section aria-label="What it should look like afterwards" className="flex h-24 shrink-0">
-                {ZONES.map((zone) => {
-                    const hex = step.plannedColours[zone] ?? '#808080';
-                    return (
-                        <div
-                            key={zone}
-                            className="flex flex-1 items-end p-2 text-base"
-                            style={{ background: hex, color: inkOn(hex) }}
-                        >
-                            {zone}
-                        </div>
-                    );
-                })}
-            </section>
-            <p className="text-base">Then let it dry for about {minutesWords(step.dryingMinutes)}.</p>
-        </>
+/** Something else to do while what was just painted dries: the next open step on parts that are not wet. */
+function meanwhile(steps: readonly RunStepProps[], step: RunStepProps, now: number): RunStepProps | null {
+    const wet = new Set(
+        [
+            step,
+            ...steps.filter((s) => s.doneAt !== null && Date.parse(s.doneAt) + s.dryingMinutes * 60_000 > now),
+        ].flatMap((s) => s.partIds),
     );
-}
-
-function Used({
-    step,
-    pots,
-    onSave,
-}: {
-    step: RunStepProps;
-    pots: readonly PotProps[];
-    onSave: (change: StepChange) => void;
-}) {
-    const [mix, setMix] = useState(step.usedMix ?? step.plannedMix);
-    const [note, setNote] = useState(step.note ?? '');
-    const planned = mixWords(mix) === mixWords(step.plannedMix);
+    if (step.dryingMinutes < 10 || wet.size === 0) return null;
     return (
-        <form
-            className="flex flex-col gap-4"
-            onSubmit={(event) => {
-                event.preventDefault();
-                onSave({
-                    usedMix: planned ? null : mix.map((entry) => ({ paintId: entry.paintId, drops: entry.drops })),
-                    note: note.trim() === '' ? null : note,
-                });
-            }}
-        >
-            <p className="text-sm text-quiet">Planned: {mixWords(step.plannedMix)}</p>
-            <MixEditor mix={mix} pots={pots} onChange={setMix} />
-            <TextArea
-                label="Note for the next time"
-                maxLength={2000}
-                value={note}
-                onChange={(event) => {
-                    setNote(event.target.value);
-                }}
-            />
-            <Button look="main" type="submit">
-                Write it down
-            </Button>
-        </form>
+        steps.find(
+            (s) => s.position > step.position && s.state === 'open' && !s.partIds.some((part) => wet.has(part)),
+        ) ?? null
     );
 }
 

@@ -22,8 +22,16 @@ export class ApiError extends Error {
 
 type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
 
-export async function send<T>(method: Method, path: string, body?: unknown, signal?: AbortSignal): Promise<T> {
+/** @param once a key: the change is made once, however often it is sent */
+export async function send<T>(
+    method: Method,
+    path: string,
+    body?: unknown,
+    signal?: AbortSignal,
+    once?: string,
+): Promise<T> {
     const headers: Record<string, string> = { Accept: 'application/json', 'X-XSRF-TOKEN': token() };
+    if (once !== undefined) headers['X-Once'] = once;
     const isForm = body instanceof FormData;
     if (body !== undefined && !isForm) headers['Content-Type'] = 'application/json';
     let response: Response;

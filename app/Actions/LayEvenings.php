@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Adapters\BenchHours;
+use App\Adapters\FigureWork;
+use App\Models\Figure;
+use App\Models\Painter;
+use App\Models\Schedule;
+use DateTimeImmutable;
+use Hyalin\Bench\BenchScheduler;
+use Hyalin\Bench\CriticalChain;
+use Hyalin\Bench\InvalidSchedule;
+use Hyalin\Bench\Schedule as Laid;
+use Hyalin\Bench\ScheduleTask;
+use Hyalin\Bench\Work;
+use Illuminate\Support\Carbon;
+
+/**
+ * Lays what is left of some figures over the painter's evenings, and keeps it.
+ *
+ * @phpstan-import-type LaidSession from Schedule
+ * @phpstan-import-type LaidHold from Schedule
+ * @phpstan-import-type Known from FigureWork
+ */
+final class LayEvenings
+{
+    /**
+     * @param  iterable<Figure>  $figures
+     * @return Schedule|null null when nothing is left to do on any of them
+     *
+     * @throws InvalidSchedule when the steps do not fit into the painter's hours
+     */
+    public function __invoke(Painter $painter, iterable $figures, DateTimeImmutable $now): ?Schedule
+    {
+        $work = new Work([], []);
+        $known = $ids = [];
+        foreach ($figures as $figure) {
+            $left = FigureWork::of($figure, $painter->drying_aid);
+            if ($left !== null) {
+                $work = $work->with($left->work);
+                $known += $left->known;
+                $ids[] = $figure->id;
+            }
+        }
+        if ($work->steps === []) {
+            $painter->schedule()->delete();
+
+            return null;
+        }
+        $task = $work->over(BenchHours::of($painter)->sessions($now));
+        $laid = BenchScheduler::lay($task);
+        $schedule = $painter->schedule()->first() ?? new Schedule(['laid' => 0]);
+        $schedule->painter_id = $painter->id;
+        $schedule->laid++;
+        $schedule->figure_ids = $ids;
+        $schedule->sessions = self::sessions($task, $laid, $known);
+        $schedule->chain = self::chain($task, $laid, $known);
+        $schedule->finish = Carbon::createFromTimestamp((int) round($laid->finish * 60));
+        $schedule->bound = Carbon::createFromTimestamp((int) round($laid->bound * 60));
+        $schedule->save();
+
+        return $schedule;
+    }
+
+    /**
+     * @param  array<string, Known>  $known
+     * @return list<LaidSession> those in which something is done
+     */
+    private static function sessions(ScheduleTask $task, Laid $laid, array $known): array
+    {
+        $sessions = [];
+        foreach ($task->sessions as [$start, $end]) {
+            $steps = [];
+            foreach ($laid->placed as $place => [$from, $to]) {
+                // What is broken off stands in each of its sessions.
+                if (($from < $end && $to > $start) || ($from === $to && $from >= $start && $from <= $end)) {
+                    $steps[] = ['id' => $task->ids[$place], ...$known[$task->ids[$place]], 'start' => self::seconds(max($from, $start)), 'end' => self::seconds(min($to, $end))];
+                }
+            }
+            usort($steps, static fn (array $p, array $q): int => [$p['start'], $p['end']] <=> [$q['start'], $q['end']]);
+            if ($steps !== []) {
+                $sessions[] = ['start' => self::seconds($start), 'end' => self::seconds($end), 'steps' => $steps];
+            }
+        }
+
+        return $sessions;
+    }
+
+    /**
+     * @param  array<string, Known>  $known
+     * @return list<LaidHold>
+     */
+    private static function chain(ScheduleTask $task, Laid $laid, array $known): array
+    {
+        return array_map(static function (array $link) use ($task, $known): array {
+            $step = $known[$task->ids[$link[0]]];
+
+            return ['what' => "{$step['what']}, {$step['where']}", 'figure' => $step['figure'], 'hold' => $link[1]->value];
+        }, CriticalChain::of($task, $laid));
+    }
+
+    private static function seconds(float $minutes): int
+    {
+        return (int) round($minutes * 60);
+    }
+}

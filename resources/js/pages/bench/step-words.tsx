@@ -1,0 +1,221 @@
+import { router } from '@inertiajs/react';
+import { useRef, useState, type ReactNode } from 'react';
+import { openCup } from '@/features/cup/open-cup';
+import { ApiError, upload, uploadWords } from '@/shared/lib/api';
+import { ZONES, areasWords, capital, dilutionWords, inkOn, many, minutesWords, zonesWords } from '@/shared/lib/format';
+import { url } from '@/shared/lib/url';
+import { Button } from '@/shared/ui/button';
+import { MixList, mixWords } from '@/shared/ui/drops';
+import { Notice } from '@/shared/ui/notice';
+import type { RunProps, RunStepProps } from '@/types/generated';
+
+/** One step at arm's length: what, with which cup, where, and what comes of it. */
+export function StepWords({
+    run,
+    step,
+    meanwhile,
+    onGo,
+    onPhoto,
+}: {
+    run: RunProps;
+    step: RunStepProps;
+    meanwhile: RunStepProps | null;
+    onGo: (position: number) => void;
+    onPhoto: (step: RunStepProps) => void;
+}) {
+    return (
+        <>
+            <header>
+                <p className="text-base text-quiet">
+                    Step {step.position} of {run.steps.length}
+                    {step.partName === null || step.partName === step.areaName ? '' : `, ${step.partName}`}
+                    {copyWords(run, step)}
+                    {step.state === 'open' ? '' : `, ${step.state}`}
+                    {step.skipReason !== null && `: ${step.skipReason}`}
+                </p>
+                <h1 className="text-2xl">
+                    {capital(step.title)}: {areasWords(step.areaName)}
+                </h1>
+                {areasWords(step.areaName) !== step.areaName && <p className="text-base text-quiet">{step.areaName}</p>}
+                <p className="mt-1 text-[1.5rem] leading-snug">{step.instruction}</p>
+            </header>
+            {step.lastTime !== null && <Notice strong>{step.lastTime}</Notice>}
+            {step.plannedMix.length > 0 && <Mix step={step} />}
+            {Object.keys(step.plannedColours).length > 0 && <Afterwards step={step} />}
+            <Dry step={step} meanwhile={meanwhile} onGo={onGo} />
+            <Cautions step={step} />
+            <Photos run={run} step={step} onPhoto={onPhoto} />
+        </>
+    );
+}
+
+function copyWords(run: RunProps, step: RunStepProps): string {
+    if (run.copies === 1) return '';
+    return step.copy === null ? `, on all ${run.copies}` : `, figure ${step.copy} of ${run.copies}`;
+}
+
+function Mix({ step }: { step: RunStepProps }) {
+    const mix = step.usedMix ?? step.plannedMix;
+    return (
+        <section aria-label="Mix" className="text-[1.5rem] leading-snug">
+            <MixList mix={mix} size={34} />
+            <p className="mt-2">
+                {capital(dilutionWords(step.thinner))}. {capital(many(step.usedCoats ?? step.coats, 'coat'))},{' '}
+                {zonesWords(step.zones)}
+                {step.pressurePsi !== null && `, about ${step.pressurePsi} psi`}
+                {step.pressurePsi === null && step.tool !== null && `, ${step.tool}`}.
+            </p>
+            {step.need !== null && (
+                <p className="text-base">
+                    For {step.need.figures === 1 ? 'this figure' : `${step.need.figures} figures`} about{' '}
+                    {step.need.millilitres.toFixed(2)} mL: <strong>{mixWords(step.need.cup)}</strong>
+                    <span className="text-quiet">
+                        {' '}
+                        (estimate
+                        {step.need.learned !== 1 &&
+                            `, ${step.need.learned.toFixed(1)} times the usual as your runs used`}
+                        )
+                    </span>
+                </p>
+            )}
+            {step.usedMix !== null && <p className="text-base text-quiet">Planned was {mixWords(step.plannedMix)}.</p>}
+            {step.note !== null && <p className="mt-1 text-base">Your note: {step.note}</p>}
+            <Button
+                className="mt-2"
+                onClick={() => {
+                    void openCup({
+                        name: `${areasWords(step.areaName)}, ${step.title}`,
+                        mix: step.need?.cup ?? mix,
+                        runStepId: step.id,
+                    });
+                }}
+            >
+                Mix it in a cup
+            </Button>
+        </section>
+    );
+}
+
+function Afterwards({ step }: { step: RunStepProps }) {
+    return (
+        <section aria-label="What it should look like afterwards" className="flex h-24 shrink-0">
+            {ZONES.map((zone) => {
+                const hex = step.plannedColours[zone] ?? '#808080';
+                return (
+                    <div
+                        key={zone}
+                        className="flex flex-1 items-end p-2 text-base"
+                        style={{ background: hex, color: inkOn(hex) }}
+                    >
+                        {zone}
+                    </div>
+                );
+            })}
+        </section>
+    );
+}
+
+function Dry({
+    step,
+    meanwhile,
+    onGo,
+}: {
+    step: RunStepProps;
+    meanwhile: RunStepProps | null;
+    onGo: (position: number) => void;
+}) {
+    const words: ReactNode[] = [];
+    if (step.dryingMinutes > 0) words.push(`Then let it dry for about ${minutesWords(step.dryingMinutes)}. `);
+    if (step.mostMinutes !== null) words.push(`It must come off within ${minutesWords(step.mostMinutes)}. `);
+    return (
+        <p className="text-base">
+            About {minutesWords(step.minutes)} at the bench (estimate). {words}
+            {meanwhile !== null && (
+                <button
+                    type="button"
+                    className="text-left underline underline-offset-4"
+                    onClick={() => {
+                        onGo(meanwhile.position);
+                    }}
+                >
+                    Meanwhile: {meanwhile.title}, {areasWords(meanwhile.areaName)} (step {meanwhile.position})
+                </button>
+            )}
+        </p>
+    );
+}
+
+/** What can hurt is open once a session for each kind of hazard; after that it is one press away. */
+const seen = new Map<string, number>();
+
+function Cautions({ step }: { step: RunStepProps }) {
+    if (step.cautions.length === 0) return null;
+    const isNews = step.cautions.some((words) => {
+        const first = seen.get(words);
+        if (first === undefined) seen.set(words, step.id);
+        return first === undefined || first === step.id;
+    });
+    return (
+        <details key={step.id} open={isNews} className="border-l-8 border-ink bg-raised px-3 py-1 text-base">
+            <summary className="cursor-pointer font-semibold">What can hurt</summary>
+            {step.cautions.map((caution) => (
+                <p key={caution}>{caution}</p>
+            ))}
+            <p className="text-sm text-quiet">The label, the safety data sheet and local rules come first.</p>
+        </details>
+    );
+}
+
+function Photos({ run, step, onPhoto }: { run: RunProps; step: RunStepProps; onPhoto: (step: RunStepProps) => void }) {
+    const input = useRef<HTMLInputElement>(null);
+    const [sent, setSent] = useState<number | null | undefined>(undefined);
+    const [problem, setProblem] = useState<string | null>(null);
+
+    async function send(file: File) {
+        const form = new FormData();
+        form.append('picture', file);
+        setSent(0);
+        try {
+            onPhoto(
+                await upload<RunStepProps>(url('run-steps.photograph', { run: run.id, step: step.id }), form, setSent),
+            );
+            setProblem(null);
+            router.reload({ only: ['figure'] });
+        } catch (error) {
+            if (!(error instanceof ApiError)) throw error;
+            setProblem(error.message);
+        } finally {
+            setSent(undefined);
+        }
+    }
+
+    return (
+        <section aria-label="Photos of this step" className="flex flex-wrap items-center gap-2">
+            {step.photos.map((photo) => (
+                <img key={photo.id} src={photo.url} alt={photo.title} className="h-20 border border-line" />
+            ))}
+            <input
+                ref={input}
+                type="file"
+                accept="image/*"
+                capture="environment"
+                className="hidden"
+                aria-label="Photo file"
+                onChange={(event) => {
+                    const file = event.target.files?.[0];
+                    if (file) void send(file);
+                    event.target.value = '';
+                }}
+            />
+            <Button
+                disabled={sent !== undefined}
+                onClick={() => {
+                    input.current?.click();
+                }}
+            >
+                {sent === undefined ? 'Photo of this step' : uploadWords(sent)}
+            </Button>
+            {problem !== null && <Notice strong>{problem}</Notice>}
+        </section>
+    );
+}

@@ -1,0 +1,37 @@
+import { router } from '@inertiajs/react';
+import { useState } from 'react';
+import { ApiError, send } from '@/shared/lib/api';
+import { newKey } from '@/shared/lib/outbox';
+import { url } from '@/shared/lib/url';
+import { Button } from '@/shared/ui/button';
+import { Notice } from '@/shared/ui/notice';
+
+const MINUTES = [1, 5, 15, 30, 60];
+
+/** A timer for anything: it stands on the sill as a moment, and runs on through reloads and restarts. */
+export function Timers({ runId, what }: { runId: number; what: string }) {
+    const [problem, setProblem] = useState<string | null>(null);
+
+    async function start(minutes: number) {
+        try {
+            await send('POST', url('timers.store'), { key: newKey(), what: what.slice(0, 80), minutes, runId });
+            setProblem(null);
+            router.reload({ only: ['sill'] });
+        } catch (error) {
+            if (!(error instanceof ApiError)) throw error;
+            setProblem(error.message);
+        }
+    }
+
+    return (
+        <section aria-label="Timer" className="flex flex-wrap items-center gap-2 text-base">
+            <span>Timer, min:</span>
+            {MINUTES.map((minutes) => (
+                <Button key={minutes} className="min-w-12" onClick={() => void start(minutes)}>
+                    {minutes}
+                </Button>
+            ))}
+            {problem !== null && <Notice strong>{problem}</Notice>}
+        </section>
+    );
+}

@@ -1,0 +1,185 @@
+import { Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { Button } from '@/shared/ui/button';
+import { Pick } from '@/shared/ui/pick';
+import type { BenchExceptionProps, BenchHourProps } from '@/types/generated';
+
+const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+const FIELD = 'border border-strong bg-raised px-2 py-1 text-sm';
+
+/** The weekly pattern, days that differ from it, and what helps paint to dry. */
+export function Hours({
+    hours,
+    exceptions,
+    aid,
+    aids,
+    onKeep,
+}: {
+    hours: readonly BenchHourProps[];
+    exceptions: readonly BenchExceptionProps[];
+    aid: string;
+    aids: readonly string[];
+    onKeep: (change: Record<string, unknown>) => void;
+}) {
+    return (
+        <>
+            <section aria-label="Your hours">
+                <h2 className="mb-1 text-sm font-semibold">Your hours</h2>
+                <ul className="flex flex-col gap-1">
+                    {DAYS.map((name, i) => (
+                        <Day
+                            key={`${name} ${JSON.stringify(hours.filter((h) => h.day === i + 1))}`}
+                            name={name}
+                            hour={hours.find((h) => h.day === i + 1) ?? null}
+                            onSet={(hour) => {
+                                onKeep({
+                                    hours: [
+                                        ...hours.filter((h) => h.day !== i + 1),
+                                        ...(hour ? [{ ...hour, day: i + 1 }] : []),
+                                    ],
+                                });
+                            }}
+                        />
+                    ))}
+                </ul>
+            </section>
+            <Exceptions exceptions={exceptions} onKeep={onKeep} />
+            <Pick
+                label="Paint dries in"
+                value={aid}
+                options={aids.map((value) => ({ value, label: value }))}
+                onPick={(next) => {
+                    onKeep({ aid: next });
+                }}
+            />
+        </>
+    );
+}
+
+function Day({
+    name,
+    hour,
+    onSet,
+}: {
+    name: string;
+    hour: BenchHourProps | null;
+    onSet: (hour: { start: string; minutes: number } | null) => void;
+}) {
+    return (
+        <li className="flex min-h-8 items-center gap-2 text-sm">
+            <label className="flex w-28 items-center gap-2">
+                <input
+                    type="checkbox"
+                    className="h-6 w-6"
+                    checked={hour !== null}
+                    onChange={(event) => {
+                        onSet(event.target.checked ? { start: '19:30', minutes: 120 } : null);
+                    }}
+                />
+                {name}
+            </label>
+            {hour && (
+                <>
+                    <input
+                        type="time"
+                        aria-label={`${name}, from`}
+                        className={`${FIELD} w-24`}
+                        defaultValue={hour.start}
+                        onBlur={(event) => {
+                            if (event.target.value !== '' && event.target.value !== hour.start)
+                                onSet({ start: event.target.value, minutes: hour.minutes });
+                        }}
+                    />
+                    <input
+                        type="number"
+                        min={10}
+                        max={1200}
+                        aria-label={`${name}, minutes`}
+                        className={`${FIELD} w-16`}
+                        defaultValue={hour.minutes}
+                        onBlur={(event) => {
+                            if (Number(event.target.value) !== hour.minutes)
+                                onSet({ start: hour.start, minutes: Number(event.target.value) });
+                        }}
+                    />
+                </>
+            )}
+        </li>
+    );
+}
+
+function Exceptions({
+    exceptions,
+    onKeep,
+}: {
+    exceptions: readonly BenchExceptionProps[];
+    onKeep: (change: Record<string, unknown>) => void;
+}) {
+    const [date, setDate] = useState('');
+    const [start, setStart] = useState('');
+    return (
+        <section aria-label="Other days" className="flex flex-col gap-1">
+            <h2 className="text-sm font-semibold">Days that differ</h2>
+            <ul>
+                {exceptions.map((e) => (
+                    <li key={e.date} className="flex items-center gap-2 text-sm">
+                        <span className="flex-1">
+                            {new Date(`${e.date}T12:00`).toLocaleDateString(undefined, {
+                                weekday: 'short',
+                                day: 'numeric',
+                                month: 'short',
+                            })}
+                            : {e.start === null ? 'no evening' : `${e.start}, ${e.minutes ?? 0} min`}
+                        </span>
+                        <Button
+                            size="small"
+                            look="quiet"
+                            aria-label={`As usual on ${e.date}`}
+                            onClick={() => {
+                                onKeep({ exceptions: exceptions.filter((other) => other.date !== e.date) });
+                            }}
+                        >
+                            <Trash2 size={15} aria-hidden />
+                        </Button>
+                    </li>
+                ))}
+            </ul>
+            <div className="flex flex-wrap items-center gap-1">
+                <input
+                    type="date"
+                    aria-label="Another day"
+                    className={FIELD}
+                    value={date}
+                    onChange={(event) => {
+                        setDate(event.target.value);
+                    }}
+                />
+                <input
+                    type="time"
+                    aria-label="From, empty for no evening"
+                    className={`${FIELD} w-24`}
+                    value={start}
+                    onChange={(event) => {
+                        setStart(event.target.value);
+                    }}
+                />
+                <Button
+                    size="small"
+                    disabled={date === ''}
+                    onClick={() => {
+                        onKeep({
+                            exceptions: [
+                                ...exceptions.filter((e) => e.date !== date),
+                                { date, start: start === '' ? null : start, minutes: start === '' ? null : 120 },
+                            ],
+                        });
+                        setDate('');
+                        setStart('');
+                    }}
+                >
+                    {start === '' ? 'No evening' : 'Two hours'}
+                </Button>
+            </div>
+        </section>
+    );
+}

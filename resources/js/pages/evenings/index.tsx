@@ -1,0 +1,194 @@
+import { Link, router } from '@inertiajs/react';
+import { useEffect, useState } from 'react';
+import { EveningBoard } from '@/features/evenings/board';
+import { Shell } from '@/features/shell/shell';
+import { ApiError, send } from '@/shared/lib/api';
+import { capital, many, minutesWords } from '@/shared/lib/format';
+import { url } from '@/shared/lib/url';
+import { Button } from '@/shared/ui/button';
+import { Notice } from '@/shared/ui/notice';
+import type {
+    BenchExceptionProps,
+    BenchHourProps,
+    EveningStepProps,
+    EveningsProps,
+    FigureChoiceProps,
+} from '@/types/generated';
+import { Hours } from './hours';
+
+type Props = {
+    evenings: EveningsProps | null;
+    hours: BenchHourProps[];
+    exceptions: BenchExceptionProps[];
+    aid: string;
+    aids: string[];
+    timeZone: string | null;
+    figures: FigureChoiceProps[];
+};
+
+/** The work laid over the painter's real hours. */
+export default function EveningsPage(props: Props) {
+    const { evenings, figures } = props;
+    const [chosen, setChosen] = useState(() => figures.filter((f) => f.isLaid).map((f) => f.id));
+    const [problem, setProblem] = useState<string | null>(null);
+    const [working, setWorking] = useState(false);
+    const [step, setStep] = useState<EveningStepProps | null>(null);
+
+    // The hours are the painter's, so they are kept in the painter's own time zone.
+    useEffect(() => {
+        const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
+        if (timeZone !== props.timeZone) void keep({ timeZone });
+        // eslint-disable-next-line react-hooks/exhaustive-deps
+    }, []);
+
+    async function keep(change: Record<string, unknown>) {
+        try {
+            await send('PUT', url('evenings.hours'), change);
+            setProblem(null);
+            router.reload();
+        } catch (error) {
+            if (!(error instanceof ApiError)) throw error;
+            setProblem(error.message);
+        }
+    }
+
+    async function lay() {
+        setWorking(true);
+        try {
+            await send('POST', url('evenings.lay'), { figureIds: chosen });
+            setProblem(null);
+            setStep(null);
+            router.reload();
+        } catch (error) {
+            if (!(error instanceof ApiError)) throw error;
+            setProblem(error.message);
+        } finally {
+            setWorking(false);
+        }
+    }
+
+    return (
+        <Shell title="Evenings" wide>
+            <div className="flex min-h-full flex-col lg:h-full lg:flex-row">
+                <aside className="flex w-full shrink-0 flex-col gap-4 overflow-y-auto border-r border-line p-4 lg:w-80">
+                    <h1 className="text-2xl">Evenings</h1>
+                    <fieldset className="flex flex-col gap-1">
+                        <legend className="mb-1 text-sm font-semibold">Figures</legend>
+                        {figures.map((figure) => (
+                            <label key={figure.id} className="flex min-h-8 items-center gap-2 text-sm">
+                                <input
+                                    type="checkbox"
+                                    className="h-6 w-6"
+                                    checked={chosen.includes(figure.id)}
+                                    onChange={(event) => {
+                                        setChosen((now) =>
+                                            event.target.checked
+                                                ? [...now, figure.id]
+                                                : now.filter((id) => id !== figure.id),
+                                        );
+                                    }}
+                                />
+                                <span className="flex-1">{figure.name}</span>
+                                <span className="text-xs text-quiet">{many(figure.steps, 'step')}</span>
+                            </label>
+                        ))}
+                        {figures.length === 0 && (
+                            <p className="text-sm text-quiet">No figure has a finish yet, or all are painted.</p>
+                        )}
+                    </fieldset>
+                    <Button look="main" disabled={chosen.length === 0 || working} onClick={() => void lay()}>
+                        {evenings ? 'Lay them again from now' : 'Lay the work over my evenings'}
+                    </Button>
+                    <Hours
+                        hours={props.hours}
+                        exceptions={props.exceptions}
+                        aid={props.aid}
+                        aids={props.aids}
+                        onKeep={(change) => void keep(change)}
+                    />
+                </aside>
+                <div className="flex min-w-0 flex-1 flex-col gap-3 p-4">
+                    {problem !== null && <Notice strong>{problem}</Notice>}
+                    {evenings === null ? (
+                        <p className="max-w-prose">
+                            Choose figures and press the button: Hyalin lays their steps over your hours, so that one
+                            piece dries while you work on another, and no mask stays on over a gap.
+                        </p>
+                    ) : (
+                        <>
+                            <Summary evenings={evenings} />
+                            {evenings.missed > 0 && (
+                                <Notice strong>
+                                    {capital(many(evenings.missed, 'step'))} of past evenings{' '}
+                                    {evenings.missed === 1 ? 'is' : 'are'} still open. Lay them again from now.
+                                </Notice>
+                            )}
+                            <div className="min-h-64 flex-1 overflow-y-auto border border-line">
+                                <EveningBoard evenings={evenings.evenings} chosen={step?.id ?? null} onChoose={setStep} />
+                            </div>
+                            <Detail step={step} />
+                        </>
+                    )}
+                </div>
+            </div>
+        </Shell>
+    );
+}
+
+function Summary({ evenings }: { evenings: EveningsProps }) {
+    const minutes = evenings.evenings
+        .flatMap((e) => e.steps)
+        .reduce((sum, s) => sum + (Date.parse(s.end) - Date.parse(s.start)) / 60_000, 0);
+    const day = (iso: string) =>
+        new Date(iso).toLocaleDateString(undefined, { weekday: 'long', day: 'numeric', month: 'long' });
+    const late = day(evenings.finish) !== day(evenings.bound);
+    return (
+        <header className="flex flex-wrap items-start gap-x-6 gap-y-1">
+            <div className="min-w-0 flex-1">
+                <p className="text-lg leading-tight">
+                    Finished on <strong>{day(evenings.finish)}</strong>: {many(evenings.evenings.length, 'evening')},{' '}
+                    {minutesWords(Math.round(minutes))} at the bench (estimate).
+                </p>
+                <p className="text-sm text-quiet">
+                    {late
+                        ? `No order of these steps in your hours finishes before ${day(evenings.bound)}.`
+                        : 'No order of these steps in your hours finishes on an earlier day.'}
+                </p>
+                <details className="text-sm">
+                    <summary className="cursor-pointer underline underline-offset-4">What decides the date</summary>
+                    <ol className="max-h-44 overflow-y-auto">
+                        {evenings.chain.map((link, i) => (
+                            <li key={i} className="leading-snug">
+                                <strong>{link.figure}</strong>: {link.what}{' '}
+                                <span className="text-quiet">({link.hold})</span>
+                            </li>
+                        ))}
+                    </ol>
+                </details>
+            </div>
+            <a className="text-sm underline underline-offset-4" href={url('evenings.calendar')}>
+                For a calendar (.ics)
+            </a>
+        </header>
+    );
+}
+
+function Detail({ step }: { step: EveningStepProps | null }) {
+    if (step === null)
+        return <p className="text-sm text-quiet">Press a block for its step. Each lane is one figure.</p>;
+    const time = (iso: string) => new Date(iso).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' });
+    return (
+        <p className="text-sm" aria-live="polite">
+            <strong>
+                {time(step.start)} to {time(step.end)}
+            </strong>{' '}
+            {step.figure}: {capital(step.what)}
+            {step.where !== '' && `, ${step.where}`}{' '}
+            {step.url !== null && (
+                <Link href={step.url} className="underline underline-offset-4">
+                    its run
+                </Link>
+            )}
+        </p>
+    );
+}
