@@ -18,9 +18,13 @@ use App\Http\Controllers\MixController;
 use App\Http\Controllers\OrderController;
 use App\Http\Controllers\PaintController;
 use App\Http\Controllers\PictureController;
+use App\Http\Controllers\PiecesController;
 use App\Http\Controllers\PotController;
 use App\Http\Controllers\ProposalController;
+use App\Http\Controllers\QuantitiesController;
+use App\Http\Controllers\RecipesController;
 use App\Http\Controllers\ReferenceController;
+use App\Http\Controllers\RunComparisonController;
 use App\Http\Controllers\RunController;
 use App\Http\Controllers\ShelfFileController;
 use App\Http\Controllers\SignInController;
@@ -70,6 +74,8 @@ Route::middleware('auth')->group(function (): void {
 
     Route::post('/timers', [TimerController::class, 'store'])->name('timers.store');
     Route::delete('/timers/{timer}', [TimerController::class, 'destroy'])->middleware('can:own,timer')->name('timers.destroy');
+
+    Route::get('/recipes', [RecipesController::class, 'index'])->name('recipes');
 
     Route::get('/evenings', [EveningsController::class, 'show'])->name('evenings');
     Route::put('/evenings/hours', [EveningsController::class, 'hours'])->name('evenings.hours');
@@ -156,11 +162,19 @@ Route::middleware('auth')->group(function (): void {
 
         Route::get('/bench', [BenchController::class, 'index'])->name('figures.bench');
         Route::post('/runs', [BenchController::class, 'store'])->name('runs.store');
+        Route::get('/quantities', [QuantitiesController::class, 'show'])->name('figures.quantities');
+        Route::get('/quantities.csv', [QuantitiesController::class, 'csv'])->name('figures.quantities-csv');
+        Route::get('/shopping.pdf', [QuantitiesController::class, 'shopping'])->name('figures.shopping');
+        Route::post('/versions/{version}/restore', [RunComparisonController::class, 'restore'])->name('versions.restore');
     });
 
     Route::prefix('/runs/{run}')->middleware('can:own,run')->scopeBindings()->group(function (): void {
         Route::get('/', [BenchController::class, 'show'])->name('runs.show');
         Route::post('/repeat', [BenchController::class, 'repeat'])->name('runs.repeat');
+        Route::get('/beside', [RunComparisonController::class, 'show'])->name('runs.beside');
+        Route::post('/adopt', [RunComparisonController::class, 'adopt'])->name('runs.adopt');
+        Route::get('/pieces', [PiecesController::class, 'show'])->name('runs.pieces');
+        Route::post('/pieces', [PiecesController::class, 'read'])->name('runs.read-piece');
         Route::middleware(AnswerOnce::class)->group(function (): void {
             Route::post('/steps', [RunController::class, 'insertStep'])->name('run-steps.insert');
             Route::patch('/steps/{step}', [RunController::class, 'updateStep'])->name('run-steps.update');

@@ -23,6 +23,15 @@ final readonly class CardPdf
     /** @param  list<CardAreaProps>  $areas */
     public function of(Figure $figure, array $areas, ?WorkCardProps $work): string
     {
+        return $this->render('card', ['figure' => $figure, 'areas' => $areas, 'work' => $work]);
+    }
+
+    /**
+     * @param  view-string  $view
+     * @param  array<string, mixed>  $data
+     */
+    public function render(string $view, array $data): string
+    {
         // One folder for the application: a second one with the same family name would get the first one's face.
         $cache = storage_path('framework/cache/fonts');
         if (! is_dir($cache)) {
@@ -39,7 +48,7 @@ final readonly class CardPdf
             'tempDir' => $cache,
         ]);
         $pdf = new Dompdf($options);
-        $pdf->loadHtml($this->views->make('card', ['figure' => $figure, 'areas' => $areas, 'work' => $work, 'fonts' => resource_path('fonts')])->render());
+        $pdf->loadHtml($this->views->make($view, [...$data, 'fonts' => resource_path('fonts')])->render());
         $pdf->setPaper('a4');
         $pdf->render();
 

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace App\Devices;
 
+use App\Adapters\FigureOptics;
+use App\Adapters\LayerDraft;
 use App\Models\Paint;
 use Hyalin\Colour\Reflectance;
 use Hyalin\Finish\Technique;
+use Hyalin\Finish\Zone;
 
 /**
  * A device that reads the spectrum of a swatch with its gloss excluded: a matt surface still shows its veil.
@@ -21,4 +24,12 @@ interface ColourReader
 
     /** A test chip: so many coats of a technique on a card, in this painter's hand. */
     public function readChip(Paint $pot, Technique $technique, float $thinner, int $coats, float $card): Reflectance;
+
+    /**
+     * One zone of a painted piece.
+     *
+     * @param  list<LayerDraft>  $drafts  what was painted on it
+     * @param  string  $piece  the same for the same piece
+     */
+    public function readPiece(array $drafts, FigureOptics $figure, Zone $zone, string $piece): Reflectance;
 }

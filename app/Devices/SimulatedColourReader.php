@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Devices;
 
+use App\Adapters\FigureOptics;
 use App\Models\Paint;
 use Hyalin\Colour\Reflectance;
 use Hyalin\Finish\Hand;
@@ -14,6 +15,7 @@ use Hyalin\Optics\FilmThickness;
 use Hyalin\Optics\PaintOptics;
 use Hyalin\Optics\Sheen;
 use Hyalin\Optics\Surface;
+use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /**
@@ -32,6 +34,8 @@ final class SimulatedColourReader implements ColourReader
     private const HAND_COVERAGE = 0.85;
 
     private const HAND_THICKNESS = 1.25;
+
+    private const FORGETS_ONE_IN = 7;
 
     public function noise(): float
     {
@@ -64,6 +68,17 @@ final class SimulatedColourReader implements ColourReader
         $layer = Layer::of($technique, SimulatedPot::optics($pot), $thinner, $coats, Zone::cases(), hand: new Hand($gaps ? self::HAND_COVERAGE : 1.0, self::HAND_THICKNESS));
 
         return $this->noisy(Surface::of($pot->sheen)->seen($layer->over(Zone::Mid, Reflectance::flat($card))));
+    }
+
+    public function readPiece(array $drafts, FigureOptics $figure, Zone $zone, string $piece): Reflectance
+    {
+        // No two pieces come out alike; now and then the last layer was forgotten.
+        $random = new Randomizer(new Mt19937(crc32($piece)));
+        $hand = new Hand(1.0, exp($random->getInt(-120, 120) / 1000));
+        $painted = $random->getInt(1, self::FORGETS_ONE_IN) === 1 && count($drafts) > 1 ? array_slice($drafts, 0, -1) : $drafts;
+        $cell = $figure->prediction->onTop($figure->start, FigureOptics::layers($painted, SimulatedPot::optics(...), $hand))->top()->cell($zone);
+
+        return $this->noisy($cell->surface->seen($cell->inside));
     }
 
     private function noisy(Reflectance $true): Reflectance

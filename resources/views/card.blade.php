@@ -80,6 +80,9 @@
         <p>{{ $mask }}</p>
     @endforeach
     <h3>What can hurt</h3>
+    @if ($work->takes !== [])
+        <p class="quiet"><b>Takes from the pots (estimates{{ $figure->copies > 1 ? ', for '.$figure->copies.' figures' : '' }})</b>: {{ implode('; ', $work->takes) }}.</p>
+    @endif
     @foreach ($work->cautions as $caution)
         <p>{{ $caution }}</p>
     @endforeach

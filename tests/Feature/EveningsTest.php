@@ -10,8 +10,10 @@ use App\Models\PaintKind;
 use App\Models\RunStep;
 use DateTimeImmutable;
 use Illuminate\Support\Carbon;
+use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Process\Process;
 
 final class EveningsTest extends TestCase
@@ -46,9 +48,8 @@ final class EveningsTest extends TestCase
         Carbon::setTestNow('2026-12-01T12:00:00Z');
         $figure = $this->sentry();
         $first = $this->postJson('/evenings', ['figureIds' => [$figure->id]])->assertOk();
-        $steps = collect($first->json('evenings'))->flatMap(fn (array $e): array => $e['steps']);
-        self::assertSame(6, $steps->count());
-        self::assertStringStartsWith('2026-12-01T19:30', (string) $first->json('evenings.0.start'));
+        self::assertCount(6, self::steps($first));
+        self::assertStringStartsWith('2026-12-01T19:30', self::steps($first)[0]['start']);
         self::assertNotSame([], $first->json('chain'));
         self::assertGreaterThanOrEqual($first->json('bound'), $first->json('finish'));
 
@@ -57,7 +58,7 @@ final class EveningsTest extends TestCase
         Carbon::setTestNow('2026-12-03T12:00:00Z');
         $this->get('/evenings')->assertInertia(fn (AssertableInertia $page) => $page->component('evenings/index')->where('evenings.missed', $missed)->where('figures.0.isLaid', true));
         $again = $this->postJson('/evenings', ['figureIds' => [$figure->id]])->assertOk();
-        self::assertStringStartsWith('2026-12-03T19:30', (string) $again->json('evenings.0.start'));
+        self::assertStringStartsWith('2026-12-03T19:30', self::steps($again)[0]['start']);
         self::assertSame(0, $again->json('missed'));
 
         // A run has begun and its first step is done: five are left, the drying of the first still counts.
@@ -65,7 +66,7 @@ final class EveningsTest extends TestCase
         $step = RunStep::query()->orderBy('position')->firstOrFail();
         $this->patchJson("/runs/{$step->run_id}/steps/{$step->id}", ['version' => 1, 'state' => 'done'])->assertOk();
         $left = $this->postJson('/evenings', ['figureIds' => [$figure->id]])->assertOk();
-        self::assertSame(5, collect($left->json('evenings'))->flatMap(fn (array $e): array => $e['steps'])->count());
+        self::assertCount(5, self::steps($left));
         self::assertSame("/runs/{$step->run_id}", $left->json('evenings.0.steps.0.url'));
     }
 
@@ -128,6 +129,22 @@ print(json.dumps([{"uid":str(e["UID"]),"start":e["DTSTART"].dt.isoformat(),"end"
         self::assertSame($events[0]['sequence'] + 1, $later[0]['sequence']);
     }
 
+    /**
+     * @param  TestResponse<Response>  $answer
+     * @return list<array{start: string, what: string}>
+     */
+    private static function steps(TestResponse $answer): array
+    {
+        $steps = [];
+        /** @var array{evenings: list<array{steps: list<array{start: string, what: string}>}>} $laid */
+        $laid = $answer->json();
+        foreach ($laid['evenings'] as $evening) {
+            $steps = [...$steps, ...$evening['steps']];
+        }
+
+        return $steps;
+    }
+
     private function sentry(string $name = 'Reed sentry'): Figure
     {
         $figure = $this->figure();
@@ -139,8 +156,9 @@ print(json.dumps([{"uid":str(e["UID"]),"start":e["DTSTART"].dt.isoformat(),"end"
             $area = $this->area($figure, $areaName);
             $area->update(['part_id' => $part->id]);
             $layers = array_map(
-                static fn (array $layer): array => [...$layer, 'key' => strtoupper(substr(md5("{$n} {$layer['technique']}"), 0, 26))],
+                static fn (array $layer, int $place): array => [...$layer, 'key' => strtoupper(substr(md5("{$n} {$place}"), 0, 26))],
                 [$this->layer($primer, 'spray can'), $this->layer($green, drops: 3 + $n), $this->layer($green, 'wash')],
+                [0, 1, 2],
             );
             $this->putJson("/figures/{$figure->id}/areas/{$area->id}/finish", ['layers' => $layers, 'version' => 1])->assertOk();
         }

@@ -8,13 +8,18 @@ use App\Actions\PlanSteps;
 use App\Actions\StartRun;
 use App\Http\Props\FigureProps;
 use App\Http\Props\PotProps;
+use App\Http\Props\RecipeVersionProps;
 use App\Http\Props\RunProps;
+use App\Models\BatchMode;
 use App\Models\Figure;
 use App\Models\Paint;
 use App\Models\Painter;
+use App\Models\RecipeVersion;
 use App\Models\Run;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
@@ -30,22 +35,25 @@ final class BenchController
             'figure' => FigureProps::of($figure, 'Bench'),
             'runs' => array_values($figure->runs->map(static fn (Run $r) => RunProps::of($r))->all()),
             'plannedSteps' => count($plan($figure)),
+            'versions' => array_values($figure->versions->map(static fn (RecipeVersion $v) => RecipeVersionProps::of($v))->all()),
         ]);
     }
 
     /** @throws ValidationException when there is nothing to paint */
-    public function store(Figure $figure, StartRun $start): RedirectResponse
+    public function store(Request $request, Figure $figure, StartRun $start): RedirectResponse
     {
-        $run = $start($figure) ?? throw ValidationException::withMessages([
+        $request->validate(['copies' => ['sometimes', 'integer', 'between:1,200'], 'mode' => ['sometimes', Rule::enum(BatchMode::class)]]);
+        $run = $start($figure, null, $request->has('copies') ? $request->integer('copies') : null, $request->enum('mode', BatchMode::class) ?? BatchMode::StepByStep) ?? throw ValidationException::withMessages([
             'figure' => 'No area of this figure has a layer yet: build a finish first.',
         ]);
 
         return redirect()->route('runs.show', $run);
     }
 
-    public function repeat(Run $run, StartRun $start): RedirectResponse
+    public function repeat(Request $request, Run $run, StartRun $start): RedirectResponse
     {
-        $repeat = $start($run->figure()->firstOrFail(), $run);
+        $request->validate(['copies' => ['sometimes', 'integer', 'between:1,200']]);
+        $repeat = $start($run->figure()->firstOrFail(), $run->load('steps'), $request->has('copies') ? $request->integer('copies') : null);
 
         return redirect()->route('runs.show', $repeat ?? $run);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
+use App\Actions\ReckonPaint;
 use App\Adapters\WorkPlan;
 use App\Models\Figure;
 use Hyalin\InvalidInput;
@@ -19,8 +20,9 @@ final readonly class WorkCardProps
      * @param  list<string>  $steps  in their order, each in a line
      * @param  list<string>  $masks
      * @param  list<string>  $cautions  each once
+     * @param  list<string>  $takes  what it takes from each pot: estimates
      */
-    public function __construct(public array $steps, public array $masks, public array $cautions)
+    public function __construct(public array $steps, public array $masks, public array $cautions, public array $takes)
     {
     }
 
@@ -51,6 +53,17 @@ final readonly class WorkCardProps
             $masks[] = sprintf('For step %d, mask %s: %s%s. %s, within %d h.', $number[$mask->step], implode(', ', $mask->protects), $mask->material, $mask->mm > 0 ? sprintf('; %.0f mm', $mask->mm) : '', ucfirst($mask->peel), $mask->mostHours);
         }
 
-        return $steps === [] ? null : new self($steps, $masks, [...array_keys($cautions), ...($cautions === [] ? [] : [Cautions::FIRST])]);
+        return $steps === [] ? null : new self($steps, $masks, [...array_keys($cautions), ...($cautions === [] ? [] : [Cautions::FIRST])], self::takes($figure));
+    }
+
+    /** @return list<string> */
+    private static function takes(Figure $figure): array
+    {
+        $reckon = app(ReckonPaint::class);
+
+        return array_map(
+            static fn (PotNeedProps $p): string => sprintf('%s, %s: %.2f mL%s', $p->name, $p->maker, $p->needMl, $p->missingMl > 0.0 ? sprintf(' (the pot holds %.2f)', $p->hasMl) : ''),
+            $reckon->pots($reckon->planned($figure, $figure->copies)),
+        );
     }
 }

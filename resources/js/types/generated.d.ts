@@ -88,6 +88,14 @@ export interface BalanceWishProps {
     value: number;
 }
 
+export interface BatchProps {
+    figures: number;
+    stepByStep: number;
+    figureByFigure: number;
+    setUpSaved: number;
+    waitSaved: number;
+}
+
 export interface BenchDoorPageProps {
     figures: Array<FigureInWorkProps>;
     potCount: number;
@@ -104,6 +112,17 @@ export interface BenchHourProps {
     day: number;
     start: string;
     minutes: number;
+}
+
+export interface BesideAreaProps {
+    id: number;
+    name: string;
+    leftLayers: Array<LayerProps>;
+    left: SectionProps;
+    rightLayers: Array<LayerProps>;
+    right: SectionProps;
+    differences: Array<number>;
+    changed: Array<string>;
 }
 
 export interface BoundaryProps {
@@ -187,6 +206,17 @@ export interface ComparedZoneProps {
     doubt: string | null;
     method: string | null;
     outline: Array<Array<number>>;
+}
+
+export interface ConsistencyProps {
+    areaId: number;
+    area: string;
+    readings: Array<PieceReadingProps>;
+    planned: ColourProps | null;
+    spread: number | null;
+    words: string | null;
+    outlier: number | null;
+    remedy: string | null;
 }
 
 export interface CorrectionProps {
@@ -564,6 +594,27 @@ export interface PictureProps {
     remarks: Array<string>;
 }
 
+export interface PieceReadingProps {
+    copy: number;
+    colour: ColourProps;
+    method: string;
+    difference: number | null;
+}
+
+export interface PotNeedProps {
+    paintId: number;
+    maker: string;
+    name: string;
+    hex: string;
+    needMl: number;
+    hasMl: number;
+    missingMl: number;
+    toBuy: number;
+    cost: number | null;
+    spend: number | null;
+    onShelf: boolean;
+}
+
 export interface PotProps {
     id: number;
     maker: string;
@@ -639,6 +690,25 @@ export interface ReadingProps {
     swatch: Swatch;
     values: Array<number>;
     colour: ColourProps;
+}
+
+export interface RecipeProps {
+    areaId: number;
+    area: string;
+    figureId: number;
+    figure: string;
+    ramp: Array<ColourProps>;
+    layers: Array<string>;
+    difference: number | null;
+    nearest: Zone | null;
+    url: string;
+}
+
+export interface RecipeVersionProps {
+    id: number;
+    number: number;
+    why: string;
+    keptAt: string;
 }
 
 export interface RemedyProps {
@@ -862,4 +932,5 @@ export interface WorkCardProps {
     steps: Array<string>;
     masks: Array<string>;
     cautions: Array<string>;
+    takes: Array<string>;
 }

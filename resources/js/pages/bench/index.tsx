@@ -1,21 +1,29 @@
 import { Link, router, usePage } from '@inertiajs/react';
+import { useState } from 'react';
 import { Shell } from '@/features/shell/shell';
-import { areasWords, many } from '@/shared/lib/format';
+import { ApiError, send } from '@/shared/lib/api';
+import { areasWords, many, minutesWords } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
 import { mixWords } from '@/shared/ui/drops';
 import { Notice } from '@/shared/ui/notice';
-import type { FigureProps, RunProps } from '@/types/generated';
+import type { FigureProps, RecipeVersionProps, RunProps } from '@/types/generated';
 
-type Props = { figure: FigureProps; runs: RunProps[]; plannedSteps: number };
+type Props = { figure: FigureProps; runs: RunProps[]; plannedSteps: number; versions: RecipeVersionProps[] };
 
-export default function BenchPage({ figure, runs, plannedSteps }: Props) {
+export default function BenchPage({ figure, runs, plannedSteps, versions }: Props) {
     const errors = usePage().props.errors;
     return (
         <Shell title={`Bench of ${figure.name}`} figure={figure}>
             <div className="mx-auto flex max-w-4xl flex-col gap-5">
                 <header className="flex flex-wrap items-end justify-between gap-3">
                     <h1 className="text-2xl">Runs of {figure.name}</h1>
+                    <Link
+                        className="ml-auto text-sm underline underline-offset-4"
+                        href={url('figures.quantities', { figure: figure.id })}
+                    >
+                        What it takes: paint, shopping{figure.copies > 1 ? ', the batch' : ''}
+                    </Link>
                     <Button
                         look="main"
                         disabled={plannedSteps === 0}
@@ -23,7 +31,7 @@ export default function BenchPage({ figure, runs, plannedSteps }: Props) {
                             router.post(url('runs.store', { figure: figure.id }));
                         }}
                     >
-                        Start painting ({many(plannedSteps, 'step')})
+                        Start painting{figure.copies > 1 ? ` all ${figure.copies}` : ''} ({many(plannedSteps, 'step')})
                     </Button>
                 </header>
                 {Object.values(errors).map((words) => (
@@ -47,6 +55,7 @@ export default function BenchPage({ figure, runs, plannedSteps }: Props) {
                         </li>
                     ))}
                 </ol>
+                {versions.length > 0 && <Versions figure={figure} versions={versions} />}
             </div>
         </Shell>
     );
@@ -54,7 +63,11 @@ export default function BenchPage({ figure, runs, plannedSteps }: Props) {
 
 function RunBlock({ run }: { run: RunProps }) {
     const open = run.steps.filter((step) => step.state === 'open').length;
-    const deviating = run.steps.filter((step) => step.usedMix !== null || step.note !== null);
+    const told = run.steps.filter(
+        (step) => step.usedMix !== null || step.note !== null || step.skipReason !== null || step.isInserted,
+    );
+    const used = run.steps.reduce((sum, step) => sum + (step.usedMinutes ?? 0), 0);
+    const link = 'inline-flex min-h-10 items-center rounded-sm border border-strong px-3 text-sm font-medium';
     return (
         <article className="border border-strong bg-raised p-4">
             <header className="flex flex-wrap items-center gap-3">
@@ -65,16 +78,23 @@ function RunBlock({ run }: { run: RunProps }) {
                     )}
                 </h2>
                 <span className="text-sm text-quiet">
+                    {run.copies > 1 && `${run.copies} figures, ${run.batchMode}; `}
                     begun {new Date(run.begunAt).toLocaleDateString()},{' '}
                     {open === 0 ? 'all steps done' : `${open} of ${many(run.steps.length, 'step')} left`}
+                    {used > 0 && `, ${minutesWords(used)} written down`}
                 </span>
-                <span className="ml-auto flex gap-2">
-                    <Link
-                        href={url('runs.show', { run: run.id })}
-                        className="inline-flex min-h-10 items-center rounded-sm border border-strong px-3 font-medium"
-                    >
+                <span className="ml-auto flex flex-wrap gap-2">
+                    <Link href={url('runs.show', { run: run.id })} className={link}>
                         {open === 0 ? 'Look at it' : 'Go on'}
                     </Link>
+                    <Link href={url('runs.beside', { run: run.id })} className={link}>
+                        Beside the recipe
+                    </Link>
+                    {run.copies > 1 && (
+                        <Link href={url('runs.pieces', { run: run.id })} className={link}>
+                            How alike
+                        </Link>
+                    )}
                     <Button
                         onClick={() => {
                             router.post(url('runs.repeat', { run: run.id }));
@@ -84,13 +104,15 @@ function RunBlock({ run }: { run: RunProps }) {
                     </Button>
                 </span>
             </header>
-            {deviating.length > 0 && (
+            {told.length > 0 && (
                 <ul className="mt-3 border-t border-line pt-2 text-sm">
-                    {deviating.map((step) => (
+                    {told.map((step) => (
                         <li key={step.id}>
                             <strong>
                                 {step.position}. {areasWords(step.areaName)}, {step.title}:
                             </strong>{' '}
+                            {step.isInserted && `not planned. `}
+                            {step.skipReason !== null && `skipped: ${step.skipReason}. `}
                             {step.usedMix !== null && `used ${mixWords(step.usedMix)}. `}
                             {step.note}
                         </li>
@@ -98,5 +120,44 @@ function RunBlock({ run }: { run: RunProps }) {
                 </ul>
             )}
         </article>
+    );
+}
+
+/** Recipes as they once were; any of them can come back. */
+function Versions({ figure, versions }: { figure: FigureProps; versions: readonly RecipeVersionProps[] }) {
+    const [said, setSaid] = useState<string | null>(null);
+
+    async function restore(version: RecipeVersionProps) {
+        try {
+            const { message } = await send<{ message: string }>(
+                'POST',
+                url('versions.restore', { figure: figure.id, version: version.id }),
+            );
+            setSaid(message);
+            router.reload();
+        } catch (error) {
+            if (!(error instanceof ApiError)) throw error;
+            setSaid(error.message);
+        }
+    }
+
+    return (
+        <section aria-label="Versions of the recipe">
+            <h2 className="mb-1 text-lg">Versions of the recipe</h2>
+            {said !== null && <Notice>{said}</Notice>}
+            <ul className="text-sm">
+                {[...versions].reverse().map((version) => (
+                    <li key={version.id} className="flex items-center gap-3 border-t border-line py-1">
+                        <span className="flex-1">
+                            <strong>{version.number}</strong>, {new Date(version.keptAt).toLocaleDateString()}:{' '}
+                            {version.why}
+                        </span>
+                        <Button size="small" onClick={() => void restore(version)}>
+                            Bring it back
+                        </Button>
+                    </li>
+                ))}
+            </ul>
+        </section>
     );
 }

@@ -109,6 +109,11 @@ function Work({ work }: { work: WorkCardProps }) {
                 </p>
             ))}
             <h3 className="mt-4 font-semibold">What can hurt</h3>
+            {work.takes.length > 0 && (
+                <p className="mt-2 text-xs">
+                    <strong>Takes from the pots (estimates)</strong>: {work.takes.join('; ')}.
+                </p>
+            )}
             {work.cautions.map((caution) => (
                 <p key={caution}>{caution}</p>
             ))}

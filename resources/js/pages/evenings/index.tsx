@@ -124,7 +124,11 @@ export default function EveningsPage(props: Props) {
                                 </Notice>
                             )}
                             <div className="min-h-64 flex-1 overflow-y-auto border border-line">
-                                <EveningBoard evenings={evenings.evenings} chosen={step?.id ?? null} onChoose={setStep} />
+                                <EveningBoard
+                                    evenings={evenings.evenings}
+                                    chosen={step?.id ?? null}
+                                    onChoose={setStep}
+                                />
                             </div>
                             <Detail step={step} />
                         </>

@@ -1,0 +1,166 @@
+import { Link, router } from '@inertiajs/react';
+import { useState } from 'react';
+import { Shell } from '@/features/shell/shell';
+import { capital, many, minutesWords } from '@/shared/lib/format';
+import { url } from '@/shared/lib/url';
+import { Button } from '@/shared/ui/button';
+import { Notice } from '@/shared/ui/notice';
+import { Stepper } from '@/shared/ui/stepper';
+import type { BatchProps, FigureProps, PotNeedProps } from '@/types/generated';
+
+type Props = {
+    figure: FigureProps;
+    copies: number;
+    pots: PotNeedProps[];
+    batch: BatchProps | null;
+    runNumber: number | null;
+    left: PotNeedProps[];
+};
+
+/** What it takes from the pots, what is missing, which way a batch is quicker. */
+export default function QuantitiesPage({ figure, copies, pots, batch, runNumber, left }: Props) {
+    const [wanted, setWanted] = useState(copies);
+    const [ofRun, setOfRun] = useState(false);
+    const shown = ofRun ? left : pots;
+    const short = shown.filter((pot) => pot.missingMl > 0);
+    const cost = shown.reduce((sum, pot) => sum + (pot.cost ?? 0), 0);
+    const unpriced = shown.filter((pot) => pot.cost === null).length;
+    return (
+        <Shell title={`Quantities of ${figure.name}`} figure={figure}>
+            <div className="mx-auto flex max-w-5xl flex-col gap-5">
+                <header className="flex flex-wrap items-end gap-4">
+                    <h1 className="text-2xl">What it takes</h1>
+                    <div className="flex items-end gap-2">
+                        <Stepper label="Figures" value={wanted} min={1} max={200} onChange={setWanted} />
+                        <Button
+                            disabled={wanted === copies}
+                            onClick={() => {
+                                router.visit(url('figures.quantities', { figure: figure.id, copies: wanted }));
+                            }}
+                        >
+                            Reckon for {wanted}
+                        </Button>
+                    </div>
+                    {runNumber !== null && (
+                        <label className="flex min-h-10 items-center gap-2 text-sm">
+                            <input
+                                type="checkbox"
+                                className="h-6 w-6"
+                                checked={ofRun}
+                                onChange={(event) => {
+                                    setOfRun(event.target.checked);
+                                }}
+                            />
+                            only what is left of run {runNumber}
+                        </label>
+                    )}
+                    <span className="ml-auto flex gap-4 text-sm">
+                        <a
+                            className="underline underline-offset-4"
+                            href={url('figures.shopping', { figure: figure.id, copies })}
+                        >
+                            Shopping list (PDF)
+                        </a>
+                        <a
+                            className="underline underline-offset-4"
+                            href={url('figures.quantities-csv', { figure: figure.id, copies })}
+                        >
+                            Table (CSV)
+                        </a>
+                    </span>
+                </header>
+                {short.length > 0 ? (
+                    <Notice strong>
+                        {many(short.length, 'pot')} will run out before it is done:{' '}
+                        {short.map((pot) => pot.name).join(', ')}.
+                    </Notice>
+                ) : (
+                    <Notice>The shelf holds enough of everything.</Notice>
+                )}
+                {batch && <Batch batch={batch} figure={figure} />}
+                <Table pots={shown} />
+                <p className="text-sm text-quiet">
+                    All quantities are estimates: area x wet film of the technique / what reaches the piece, and what a
+                    cup or palette keeps. They follow what your runs really used once you write that down.{' '}
+                    {cost > 0 && `The paint costs about ${cost.toFixed(2)}`}
+                    {cost > 0 && unpriced > 0 && `, without ${many(unpriced, 'pot')} that have no price`}
+                    {cost > 0 && '. '}
+                    Areas without a size count as 5 cm²:{' '}
+                    <Link className="underline" href={url('figures.order', { figure: figure.id })}>
+                        say how large they are
+                    </Link>
+                    .
+                </p>
+            </div>
+        </Shell>
+    );
+}
+
+function Batch({ batch, figure }: { batch: BatchProps; figure: FigureProps }) {
+    const together = batch.stepByStep < batch.figureByFigure;
+    const mode = together ? 'step by step' : 'figure by figure';
+    return (
+        <section
+            aria-label="The batch"
+            className="flex flex-wrap items-center gap-4 border border-strong bg-raised p-3"
+        >
+            <p className="min-w-0 flex-1 text-sm">
+                <strong>
+                    {capital(mode)} is quicker for {batch.figures}
+                </strong>
+                : from first to last stroke about {minutesWords(Math.round(batch.stepByStep))} step by step,{' '}
+                {minutesWords(Math.round(batch.figureByFigure))} figure by figure (estimates).{' '}
+                {together &&
+                    `${minutesWords(Math.round(batch.setUpSaved))} of mixing and cleaning are done once, and ${minutesWords(Math.round(batch.waitSaved))} of drying pass while the others are painted.`}
+            </p>
+            {(['step by step', 'figure by figure'] as const).map((each) => (
+                <Button
+                    key={each}
+                    look={each === mode ? 'main' : 'plain'}
+                    onClick={() => {
+                        router.post(url('runs.store', { figure: figure.id }), { copies: batch.figures, mode: each });
+                    }}
+                >
+                    Start {each}
+                </Button>
+            ))}
+        </section>
+    );
+}
+
+function Table({ pots }: { pots: readonly PotNeedProps[] }) {
+    return (
+        <table className="w-full text-left text-sm">
+            <thead className="text-xs text-quiet">
+                <tr>
+                    <th className="font-normal">pot</th>
+                    <th className="text-right font-normal">takes, mL</th>
+                    <th className="text-right font-normal">drops</th>
+                    <th className="text-right font-normal">holds, mL</th>
+                    <th className="text-right font-normal">missing, mL</th>
+                    <th className="text-right font-normal">new pots</th>
+                    <th className="text-right font-normal">costs</th>
+                </tr>
+            </thead>
+            <tbody>
+                {pots.map((pot) => (
+                    <tr key={pot.paintId} className={`border-t border-line ${pot.missingMl > 0 ? 'font-bold' : ''}`}>
+                        <th scope="row" className="flex items-center gap-3 py-1 font-[inherit]">
+                            <span className="h-8 w-12" style={{ background: pot.hex }} aria-hidden />
+                            <span>
+                                {pot.name} <span className="font-normal text-quiet">{pot.maker}</span>
+                                {!pot.onShelf && ' (not on the shelf any more)'}
+                            </span>
+                        </th>
+                        <td className="text-right">{pot.needMl.toFixed(2)}</td>
+                        <td className="text-right">{Math.round(pot.needMl / 0.05)}</td>
+                        <td className="text-right">{pot.hasMl.toFixed(1)}</td>
+                        <td className="text-right">{pot.missingMl > 0 ? pot.missingMl.toFixed(2) : ''}</td>
+                        <td className="text-right">{pot.toBuy > 0 ? pot.toBuy : ''}</td>
+                        <td className="text-right">{pot.cost?.toFixed(2) ?? ''}</td>
+                    </tr>
+                ))}
+            </tbody>
+        </table>
+    );
+}
