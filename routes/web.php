@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\BalanceController;
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BenchDoorController;
+use App\Http\Controllers\BenchFileController;
 use App\Http\Controllers\BriefController;
 use App\Http\Controllers\BuildController;
 use App\Http\Controllers\CardController;
@@ -75,6 +76,8 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/timers', [TimerController::class, 'store'])->name('timers.store');
     Route::delete('/timers/{timer}', [TimerController::class, 'destroy'])->middleware('can:own,timer')->name('timers.destroy');
 
+    Route::get('/bench.zip', [BenchFileController::class, 'export'])->name('bench-file');
+    Route::post('/bench', [BenchFileController::class, 'import'])->name('bench-file.import');
     Route::get('/recipes', [RecipesController::class, 'index'])->name('recipes');
 
     Route::get('/evenings', [EveningsController::class, 'show'])->name('evenings');
@@ -162,6 +165,7 @@ Route::middleware('auth')->group(function (): void {
 
         Route::get('/bench', [BenchController::class, 'index'])->name('figures.bench');
         Route::post('/runs', [BenchController::class, 'store'])->name('runs.store');
+        Route::get('/figure.zip', [BenchFileController::class, 'figure'])->name('figures.file');
         Route::get('/quantities', [QuantitiesController::class, 'show'])->name('figures.quantities');
         Route::get('/quantities.csv', [QuantitiesController::class, 'csv'])->name('figures.quantities-csv');
         Route::get('/shopping.pdf', [QuantitiesController::class, 'shopping'])->name('figures.shopping');

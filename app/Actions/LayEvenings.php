@@ -12,6 +12,7 @@ use App\Models\Schedule;
 use DateTimeImmutable;
 use Hyalin\Bench\BenchScheduler;
 use Hyalin\Bench\CriticalChain;
+use Hyalin\Bench\FreeTime;
 use Hyalin\Bench\InvalidSchedule;
 use Hyalin\Bench\Schedule as Laid;
 use Hyalin\Bench\ScheduleTask;
@@ -71,13 +72,13 @@ final class LayEvenings
      */
     private static function sessions(ScheduleTask $task, Laid $laid, array $known): array
     {
+        $pieces = self::pieces($task, $laid);
         $sessions = [];
         foreach ($task->sessions as [$start, $end]) {
             $steps = [];
-            foreach ($laid->placed as $place => [$from, $to]) {
-                // What is broken off stands in each of its sessions.
-                if (($from < $end && $to > $start) || ($from === $to && $from >= $start && $from <= $end)) {
-                    $steps[] = ['id' => $task->ids[$place], ...$known[$task->ids[$place]], 'start' => self::seconds(max($from, $start)), 'end' => self::seconds(min($to, $end))];
+            foreach ($pieces as [$place, $from, $to]) {
+                if ($from >= $start - 1e-6 && $to <= $end + 1e-6) {
+                    $steps[] = ['id' => $task->ids[$place], ...$known[$task->ids[$place]], 'start' => self::seconds($from), 'end' => self::seconds($to)];
                 }
             }
             usort($steps, static fn (array $p, array $q): int => [$p['start'], $p['end']] <=> [$q['start'], $q['end']]);
@@ -87,6 +88,27 @@ final class LayEvenings
         }
 
         return $sessions;
+    }
+
+    /**
+     * What is broken off is done in pieces: in the time of its sessions that no other step has.
+     *
+     * @return list<array{int, float, float}> place of the step, from, to
+     */
+    private static function pieces(ScheduleTask $task, Laid $laid): array
+    {
+        $spans = $laid->placed;
+        uasort($spans, static fn (array $p, array $q): int => $p[1] - $p[0] <=> $q[1] - $q[0]);
+        $free = new FreeTime($task->sessions);
+        $pieces = [];
+        foreach ($spans as $place => [$from, $to]) {
+            foreach ($from === $to ? [[$from, $to]] : $free->within($from, $to) as [$s, $e]) {
+                $pieces[] = [$place, $s, $e];
+                $free = $free->without($s, $e);
+            }
+        }
+
+        return $pieces;
     }
 
     /**

@@ -41,6 +41,19 @@ final readonly class FreeTime
         return null;
     }
 
+    /** @return list<array{float, float}> the stretches between two moments, cut to them */
+    public function within(float $from, float $to): array
+    {
+        $found = [];
+        foreach ($this->stretches as [$s, $e]) {
+            if ($e > $from && $s < $to) {
+                $found[] = [max($s, $from), min($e, $to)];
+            }
+        }
+
+        return $found;
+    }
+
     /** Without the time from one moment to another. */
     public function without(float $from, float $to): self
     {

@@ -39,7 +39,7 @@ final class FigurePlans
             'about' => 'She has kept the lamp for thirty winters. The oilskin is the focal point; the heron\'s two whites must stay apart.',
             'bare' => '#8c8f92',
             'picture' => 'keeper-maude',
-            'run' => 2,
+            'run' => 19,
             'base' => 'Rock base',
             'joints' => [['Body', 'Oilskin coat', ['Jersey']], ['Body', 'Head', []], ['Head', 'Hat', []], ['Oilskin coat', 'Lantern', []], ['Body', 'Rock base', []], ['Heron', 'Rock base', []]],
             'boundaries' => [

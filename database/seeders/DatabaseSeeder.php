@@ -12,8 +12,10 @@ use App\Adapters\FigureOptics;
 use App\Adapters\LayerDraft;
 use App\Adapters\MixRequest;
 use App\Adapters\PictureColours;
+use App\Adapters\RunFinish;
 use App\Devices\Booth;
 use App\Devices\Camera;
+use App\Devices\ColourReader;
 use App\Http\Controllers\SignInController;
 use App\Models\Area;
 use App\Models\Figure;
@@ -25,6 +27,8 @@ use App\Models\PictureKind;
 use App\Models\RunStepState;
 use Database\Demo\FigurePlans;
 use Hyalin\Colour\Bands;
+use Hyalin\Colour\Illuminant;
+use Hyalin\Colour\SpectralSum;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
 use Hyalin\Mixing\MixSearch;
@@ -65,6 +69,9 @@ final class DatabaseSeeder extends Seeder
                 if ($plan['run'] > 0) {
                     $this->paint($figure, $plan['run'], $startRun);
                     $this->photograph($figure);
+                }
+                if ($plan['copies'] > 1) {
+                    $this->paintBatches($figure, $startRun);
                 }
             }
         });
@@ -283,6 +290,34 @@ final class DatabaseSeeder extends Seeder
             foreach ($area->samples as $sample) {
                 $photo->findings()->create([...$colours->taken($sample->method, $sample->outline, $sample->zone), 'area_id' => $area->id]);
             }
+        }
+    }
+
+    /** Two batches a season apart: the first finished and read, the second left in the middle two months ago. */
+    private function paintBatches(Figure $figure, StartRun $startRun): void
+    {
+        $first = $startRun($figure) ?? throw new RuntimeException("{$figure->name} has no steps");
+        $begun = now()->subDays(170);
+        foreach ($first->steps()->get() as $n => $step) {
+            $step->state = RunStepState::Done;
+            $step->done_at = $begun->copy()->addHours(20 * intdiv($n, 4))->addMinutes(25 * $n);
+            $step->used_minutes = $step->minutes + 3 * ($n % 5);
+            $step->note = $step->technique === Technique::Wash ? 'Drew off the pools after a minute; they dry shiny.' : null;
+            $step->save();
+        }
+        $first->update(['finished_at' => $begun->copy()->addDays(6)]);
+        $first->load('steps');
+        foreach ($figure->areas()->with('layers.paints.paint')->get() as $area) {
+            $drafts = RunFinish::of($area, $first);
+            foreach ($drafts === [] ? [] : range(1, $first->copies) as $copy) {
+                $seen = app(ColourReader::class)->readPiece($drafts, FigureOptics::of($figure, $area, Illuminant::D65), Zone::Mid, "{$first->id} {$area->id} {$copy}");
+                $lab = SpectralSum::under(Illuminant::D65)->xyz($seen)->toLab();
+                $first->readings()->create(['area_id' => $area->id, 'copy' => $copy, 'lightness' => $lab->lightness, 'a' => $lab->a, 'b' => $lab->b, 'method' => 'reader']);
+            }
+        }
+        $second = $startRun($figure, $first) ?? throw new RuntimeException('a run with steps can be repeated');
+        foreach ($second->steps()->limit(5)->get() as $n => $step) {
+            $step->update(['state' => RunStepState::Done, 'done_at' => now()->subDays(64)->addMinutes(40 * $n), 'note' => $n === 4 ? 'Cup of green was thinner this time: two coats more.' : null]);
         }
     }
 

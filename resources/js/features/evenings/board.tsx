@@ -21,7 +21,7 @@ export function EveningBoard({
                 const lanes = figures.filter((f) => evening.steps.some((s) => s.figure === f));
                 return (
                     <li key={evening.start} className="flex border-b border-line">
-                        <p className="w-32 shrink-0 p-2 text-sm leading-tight">
+                        <p className="w-40 shrink-0 p-2 text-sm leading-tight">
                             <strong>
                                 {new Date(evening.start).toLocaleDateString(undefined, {
                                     weekday: 'short',
@@ -67,7 +67,7 @@ function Lane({
 }) {
     return (
         <div className="flex items-center gap-2">
-            <span className="hidden w-28 shrink-0 truncate text-xs text-quiet sm:inline" title={figure}>
+            <span className="hidden w-40 shrink-0 truncate text-xs text-quiet sm:inline" title={figure}>
                 {figure}
             </span>
             <div className="relative flex-1" style={{ height: LANE }}>
@@ -79,7 +79,7 @@ function Lane({
                     .filter((step) => step.figure === figure)
                     .map((step) => (
                         <button
-                            key={step.id}
+                            key={`${step.id} ${step.start}`}
                             type="button"
                             title={`${step.what}, ${step.where}`}
                             aria-label={`${clock(step.start)}, ${figure}: ${step.what}, ${step.where}`}

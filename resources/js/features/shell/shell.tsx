@@ -67,12 +67,16 @@ export function Shell({
                     <Link href={url('cups')} className="text-sm underline-offset-4 hover:underline">
                         Cups
                     </Link>
-                    <Link href={url('evenings')} className="text-sm underline-offset-4 hover:underline">
-                        Evenings
-                    </Link>
-                    <Link href={url('recipes')} className="text-sm underline-offset-4 hover:underline">
-                        Recipes
-                    </Link>
+                    {figure === undefined && (
+                        <>
+                            <Link href={url('evenings')} className="text-sm underline-offset-4 hover:underline">
+                                Evenings
+                            </Link>
+                            <Link href={url('recipes')} className="text-sm underline-offset-4 hover:underline">
+                                Recipes
+                            </Link>
+                        </>
+                    )}
                 </nav>
                 {figure !== undefined && <Stages figure={figure} />}
                 <Tools

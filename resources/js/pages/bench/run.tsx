@@ -148,9 +148,15 @@ function Run({ figure, run, pots }: Props) {
                         onPhoto={show}
                     />
                     <Timers runId={run.id} what={`${areasWords(step.areaName)}, ${step.title}`} />
-                    <div className="mt-auto grid grid-cols-1 gap-3 sm:grid-cols-[2fr_1fr_1fr]">
+                    <Link
+                        href={url('figures.bench', { figure: figure.id })}
+                        className="text-sm underline underline-offset-4"
+                    >
+                        All runs
+                    </Link>
+                    <div className="sticky bottom-0 mt-auto grid grid-cols-2 gap-2 border-t border-strong bg-room py-2 sm:grid-cols-[2fr_1fr_1fr] sm:gap-3 lg:-mb-6">
                         {step.state === 'open' ? (
-                            <Button look="main" size="large" onClick={finish}>
+                            <Button look="main" size="large" className="col-span-2 sm:col-span-1" onClick={finish}>
                                 <Check size={28} aria-hidden /> Done
                                 <span className="hidden text-sm font-normal sm:inline">Space</span>
                             </Button>
@@ -183,12 +189,6 @@ function Run({ figure, run, pots }: Props) {
                             Skip, repeat, repair
                         </Button>
                     </div>
-                    <Link
-                        href={url('figures.bench', { figure: figure.id })}
-                        className="text-sm underline underline-offset-4"
-                    >
-                        All runs
-                    </Link>
                 </article>
             </div>
             <Sheet

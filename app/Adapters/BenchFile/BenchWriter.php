@@ -1,0 +1,178 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Adapters\BenchFile;
+
+use App\Models\Figure;
+use App\Models\Painter;
+use DateTimeImmutable;
+use DateTimeZone;
+use Generator;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Str;
+use RuntimeException;
+use ZipArchive;
+
+/**
+ * A bench, or one figure of it with the pots it uses, as a zip of one JSON document and its pictures. Records are read and
+ * written one after the other, pictures copied from disk: the memory it takes does not grow with the bench.
+ */
+final readonly class BenchWriter
+{
+    private const CHUNK = 200;
+
+    private function __construct(private Painter $painter, private ?Figure $figure, private Numbers $numbers)
+    {
+    }
+
+    /**
+     * @param  string  $path  of the zip to be written
+     * @param  Figure|null  $figure  null for the whole bench
+     */
+    public static function write(string $path, Painter $painter, ?Figure $figure = null): void
+    {
+        (new self($painter, $figure, new Numbers))->into($path);
+    }
+
+    private function into(string $path): void
+    {
+        $zip = new ZipArchive;
+        if ($zip->open($path, ZipArchive::CREATE | ZipArchive::OVERWRITE) !== true) {
+            throw new RuntimeException("{$path} cannot be written");
+        }
+        $document = "{$path}.json";
+        try {
+            $this->document($document, $zip);
+            $zip->addFile($document, 'bench.json');
+            $zip->close();
+        } finally {
+            @unlink($document);
+        }
+    }
+
+    private function document(string $path, ZipArchive $zip): void
+    {
+        $out = fopen($path, 'w') ?: throw new RuntimeException("{$path} cannot be written");
+        fwrite($out, '{"format":'.self::json(Catalogue::FORMAT).',"version":'.Catalogue::VERSION.',"painter":'.self::json($this->habits()).",\n\"records\":{");
+        foreach (Catalogue::all() as $n => $type) {
+            fwrite($out, ($n > 0 ? ",\n" : "\n").self::json(Str::camel($type->table)).':[');
+            $first = true;
+            foreach ($this->records($type, $zip) as $record) {
+                fwrite($out, ($first ? "\n" : ",\n").self::json($record));
+                $first = false;
+            }
+            fwrite($out, ']');
+        }
+        fwrite($out, "}}\n");
+        fclose($out);
+    }
+
+    /** @return object what is the painter's own way, whatever the figure */
+    private function habits(): object
+    {
+        return (object) ($this->figure !== null ? [] : array_filter(['schools' => $this->painter->schools, 'hours' => $this->painter->bench_hours], is_array(...)));
+    }
+
+    /** @return Generator<array<string, mixed>> */
+    private function records(RecordType $type, ZipArchive $zip): Generator
+    {
+        // All are numbered before the first is written: a record may refer to a later one of its own kind.
+        foreach ($this->query($type)->orderBy('id')->pluck('id') as $n => $id) {
+            $this->numbers->add($type->table, is_int($id) ? $id : 0, $n + 1);
+        }
+        foreach ($this->query($type)->lazyById(self::CHUNK) as $row) {
+            $row = (array) $row;
+            $number = $this->numbers->of($type->table, is_int($row['id']) ? $row['id'] : 0) ?? 0;
+            $record = ['id' => $number];
+            foreach ($type->fields as $field) {
+                $value = $field->kind === FieldKind::File ? self::picture($zip, $row[$field->column], $number) : $this->numbers->turned($field, self::value($field, $row[$field->column]));
+                if ($value !== null || ! $field->isOptional) {
+                    $record[$field->name()] = $value;
+                }
+            }
+            yield $record;
+        }
+    }
+
+    private function query(RecordType $type): Builder
+    {
+        $query = DB::table($type->table)->select(['id', ...array_map(static fn (Field $f): string => $f->column, $type->fields)]);
+        if ($type->parent !== null) {
+            $to = (string) $type->parentField()?->to;
+
+            return $query->whereIn($type->parent, $this->numbers->all($to));
+        }
+        $query->where('painter_id', $this->painter->id);
+        if ($this->figure === null) {
+            return $query;
+        }
+
+        return match ($type->table) {
+            'figures' => $query->where('id', $this->figure->id),
+            'paints' => $query->whereIn('id', $this->pots($this->figure)),
+            // Of one figure only what is its own.
+            default => $query->whereRaw('1 = 0'),
+        };
+    }
+
+    /** @return list<int> all that its recipes and runs name */
+    private function pots(Figure $figure): array
+    {
+        $ids = DB::table('layer_paints')->join('layers', 'layers.id', '=', 'layer_paints.layer_id')->join('areas', 'areas.id', '=', 'layers.area_id')->where('areas.figure_id', $figure->id)->pluck('paint_id')->all();
+        foreach ($figure->runs()->with('steps')->get() as $run) {
+            foreach ($run->steps as $step) {
+                $ids = [...$ids, ...array_column($step->planned_mix, 'paintId'), ...array_column($step->used_mix ?? [], 'paintId')];
+            }
+        }
+        foreach ($figure->versions as $version) {
+            foreach ($version->finishes as $finish) {
+                foreach ($finish['layers'] as $layer) {
+                    $ids = [...$ids, ...array_column($layer['mix'], 'paintId')];
+                }
+            }
+        }
+
+        return array_values(array_unique(array_filter($ids, is_int(...))));
+    }
+
+    private static function picture(ZipArchive $zip, mixed $path, int $number): string
+    {
+        $name = "pictures/{$number}.png";
+        $zip->addFile(Storage::disk('local')->path(is_string($path) ? $path : ''), $name);
+        // A PNG is compressed already.
+        $zip->setCompressionName($name, ZipArchive::CM_STORE);
+
+        return $name;
+    }
+
+    private static function value(Field $field, mixed $stored): mixed
+    {
+        if ($stored === null) {
+            return null;
+        }
+
+        return match ($field->kind) {
+            FieldKind::Flag => (bool) $stored,
+            FieldKind::Number => is_numeric($stored) ? (float) $stored : null,
+            FieldKind::Moment => is_string($stored) ? (new DateTimeImmutable($stored, new DateTimeZone('UTC')))->format('Y-m-d\TH:i:s\Z') : null,
+            FieldKind::Json, FieldKind::References, FieldKind::Mix, FieldKind::Levels, FieldKind::Readings, FieldKind::StepNames, FieldKind::Finishes => is_string($stored) && ($field->shape['type'] ?? '') !== 'string' ? self::decoded($field, $stored) : $stored,
+            default => $stored,
+        };
+    }
+
+    private static function decoded(Field $field, string $stored): mixed
+    {
+        $value = json_decode($stored, true, flags: JSON_THROW_ON_ERROR);
+
+        // An empty object and an empty list look alike in PHP.
+        return $value === [] && ($field->shape['type'] ?? '') === 'object' ? (object) [] : $value;
+    }
+
+    private static function json(mixed $value): string
+    {
+        return json_encode($value, JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
+    }
+}

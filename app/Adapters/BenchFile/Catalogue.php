@@ -1,0 +1,171 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Adapters\BenchFile;
+
+use App\Models\BatchMode;
+use App\Models\CupAct;
+use App\Models\PaintKind;
+use App\Models\PictureKind;
+use App\Models\RunStepState;
+use Hyalin\Colour\Bands;
+use Hyalin\Colour\Illuminant;
+use Hyalin\Finish\BalanceKind;
+use Hyalin\Finish\Technique;
+use Hyalin\Finish\Zone;
+use Hyalin\Matching\Shading;
+use Hyalin\Optics\Opacity;
+use Hyalin\Optics\OpticsQuality;
+use Hyalin\Optics\Sheen;
+use Hyalin\Optics\TintingStrength;
+use Hyalin\Order\PrintProcess;
+use Hyalin\Order\Reach;
+use Hyalin\Order\Seam;
+use Hyalin\Order\StepKind;
+
+/**
+ * Everything a bench file holds, in an order in which what is referred to comes first. What is only of the moment - searches
+ * under way, evenings, timers, answers - is left out: it is computed again. Adding a column: a field here, the schema
+ * written anew by `php artisan hyalin:schema`, and a new version of the format if older files lack it and cannot.
+ */
+final class Catalogue
+{
+    public const FORMAT = 'hyalin-bench';
+
+    public const VERSION = 1;
+
+    /** @return non-empty-list<RecordType> */
+    public static function all(): array
+    {
+        return [
+            self::paints(),
+            new RecordType('figures', null, [
+                Field::text('name'), Field::text('sculptor')->optional(), Field::integer('height_mm', 1, 5000)->optional(), Field::integer('copies', 1, 1000),
+                Field::text('about', 4000)->optional(), self::hex('bare_hex'), Field::choice('light', Illuminant::class), Field::choice('sheen', Sheen::class),
+                Field::of('own_order', FieldKind::StepNames)->optional(),
+            ]),
+            new RecordType('parts', 'figure_id', [
+                Field::reference('figure_id', 'figures'), Field::text('name'), Field::integer('position'), Field::choice('process', PrintProcess::class),
+                Field::flag('is_base'), Field::flag('is_fiddly'), Field::text('attachments', 120)->optional(),
+            ]),
+            new RecordType('areas', 'figure_id', [
+                Field::reference('figure_id', 'figures'), Field::reference('part_id', 'parts')->optional(), Field::text('name'), Field::text('wish', 4000)->optional(),
+                Field::integer('position'), Field::number('tolerance', 0, 100)->optional(), Field::reference('lies_on_id', 'areas')->optional(), Field::integer('depth', 0, 99),
+                Field::number('square_cm', 0, 100_000)->optional(), Field::flag('is_hidden'), Field::choice('reach', Reach::class),
+            ]),
+            new RecordType('layers', 'area_id', [
+                Field::reference('area_id', 'areas'), Field::text('key', 26), Field::integer('position'), Field::choice('technique', Technique::class), self::zones(),
+                Field::number('thinner', 0, 99), Field::integer('coats', 1, 99), Field::text('note', 4000)->optional(),
+            ]),
+            new RecordType('layer_paints', 'layer_id', [Field::reference('layer_id', 'layers'), Field::reference('paint_id', 'paints'), Field::integer('drops', 1, 255), Field::integer('position', 0, 255)]),
+            ...self::build(),
+            ...self::runs(),
+            ...self::pictures(),
+            ...self::painter(),
+        ];
+    }
+
+    private static function paints(): RecordType
+    {
+        return new RecordType('paints', null, [
+            Field::integer('position'), Field::text('maker'), Field::text('name'), Field::choice('kind', PaintKind::class), Field::choice('sheen', Sheen::class),
+            Field::integer('level_percent', 0, 100), Field::number('used_ml', 0, 100_000), self::hex('thick_hex'), Field::choice('opacity', Opacity::class), Field::choice('strength', TintingStrength::class),
+            self::spectrum('absorption'), self::spectrum('scattering'), Field::choice('quality', OpticsQuality::class), self::hex('flop_hex')->optional(), Field::text('note', 4000)->optional(),
+            Field::json('facts', ['type' => 'object'])->optional(), Field::of('readings', FieldKind::Readings)->optional(), Field::moment('deleted_at')->optional(),
+        ]);
+    }
+
+    /** @return list<RecordType> */
+    private static function build(): array
+    {
+        return [
+            new RecordType('joints', 'figure_id', [Field::reference('figure_id', 'figures'), Field::reference('part_id', 'parts'), Field::reference('other_id', 'parts'), Field::references('hides', 'areas')->optional(), Field::choice('seam', Seam::class)]),
+            new RecordType('boundaries', 'figure_id', [Field::reference('figure_id', 'figures'), Field::reference('area_id', 'areas'), Field::reference('other_id', 'areas'), Field::number('mm', 0, 100_000), Field::flag('is_curved')]),
+            new RecordType('own_rules', 'figure_id', [Field::reference('figure_id', 'figures'), Field::of('before', FieldKind::StepName), Field::of('after', FieldKind::StepName), Field::number('weight', 0, 10_000)->optional(), Field::text('reason')]),
+            new RecordType('balances', 'figure_id', [Field::reference('figure_id', 'figures'), Field::choice('kind', BalanceKind::class), Field::reference('area_id', 'areas'), Field::reference('other_id', 'areas')->optional(), Field::number('limit', 0, 1000)]),
+        ];
+    }
+
+    /** @return list<RecordType> */
+    private static function runs(): array
+    {
+        return [
+            new RecordType('runs', 'figure_id', [
+                Field::reference('figure_id', 'figures'), Field::reference('repeats_id', 'runs')->optional(), Field::integer('number', 1), Field::integer('copies', 1, 1000), Field::choice('batch_mode', BatchMode::class),
+                Field::moment('finished_at')->optional(), Field::moment('created_at'),
+            ]),
+            new RecordType('run_steps', 'run_id', [
+                Field::reference('run_id', 'runs'), Field::integer('position', 1), Field::choice('kind', StepKind::class), Field::of('step_key', FieldKind::StepName)->optional(), Field::text('layer_key', 26)->optional(),
+                Field::text('part_name')->optional(), Field::text('area_name', 2000), Field::references('part_ids', 'parts')->optional(), Field::references('area_ids', 'areas')->optional(),
+                Field::choice('technique', Technique::class)->optional(), Field::text('words', 4000)->optional(), Field::text('tool')->optional(), Field::json('cautions', ['type' => 'array', 'items' => ['type' => 'string']])->optional(),
+                self::zones(least: 0), Field::number('thinner', 0, 99), Field::integer('coats', 1, 99), Field::of('planned_mix', FieldKind::Mix), Field::json('planned_colours', ['type' => 'object', 'additionalProperties' => self::HEX]),
+                Field::integer('minutes', 0, 65_535), Field::integer('drying_minutes', 0, 65_535), Field::integer('most_minutes', 0, 65_535)->optional(), Field::number('square_cm', 0, 100_000)->optional(), Field::integer('copy', 1, 1000)->optional(),
+                Field::choice('state', RunStepState::class), Field::of('used_mix', FieldKind::Mix)->optional(), Field::integer('used_coats', 0, 255)->optional(), Field::integer('used_minutes', 0, 65_535)->optional(), Field::integer('used_drops', 0, 65_535)->optional(),
+                Field::of('taken_ml', FieldKind::Levels)->optional(), Field::text('note', 4000)->optional(), Field::text('skip_reason')->optional(), Field::flag('is_inserted'), Field::moment('done_at')->optional(), Field::reference('repeats_step_id', 'run_steps')->optional(),
+            ]),
+            new RecordType('piece_readings', 'run_id', [Field::reference('run_id', 'runs'), Field::reference('area_id', 'areas'), Field::integer('copy', 1, 1000), ...self::lab(), Field::text('method', 20)]),
+            new RecordType('recipe_versions', 'figure_id', [Field::reference('figure_id', 'figures'), Field::reference('run_id', 'runs')->optional(), Field::integer('number', 1), Field::text('why'), Field::of('finishes', FieldKind::Finishes), Field::moment('created_at')]),
+        ];
+    }
+
+    /** @return list<RecordType> */
+    private static function pictures(): array
+    {
+        $taken = [
+            Field::choice('zone', Zone::class), Field::text('method', 20), Field::json('outline', self::POINTS), ...self::lab(), Field::number('spread', 0), Field::integer('pixels'), Field::number('clipped', 0, 1),
+            Field::json('doubts', ['type' => 'array'])->optional(),
+        ];
+
+        return [
+            new RecordType('pictures', 'figure_id', [
+                Field::reference('figure_id', 'figures'), Field::reference('run_step_id', 'run_steps')->optional(), Field::text('title'), Field::of('path', FieldKind::File), Field::integer('width', 1, 100_000), Field::integer('height', 1, 100_000),
+                Field::choice('kind', PictureKind::class), Field::choice('shading', Shading::class)->optional(), Field::json('crop', ['type' => 'array', 'items' => ['type' => 'number']])->optional(),
+                Field::json('neutral', ['type' => 'object', 'required' => ['method', 'points'], 'properties' => ['method' => ['type' => 'string'], 'points' => self::POINTS, 'reflectance' => ['type' => ['number', 'null']]]])->optional(),
+                Field::flag('block_grid'), Field::json('remarks', ['type' => 'array', 'items' => ['type' => 'string']])->optional(),
+            ]),
+            new RecordType('samples', 'area_id', [Field::reference('area_id', 'areas'), Field::reference('picture_id', 'pictures'), ...$taken]),
+            new RecordType('findings', 'picture_id', [Field::reference('picture_id', 'pictures'), Field::reference('area_id', 'areas'), ...$taken]),
+        ];
+    }
+
+    /** @return list<RecordType> */
+    private static function painter(): array
+    {
+        return [
+            new RecordType('chips', null, [Field::choice('technique', Technique::class), Field::reference('paint_id', 'paints'), Field::number('thinner', 0, 99), Field::integer('coats', 1, 99), Field::number('card', 0, 1), self::spectrum('read')]),
+            new RecordType('technique_hands', null, [Field::choice('technique', Technique::class), Field::number('coverage', 0), Field::number('coverage_deviation', 0), Field::number('thickness', 0), Field::number('thickness_deviation', 0), Field::integer('chips')]),
+            new RecordType('corrections', null, [Field::reference('paint_id', 'paints'), Field::choice('technique', Technique::class), self::spectrum('factors'), Field::integer('seen'), Field::number('difference', 0), Field::moment('taken_at')->optional()]),
+            new RecordType('cups', null, [
+                Field::reference('area_id', 'areas')->optional(), Field::reference('run_step_id', 'run_steps')->optional(), Field::text('name'), Field::number('target_l')->optional(), Field::number('target_a')->optional(), Field::number('target_b')->optional(),
+                Field::integer('pot_life_minutes', 0, 65_535), Field::moment('emptied_at')->optional(), Field::moment('created_at'),
+            ]),
+            new RecordType('cup_entries', 'cup_id', [Field::reference('cup_id', 'cups'), Field::text('key', 26), Field::choice('act', CupAct::class), Field::reference('paint_id', 'paints')->optional(), Field::number('millilitres', 0, 100_000), Field::moment('undone_at')->optional(), Field::moment('created_at')]),
+        ];
+    }
+
+    private const HEX = ['type' => 'string', 'pattern' => '^#[0-9a-f]{6}$'];
+
+    private const POINTS = ['type' => 'array', 'maxItems' => 10_000, 'items' => ['type' => 'array', 'minItems' => 2, 'maxItems' => 2, 'items' => ['type' => 'number']]];
+
+    private static function hex(string $column): Field
+    {
+        return Field::json($column, self::HEX);
+    }
+
+    private static function zones(int $least = 1): Field
+    {
+        return Field::json('zones', ['type' => 'array', 'minItems' => $least, 'maxItems' => 5, 'uniqueItems' => true, 'items' => ['enum' => array_column(Zone::cases(), 'value')]]);
+    }
+
+    private static function spectrum(string $column): Field
+    {
+        return Field::json($column, ['type' => 'array', 'minItems' => Bands::COUNT, 'maxItems' => Bands::COUNT, 'items' => ['type' => 'number', 'minimum' => 0]]);
+    }
+
+    /** @return array{Field, Field, Field} */
+    private static function lab(): array
+    {
+        return [Field::number('lightness', -50, 200), Field::number('a', -300, 300), Field::number('b', -300, 300)];
+    }
+}

@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Adapters\BenchFile;
+
+use BackedEnum;
+use Illuminate\Support\Str;
+
+/**
+ * One field of a record: a column of the database, and what it may hold.
+ */
+final readonly class Field
+{
+    /**
+     * @param  list<string>|null  $choices
+     * @param  string|null  $to  the records a reference points to
+     * @param  array<string, mixed>|null  $shape  JSON Schema of a JSON field
+     */
+    private function __construct(
+        public string $column,
+        public FieldKind $kind,
+        public bool $isOptional = false,
+        public ?float $least = null,
+        public ?float $most = null,
+        public ?array $choices = null,
+        public ?string $to = null,
+        public ?array $shape = null,
+    ) {
+    }
+
+    /** @param  int  $most  letters */
+    public static function text(string $column, int $most = 255): self
+    {
+        return new self($column, FieldKind::Text, most: $most);
+    }
+
+    public static function integer(string $column, int $least = 0, int $most = 1_000_000): self
+    {
+        return new self($column, FieldKind::Integer, least: $least, most: $most);
+    }
+
+    public static function number(string $column, float $least = -1e6, float $most = 1e6): self
+    {
+        return new self($column, FieldKind::Number, least: $least, most: $most);
+    }
+
+    public static function flag(string $column): self
+    {
+        return new self($column, FieldKind::Flag);
+    }
+
+    public static function moment(string $column): self
+    {
+        return new self($column, FieldKind::Moment);
+    }
+
+    /** @param  class-string<BackedEnum>  $enum */
+    public static function choice(string $column, string $enum): self
+    {
+        return new self($column, FieldKind::Choice, choices: array_map(static fn (BackedEnum $case): string => (string) $case->value, $enum::cases()));
+    }
+
+    /** @param  array<string, mixed>  $shape  JSON Schema */
+    public static function json(string $column, array $shape): self
+    {
+        return new self($column, FieldKind::Json, shape: $shape);
+    }
+
+    public static function reference(string $column, string $to): self
+    {
+        return new self($column, FieldKind::Reference, to: $to);
+    }
+
+    public static function references(string $column, string $to): self
+    {
+        return new self($column, FieldKind::References, to: $to);
+    }
+
+    public static function of(string $column, FieldKind $kind): self
+    {
+        return new self($column, $kind);
+    }
+
+    /** That may be null, and is left out then. */
+    public function optional(): self
+    {
+        return new self($this->column, $this->kind, true, $this->least, $this->most, $this->choices, $this->to, $this->shape);
+    }
+
+    /** @return string its name in the file */
+    public function name(): string
+    {
+        return Str::camel(Str::endsWith($this->column, '_id') ? substr($this->column, 0, -3) : $this->column);
+    }
+}

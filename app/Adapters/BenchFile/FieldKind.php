@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Adapters\BenchFile;
+
+/**
+ * What a field of a bench file holds. References are numbers of records within the file.
+ */
+enum FieldKind
+{
+    case Text;
+    case Integer;
+    case Number;
+    case Flag;
+    case Moment;
+    case Choice;
+    /** Stored as JSON, written as it is. */
+    case Json;
+    case Reference;
+    /** A list of references. */
+    case References;
+    /** Drops of pots, each with its name and colour on that day. */
+    case Mix;
+    /** Millilitres by pot. */
+    case Levels;
+    /** Readings of a pot; they may name the white they were tinted with. */
+    case Readings;
+    /** A step as the order of work names it, by part or layer. */
+    case StepName;
+    case StepNames;
+    /** The stacks of all areas, as a version of the recipe keeps them. */
+    case Finishes;
+    /** The name of a picture within the zip. */
+    case File;
+}

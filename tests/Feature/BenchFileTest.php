@@ -1,0 +1,237 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Adapters\BenchFile\BenchReader;
+use App\Adapters\BenchFile\BenchWriter;
+use App\Adapters\BenchFile\Schema;
+use App\Console\SchemaCommand;
+use App\Models\Figure;
+use App\Models\Painter;
+use App\Models\PaintKind;
+use App\Models\Picture;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Process\Process;
+use ZipArchive;
+
+/**
+ * The open file of a bench: what goes out comes in again as it was; what is not one is refused and leaves nothing behind.
+ */
+final class BenchFileTest extends TestCase
+{
+    public function test_the_published_schema_is_the_one_the_importer_judges_by(): void
+    {
+        self::assertStringEqualsFile(SchemaCommand::path(), Schema::json(), 'Run php artisan hyalin:schema and look at what changed.');
+    }
+
+    /** The schema and a file are judged by another validator: python3-jsonschema of Debian. */
+    public function test_an_independent_validator_agrees(): void
+    {
+        $this->bench();
+        $check = new Process(['/usr/bin/python3', '-c', 'import sys,json,jsonschema
+schema=json.load(open(sys.argv[1])); jsonschema.Draft7Validator.check_schema(schema)
+print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdin)))))', SchemaCommand::path()]);
+        $check->setInput(self::document($this->written($this->painter)))->mustRun();
+        self::assertSame('0', trim($check->getOutput()));
+        $check->setInput(str_replace('"technique":"wash"', '"technique":"rain"', self::document($this->written($this->painter))))->mustRun();
+        self::assertGreaterThan(0, (int) $check->getOutput());
+    }
+
+    public function test_a_bench_comes_back_field_by_field(): void
+    {
+        $this->bench();
+        $first = $this->written($this->painter);
+        $other = Painter::factory()->create()->refresh();
+        $this->actingAs($other);
+        $this->send($first)->assertCreated()->assertJsonPath('message', 'Taken in: 1 figure, 4 pots, 5 layers, 2 runs, 1 picture.');
+        $second = $this->written($other);
+        // Records are numbered within a file: alike in every field means alike in every letter.
+        self::assertSame(self::document($first), self::document($second));
+        self::assertSame(self::pixels($first), self::pixels($second));
+        $taken = $other->figures()->firstOrFail();
+        $this->get("/figures/{$taken->id}/order")->assertOk();
+        $this->get('/runs/'.$taken->runs()->firstOrFail()->id)->assertOk();
+        // What the other painter has is untouched by a third import of the same.
+        $this->send($second)->assertUnprocessable()->assertJsonValidationErrors('both');
+        self::assertSame(1, $other->figures()->count());
+        $this->send($second, ['both' => 1])->assertCreated();
+        self::assertSame(['Reed sentry', 'Reed sentry (2)'], $other->figures()->pluck('name')->all());
+        // Pots that are alike in every number are not there twice, but for the one off the shelf.
+        self::assertSame(3, $other->paints()->count());
+    }
+
+    public function test_one_figure_goes_out_with_the_pots_it_uses(): void
+    {
+        $figure = $this->bench();
+        $this->pot('Not used', '#123456');
+        $path = (string) tempnam(sys_get_temp_dir(), 'one');
+        BenchWriter::write($path, $this->painter, $figure);
+        /** @var array{records: array<string, list<array<string, mixed>>>} $document */
+        $document = json_decode(self::document((string) file_get_contents($path)), true);
+        unlink($path);
+        self::assertNotContains('Not used', array_column($document['records']['paints'], 'name'));
+        self::assertContains('Reed Green', array_column($document['records']['paints'], 'name'));
+        $this->get("/figures/{$figure->id}/figure.zip")->assertOk()->assertDownload('reed-sentry.hyalin.zip');
+        $this->get('/bench.zip')->assertOk()->assertDownload('bench.hyalin.zip');
+    }
+
+    /** @param  callable(ZipArchive, string): void  $spoil */
+    #[DataProvider('spoilt')]
+    public function test_a_file_that_is_none_says_why_and_leaves_nothing_behind(callable $spoil, string $words): void
+    {
+        $this->bench();
+        $path = (string) tempnam(sys_get_temp_dir(), 'bad');
+        file_put_contents($path, $this->written($this->painter));
+        $zip = new ZipArchive;
+        $zip->open($path);
+        $spoil($zip, (string) $zip->getFromName('bench.json'));
+        $zip->close();
+        $other = Painter::factory()->create()->refresh();
+        $this->actingAs($other);
+        $files = count(Storage::disk('local')->allFiles('pictures'));
+        $answer = $this->send((string) file_get_contents($path))->assertUnprocessable();
+        unlink($path);
+        $said = $answer->json('errors.bench.0');
+        self::assertIsString($said);
+        self::assertStringContainsString($words, $said);
+        self::assertStringEndsWith('Nothing was added.', $said);
+        self::assertSame([0, 0], [$other->figures()->count(), $other->paints()->count()]);
+        self::assertCount($files, Storage::disk('local')->allFiles('pictures'));
+    }
+
+    /** @return iterable<string, array{callable(ZipArchive, string): void, string}> */
+    public static function spoilt(): iterable
+    {
+        $with = static fn (string $pattern, string $to): callable => static function (ZipArchive $zip, string $json) use ($pattern, $to): void {
+            $zip->addFromString('bench.json', (string) preg_replace($pattern, $to, $json, 1));
+        };
+        yield 'no document' => [static fn (ZipArchive $zip) => $zip->deleteName('bench.json'), 'no bench.json'];
+        yield 'a folder around it' => [static fn (ZipArchive $zip) => $zip->addFromString('bench/bench.json', '{}'), '"bench/bench.json"'];
+        yield 'a way out of the folder' => [static fn (ZipArchive $zip) => $zip->addFromString('pictures/../../x.png', 'x'), 'only bench.json'];
+        yield 'cut off' => [static fn (ZipArchive $zip, string $json) => $zip->addFromString('bench.json', substr($json, 0, 900)), 'is not JSON'];
+        yield 'something else' => [static fn (ZipArchive $zip) => $zip->addFromString('bench.json', '{"format":"table","version":1,"records":{}}'), 'does not say that it is a Hyalin bench'];
+        yield 'from a newer version' => [$with('/"version":1/', '"version":7'), 'newer Hyalin (format version 7'];
+        yield 'an unknown technique' => [$with('/"technique":"wash"/', '"technique":"rain"'), '/records/layers/'];
+        yield 'a wrong unit: thinner in percent' => [$with('/"thinner":0\.0/', '"thinner":250.0'), '/thinner'];
+        yield 'a field nobody knows' => [$with('/"isBase":/', '"isRound":true,"isBase":'), 'bench.json, /records/parts/'];
+        yield 'a spectrum of 35 bands' => [$with('/"absorption":\[[^,]+,/', '"absorption":['), '/absorption'];
+        yield 'a reference to nowhere' => [$with('/"area":1,"key"/', '"area":99,"key"'), 'points to number 99 of areas'];
+        yield 'two records of one number' => [$with('/(\{"id":)2(,"figure":1,"part")/', '${1}1${2}'), 'contradicts another record'];
+        yield 'two layers of one key' => [static fn (ZipArchive $zip, string $json) => $zip->addFromString('bench.json', (string) preg_replace_callback('/"area":1,"key":"[0-9A-Z]{26}"/', static fn (): string => '"area":1,"key":"'.str_repeat('A', 26).'"', $json)), 'contradicts another record'];
+        yield 'a picture that is missing' => [static fn (ZipArchive $zip) => $zip->deleteName('pictures/1.png'), 'pictures/1.png is named'];
+        yield 'a picture that is none' => [static fn (ZipArchive $zip) => $zip->addFromString('pictures/1.png', 'no picture'), 'pictures/1.png: '];
+        yield 'a bomb' => [static fn (ZipArchive $zip) => $zip->addFromString('bench.json', '{"format":"'.str_repeat(' ', 70_000_000).'"}'), 'larger than 64 MB'];
+    }
+
+    public function test_no_zip_at_all_is_refused(): void
+    {
+        $this->send('no zip')->assertUnprocessable()->assertJsonPath('errors.bench.0', 'This is no zip file, or it is damaged. Nothing was added.');
+        $this->postJson('/bench')->assertUnprocessable();
+    }
+
+    /** Everything the file can hold, at least once. */
+    private function bench(): Figure
+    {
+        $figure = $this->figure();
+        $figure->update(['own_order' => ['prepare 1', 'glue 1 2'], 'about' => 'Six of them']);
+        $body = $figure->parts()->create(['name' => 'Body', 'position' => 1]);
+        $base = $figure->parts()->create(['name' => 'Base', 'position' => 2, 'is_base' => true]);
+        $figure->update(['own_order' => ["prepare {$body->id}", "glue {$body->id} {$base->id}"]]);
+        $primer = $this->pot('Primer Black', '#1a1a1a', PaintKind::Primer);
+        $green = $this->pot('Reed Green', '#5c7434');
+        $skin = $this->pot('Cheek', '#d79a7c');
+        $white = $this->pot('Chalk White', '#f4f3ee');
+        $green->update(['facts' => ['price' => 4.5], 'readings' => ['source' => 'reader', 'whiteId' => $white->id, 'values' => []]]);
+        foreach (['Cloak' => [$this->layer($primer, 'spray can'), $this->layer($green, drops: 3), $this->layer($green, 'wash')], 'Skin' => [$this->layer($primer, 'spray can'), $this->layer($skin)]] as $name => $layers) {
+            $area = $this->area($figure, $name);
+            $area->update(['part_id' => $body->id, 'square_cm' => 4.2]);
+            foreach ($layers as $n => $_) {
+                $layers[$n]['key'] = strtoupper(substr(md5("{$name} {$n}"), 0, 26));
+            }
+            $this->putJson("/figures/{$figure->id}/areas/{$area->id}/finish", ['layers' => $layers, 'version' => 1])->assertOk();
+        }
+        [$cloak, $hand] = $figure->areas()->get()->all();
+        // Lies on an area that comes after it: a reference forward.
+        $cloak->update(['lies_on_id' => $hand->id]);
+        $this->postJson("/figures/{$figure->id}/joints", ['partId' => $body->id, 'otherId' => $base->id, 'hides' => [$hand->id], 'seam' => 'filled'])->assertCreated();
+        $this->postJson("/figures/{$figure->id}/boundaries", ['areaId' => $cloak->id, 'otherId' => $hand->id, 'mm' => 12.5])->assertCreated();
+        $this->postJson("/figures/{$figure->id}/own-rules", ['before' => "prepare {$base->id}", 'after' => "prepare {$body->id}", 'reason' => 'my way'])->assertCreated();
+        $this->post("/figures/{$figure->id}/runs");
+        $run = $figure->runs()->firstOrFail();
+        $wash = $run->steps()->where('technique', 'wash')->firstOrFail();
+        $this->patchJson("/runs/{$run->id}/steps/{$wash->id}", ['version' => 1, 'state' => 'done', 'note' => 'Drew off the pools.', 'usedMix' => [['paintId' => $white->id, 'drops' => 2]], 'usedMinutes' => 7])->assertOk();
+        $this->postJson("/runs/{$run->id}/adopt")->assertOk();
+        $this->postJson("/runs/{$run->id}/pieces", ['areaId' => $cloak->id, 'copy' => 1, 'method' => 'typed', 'hex' => '#5c7434'])->assertOk();
+        $this->post("/runs/{$run->id}/repeat");
+        $this->post("/runs/{$run->id}/steps/{$wash->id}/photos", ['picture' => UploadedFile::fake()->image('x.png', 40, 30)], ['Accept' => 'application/json'])->assertCreated();
+        $picture = Picture::query()->sole();
+        $sample = ['zone' => 'mid', 'method' => 'spot', 'outline' => [[0.5, 0.5], [0.1, 0.0]], 'lightness' => 50.5, 'a' => 1.25, 'b' => -3.0, 'spread' => 0.5, 'pixels' => 40, 'clipped' => 0.0];
+        $cloak->samples()->forceCreate([...$sample, 'area_id' => $cloak->id, 'picture_id' => $picture->id]);
+        $picture->findings()->forceCreate([...$sample, 'area_id' => $cloak->id, 'picture_id' => $picture->id]);
+        $this->postJson('/cups', ['name' => 'Cloak', 'runStepId' => $wash->id, 'mix' => [['paintId' => $green->id, 'drops' => 10]]])->assertCreated();
+        $skin->delete();
+        $this->putJson('/evenings/hours', ['hours' => [['day' => 5, 'start' => '20:00', 'minutes' => 90]]])->assertOk();
+
+        return $figure->refresh();
+    }
+
+    private function written(Painter $painter): string
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'out');
+        BenchWriter::write($path, $painter->refresh());
+        // What is written can be opened by what reads.
+        BenchReader::open($path);
+        $bytes = (string) file_get_contents($path);
+        unlink($path);
+
+        return $bytes;
+    }
+
+    /**
+     * @param  array<string, mixed>  $with
+     * @return TestResponse<Response>
+     */
+    private function send(string $bytes, array $with = []): TestResponse
+    {
+        return $this->post('/bench', ['bench' => UploadedFile::fake()->createWithContent('bench.zip', $bytes), ...$with], ['Accept' => 'application/json']);
+    }
+
+    private static function document(string $bytes): string
+    {
+        return self::entry($bytes, 'bench.json');
+    }
+
+    /** @return string the colours of the first picture, without the way they are packed */
+    private static function pixels(string $bytes): string
+    {
+        $image = imagecreatefromstring(self::entry($bytes, 'pictures/1.png'));
+        self::assertNotFalse($image);
+        $seen = '';
+        for ($y = 0; $y < imagesy($image); $y++) {
+            for ($x = 0; $x < imagesx($image); $x++) {
+                $seen .= dechex((int) imagecolorat($image, $x, $y)).' ';
+            }
+        }
+
+        return $seen;
+    }
+
+    private static function entry(string $bytes, string $name): string
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'zip');
+        file_put_contents($path, $bytes);
+        $zip = new ZipArchive;
+        $zip->open($path);
+        $entry = (string) $zip->getFromName($name);
+        $zip->close();
+        unlink($path);
+
+        return $entry;
+    }
+}
