@@ -26,12 +26,12 @@ use Hyalin\Matching\ProposalSearch;
 use Hyalin\Matching\RampReach;
 use Hyalin\Matching\ShelfPot;
 use Hyalin\Mixing\Placement;
-use Hyalin\Mixing\Progress;
 use Hyalin\Mixing\ShelfReach;
 use Hyalin\Optics\Opacity;
 use Hyalin\Optics\PaintOptics;
 use Hyalin\Optics\Surface;
 use Hyalin\Optics\TintingStrength;
+use Hyalin\Progress;
 use Illuminate\Validation\ValidationException;
 
 /**

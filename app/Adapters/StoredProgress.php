@@ -6,7 +6,7 @@ namespace App\Adapters;
 
 use App\Models\MixSearch;
 use App\Models\ProposalSearch;
-use Hyalin\Mixing\Progress;
+use Hyalin\Progress;
 
 /**
  * Writes the progress of a search where the page can see it, and learns there whether to stop.

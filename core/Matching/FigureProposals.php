@@ -7,7 +7,7 @@ namespace Hyalin\Matching;
 use Hyalin\Colour\Lab;
 use Hyalin\Finish\SectionPrediction;
 use Hyalin\Finish\SectionRow;
-use Hyalin\Mixing\Progress;
+use Hyalin\Progress;
 
 /**
  * Finishes for all areas of a figure that share pots. First each area gets its own best; then pots that few areas need

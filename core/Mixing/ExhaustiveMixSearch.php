@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Mixing;
 
 use Hyalin\Optics\PaintOptics;
+use Hyalin\Progress;
 
 /**
  * Every mix of the shelf, one after the other: slow, plain, and the yardstick for the quick search.

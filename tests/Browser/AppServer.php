@@ -28,6 +28,9 @@ final class AppServer
 
     public readonly string $driverUrl;
 
+    /** @var array<string, string> of the server and its worker */
+    private readonly array $env;
+
     public static function instance(): self
     {
         return self::$instance ??= new self;
@@ -51,25 +54,39 @@ final class AppServer
         $port = self::freePort();
         $this->url = "http://127.0.0.1:{$port}";
         // The <env> values of phpunit.xml reach child processes: all that matter are set again here.
-        $env = [
+        $this->env = [
             'APP_ENV' => 'testing', 'APP_DEBUG' => 'true', 'APP_URL' => $this->url,
             'DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => $this->directory.'/database.sqlite', 'QUEUE_CONNECTION' => 'database',
             'CACHE_STORE' => 'file', 'SESSION_DRIVER' => 'file', 'LOG_CHANNEL' => 'single', 'HYALIN_DEMO' => 'true', 'HYALIN_SIGN_INS_A_MINUTE' => '60',
             'LARAVEL_STORAGE_PATH' => $this->directory.'/storage', 'PHP_CLI_SERVER_WORKERS' => '4',
         ];
         touch($this->directory.'/database.sqlite');
-        $this->start('migrate', [PHP_BINARY, ...self::JIT, 'artisan', 'migrate', '--force', '--seed', '--no-interaction'], $root, $env);
+        $this->start('migrate', [PHP_BINARY, ...self::JIT, 'artisan', 'migrate', '--force', '--seed', '--no-interaction'], $root, $this->env);
         if ($this->exitCode('migrate', 120) !== 0) {
             throw new RuntimeException($this->log('migrate'));
         }
-        $router = $root.'/vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php';
-        $this->start('web', [PHP_BINARY, ...self::JIT, '-d', 'variables_order=EGPCS', '-S', "127.0.0.1:{$port}", $router], $root.'/public', $env);
-        $this->start('worker', [PHP_BINARY, ...self::JIT, 'artisan', 'queue:work', '--sleep=0.1', '--tries=1'], $root, $env);
+        $this->serve();
+        $this->start('worker', [PHP_BINARY, ...self::JIT, 'artisan', 'queue:work', '--sleep=0.1', '--tries=1'], $root, $this->env);
         $driverPort = self::freePort();
         $this->driverUrl = "http://127.0.0.1:{$driverPort}";
         $this->start('chromedriver', ['/usr/bin/chromedriver', "--port={$driverPort}"], $root, []);
-        $this->await('web', $this->url.'/up', 90);
         $this->await('chromedriver', $this->driverUrl.'/status', 90);
+    }
+
+    /** Begins to serve, again after it was killed. */
+    public function serve(): void
+    {
+        $root = dirname(__DIR__, 2);
+        $router = $root.'/vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php';
+        $this->start('web', [PHP_BINARY, ...self::JIT, '-d', 'variables_order=EGPCS', '-S', substr($this->url, strlen('http://')), $router], $root.'/public', $this->env);
+        $this->await('web', $this->url.'/up', 90);
+    }
+
+    /** As a power cut would: no process gets to say goodbye. */
+    public function kill(): void
+    {
+        posix_kill(-$this->groups['web'], SIGKILL);
+        $this->exitCode('web', 10);
     }
 
     /**

@@ -23,7 +23,7 @@ abstract class BrowserTestCase extends TestCase
      * Seconds. A machine that runs other work meanwhile has been seen to need 17 s for a page that takes 0.4 s here;
      * waiting long costs nothing where what is awaited comes.
      */
-    private const PATIENCE = 90;
+    protected const PATIENCE = 90;
 
     protected RemoteWebDriver $browser;
 
@@ -121,7 +121,7 @@ abstract class BrowserTestCase extends TestCase
      * Waits until a condition is true; where it never gets so, the failure tells what the page, its console and the
      * server said meanwhile.
      */
-    private function until(int $seconds, callable $condition, string $otherwise): mixed
+    protected function until(int $seconds, callable $condition, string $otherwise): mixed
     {
         try {
             return $this->browser->wait($seconds, 50)->until($condition, $otherwise);

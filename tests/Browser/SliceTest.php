@@ -118,7 +118,7 @@ final class SliceTest extends BrowserTestCase
         $this->button('Repeat this run')->click();
         $this->waitForText('//header//a[contains(., "Bench")]', 'run 2');
         $this->keys(WebDriverKeys::ARROW_RIGHT);
-        $this->waitForText('//article', 'Run 1, at this step: One drop more than planned.');
+        $this->waitForText('//article', 'Run 1: One drop more than planned.');
         $this->waitForText('//article', (string) ($first + 1));
     }
 

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\ImportBench;
+use App\Adapters\BenchFile\BenchReader;
+use App\Adapters\BenchFile\BenchWriter;
+use App\Adapters\BenchFile\Catalogue;
 use App\Adapters\FigureOptics;
 use App\Http\Controllers\SignInController;
 use App\Http\Props\AreaFinishProps;
@@ -15,6 +19,7 @@ use App\Models\Sample;
 use Hyalin\Colour\DifferenceFormula;
 use Hyalin\Finish\Zone;
 use Hyalin\Optics\OpticsQuality;
+use Illuminate\Support\Str;
 
 /**
  * The demo keeps what it promises, as computed from its inputs.
@@ -60,6 +65,30 @@ final class DemoTest extends TestCase
         foreach (Sample::query()->get() as $sample) {
             self::assertLessThan(8, $sample->spread, "{$sample->area_id} {$sample->zone->value}");
         }
+    }
+
+    /** The whole demo bench, out and in again for another painter: alike in every field. */
+    public function test_the_demo_bench_survives_a_round_trip(): void
+    {
+        $this->seed();
+        $out = static function (Painter $painter): array {
+            $path = (string) tempnam(sys_get_temp_dir(), 'demo');
+            BenchWriter::write($path, $painter->refresh());
+
+            return [$path, BenchReader::open($path)];
+        };
+        [$path, $file] = $out(Painter::query()->where('email', SignInController::DEMO_EMAIL)->sole());
+        $other = Painter::factory()->create()->refresh();
+        $counts = (new ImportBench)($other, $file);
+        self::assertSame([4, 100], [$counts['figures'], $counts['paints']]);
+        self::assertGreaterThan(60, $counts['run_steps']);
+        [$second, $again] = $out($other);
+        foreach (Catalogue::all() as $type) {
+            $name = Str::camel($type->table);
+            self::assertEquals($file->records($name), $again->records($name), $name);
+        }
+        unlink($path);
+        unlink($second);
     }
 
     private function top(Figure $figure, Area $area, Zone $zone): \Hyalin\Colour\Lab

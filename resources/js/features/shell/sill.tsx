@@ -46,14 +46,15 @@ export function Sill() {
             {asking && items.length > 0 && (
                 <button
                     type="button"
-                    className="ml-auto flex min-h-9 shrink-0 items-center gap-1 border border-strong bg-raised px-2 text-xs"
+                    aria-label="Tell me on this device"
+                    className="ml-auto flex min-h-9 min-w-9 shrink-0 items-center justify-center gap-1 border border-strong bg-raised px-2 text-xs"
                     onClick={() =>
                         void ask().then(() => {
                             setAsking(false);
                         })
                     }
                 >
-                    <Bell size={14} aria-hidden /> Tell me on this device
+                    <Bell size={14} aria-hidden /> <span className="hidden sm:inline">Tell me on this device</span>
                 </button>
             )}
         </aside>

@@ -1,6 +1,7 @@
 import { Link, useForm } from '@inertiajs/react';
 import { ArrowRight } from 'lucide-react';
 import { useState } from 'react';
+import { BenchFile } from '@/features/bench-file/bench-file';
 import { Shell } from '@/features/shell/shell';
 import { many } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
@@ -64,6 +65,7 @@ export default function BenchDoorPage({ page }: { page: BenchDoorPageProps }) {
                         </p>
                     )}
                 </section>
+                <BenchFile />
             </div>
             <StartFigure
                 open={starting}

@@ -18,8 +18,14 @@ export default function BenchPage({ figure, runs, plannedSteps, versions }: Prop
             <div className="mx-auto flex max-w-4xl flex-col gap-5">
                 <header className="flex flex-wrap items-end justify-between gap-3">
                     <h1 className="text-2xl">Runs of {figure.name}</h1>
-                    <Link
+                    <a
                         className="ml-auto text-sm underline underline-offset-4"
+                        href={url('figures.file', { figure: figure.id })}
+                    >
+                        Recipe and runs as a file
+                    </a>
+                    <Link
+                        className="text-sm underline underline-offset-4"
                         href={url('figures.quantities', { figure: figure.id })}
                     >
                         What it takes: paint, shopping{figure.copies > 1 ? ', the batch' : ''}

@@ -85,10 +85,10 @@ export default function PiecesPage({ figure, runId, runNumber, copies, areas }: 
                             {areas.map((area) => (
                                 <tr key={area.areaId} className="border-t border-line">
                                     <th scope="row" className="py-1 font-semibold">
-                                        {area.area}
+                                        <span className="block">{area.area}</span>
                                         <Button
                                             size="small"
-                                            className="mt-1 block"
+                                            className="mt-1"
                                             disabled={reading !== null}
                                             onClick={() => void read(area, pieces)}
                                         >

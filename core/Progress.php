@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Hyalin\Mixing;
+namespace Hyalin;
 
 /**
- * The port through which a long search reports and is asked to stop.
+ * The port through which long work reports and is asked to stop.
  */
 interface Progress
 {

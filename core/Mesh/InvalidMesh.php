@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Mesh;
+
+use Hyalin\InvalidInput;
+
+final class InvalidMesh extends InvalidInput
+{
+    public static function empty(): self
+    {
+        return new self('the mesh has no triangle');
+    }
+
+    public static function cutOff(): self
+    {
+        return new self('the mesh is cut off in the middle of a vertex or triangle');
+    }
+
+    public static function noVertex(int $triangle, int $vertex): self
+    {
+        return new self("triangle {$triangle} names vertex {$vertex}, and there is none");
+    }
+
+    public static function tooMany(int $found, int $most): self
+    {
+        return new self("the mesh has {$found} triangles; at most {$most} are read: make it coarser in the program it was made with");
+    }
+
+    public static function noNumbers(int $dropped, int $of): self
+    {
+        return new self("{$dropped} of {$of} triangles have corners that are no numbers, or lie a kilometre away");
+    }
+
+    public static function flat(): self
+    {
+        return new self('all points of the mesh lie in one place');
+    }
+}

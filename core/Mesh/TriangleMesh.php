@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Mesh;
+
+/**
+ * A welded triangle mesh in mm. At rest it is two binary strings - 12 bytes a vertex, 12 bytes a triangle - as PHP's own
+ * lists would take five times the memory; passes over it decode what they need into flat lists.
+ */
+final readonly class TriangleMesh
+{
+    /** Triangles decoded at a time. */
+    public const CHUNK = 2048;
+
+    private function __construct(
+        /** three little-endian 32-bit floats a vertex: x, y, z */
+        public string $positions,
+        /** three little-endian unsigned 32-bit vertex numbers a triangle, counter-clockwise from outside */
+        public string $indices,
+    ) {
+    }
+
+    /**
+     * @throws InvalidMesh when it has no triangle, or the strings are cut off
+     */
+    public static function of(string $positions, string $indices): self
+    {
+        if (strlen($positions) % 12 !== 0 || strlen($indices) % 12 !== 0) {
+            throw InvalidMesh::cutOff();
+        }
+
+        return $indices === '' ? throw InvalidMesh::empty() : new self($positions, $indices);
+    }
+
+    /**
+     * @param  list<array{float, float, float}>  $vertices  mm
+     * @param  list<array{int, int, int}>  $triangles
+     *
+     * @throws InvalidMesh
+     */
+    public static function build(array $vertices, array $triangles): self
+    {
+        foreach ($triangles as $n => $corners) {
+            foreach ($corners as $corner) {
+                if (! isset($vertices[$corner])) {
+                    throw InvalidMesh::noVertex($n, $corner);
+                }
+            }
+        }
+
+        return self::of(
+            implode('', array_map(static fn (array $v): string => pack('g3', ...$v), $vertices)),
+            implode('', array_map(static fn (array $t): string => pack('V3', ...$t), $triangles)),
+        );
+    }
+
+    public function vertices(): int
+    {
+        return intdiv(strlen($this->positions), 12);
+    }
+
+    public function triangles(): int
+    {
+        return intdiv(strlen($this->indices), 12);
+    }
+
+    /** @return array{list<float>, list<float>, list<float>} x, y, z of every vertex */
+    public function coordinates(): array
+    {
+        $x = $y = $z = [];
+        $bytes = 12 * self::CHUNK;
+        for ($at = 0, $end = strlen($this->positions); $at < $end; $at += $bytes) {
+            $f = self::unpacked('g*', \substr($this->positions, $at, $bytes));
+            for ($i = 1, $n = \count($f); $i < $n; $i += 3) {
+                $x[] = (float) $f[$i];
+                $y[] = (float) $f[$i + 1];
+                $z[] = (float) $f[$i + 2];
+            }
+        }
+
+        return [$x, $y, $z];
+    }
+
+    /** @return list<int> corners of every triangle, three after three */
+    public function corners(): array
+    {
+        $all = [];
+        $bytes = 12 * self::CHUNK;
+        for ($at = 0, $end = strlen($this->indices); $at < $end; $at += $bytes) {
+            foreach (self::unpacked('V*', \substr($this->indices, $at, $bytes)) as $corner) {
+                $all[] = (int) $corner;
+            }
+        }
+
+        return $all;
+    }
+
+    /** @return iterable<array<int, int>> corners from 1 on, CHUNK triangles at a time: for passes that need no more */
+    public function chunks(): iterable
+    {
+        $bytes = 12 * self::CHUNK;
+        for ($at = 0, $end = strlen($this->indices); $at < $end; $at += $bytes) {
+            /** @var array<int, int> $corners */
+            $corners = self::unpacked('V*', \substr($this->indices, $at, $bytes));
+            yield $corners;
+        }
+    }
+
+    /** @return array<int, float|int> from 1 on */
+    private static function unpacked(string $format, string $bytes): array
+    {
+        /** @var array<int, float|int> $values the string was made by us */
+        $values = \unpack($format, $bytes);
+
+        return $values;
+    }
+}
