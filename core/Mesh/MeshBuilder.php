@@ -86,10 +86,8 @@ final class MeshBuilder
     /** @param  array{float, float, float}  $point */
     public function vertex(array $point): int
     {
+        // Minus zero plus zero is zero: one place, one key.
         $key = \pack('g3', $point[0] + 0.0, $point[1] + 0.0, $point[2] + 0.0);
-        if (\strpos($key, "\0\0\0\x80") !== false) {
-            $key = \pack('g3', $point[0] === 0 ? 0.0 : $point[0], $point[1] === 0 ? 0.0 : $point[1], $point[2] === 0 ? 0.0 : $point[2]);
-        }
         if (! isset($this->known[$key])) {
             $this->known[$key] = \count($this->known);
             $this->positions .= $key;

@@ -31,7 +31,10 @@ final class ImportsTest extends TestCase
         'Mixing' => ['Numeric', 'Colour', 'Optics', 'Finish'],
         'Measuring' => ['Numeric', 'Colour', 'Optics'],
         'Cup' => ['Colour', 'Optics'],
-        'Formats' => ['Colour'],
+        'Mesh' => ['Numeric'],
+        'Light' => ['Numeric', 'Mesh'],
+        // A mesh file becomes a mesh.
+        'Formats' => ['Colour', 'Mesh'],
         'Order' => [],
         'Bench' => ['Order'],
         'Matching' => ['Numeric', 'Colour', 'Optics', 'Finish', 'Mixing'],

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Formats\Meshes;
+
+use Hyalin\InvalidInput;
+
+final class UnreadableMesh extends InvalidInput
+{
+    public static function unknown(): self
+    {
+        return new self('this is none of the mesh files that can be read: STL, OBJ, 3MF');
+    }
+
+    public static function tooLarge(int $bytes, int $most): self
+    {
+        return new self(sprintf('the file has %d MB; at most %d MB are read', (int) ceil($bytes / 1e6), intdiv($most, 1_000_000)));
+    }
+
+    public static function damaged(): self
+    {
+        return new self('the file is damaged: it cannot be unpacked to its end');
+    }
+
+    public static function cutOff(int $said, int $found): self
+    {
+        return new self("the file says it has {$said} triangles and ends after {$found}: it was cut off");
+    }
+
+    public static function badLine(string $format, int $line, string $why): self
+    {
+        return new self("{$format}, line {$line}: {$why}");
+    }
+
+    public static function noTriangles(string $format): self
+    {
+        return new self("the {$format} file holds no triangle");
+    }
+
+    public static function badXml(int $line, string $why): self
+    {
+        return new self("3MF, line {$line}: {$why}");
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Light;
+
+use Hyalin\Mesh\Decimation;
+use Hyalin\Mesh\MeshMeasures;
+use Hyalin\Mesh\Refinement;
+use Hyalin\Mesh\TriangleMesh;
+use Hyalin\Progress;
+
+/**
+ * Front door: where a spray falls on a mesh. Shadows are found on a working mesh of about a hundred thousand triangles -
+ * a large mesh made coarser, long edges of a small one split - and weighed on the triangles of the mesh itself.
+ */
+final readonly class LightStudy
+{
+    /** Above this a mesh is made coarser for its shadows. */
+    private const COARSER_FROM = 130_000;
+
+    private const WORKING = 115_000;
+
+    /** Edges longer than this share of the whole are split. */
+    private const LONGEST = 1 / 80;
+
+    /**
+     * @param  TriangleMesh  $working  what the screen shows and shadows are cast by
+     * @param  TriangleMesh  $evaluated  whose triangles face the spray: the mesh itself, or its split one
+     * @param  list<int>|null  $vertexOf  working vertex by vertex of the evaluated mesh
+     */
+    private function __construct(public TriangleMesh $working, public TriangleMesh $evaluated, public ?array $vertexOf, public Visibility $seen)
+    {
+    }
+
+    /**
+     * @param  list<array{float, float, float}>  $directions  of length 1, to where light may come from
+     *
+     * @throws InvalidLight when it was stopped
+     */
+    public static function of(TriangleMesh $mesh, MeshMeasures $measures, array $directions, ?Progress $progress = null): self
+    {
+        if ($mesh->triangles() > self::COARSER_FROM) {
+            $coarse = Decimation::of($mesh, $measures, self::WORKING);
+
+            return new self($coarse->mesh, $mesh, $coarse->vertexOf, Visibility::of($coarse->mesh, $directions, $progress));
+        }
+        $split = Refinement::of($mesh, self::LONGEST * $measures->size());
+
+        return new self($split, $split, null, Visibility::of($split, $directions, $progress));
+    }
+
+    /** @param  SprayCone  $cone  with the directions of this study */
+    public function exposure(SprayCone $cone): Exposure
+    {
+        return Exposure::of($this->evaluated, $this->vertexOf, $this->seen, $cone);
+    }
+
+    /** @return array<int, float> 0..1 by vertex of the working mesh */
+    public function ofVertices(SprayCone $cone): array
+    {
+        return Exposure::ofVertices($this->working, $this->seen, $cone);
+    }
+}

@@ -1,0 +1,261 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Light;
+
+use Hyalin\Mesh\TriangleMesh;
+use Hyalin\Progress;
+
+/**
+ * Which directions reach which vertices of a mesh: one bit a direction. For every direction the mesh is drawn into a depth
+ * buffer as seen from there (L. Williams, Casting curved shadows on curved surfaces, 1978), and every vertex is compared
+ * with it. Any spray within these directions is then a weighing without new shadows.
+ */
+final readonly class Visibility
+{
+    /** Pixels along the longer side of a depth buffer. */
+    public const RESOLUTION = 256;
+
+    /** Depth by which a surface may lie behind another before it is in its shadow, in pixels. */
+    private const BIAS = 1.5;
+
+    /** A surface turned further away than this gets nothing: cosine. */
+    private const AWAY = -0.6;
+
+    private const SLOPE = 4.0;
+
+    /**
+     * @param  list<array{float, float, float}>  $directions
+     * @param  list<array<int, int>>  $bits  64 directions in each list: by vertex
+     */
+    private function __construct(public array $directions, public array $bits)
+    {
+    }
+
+    /**
+     * @param  list<array{float, float, float}>  $directions  to the light, of length 1
+     *
+     * @throws InvalidLight when it was stopped
+     */
+    public static function of(TriangleMesh $mesh, array $directions, ?Progress $progress = null, int $resolution = self::RESOLUTION): self
+    {
+        [$x, $y, $z] = $mesh->coordinates();
+        $corners = $mesh->corners();
+        [$nx, $ny, $nz] = Normals::ofVertices($x, $y, $z, $corners);
+        $bits = [];
+        foreach ($directions as $k => $d) {
+            if ($progress !== null && ! $progress->at($k / \count($directions))) {
+                throw InvalidLight::stopped();
+            }
+            $word = intdiv($k, 64);
+            $bits[$word] ??= \array_fill(0, \count($x), 0);
+            [$u, $v] = SprayCone::across($d);
+            [$pu, $pv, $pw, $width, $height] = self::projected($x, $y, $z, $d, $u, $v, $resolution);
+            $buffer = self::drawn($corners, $pu, $pv, $pw, $width, $height);
+            $bits[$word] = self::compared($bits[$word], 1 << ($k % 64), $buffer, $width, $pu, $pv, $pw, $nx, $ny, $nz, $d, $u, $v);
+        }
+
+        return new self($directions, array_values($bits));
+    }
+
+    /**
+     * Places in pixels across the direction, and depths along it in the same unit, nearer to the light larger.
+     *
+     * @param  list<float>  $x
+     * @param  list<float>  $y
+     * @param  list<float>  $z
+     * @param  array{float, float, float}  $d
+     * @param  array{float, float, float}  $u
+     * @param  array{float, float, float}  $v
+     * @return array{array<int, float>, array<int, float>, array<int, float>, int, int} by vertex; and the size of the buffer
+     */
+    private static function projected(array $x, array $y, array $z, array $d, array $u, array $v, int $resolution): array
+    {
+        [$dx, $dy, $dz] = $d;
+        [$ux, $uy, $uz] = $u;
+        [$vx, $vy, $vz] = $v;
+        $pu = $pv = $pw = [];
+        $lowU = $lowV = \INF;
+        $highU = $highV = -\INF;
+        foreach ($x as $i => $px) {
+            $py = $y[$i];
+            $pz = $z[$i];
+            $a = $px * $ux + $py * $uy + $pz * $uz;
+            $b = $px * $vx + $py * $vy + $pz * $vz;
+            $pu[] = $a;
+            $pv[] = $b;
+            $pw[] = $px * $dx + $py * $dy + $pz * $dz;
+            if ($a < $lowU) {
+                $lowU = $a;
+            }
+            if ($a > $highU) {
+                $highU = $a;
+            }
+            if ($b < $lowV) {
+                $lowV = $b;
+            }
+            if ($b > $highV) {
+                $highV = $b;
+            }
+        }
+        $scale = ($resolution - 4) / \max(1e-9, $highU - $lowU, $highV - $lowV);
+        foreach ($pu as $i => $a) {
+            $pu[$i] = ($a - $lowU) * $scale + 2.0;
+            $pv[$i] = ($pv[$i] - $lowV) * $scale + 2.0;
+            $pw[$i] *= $scale;
+        }
+
+        return [$pu, $pv, $pw, (int) \ceil(($highU - $lowU) * $scale) + 5, (int) \ceil(($highV - $lowV) * $scale) + 5];
+    }
+
+    /**
+     * @param  list<int>  $corners
+     * @param  array<int, float>  $pu
+     * @param  array<int, float>  $pv
+     * @param  array<int, float>  $pw
+     * @return list<float> depth by pixel, row after row
+     */
+    private static function drawn(array $corners, array $pu, array $pv, array $pw, int $width, int $height): array
+    {
+        $buffer = \array_fill(0, $width * $height, -1e30);
+        for ($t = 0, $n = \count($corners); $t < $n; $t += 3) {
+            $a = $corners[$t];
+            $b = $corners[$t + 1];
+            $c = $corners[$t + 2];
+            // From the lowest row to the highest.
+            if ($pv[$b] < $pv[$a]) {
+                $s = $a;
+                $a = $b;
+                $b = $s;
+            }
+            if ($pv[$c] < $pv[$a]) {
+                $s = $a;
+                $a = $c;
+                $c = $s;
+            }
+            if ($pv[$c] < $pv[$b]) {
+                $s = $b;
+                $b = $c;
+                $c = $s;
+            }
+            $va = $pv[$a];
+            $vc = $pv[$c];
+            $row = (int) \ceil($va);
+            $last = (int) \floor($vc);
+            if ($row > $last) {
+                continue;
+            }
+            $ua = $pu[$a];
+            $ub = $pu[$b];
+            $uc = $pu[$c];
+            $vb = $pv[$b];
+            $e1 = $ub - $ua;
+            $f1 = $vb - $va;
+            $e2 = $uc - $ua;
+            $f2 = $vc - $va;
+            $det = $e1 * $f2 - $e2 * $f1;
+            if ($det > -1e-12 && $det < 1e-12) {
+                continue;
+            }
+            $w1 = $pw[$b] - $pw[$a];
+            $w2 = $pw[$c] - $pw[$a];
+            $perU = ($w1 * $f2 - $w2 * $f1) / $det;
+            $perV = ($w2 * $e1 - $w1 * $e2) / $det;
+            $wa = $pw[$a];
+            for (; $row <= $last; $row++) {
+                $s = $row - $va;
+                $long = $ua + $e2 * $s / $f2;
+                if ($row < $vb) {
+                    $short = $ua + $e1 * $s / $f1;
+                } elseif ($vc > $vb) {
+                    $short = $ub + ($uc - $ub) * ($row - $vb) / ($vc - $vb);
+                } else {
+                    $short = $ub;
+                }
+                if ($long < $short) {
+                    $from = (int) \ceil($long);
+                    $to = (int) \floor($short);
+                } else {
+                    $from = (int) \ceil($short);
+                    $to = (int) \floor($long);
+                }
+                $w = $wa + $perV * $s + $perU * ($from - $ua);
+                for ($at = $row * $width + $from, $end = $row * $width + $to; $at <= $end; $at++) {
+                    if ($w > $buffer[$at]) {
+                        $buffer[$at] = $w;
+                    }
+                    $w += $perU;
+                }
+            }
+        }
+
+        return $buffer;
+    }
+
+    /**
+     * Four pixels around a vertex are compared with the plane of its own surface there; it is lit when at least half of
+     * them, by nearness, are not nearer to the light.
+     *
+     * @param  array<int, int>  $bits
+     * @param  list<float>  $buffer
+     * @param  array<int, float>  $pu
+     * @param  array<int, float>  $pv
+     * @param  array<int, float>  $pw
+     * @param  array<int, float>  $nx
+     * @param  array<int, float>  $ny
+     * @param  array<int, float>  $nz
+     * @param  array{float, float, float}  $d
+     * @param  array{float, float, float}  $u
+     * @param  array{float, float, float}  $v
+     * @return array<int, int>
+     */
+    private static function compared(array $bits, int $bit, array $buffer, int $width, array $pu, array $pv, array $pw, array $nx, array $ny, array $nz, array $d, array $u, array $v): array
+    {
+        [$dx, $dy, $dz] = $d;
+        [$ux, $uy, $uz] = $u;
+        [$vx, $vy, $vz] = $v;
+        foreach ($pu as $i => $a) {
+            $x = $nx[$i];
+            $y = $ny[$i];
+            $z = $nz[$i];
+            $facing = $x * $dx + $y * $dy + $z * $dz;
+            if ($facing < self::AWAY) {
+                continue;
+            }
+            if ($facing > 1e-6 || $facing < -1e-6) {
+                $gu = -($x * $ux + $y * $uy + $z * $uz) / $facing;
+                $gv = -($x * $vx + $y * $vy + $z * $vz) / $facing;
+                $gu = $gu > self::SLOPE ? self::SLOPE : ($gu < -self::SLOPE ? -self::SLOPE : $gu);
+                $gv = $gv > self::SLOPE ? self::SLOPE : ($gv < -self::SLOPE ? -self::SLOPE : $gv);
+            } else {
+                $gu = $gv = 0.0;
+            }
+            $b = $pv[$i];
+            $iu = (int) $a;
+            $iv = (int) $b;
+            $fu = $a - $iu;
+            $fv = $b - $iv;
+            $at = $iv * $width + $iu;
+            $w = $pw[$i] + self::BIAS - $gu * $fu - $gv * $fv;
+            $lit = 0.0;
+            if ($buffer[$at] <= $w) {
+                $lit += (1 - $fu) * (1 - $fv);
+            }
+            if ($buffer[$at + 1] <= $w + $gu) {
+                $lit += $fu * (1 - $fv);
+            }
+            if ($buffer[$at + $width] <= $w + $gv) {
+                $lit += (1 - $fu) * $fv;
+            }
+            if ($buffer[$at + $width + 1] <= $w + $gu + $gv) {
+                $lit += $fu * $fv;
+            }
+            if ($lit >= 0.5) {
+                $bits[$i] |= $bit;
+            }
+        }
+
+        return $bits;
+    }
+}

@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Support;
+
+use Hyalin\Mesh\TriangleMesh;
+
+/**
+ * Meshes whose measures can be written down.
+ */
+final class Shapes
+{
+    /** A box with its lower corner at the origin, each side in so many squares. */
+    public static function box(float $x, float $y, float $z, int $squares = 1): TriangleMesh
+    {
+        $vertices = $triangles = $known = [];
+        /** @param  list<float>  $p */
+        $add = static function (array $p) use (&$vertices, &$known): int {
+            $key = sprintf('%.6f %.6f %.6f', ...$p);
+            if (! isset($known[$key])) {
+                $known[$key] = count($vertices);
+                $vertices[] = [$p[0] ?? 0.0, $p[1] ?? 0.0, $p[2] ?? 0.0];
+            }
+
+            return $known[$key];
+        };
+        $size = [$x, $y, $z];
+        foreach ([0, 1, 2] as $axis) {
+            [$u, $v] = [($axis + 1) % 3, ($axis + 2) % 3];
+            foreach ([0.0, $size[$axis]] as $side => $at) {
+                for ($i = 0; $i < $squares; $i++) {
+                    for ($j = 0; $j < $squares; $j++) {
+                        $corner = static function (int $a, int $b) use ($axis, $u, $v, $at, $size, $squares): array {
+                            $p = [0.0, 0.0, 0.0];
+                            $p[$axis] = $at;
+                            $p[$u] = $a / $squares * $size[$u];
+                            $p[$v] = $b / $squares * $size[$v];
+
+                            return $p;
+                        };
+                        $q = [$add($corner($i, $j)), $add($corner($i + 1, $j)), $add($corner($i + 1, $j + 1)), $add($corner($i, $j + 1))];
+                        // Counter-clockwise from outside.
+                        $q = $side === 1 ? $q : array_reverse($q);
+                        $triangles[] = [$q[0], $q[1], $q[2]];
+                        $triangles[] = [$q[0], $q[2], $q[3]];
+                    }
+                }
+            }
+        }
+
+        return TriangleMesh::build($vertices, $triangles);
+    }
+
+    /** A ball around a point. */
+    public static function ball(float $radius, int $rows, float $atX = 0.0, float $atZ = 0.0): TriangleMesh
+    {
+        $columns = 2 * $rows;
+        $vertices = [[$atX, 0.0, $atZ + $radius]];
+        for ($i = 1; $i < $rows; $i++) {
+            for ($j = 0; $j < $columns; $j++) {
+                [$t, $a] = [M_PI * $i / $rows, 2 * M_PI * $j / $columns];
+                $vertices[] = [$atX + $radius * sin($t) * cos($a), $radius * sin($t) * sin($a), $atZ + $radius * cos($t)];
+            }
+        }
+        $vertices[] = [$atX, 0.0, $atZ - $radius];
+        $last = count($vertices) - 1;
+        $at = static fn (int $i, int $j): int => 1 + ($i - 1) * $columns + $j % $columns;
+        $triangles = [];
+        for ($j = 0; $j < $columns; $j++) {
+            $triangles[] = [0, $at(1, $j), $at(1, $j + 1)];
+            $triangles[] = [$last, $at($rows - 1, $j + 1), $at($rows - 1, $j)];
+            for ($i = 1; $i < $rows - 1; $i++) {
+                $triangles[] = [$at($i, $j), $at($i + 1, $j), $at($i + 1, $j + 1)];
+                $triangles[] = [$at($i, $j), $at($i + 1, $j + 1), $at($i, $j + 1)];
+            }
+        }
+
+        return TriangleMesh::build($vertices, $triangles);
+    }
+
+    /**
+     * A sheet over x and y at a height of z, seen from above, and what stands on it.
+     *
+     * @param  callable(float, float): float  $height
+     */
+    public static function land(float $x0, float $x1, float $y0, float $y1, int $nx, int $ny, callable $height): TriangleMesh
+    {
+        $vertices = $triangles = [];
+        for ($i = 0; $i <= $nx; $i++) {
+            for ($j = 0; $j <= $ny; $j++) {
+                [$x, $y] = [$x0 + ($x1 - $x0) * $i / $nx, $y0 + ($y1 - $y0) * $j / $ny];
+                $vertices[] = [$x, $y, $height($x, $y)];
+            }
+        }
+        for ($i = 0; $i < $nx; $i++) {
+            for ($j = 0; $j < $ny; $j++) {
+                $a = $i * ($ny + 1) + $j;
+                $b = $a + $ny + 1;
+                $triangles[] = [$a, $b, $b + 1];
+                $triangles[] = [$a, $b + 1, $a + 1];
+            }
+        }
+
+        return TriangleMesh::build($vertices, $triangles);
+    }
+
+    /** Two meshes as one file. */
+    public static function both(TriangleMesh $one, TriangleMesh $two): TriangleMesh
+    {
+        $shifted = '';
+        foreach ($two->chunks() as $corners) {
+            $shifted .= pack('V*', ...array_map(static fn (int $v): int => $v + $one->vertices(), array_values($corners)));
+        }
+
+        return TriangleMesh::of($one->positions.$two->positions, $one->indices.$shifted);
+    }
+}
