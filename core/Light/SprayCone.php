@@ -59,6 +59,32 @@ final readonly class SprayCone
         return new self($directions, array_fill(0, $count, 1.0), $axis);
     }
 
+    /**
+     * The same directions, those farther from the axis without paint: shadows that were computed for the wide cone serve
+     * the narrow one.
+     *
+     * @param  float  $halfAngle  degrees, no more than the cone has
+     */
+    public function narrowedTo(float $halfAngle): self
+    {
+        $least = cos(deg2rad($halfAngle)) - 1e-12;
+        $weights = array_map(fn (array $d): float => $least <= $d[0] * $this->axis[0] + $d[1] * $this->axis[1] + $d[2] * $this->axis[2] ? 1.0 : 0.0, $this->directions);
+        // A cone so narrow that no direction lies in it is its middle.
+        $weights[0] = 1.0;
+
+        return new self($this->directions, $weights, $this->axis);
+    }
+
+    /**
+     * The same spray among more directions, of which its own come first.
+     *
+     * @param  list<array{float, float, float}>  $directions
+     */
+    public function among(array $directions): self
+    {
+        return new self($directions, array_pad($this->weights, count($directions), 0.0), $this->axis);
+    }
+
     /** @return float what a surface that faces the axis and lies open receives, in the same unit as any sum over it */
     public function full(): float
     {

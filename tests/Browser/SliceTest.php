@@ -100,7 +100,9 @@ final class SliceTest extends BrowserTestCase
 
         // Bench: the primer by Space, then what was really used.
         $this->find("//nav//a[contains(., 'Bench')]")->click();
-        $this->button('Start painting (2 steps)')->click();
+        $this->button('Start painting (3 steps)')->click();
+        $this->find("//h1[.='Prepare: Body']");
+        $this->keys(' ');
         $this->find("//h1[.='Spray can: Coat']");
         $this->keys(' ');
         $this->find("//h1[.='Base coat: Coat']");
@@ -117,6 +119,7 @@ final class SliceTest extends BrowserTestCase
         // Repeat: it starts from what was used, and the note stands where it belongs.
         $this->button('Repeat this run')->click();
         $this->waitForText('//header//a[contains(., "Bench")]', 'run 2');
+        $this->keys(WebDriverKeys::ARROW_RIGHT);
         $this->keys(WebDriverKeys::ARROW_RIGHT);
         $this->waitForText('//article', 'Run 1: One drop more than planned.');
         $this->waitForText('//article', (string) ($first + 1));

@@ -40,8 +40,8 @@ final class MeshFileTest extends TestCase
         self::assertSame($open, $measures->openEdges);
         foreach (['X', 'Y', 'Z'] as $axis => $name) {
             self::assertSame(1, preg_match("/Min {$name}\s*=\s*(-?[\d.]+), Max {$name}\s*=\s*(-?[\d.]+)/", $output, $m));
-            self::assertEqualsWithDelta((float) $m[1], $measures->boundsMm[0][$axis], 1e-4);
-            self::assertEqualsWithDelta((float) $m[2], $measures->boundsMm[1][$axis], 1e-4);
+            self::assertEqualsWithDelta((float) ($m[1] ?? NAN), $measures->boundsMm[0][$axis], 1e-4);
+            self::assertEqualsWithDelta((float) ($m[2] ?? NAN), $measures->boundsMm[1][$axis], 1e-4);
         }
     }
 

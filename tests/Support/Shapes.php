@@ -15,31 +15,23 @@ final class Shapes
     public static function box(float $x, float $y, float $z, int $squares = 1): TriangleMesh
     {
         $vertices = $triangles = $known = [];
-        /** @param  list<float>  $p */
-        $add = static function (array $p) use (&$vertices, &$known): int {
-            $key = sprintf('%.6f %.6f %.6f', ...$p);
-            if (! isset($known[$key])) {
-                $known[$key] = count($vertices);
-                $vertices[] = [$p[0] ?? 0.0, $p[1] ?? 0.0, $p[2] ?? 0.0];
-            }
-
-            return $known[$key];
-        };
         $size = [$x, $y, $z];
         foreach ([0, 1, 2] as $axis) {
             [$u, $v] = [($axis + 1) % 3, ($axis + 2) % 3];
             foreach ([0.0, $size[$axis]] as $side => $at) {
                 for ($i = 0; $i < $squares; $i++) {
                     for ($j = 0; $j < $squares; $j++) {
-                        $corner = static function (int $a, int $b) use ($axis, $u, $v, $at, $size, $squares): array {
-                            $p = [0.0, 0.0, 0.0];
-                            $p[$axis] = $at;
-                            $p[$u] = $a / $squares * $size[$u];
-                            $p[$v] = $b / $squares * $size[$v];
-
-                            return $p;
-                        };
-                        $q = [$add($corner($i, $j)), $add($corner($i + 1, $j)), $add($corner($i + 1, $j + 1)), $add($corner($i, $j + 1))];
+                        /** @var list<int> $q */
+                        $q = [];
+                        foreach ([[$i, $j], [$i + 1, $j], [$i + 1, $j + 1], [$i, $j + 1]] as [$a, $b]) {
+                            $place = [0.0, 0.0, 0.0];
+                            $place[$axis] = (float) $at;
+                            $place[$u] = $a / $squares * $size[$u];
+                            $place[$v] = $b / $squares * $size[$v];
+                            $key = sprintf('%.6f %.6f %.6f', ...$place);
+                            $known[$key] ??= array_push($vertices, $place) - 1;
+                            $q[] = $known[$key];
+                        }
                         // Counter-clockwise from outside.
                         $q = $side === 1 ? $q : array_reverse($q);
                         $triangles[] = [$q[0], $q[1], $q[2]];

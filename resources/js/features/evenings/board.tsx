@@ -1,7 +1,8 @@
+import { Fragment } from 'react';
 import { capital } from '@/shared/lib/format';
 import type { EveningProps, EveningStepProps } from '@/types/generated';
 
-const LANE = 22;
+const LANE = 26;
 
 /** Evenings from top to bottom, each on the same scale of minutes; within one, a lane for each figure. */
 export function EveningBoard({
@@ -70,37 +71,50 @@ function Lane({
             <span className="hidden w-40 shrink-0 truncate text-xs text-quiet sm:inline" title={figure}>
                 {figure}
             </span>
-            <div className="relative flex-1" style={{ height: LANE }}>
+            <div className="min-w-0 flex-1">
                 <div
-                    className="absolute inset-y-0.5 left-0 bg-sunk"
-                    style={{ width: `${(100 * span(evening.start, evening.end)) / longest}%` }}
-                />
-                {evening.steps
-                    .filter((step) => step.figure === figure)
-                    .map((step) => (
-                        <button
-                            key={`${step.id} ${step.start}`}
-                            type="button"
-                            title={`${step.what}, ${step.where}`}
-                            aria-label={`${clock(step.start)}, ${figure}: ${step.what}, ${step.where}`}
-                            aria-pressed={step.id === chosen}
-                            className={`absolute inset-y-0 truncate border px-1 text-left text-xs leading-none ${
-                                step.id === chosen ? 'border-ink bg-ink text-inverse' : 'border-strong bg-raised'
-                            }`}
-                            style={{
-                                left: `${(100 * span(evening.start, step.start)) / longest}%`,
-                                width: `max(24px, ${(100 * span(step.start, step.end)) / longest}%)`,
-                            }}
-                            onClick={() => {
-                                onChoose(step);
-                            }}
-                        >
-                            {capital(step.what)}
-                        </button>
+                    className="flex bg-sunk"
+                    style={{ height: LANE, width: `${(100 * span(evening.start, evening.end)) / longest}%` }}
+                >
+                    {blocks(evening, figure).map(({ step, gap }) => (
+                        <Fragment key={`${step.id} ${step.start}`}>
+                            <span style={{ flex: `${gap} 1 0` }} />
+                            <button
+                                type="button"
+                                title={`${step.what}, ${step.where}`}
+                                aria-label={`${clock(step.start)}, ${figure}: ${step.what}, ${step.where}`}
+                                aria-pressed={step.id === chosen}
+                                className={`min-w-6 truncate border px-1 text-left text-xs leading-none ${
+                                    step.id === chosen ? 'border-ink bg-ink text-inverse' : 'border-strong bg-raised'
+                                }`}
+                                style={{ flex: `${Math.max(1, span(step.start, step.end))} 1 0` }}
+                                onClick={() => {
+                                    onChoose(step);
+                                }}
+                            >
+                                {capital(step.what)}
+                            </button>
+                        </Fragment>
                     ))}
+                    <span style={{ flex: `${rest(evening, figure)} 1 0` }} />
+                </div>
             </div>
         </div>
     );
+}
+
+/** The steps of a figure in order, each with the minutes before it. */
+function blocks(evening: EveningProps, figure: string): { step: EveningStepProps; gap: number }[] {
+    const steps = evening.steps.filter((step) => step.figure === figure);
+    return steps.map((step, i) => ({
+        step,
+        gap: Math.max(0, span(steps[i - 1]?.end ?? evening.start, step.start)),
+    }));
+}
+
+function rest(evening: EveningProps, figure: string): number {
+    const last = evening.steps.filter((step) => step.figure === figure).at(-1);
+    return last ? Math.max(0, span(last.end, evening.end)) : 0;
 }
 
 function span(from: string, to: string): number {

@@ -40,7 +40,7 @@ function Run({ figure, run, pots }: Props) {
     const { steps, waiting, problem, conflict, record, show, dropConflict } = useRun(run, () => {
         router.reload({ only: ['sill', 'figure'] });
     });
-    const [position, setPosition] = useState(() => firstOpen(run.steps));
+    const [position, setPosition] = useState(() => firstOpen(steps));
     const [sheet, setSheet] = useState<'used' | 'otherwise' | null>(null);
     const [refused, setRefused] = useState<string | null>(null);
     const now = useNow(30_000);

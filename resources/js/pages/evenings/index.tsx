@@ -160,7 +160,7 @@ function Summary({ evenings }: { evenings: EveningsProps }) {
                 </p>
                 <details className="text-sm">
                     <summary className="cursor-pointer underline underline-offset-4">What decides the date</summary>
-                    <ol className="max-h-44 overflow-y-auto">
+                    <ol className="max-h-44 overflow-y-auto" tabIndex={0} aria-label="What decides the date">
                         {evenings.chain.map((link, i) => (
                             <li key={i} className="leading-snug">
                                 <strong>{link.figure}</strong>: {link.what}{' '}
