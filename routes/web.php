@@ -15,6 +15,7 @@ use App\Http\Controllers\CupController;
 use App\Http\Controllers\EveningsController;
 use App\Http\Controllers\FigureController;
 use App\Http\Controllers\FinishController;
+use App\Http\Controllers\LightController;
 use App\Http\Controllers\MixController;
 use App\Http\Controllers\OrderController;
 use App\Http\Controllers\PaintController;
@@ -139,6 +140,18 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/balance', [BalanceController::class, 'show'])->name('figures.balance');
         Route::post('/balances', [BalanceController::class, 'store'])->name('balances.store');
         Route::delete('/balances/{balance}', [BalanceController::class, 'destroy'])->name('balances.destroy');
+
+        Route::get('/light', [LightController::class, 'show'])->name('figures.light');
+        Route::post('/meshes', [LightController::class, 'store'])->name('meshes.store');
+        Route::patch('/meshes/{mesh}', [LightController::class, 'update'])->name('meshes.update');
+        Route::delete('/meshes/{mesh}', [LightController::class, 'destroy'])->name('meshes.destroy');
+        Route::put('/light', [LightController::class, 'settings'])->name('light.settings');
+        Route::post('/light', [LightController::class, 'compute'])->name('light.compute');
+        Route::delete('/light', [LightController::class, 'stop'])->name('light.stop');
+        Route::get('/light/progress', [LightController::class, 'progress'])->name('light.progress');
+        Route::get('/light/data', [LightController::class, 'data'])->name('light.data');
+        Route::post('/light/areas', [LightController::class, 'assign'])->name('light.assign');
+        Route::post('/light/measures', [LightController::class, 'measures'])->name('light.measures');
 
         Route::get('/order', [OrderController::class, 'show'])->name('figures.order');
         Route::post('/order/judge', [OrderController::class, 'judge'])->name('order.judge');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Adapters;
 
+use App\Models\LightRecord;
 use App\Models\MixSearch;
 use App\Models\ProposalSearch;
 use Hyalin\Progress;
@@ -15,7 +16,7 @@ final class StoredProgress implements Progress
 {
     private float $written = 0.0;
 
-    public function __construct(private readonly MixSearch|ProposalSearch $search)
+    public function __construct(private readonly LightRecord|MixSearch|ProposalSearch $search)
     {
     }
 

@@ -8,6 +8,7 @@ use Hyalin\Colour\Illuminant;
 use Hyalin\Optics\Sheen;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 
 /**
  * @property int $id
@@ -91,5 +92,17 @@ final class Figure extends Model
     public function versions(): HasMany
     {
         return $this->hasMany(RecipeVersion::class)->orderBy('number');
+    }
+
+    /** @return HasMany<FigureMesh, $this> */
+    public function meshes(): HasMany
+    {
+        return $this->hasMany(FigureMesh::class)->orderBy('id');
+    }
+
+    /** @return HasOne<LightRecord, $this> */
+    public function lightStudy(): HasOne
+    {
+        return $this->hasOne(LightRecord::class);
     }
 }

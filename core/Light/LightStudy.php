@@ -28,8 +28,9 @@ final readonly class LightStudy
      * @param  TriangleMesh  $working  what the screen shows and shadows are cast by
      * @param  TriangleMesh  $evaluated  whose triangles face the spray: the mesh itself, or its split one
      * @param  list<int>|null  $vertexOf  working vertex by vertex of the evaluated mesh
+     * @param  list<int>|null  $parentOf  triangle of the mesh itself by triangle of the evaluated one; null where they are the same
      */
-    private function __construct(public TriangleMesh $working, public TriangleMesh $evaluated, public ?array $vertexOf, public Visibility $seen)
+    private function __construct(public TriangleMesh $working, public TriangleMesh $evaluated, public ?array $vertexOf, public ?array $parentOf, public Visibility $seen)
     {
     }
 
@@ -43,11 +44,11 @@ final readonly class LightStudy
         if ($mesh->triangles() > self::COARSER_FROM) {
             $coarse = Decimation::of($mesh, $measures, self::WORKING);
 
-            return new self($coarse->mesh, $mesh, $coarse->vertexOf, Visibility::of($coarse->mesh, $directions, $progress));
+            return new self($coarse->mesh, $mesh, $coarse->vertexOf, null, Visibility::of($coarse->mesh, $directions, $progress));
         }
         $split = Refinement::of($mesh, self::LONGEST * $measures->size());
 
-        return new self($split, $split, null, Visibility::of($split, $directions, $progress));
+        return new self($split->mesh, $split->mesh, null, $split->parentOf, Visibility::of($split->mesh, $directions, $progress));
     }
 
     /** @param  SprayCone  $cone  with the directions of this study */

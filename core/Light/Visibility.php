@@ -34,6 +34,17 @@ final readonly class Visibility
     }
 
     /**
+     * What was computed before.
+     *
+     * @param  list<array{float, float, float}>  $directions
+     * @param  list<array<int, int>>  $bits
+     */
+    public static function known(array $directions, array $bits): self
+    {
+        return new self($directions, $bits);
+    }
+
+    /**
      * @param  list<array{float, float, float}>  $directions  to the light, of length 1
      *
      * @throws InvalidLight when it was stopped

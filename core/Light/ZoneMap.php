@@ -26,7 +26,7 @@ final readonly class ZoneMap
     /** Openness below which a brush hardly gets in. */
     private const CLOSED = 0.45;
 
-    /** Exposure below which paint from above is shade, and from which on it is light. */
+    /** Share of light from a wide sky (a cone of 60 degrees) below which it is shade, and from which on it is light. */
     private const DARK = 0.2;
 
     private const BRIGHT = 0.55;
@@ -40,7 +40,7 @@ final readonly class ZoneMap
     }
 
     /**
-     * @param  array<int, float>  $exposure  0..1, by vertex
+     * @param  array<int, float>  $exposure  0..1, by vertex, to a wide sky
      * @param  array<int, float>  $openness  0..1, by vertex
      * @param  float  $size  longest side of the whole, mm
      */

@@ -97,31 +97,48 @@ final readonly class Borders
      */
     private static function smoothed(array $points, bool $isRing): array
     {
-        $n = \count($points);
+        // Corners are looked for on the line without its zigzag.
+        $smooth = self::pass(self::pass($points, [], $isRing), [], $isRing);
         $fixed = [];
         foreach ($points as $i => $_) {
-            $fixed[$i] = self::isCorner($points, $i, $isRing);
+            $fixed[$i] = self::isCorner($smooth, $points, $i, $isRing);
         }
         for ($pass = 0; $pass < self::PASSES; $pass++) {
-            $next = $points;
-            for ($i = 0; $i < $n; $i++) {
-                if ($fixed[$i] || (! $isRing && ($i === 0 || $i === $n - 1))) {
-                    continue;
-                }
-                // In a ring the first point stands at both ends.
-                $before = $points[$i === 0 ? $n - 2 : $i - 1];
-                $after = $points[$i === $n - 1 ? 1 : $i + 1];
-                [$px, $py, $pz] = $points[$i];
-                $next[$i] = [($before[0] + 2 * $px + $after[0]) / 4, ($before[1] + 2 * $py + $after[1]) / 4, ($before[2] + 2 * $pz + $after[2]) / 4];
-            }
-            $points = $next;
+            $points = self::pass($points, $fixed, $isRing);
         }
 
         return $points;
     }
 
-    /** @param  list<array{float, float, float}>  $points */
-    private static function isCorner(array $points, int $i, bool $isRing): bool
+    /**
+     * @param  list<array{float, float, float}>  $points
+     * @param  array<int, bool>  $fixed  points that stay
+     * @return list<array{float, float, float}>
+     */
+    private static function pass(array $points, array $fixed, bool $isRing): array
+    {
+        $n = \count($points);
+        $next = [];
+        foreach ($points as $i => $point) {
+            if (($fixed[$i] ?? false) || (! $isRing && ($i === 0 || $i === $n - 1)) || $n < 3) {
+                $next[] = $point;
+
+                continue;
+            }
+            // In a ring the first point stands at both ends.
+            $before = $points[$i === 0 ? $n - 2 : $i - 1];
+            $after = $points[$i === $n - 1 ? 1 : $i + 1];
+            $next[] = [($before[0] + 2 * $point[0] + $after[0]) / 4, ($before[1] + 2 * $point[1] + $after[1]) / 4, ($before[2] + 2 * $point[2] + $after[2]) / 4];
+        }
+
+        return $next;
+    }
+
+    /**
+     * @param  list<array{float, float, float}>  $smooth
+     * @param  list<array{float, float, float}>  $points
+     */
+    private static function isCorner(array $smooth, array $points, int $i, bool $isRing): bool
     {
         $n = \count($points);
         $span = self::SPAN;
@@ -130,9 +147,9 @@ final readonly class Borders
             return $n > 2 && $i > 0 && $i < $n - 1 && $n <= 6 && self::angle($points[$i - 1], $points[$i], $points[$i + 1]) > self::CORNER;
         }
         $m = $n - 1;
-        $at = static fn (int $j): array => $points[(($j % $m) + $m) % $m];
+        $at = static fn (int $j): array => $smooth[(($j % $m) + $m) % $m];
 
-        return self::angle($at($i - $span), $points[$i], $at($i + $span)) > self::CORNER;
+        return self::angle($at($i - $span), $smooth[$i], $at($i + $span)) > self::CORNER;
     }
 
     /**

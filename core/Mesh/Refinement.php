@@ -8,20 +8,26 @@ namespace Hyalin\Mesh;
  * Splits long edges in the middle until none is left: bases and hard surfaces of few large triangles would shade in flat
  * wedges. Neighbours split alike, so that no gap opens; area and volume stay as they were.
  */
-final class Refinement
+final readonly class Refinement
 {
     private const ROUNDS = 16;
 
     private const MOST_TRIANGLES = 260_000;
 
+    /** @param  list<int>  $parentOf  triangle of the mesh it was made of, by triangle */
+    private function __construct(public TriangleMesh $mesh, public array $parentOf)
+    {
+    }
+
     /** @param  float  $longest  mm an edge may have */
-    public static function of(TriangleMesh $mesh, float $longest): TriangleMesh
+    public static function of(TriangleMesh $mesh, float $longest): self
     {
         [$x, $y, $z] = $mesh->coordinates();
         $corners = $mesh->corners();
         $most = $longest * $longest;
+        $parents = \range(0, $mesh->triangles() - 1);
         for ($round = 0; $round < self::ROUNDS; $round++) {
-            $middle = $out = [];
+            $middle = $out = $of = [];
             for ($t = 0, $n = \count($corners); $t < $n; $t += 3) {
                 $c = [$corners[$t], $corners[$t + 1], $corners[$t + 2]];
                 $m = [];
@@ -44,14 +50,18 @@ final class Refinement
                     $m[] = $middle[$key];
                 }
                 self::split($c, $m, $out);
+                for ($made = intdiv(\count($out), 3) - \count($of); $made > 0; $made--) {
+                    $of[] = $parents[intdiv($t, 3)];
+                }
             }
             $corners = $out;
+            $parents = $of;
             if ($middle === [] || \count($corners) > 3 * self::MOST_TRIANGLES) {
                 break;
             }
         }
 
-        return self::mesh($x, $y, $z, $corners);
+        return new self(self::mesh($x, $y, $z, $corners), $parents);
     }
 
     /**

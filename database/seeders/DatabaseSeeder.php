@@ -8,6 +8,8 @@ use App\Actions\EstimatePaint;
 use App\Actions\HangPicture;
 use App\Actions\SaveFinish;
 use App\Actions\StartRun;
+use App\Actions\StudyLight;
+use App\Actions\TakeInMesh;
 use App\Adapters\FigureOptics;
 use App\Adapters\LayerDraft;
 use App\Adapters\MixRequest;
@@ -19,6 +21,7 @@ use App\Devices\ColourReader;
 use App\Http\Controllers\SignInController;
 use App\Models\Area;
 use App\Models\Figure;
+use App\Models\LightRecord;
 use App\Models\Paint;
 use App\Models\Painter;
 use App\Models\PaintKind;
@@ -26,11 +29,13 @@ use App\Models\Picture;
 use App\Models\PictureKind;
 use App\Models\RunStepState;
 use Database\Demo\FigurePlans;
+use Database\Demo\MeshMaker;
 use Hyalin\Colour\Bands;
 use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\SpectralSum;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
+use Hyalin\Formats\Meshes\StlWriter;
 use Hyalin\Mixing\MixSearch;
 use Hyalin\Optics\Opacity;
 use Hyalin\Optics\OpticsQuality;
@@ -38,6 +43,7 @@ use Hyalin\Optics\PaintOptics;
 use Hyalin\Optics\Sheen;
 use Hyalin\Optics\TintingStrength;
 use Hyalin\Order\PrintProcess;
+use Hyalin\Progress;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -69,6 +75,9 @@ final class DatabaseSeeder extends Seeder
                 if ($plan['run'] > 0) {
                     $this->paint($figure, $plan['run'], $startRun);
                     $this->photograph($figure);
+                }
+                if ($plan['name'] === 'Keeper Maude of Skerrow Ness') {
+                    $this->print($figure);
                 }
                 if ($plan['copies'] > 1) {
                     $this->paintBatches($figure, $startRun);
@@ -291,6 +300,36 @@ final class DatabaseSeeder extends Seeder
                 $photo->findings()->create([...$colours->taken($sample->method, $sample->outline, $sample->zone), 'area_id' => $area->id]);
             }
         }
+    }
+
+    /** The print files of the keeper, brought in as a painter would, and the light on them. */
+    private function print(Figure $figure): void
+    {
+        $areaIds = $figure->areas()->get()->mapWithKeys(static fn (Area $a): array => [$a->name => $a->id]);
+        foreach (MeshMaker::keeperMaude() as $part => $pieces) {
+            $path = (string) tempnam(sys_get_temp_dir(), 'part');
+            $records = '';
+            $count = 0;
+            foreach ($pieces as [, $piece]) {
+                $records .= substr(StlWriter::write($piece), 84);
+                $count += $piece->triangles();
+            }
+            file_put_contents($path, str_pad('written by Hyalin', 80).pack('V', $count).$records);
+            $mesh = (new TakeInMesh)($figure, $path, "{$part}.stl", $figure->parts()->where('name', $part)->firstOrFail()->id);
+            unlink($path);
+            $mesh->update(['shell_areas' => array_map(static fn (array $piece): int => $areaIds[$piece[0]] ?? 0, $pieces)]);
+        }
+        $light = new LightRecord(['figure_id' => $figure->id]);
+        $light->painter_id = $figure->painter_id;
+        $light->save();
+        (new StudyLight)($figure, $light, new class implements Progress
+        {
+            public function at(float $fraction): bool
+            {
+                return true;
+            }
+        });
+        $light->update(['state' => 'done', 'progress' => 1.0]);
     }
 
     /** Two batches a season apart: the first finished and read, the second left in the middle two months ago. */

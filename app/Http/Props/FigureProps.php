@@ -71,7 +71,7 @@ final readonly class FigureProps
             $stage('Brief', 'figures.brief', $count === 0 ? 'no areas yet' : self::many($count, 'area')),
             $stage('References', 'figures.references', "{$sampled} of {$count} sampled"),
             $stage('Finishes', 'figures.finishes', "{$planned} of {$count} planned"),
-            $stage('Light', null, 'not built yet'),
+            $stage('Light', 'figures.light', self::light($figure)),
             $stage('Order', 'figures.order', $figure->own_order === null ? 'as planned' : 'your own'),
             $stage('Bench', 'figures.bench', match (true) {
                 $run === null => 'not begun',
@@ -82,8 +82,17 @@ final readonly class FigureProps
         ];
     }
 
-    private static function many(int $count, string $what): string
+    private static function light(Figure $figure): string
     {
-        return $count === 1 ? "1 {$what}" : "{$count} {$what}s";
+        return match ($figure->lightStudy()->first()?->state) {
+            'done' => 'computed',
+            'waiting', 'running' => 'being computed',
+            default => self::many($figure->meshes()->count(), 'mesh', 'meshes'),
+        };
+    }
+
+    private static function many(int $count, string $what, ?string $plural = null): string
+    {
+        return $count === 1 ? "1 {$what}" : "{$count} ".($plural ?? "{$what}s");
     }
 }

@@ -125,6 +125,13 @@ export interface BesideAreaProps {
     changed: Array<string>;
 }
 
+export interface BorderProps {
+    one: string;
+    other: string;
+    mm: number;
+    isCurved: boolean;
+}
+
 export interface BoundaryProps {
     id: number;
     areaId: number;
@@ -427,6 +434,33 @@ export interface LayerProps {
     note: string | null;
 }
 
+export interface LightProps {
+    up: string;
+    heightMm: number | null;
+    spread: number;
+    passes: number;
+    state: string;
+    progress: number;
+    problem: string | null;
+    isStale: boolean;
+    dataUrl: string | null;
+    triangles: number;
+    sizeMm: number;
+    areas: Array<LitAreaProps>;
+    borders: Array<BorderProps>;
+}
+
+export interface LitAreaProps {
+    id: number;
+    name: string;
+    part: string | null;
+    cm2: number | null;
+    exposure: number | null;
+    shares: Array<number>;
+    advice: string | null;
+    rows: Array<Array<string>>;
+}
+
 export interface MaskProps {
     step: string;
     after: string | null;
@@ -459,6 +493,23 @@ export interface MeasurementProps {
     coatsToHide: number | null;
     moved: number;
     curves: CurvesProps;
+}
+
+export interface MeshProps {
+    id: number;
+    partId: number | null;
+    title: string;
+    triangles: number;
+    sizeMm: Array<number>;
+    unitMm: number;
+    areaCm2: number;
+    volumeCm3: number;
+    shells: number;
+    openEdges: number;
+    remarks: Array<string>;
+    move: Array<number>;
+    turn: number;
+    mirror: boolean;
 }
 
 export interface MixAnswerProps {

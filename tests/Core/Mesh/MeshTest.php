@@ -60,7 +60,10 @@ final class MeshTest extends TestCase
     public function test_long_edges_are_split_and_nothing_else_changes(): void
     {
         $box = Shapes::box(10.0, 10.0, 1.0);
-        $split = Refinement::of($box, 0.8);
+        $refined = Refinement::of($box, 0.8);
+        $split = $refined->mesh;
+        self::assertCount($split->triangles(), $refined->parentOf);
+        self::assertSame(range(0, 11), array_values(array_unique($refined->parentOf)));
         [$before, $after] = [MeshMeasures::of($box), MeshMeasures::of($split)];
         self::assertEqualsWithDelta($before->areaMm2, $after->areaMm2, 1e-4);
         self::assertEqualsWithDelta($before->volumeMm3, $after->volumeMm3, 1e-4);
@@ -73,7 +76,7 @@ final class MeshTest extends TestCase
                 self::assertLessThanOrEqual(0.8 + 1e-6, sqrt(($x[$p] - $x[$q]) ** 2 + ($y[$p] - $y[$q]) ** 2 + ($z[$p] - $z[$q]) ** 2));
             }
         }
-        self::assertSame($box->triangles(), Refinement::of($box, 100.0)->triangles());
+        self::assertSame($box->triangles(), Refinement::of($box, 100.0)->mesh->triangles());
     }
 
     public function test_a_coarser_mesh_keeps_its_shape_and_its_shells_apart(): void

@@ -1,0 +1,40 @@
+/** What the server sends of a lit mesh: see docs/formats.md. */
+export type LitMesh = {
+    /** x, y, z of every vertex, mm. */
+    positions: Float32Array;
+    /** Three vertices a triangle. */
+    corners: Uint32Array;
+    /** Id of the area of each triangle; 0 for none. */
+    areas: Uint32Array;
+    /** 0..255 by vertex: how much of the spray it receives. */
+    exposure: Uint8Array;
+    /** 0 recess .. 4 edge, by triangle. */
+    zones: Uint8Array;
+};
+
+export async function loadMesh(path: string, signal: AbortSignal): Promise<LitMesh> {
+    const response = await fetch(path, { signal });
+    if (!response.ok) throw new Error(`the mesh cannot be loaded (${response.status})`);
+    return parseMesh(await response.arrayBuffer());
+}
+
+export function parseMesh(buffer: ArrayBuffer): LitMesh {
+    const head = new Uint32Array(buffer, 0, 2);
+    const vertices = head[0] ?? 0;
+    const triangles = head[1] ?? 0;
+    let at = 8;
+    const take = (bytes: number) => {
+        const from = at;
+        at += bytes;
+        return from;
+    };
+    const mesh = {
+        positions: new Float32Array(buffer, take(12 * vertices), 3 * vertices),
+        corners: new Uint32Array(buffer, take(12 * triangles), 3 * triangles),
+        areas: new Uint32Array(buffer, take(4 * triangles), triangles),
+        exposure: new Uint8Array(buffer, take(vertices), vertices),
+        zones: new Uint8Array(buffer, take(triangles), triangles),
+    };
+    if (at !== buffer.byteLength) throw new Error('the mesh was cut off on its way');
+    return mesh;
+}

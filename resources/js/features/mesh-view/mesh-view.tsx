@@ -1,0 +1,127 @@
+import { useEffect, useRef, useState } from 'react';
+import { Vector3 } from 'three';
+import { colours, type View } from './colours';
+import { loadMesh, type LitMesh } from './data';
+import { MeshViewer } from './viewer';
+
+const UPS: Record<string, [number, number, number]> = {
+    x: [1, 0, 0],
+    y: [0, 1, 0],
+    z: [0, 0, 1],
+    '-x': [-1, 0, 0],
+    '-y': [0, -1, 0],
+    '-z': [0, 0, -1],
+};
+
+/** The printed mesh, wearing what is asked. */
+export function MeshView({
+    dataUrl,
+    up,
+    view,
+    areas,
+    step,
+    passes,
+    chosen,
+    isLit,
+    onPick,
+}: {
+    dataUrl: string;
+    up: string;
+    view: View;
+    areas: readonly { id: number; rows: readonly (readonly string[])[] }[];
+    step: number;
+    passes: number;
+    /** Area that is shown strong. */
+    chosen: number | null;
+    isLit: boolean;
+    onPick: (at: [number, number, number], areaId: number) => void;
+}) {
+    const canvas = useRef<HTMLCanvasElement>(null);
+    const viewer = useRef<MeshViewer | null>(null);
+    const [mesh, setMesh] = useState<LitMesh | null>(null);
+    const [problem, setProblem] = useState<string | null>(() =>
+        canDraw()
+            ? null
+            : 'This browser cannot draw meshes (no WebGL). Measures and zones are in the table all the same.',
+    );
+    const down = useRef<{ x: number; y: number } | null>(null);
+
+    useEffect(() => {
+        const element = canvas.current;
+        const box = element?.parentElement;
+        if (!element || !box) return;
+        if (!canDraw()) return;
+        const made = new MeshViewer(element, getComputedStyle(box).backgroundColor);
+        viewer.current = made;
+        const observer = new ResizeObserver(() => {
+            made.resize(box.clientWidth, box.clientHeight);
+        });
+        observer.observe(box);
+        // The surround can be changed while the mesh is looked at.
+        const surround = new MutationObserver(() => {
+            made.background(getComputedStyle(box).backgroundColor);
+        });
+        surround.observe(document.documentElement, { attributes: true });
+        return () => {
+            observer.disconnect();
+            surround.disconnect();
+            made.dispose();
+            viewer.current = null;
+        };
+    }, []);
+
+    useEffect(() => {
+        const loading = new AbortController();
+        loadMesh(dataUrl, loading.signal)
+            .then(setMesh)
+            .catch((error: unknown) => {
+                if (!loading.signal.aborted) setProblem(error instanceof Error ? error.message : String(error));
+            });
+        return () => {
+            loading.abort();
+        };
+    }, [dataUrl]);
+
+    const shown = useRef('');
+    useEffect(() => {
+        if (!mesh || !viewer.current) return;
+        // Another area or cone keeps the place one looks from; another mesh does not.
+        const key = `${mesh.corners.length} ${up}`;
+        if (shown.current !== key) viewer.current.show(mesh, new Vector3(...(UPS[up] ?? [0, 0, 1])));
+        shown.current = key;
+        viewer.current.paint(colours(mesh, view, areas, step, passes, chosen), isLit);
+    }, [mesh, up, view, areas, step, passes, chosen, isLit]);
+
+    return (
+        <div className="absolute inset-0 bg-room">
+            <canvas
+                ref={canvas}
+                tabIndex={0}
+                role="application"
+                aria-label="The mesh. Arrows turn it, plus and minus come nearer and go away; a press chooses an area."
+                className="h-full w-full touch-none"
+                onKeyDown={(event) => {
+                    if (viewer.current?.turn(event.key)) event.preventDefault();
+                }}
+                onPointerDown={(event) => {
+                    down.current = { x: event.clientX, y: event.clientY };
+                }}
+                onPointerUp={(event) => {
+                    // Turning is no choosing.
+                    const from = down.current;
+                    if (!from || Math.hypot(event.clientX - from.x, event.clientY - from.y) > 4) return;
+                    const hit = viewer.current?.pick(event.clientX, event.clientY);
+                    if (hit && mesh) onPick(hit.at, mesh.areas[hit.triangle] ?? 0);
+                }}
+            />
+            {problem !== null && <p className="absolute inset-x-0 top-0 bg-raised p-3 text-sm">{problem}</p>}
+            {mesh === null && problem === null && (
+                <p className="absolute inset-x-0 top-0 p-3 text-sm text-quiet">Loading the mesh.</p>
+            )}
+        </div>
+    );
+}
+
+function canDraw(): boolean {
+    return document.createElement('canvas').getContext('webgl2') !== null;
+}

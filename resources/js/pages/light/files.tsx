@@ -1,0 +1,207 @@
+import { router } from '@inertiajs/react';
+import { Trash2 } from 'lucide-react';
+import { useRef, useState } from 'react';
+import { ApiError, send, upload, uploadWords } from '@/shared/lib/api';
+import { one } from '@/shared/lib/format';
+import { url } from '@/shared/lib/url';
+import { Button } from '@/shared/ui/button';
+import { Notice } from '@/shared/ui/notice';
+import { Pick } from '@/shared/ui/pick';
+import type { FigureProps, LightProps, MeshProps } from '@/types/generated';
+
+const NONE = 'none';
+const FIELD = 'w-full border border-strong bg-raised px-2 py-1';
+
+/** Print files: what each is, where it stands on the finished figure, and which way is up. */
+export function Files({
+    figure,
+    meshes,
+    parts,
+    light,
+    onSettings,
+}: {
+    figure: FigureProps;
+    meshes: readonly MeshProps[];
+    parts: readonly { id: number; name: string }[];
+    light: LightProps;
+    onSettings: (change: Record<string, unknown>) => void;
+}) {
+    const input = useRef<HTMLInputElement>(null);
+    const [sent, setSent] = useState<number | null | undefined>(undefined);
+    const [problem, setProblem] = useState<string | null>(null);
+
+    async function take(files: readonly File[]) {
+        try {
+            for (const file of files) {
+                const form = new FormData();
+                form.append('mesh', file);
+                setSent(0);
+                await upload(url('meshes.store', { figure: figure.id }), form, setSent);
+            }
+            setProblem(null);
+        } catch (error) {
+            if (!(error instanceof ApiError)) throw error;
+            setProblem(error.message);
+        } finally {
+            setSent(undefined);
+            router.reload();
+        }
+    }
+
+    async function change(mesh: MeshProps, body: Record<string, unknown> | null) {
+        try {
+            const path = { figure: figure.id, mesh: mesh.id };
+            await (body
+                ? send('PATCH', url('meshes.update', path), body)
+                : send('DELETE', url('meshes.destroy', path)));
+            setProblem(null);
+            router.reload();
+        } catch (error) {
+            if (!(error instanceof ApiError)) throw error;
+            setProblem(error.message);
+        }
+    }
+
+    return (
+        <>
+            {problem !== null && <Notice strong>{problem}</Notice>}
+            <input
+                ref={input}
+                type="file"
+                multiple
+                accept=".stl,.obj,.3mf"
+                className="hidden"
+                aria-label="Print files"
+                onChange={(event) => {
+                    const files = [...(event.target.files ?? [])];
+                    if (files.length > 0) void take(files);
+                    event.target.value = '';
+                }}
+            />
+            <Button
+                className="self-start"
+                disabled={sent !== undefined}
+                onClick={() => {
+                    input.current?.click();
+                }}
+            >
+                {sent === undefined ? 'Bring in print files (STL, OBJ, 3MF)' : uploadWords(sent)}
+            </Button>
+            <div className="grid grid-cols-2 gap-2">
+                <Pick
+                    label="Up on the finished figure"
+                    value={light.up}
+                    options={['z', 'y', 'x', '-z', '-y', '-x'].map((value) => ({ value, label: value }))}
+                    onPick={(up) => {
+                        onSettings({ up });
+                    }}
+                />
+                <label>
+                    <span className="mb-1 block text-xs text-quiet">Height, mm (empty: as in the files)</span>
+                    <input
+                        inputMode="decimal"
+                        className={`${FIELD} min-h-10`}
+                        defaultValue={light.heightMm ?? ''}
+                        onBlur={(event) => {
+                            const text = event.target.value.replace(',', '.');
+                            if (text !== String(light.heightMm ?? ''))
+                                onSettings({ heightMm: text === '' ? null : text });
+                        }}
+                    />
+                </label>
+            </div>
+            <ul className="flex flex-col gap-3">
+                {meshes.map((mesh) => (
+                    <li key={`${mesh.id} ${mesh.unitMm}`} className="border border-line bg-raised p-2">
+                        <div className="flex items-center gap-2">
+                            <strong className="flex-1 truncate" title={mesh.title}>
+                                {mesh.title}
+                            </strong>
+                            <Button
+                                size="small"
+                                look="quiet"
+                                aria-label={`Take off ${mesh.title}`}
+                                onClick={() => void change(mesh, null)}
+                            >
+                                <Trash2 size={15} aria-hidden />
+                            </Button>
+                        </div>
+                        <p className="text-xs text-quiet">
+                            {mesh.triangles.toLocaleString()} triangles, {mesh.sizeMm.map(one).join(' x ')} mm,{' '}
+                            {one(mesh.areaCm2)} cm², {mesh.shells === 1 ? 'one piece' : `${mesh.shells} pieces`}
+                        </p>
+                        {mesh.remarks.map((remark) => (
+                            <p key={remark} className="text-xs">
+                                {remark}
+                            </p>
+                        ))}
+                        <div className="mt-1 grid grid-cols-2 gap-2">
+                            <Pick
+                                label="is the part"
+                                value={mesh.partId === null ? NONE : String(mesh.partId)}
+                                options={[
+                                    { value: NONE, label: 'several, or none' },
+                                    ...parts.map((part) => ({ value: String(part.id), label: part.name })),
+                                ]}
+                                onPick={(value) => void change(mesh, { partId: value === NONE ? null : Number(value) })}
+                            />
+                            <Pick
+                                label="its numbers are"
+                                value={String(mesh.unitMm)}
+                                options={[
+                                    { value: '1', label: 'mm' },
+                                    { value: '10', label: 'cm' },
+                                    { value: '25.4', label: 'inches' },
+                                    { value: '1000', label: 'm' },
+                                ]}
+                                onPick={(unitMm) => void change(mesh, { unitMm: Number(unitMm) })}
+                            />
+                        </div>
+                        <details className="mt-1">
+                            <summary className="cursor-pointer text-xs underline">Where it stands</summary>
+                            <div className="grid grid-cols-4 gap-1">
+                                {(['x', 'y', 'z'] as const).map((axis, i) => (
+                                    <label key={axis} className="text-xs">
+                                        {axis}, mm
+                                        <input
+                                            inputMode="decimal"
+                                            className={FIELD}
+                                            defaultValue={mesh.move[i]}
+                                            onBlur={(event) => {
+                                                const move = mesh.move.map((v, j) =>
+                                                    j === i ? Number(event.target.value.replace(',', '.')) : v,
+                                                );
+                                                if (move[i] !== mesh.move[i]) void change(mesh, { move });
+                                            }}
+                                        />
+                                    </label>
+                                ))}
+                                <label className="text-xs">
+                                    turned, °
+                                    <input
+                                        inputMode="decimal"
+                                        className={FIELD}
+                                        defaultValue={mesh.turn}
+                                        onBlur={(event) => {
+                                            const turn = Number(event.target.value.replace(',', '.'));
+                                            if (turn !== mesh.turn) void change(mesh, { turn });
+                                        }}
+                                    />
+                                </label>
+                            </div>
+                            <label className="mt-1 flex items-center gap-2 text-xs">
+                                <input
+                                    type="checkbox"
+                                    className="h-6 w-6"
+                                    checked={mesh.mirror}
+                                    onChange={(event) => void change(mesh, { mirror: event.target.checked })}
+                                />
+                                mirrored
+                            </label>
+                        </details>
+                    </li>
+                ))}
+            </ul>
+        </>
+    );
+}
