@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Tests\Bench\FinishBench;
+use Tests\Bench\LightBench;
 use Tests\Bench\MatchBench;
 use Tests\Bench\MixBench;
 use Tests\Bench\OrderBench;
@@ -20,3 +21,4 @@ printf(
 (new FinishBench)->run();
 (new MatchBench)->run();
 (new OrderBench)->run();
+(new LightBench)->run();

@@ -39,6 +39,7 @@ abstract class BrowserTestCase extends TestCase
         $options->addArguments([
             '--headless=new', '--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking',
             '--disable-component-update', '--disable-sync', '--disable-default-apps', '--disable-extensions',
+            '--use-angle=swiftshader', '--enable-unsafe-swiftshader', '--ignore-gpu-blocklist',
             '--force-device-scale-factor=1', '--force-color-profile=srgb', '--hide-scrollbars',
             '--window-size=1280,800', "--user-data-dir={$profile}",
         ]);

@@ -83,7 +83,7 @@ export default function BesidePage({ figure, runId, runNumber, otherNumber, othe
                     </Link>
                 </header>
                 {said !== null && <Notice strong>{said}</Notice>}
-                {[...changed, ...areas.filter((area) => area.changed.length === 0)].map((area) => (
+                {changed.map((area) => (
                     <Area
                         key={area.id}
                         area={area}
@@ -91,68 +91,74 @@ export default function BesidePage({ figure, runId, runNumber, otherNumber, othe
                         right={`Run ${runNumber}`}
                     />
                 ))}
+                {changed.length < areas.length && (
+                    <p className="text-sm text-quiet">
+                        As {otherNumber === null ? 'the recipe has it' : `in run ${otherNumber}`}, so far as it was
+                        painted:{' '}
+                        {areas
+                            .filter((area) => area.changed.length === 0)
+                            .map((area) => area.name)
+                            .join(', ')}
+                        .
+                    </p>
+                )}
             </div>
         </Shell>
     );
 }
 
 function Area({ area, left, right }: { area: BesideAreaProps; left: string; right: string }) {
-    const differs = area.changed.length > 0;
     const top = (section: BesideAreaProps['left']) => section.rows[section.rows.length - 1];
     return (
-        <section aria-label={area.name} className={`border bg-raised p-3 ${differs ? 'border-ink' : 'border-line'}`}>
+        <section aria-label={area.name} className="border border-ink bg-raised p-3">
             <h2 className="text-lg font-semibold">
                 {area.name}{' '}
                 <span className="text-sm font-normal text-quiet">
-                    {differs ? `${many(area.changed.length, 'layer')} differ` : 'painted alike'}
+                    {many(area.changed.length, 'layer')} differ{area.changed.length === 1 ? 's' : ''}
                 </span>
             </h2>
-            {differs && (
-                <>
-                    <div className="my-2">
-                        {[area.left, area.right].map((section, side) => (
-                            <div key={side} className="flex h-10" aria-hidden>
-                                {top(section)?.cells.map((cell) => (
-                                    <span key={cell.zone} className="flex-1" style={{ background: cell.colour.hex }} />
-                                ))}
-                            </div>
-                        ))}
-                        <div className="flex text-center text-sm">
-                            {ZONES.map((zone, i) => (
-                                <span key={zone} className="flex-1">
-                                    {zone}{' '}
-                                    {(area.differences[i] ?? 0) >= VISIBLE ? (
-                                        <strong>{one(area.differences[i] ?? 0)}</strong>
-                                    ) : (
-                                        one(area.differences[i] ?? 0)
-                                    )}
-                                </span>
-                            ))}
-                        </div>
-                    </div>
-                    <div className="grid gap-6 sm:grid-cols-2">
-                        {(
-                            [
-                                [left, area.leftLayers, area.left],
-                                [right, area.rightLayers, area.right],
-                            ] as const
-                        ).map(([name, layers, section]) => (
-                            <div key={name}>
-                                <h3 className="mb-1 text-sm font-semibold">{name}</h3>
-                                <SectionStrip
-                                    layers={layers}
-                                    section={section}
-                                    action={(index) =>
-                                        area.changed.includes(layers[index]?.key ?? '') ? (
-                                            <strong className="text-xs">differs</strong>
-                                        ) : null
-                                    }
-                                />
-                            </div>
+            <div className="my-2">
+                {[area.left, area.right].map((section, side) => (
+                    <div key={side} className="flex h-10" aria-hidden>
+                        {top(section)?.cells.map((cell) => (
+                            <span key={cell.zone} className="flex-1" style={{ background: cell.colour.hex }} />
                         ))}
                     </div>
-                </>
-            )}
+                ))}
+                <div className="flex text-center text-sm">
+                    {ZONES.map((zone, i) => (
+                        <span key={zone} className="flex-1">
+                            {zone}{' '}
+                            {(area.differences[i] ?? 0) >= VISIBLE ? (
+                                <strong>{one(area.differences[i] ?? 0)}</strong>
+                            ) : (
+                                one(area.differences[i] ?? 0)
+                            )}
+                        </span>
+                    ))}
+                </div>
+            </div>
+            <div className="grid gap-6 sm:grid-cols-2">
+                {(
+                    [
+                        [left, area.leftLayers, area.left],
+                        [right, area.rightLayers, area.right],
+                    ] as const
+                ).map(([name, layers, section]) => (
+                    <div key={name}>
+                        <h3 className="mb-1 text-sm font-semibold">{name}</h3>
+                        <SectionStrip
+                            layers={layers}
+                            section={section}
+                            action={(index) =>
+                                area.changed.includes(layers[index]?.key ?? '') ? (
+                                    <strong className="text-xs">differs</strong>
+                                ) : null
+                            }
+                        />
+                    </div>
+                ))}
+            </div>
         </section>
     );
 }

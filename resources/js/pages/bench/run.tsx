@@ -154,7 +154,7 @@ function Run({ figure, run, pots }: Props) {
                     >
                         All runs
                     </Link>
-                    <div className="sticky bottom-0 mt-auto grid grid-cols-2 gap-2 border-t border-strong bg-room py-2 sm:grid-cols-[2fr_1fr_1fr] sm:gap-3 lg:-mb-6">
+                    <div className="sticky bottom-0 mt-auto grid grid-cols-2 gap-2 border-t border-strong bg-room py-2 sm:grid-cols-[2fr_1fr_1fr] sm:gap-3 lg:-bottom-6 lg:-mb-6">
                         {step.state === 'open' ? (
                             <Button look="main" size="large" className="col-span-2 sm:col-span-1" onClick={finish}>
                                 <Check size={28} aria-hidden /> Done

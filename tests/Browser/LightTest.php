@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+/**
+ * The mesh on the screen: drawn, turned, dressed, and told in a table for those who cannot see it.
+ */
+final class LightTest extends BrowserTestCase
+{
+    public function test_the_mesh_wears_its_finish_and_its_light(): void
+    {
+        $this->enterDemo();
+        $this->visit('/figures/1/light');
+        $this->find("//canvas[@data-drawn='yes']");
+        $this->until(self::PATIENCE, fn (): bool => count($this->colours()) > 200, 'the finish is not drawn');
+        $this->waitForText('//table', 'Oilskin');
+        $this->waitForText('//table', 'no eye reaches');
+        $this->assertAccessible('light');
+        // Paint is coloured; the prime and the zones are grey.
+        self::assertGreaterThan(0.02, $this->chromatic());
+        foreach (['Zenithal prime', 'Zones', 'Exposure', 'In grey', 'Areas'] as $view) {
+            $this->find("//button[@role='radio' and .='{$view}']")->click();
+            $this->until(self::PATIENCE, fn (): bool => $this->chromatic() === 0.0, "{$view} is not grey");
+        }
+        // Turned by a key it looks another way.
+        $before = $this->colours();
+        $this->browser->executeScript("document.querySelector('canvas').focus()");
+        $this->keys("\u{E014}", "\u{E014}", "\u{E014}");
+        $this->until(self::PATIENCE, fn (): bool => $this->colours() !== $before, 'the mesh was not turned');
+        // A wider spray is weighed without new shadows.
+        $this->browser->executeScript("document.querySelector('[aria-label=\"Half angle of the spray cone, degrees\"]').focus()");
+        $this->keys("\u{E014}");
+        $this->waitForText('//aside', '35');
+        $this->find("//button[@role='radio' and .='Files (7)']")->click();
+        $this->waitForText('//aside', 'Oilskin coat');
+        $this->assertAccessible('print files');
+        $this->find("//button[@role='radio' and .='Areas and light']")->click();
+        $this->find("//button[.='Reckon order and paint with these measures']")->click();
+        $this->waitForText('//aside', 'Taken over: 12 areas');
+    }
+
+    /** @return list<int> colours of the canvas, each once */
+    private function colours(): array
+    {
+        $seen = $this->browser->executeScript(self::PIXELS.' return [...seen];');
+
+        return is_array($seen) ? array_values(array_filter($seen, is_int(...))) : [];
+    }
+
+    /** @return float share of its colours that are no grey */
+    private function chromatic(): float
+    {
+        $share = $this->browser->executeScript(self::PIXELS.' const all = [...seen]; return all.filter((c) => Math.max(c >> 16, (c >> 8) & 255, c & 255) - Math.min(c >> 16, (c >> 8) & 255, c & 255) > 6).length / Math.max(1, all.length);');
+
+        return is_numeric($share) ? (float) $share : 1.0;
+    }
+
+    private const PIXELS = <<<'JS'
+        const canvas = document.querySelector('canvas');
+        const copy = document.createElement('canvas');
+        copy.width = canvas.width; copy.height = canvas.height;
+        const ctx = copy.getContext('2d');
+        ctx.drawImage(canvas, 0, 0);
+        const px = ctx.getImageData(0, 0, copy.width, copy.height).data;
+        const seen = new Set();
+        for (let i = 0; i < px.length; i += 4 * 7) seen.add((px[i] << 16) | (px[i + 1] << 8) | px[i + 2]);
+        JS;
+}
