@@ -150,6 +150,7 @@ Route::middleware('auth')->group(function (): void {
         Route::delete('/light', [LightController::class, 'stop'])->name('light.stop');
         Route::get('/light/progress', [LightController::class, 'progress'])->name('light.progress');
         Route::get('/light/data', [LightController::class, 'data'])->name('light.data');
+        Route::get('/light/glow/{area}', [LightController::class, 'glow'])->name('light.glow');
         Route::post('/light/areas', [LightController::class, 'assign'])->name('light.assign');
         Route::post('/light/measures', [LightController::class, 'measures'])->name('light.measures');
 

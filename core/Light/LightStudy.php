@@ -21,8 +21,12 @@ final readonly class LightStudy
 
     private const WORKING = 115_000;
 
-    /** Edges longer than this share of the whole are split. */
+    /** Edges longer than this share of the whole are split; a fine mesh has few, and they may be longer. */
     private const LONGEST = 1 / 80;
+
+    private const LONGEST_OF_FINE = 1 / 40;
+
+    private const FINE_FROM = 50_000;
 
     /**
      * @param  TriangleMesh  $working  what the screen shows and shadows are cast by
@@ -46,7 +50,7 @@ final readonly class LightStudy
 
             return new self($coarse->mesh, $mesh, $coarse->vertexOf, null, Visibility::of($coarse->mesh, $directions, $progress));
         }
-        $split = Refinement::of($mesh, self::LONGEST * $measures->size());
+        $split = Refinement::of($mesh, ($mesh->triangles() > self::FINE_FROM ? self::LONGEST_OF_FINE : self::LONGEST) * $measures->size());
 
         return new self($split->mesh, $split->mesh, null, $split->parentOf, Visibility::of($split->mesh, $directions, $progress));
     }

@@ -54,6 +54,7 @@ final readonly class Visibility
         [$x, $y, $z] = $mesh->coordinates();
         $corners = $mesh->corners();
         [$nx, $ny, $nz] = Normals::ofVertices($x, $y, $z, $corners);
+        $box = [[\min(\INF, ...$x), \max(-\INF, ...$x)], [\min(\INF, ...$y), \max(-\INF, ...$y)], [\min(\INF, ...$z), \max(-\INF, ...$z)]];
         $bits = [];
         foreach ($directions as $k => $d) {
             if ($progress !== null && ! $progress->at($k / \count($directions))) {
@@ -62,12 +63,28 @@ final readonly class Visibility
             $word = intdiv($k, 64);
             $bits[$word] ??= \array_fill(0, \count($x), 0);
             [$u, $v] = SprayCone::across($d);
-            [$pu, $pv, $pw, $width, $height] = self::projected($x, $y, $z, $d, $u, $v, $resolution);
+            [$pu, $pv, $pw, $width, $height] = self::projected($x, $y, $z, $d, $u, $v, $box, $resolution);
             $buffer = self::drawn($corners, $pu, $pv, $pw, $width, $height);
             $bits[$word] = self::compared($bits[$word], 1 << ($k % 64), $buffer, $width, $pu, $pv, $pw, $nx, $ny, $nz, $d, $u, $v);
         }
 
         return new self($directions, array_values($bits));
+    }
+
+    /**
+     * @param  list<array{float, float}>  $box
+     * @param  array{float, float, float}  $along
+     * @return array{float, float} least and greatest place of its corners along a direction
+     */
+    private static function reach(array $box, array $along): array
+    {
+        $low = $high = 0.0;
+        foreach ($box as $axis => [$from, $to]) {
+            $low += \min($from * $along[$axis], $to * $along[$axis]);
+            $high += \max($from * $along[$axis], $to * $along[$axis]);
+        }
+
+        return [$low, $high];
     }
 
     /**
@@ -79,42 +96,36 @@ final readonly class Visibility
      * @param  array{float, float, float}  $d
      * @param  array{float, float, float}  $u
      * @param  array{float, float, float}  $v
+     * @param  list<array{float, float}>  $box  least and greatest x, y, z
      * @return array{array<int, float>, array<int, float>, array<int, float>, int, int} by vertex; and the size of the buffer
      */
-    private static function projected(array $x, array $y, array $z, array $d, array $u, array $v, int $resolution): array
+    private static function projected(array $x, array $y, array $z, array $d, array $u, array $v, array $box, int $resolution): array
     {
         [$dx, $dy, $dz] = $d;
         [$ux, $uy, $uz] = $u;
         [$vx, $vy, $vz] = $v;
+        // How far the box of the mesh reaches across the direction: no point reaches farther.
+        [$lowU, $highU] = self::reach($box, $u);
+        [$lowV, $highV] = self::reach($box, $v);
+        $scale = ($resolution - 4) / \max(1e-9, $highU - $lowU, $highV - $lowV);
+        $ux *= $scale;
+        $uy *= $scale;
+        $uz *= $scale;
+        $vx *= $scale;
+        $vy *= $scale;
+        $vz *= $scale;
+        $dx *= $scale;
+        $dy *= $scale;
+        $dz *= $scale;
+        $offU = 2.0 - $lowU * $scale;
+        $offV = 2.0 - $lowV * $scale;
         $pu = $pv = $pw = [];
-        $lowU = $lowV = \INF;
-        $highU = $highV = -\INF;
         foreach ($x as $i => $px) {
             $py = $y[$i];
             $pz = $z[$i];
-            $a = $px * $ux + $py * $uy + $pz * $uz;
-            $b = $px * $vx + $py * $vy + $pz * $vz;
-            $pu[] = $a;
-            $pv[] = $b;
+            $pu[] = $px * $ux + $py * $uy + $pz * $uz + $offU;
+            $pv[] = $px * $vx + $py * $vy + $pz * $vz + $offV;
             $pw[] = $px * $dx + $py * $dy + $pz * $dz;
-            if ($a < $lowU) {
-                $lowU = $a;
-            }
-            if ($a > $highU) {
-                $highU = $a;
-            }
-            if ($b < $lowV) {
-                $lowV = $b;
-            }
-            if ($b > $highV) {
-                $highV = $b;
-            }
-        }
-        $scale = ($resolution - 4) / \max(1e-9, $highU - $lowU, $highV - $lowV);
-        foreach ($pu as $i => $a) {
-            $pu[$i] = ($a - $lowU) * $scale + 2.0;
-            $pv[$i] = ($pv[$i] - $lowV) * $scale + 2.0;
-            $pw[$i] *= $scale;
         }
 
         return [$pu, $pv, $pw, (int) \ceil(($highU - $lowU) * $scale) + 5, (int) \ceil(($highV - $lowV) * $scale) + 5];

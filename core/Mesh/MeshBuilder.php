@@ -44,7 +44,9 @@ final class MeshBuilder
         if (\strpos($records, "\0\0\0\x80") !== false) {
             $records = self::withoutNegativeZero($records);
         }
+        // Taken out whole: an array with two holders is copied at its first change.
         $known = $this->known;
+        $this->known = [];
         $vertices = \count($known);
         $out = [];
         $new = '';

@@ -59,7 +59,7 @@ final class LightTest extends TestCase
         // A part with one area is that area; a ball of 10 mm has 12.57 cm2 and gets a quarter of narrow spray.
         self::assertEqualsWithDelta(12.57, $lit[$ball->id]['cm2'], 0.1);
         self::assertEqualsWithDelta(0.25, $lit[$ball->id]['exposure'], 0.03);
-        self::assertEqualsWithDelta(2 * 36.0 + 4 * 60.0 * 2.0 / 100, $lit[$table->id]['cm2'], 0.1);
+        self::assertEqualsWithDelta(2 * 4.0 + 4 * 20.0 * 2.0 / 100, $lit[$table->id]['cm2'], 0.1);
 
         // A wider cone, within what was computed: no queue.
         Queue::fake();
@@ -82,10 +82,15 @@ final class LightTest extends TestCase
         $this->postJson("/figures/{$figure->id}/light/measures")->assertOk();
         self::assertEqualsWithDelta(6.3, $cap->refresh()->square_cm, 0.5);
         self::assertEqualsWithDelta($borders[0]['mm'], $figure->boundaries()->sole()->mm, 0.1);
+        // The ball shines: its own side is lit, the table below it is, what lies behind the table is not.
+        $glow = array_values((array) unpack('C*', (string) gzdecode((string) $this->get("/figures/{$figure->id}/light/glow/{$ball->id}")->assertOk()->getContent())));
+        self::assertGreaterThan(40, max([0, ...array_filter($glow, is_int(...))]));
+        self::assertContains(0, $glow);
+        $this->get("/figures/{$figure->id}/light/glow/{$this->area($figure, 'Nothing')->id}")->assertNotFound();
         // A whole piece, and nothing at all.
         $this->postJson("/figures/{$figure->id}/light/areas", ['at' => [0, 0, 40], 'tool' => 'piece', 'size' => 1, 'areaId' => $ball->id])->assertOk()->assertJsonPath('borders', []);
-        $this->postJson("/figures/{$figure->id}/light/areas", ['at' => [25, 25, 0], 'tool' => 'crease', 'size' => 30, 'areaId' => null])->assertOk();
-        self::assertLessThan(60.0, array_column($light->refresh()->result['areas'] ?? [], 'cm2', 'areaId')[$table->id]);
+        $this->postJson("/figures/{$figure->id}/light/areas", ['at' => [8, 8, 0], 'tool' => 'crease', 'size' => 30, 'areaId' => null])->assertOk();
+        self::assertLessThan(8.0, array_column($light->refresh()->result['areas'] ?? [], 'cm2', 'areaId')[$table->id]);
         $this->postJson("/figures/{$figure->id}/light/areas", ['at' => [0, 0], 'tool' => 'piece', 'size' => 1])->assertUnprocessable();
         $this->postJson("/figures/{$figure->id}/light/areas", ['at' => [0, 0, 0], 'tool' => 'piece', 'size' => 1, 'areaId' => 9999])->assertUnprocessable();
     }
@@ -121,7 +126,7 @@ final class LightTest extends TestCase
     {
         $figure = $this->figure();
         $areas = [];
-        foreach (['Table' => self::lowered(Shapes::box(60.0, 60.0, 2.0, 6)), 'Ball' => Shapes::ball(10.0, 30, atZ: 30.0)] as $name => $mesh) {
+        foreach (['Table' => self::lowered(Shapes::box(20.0, 20.0, 2.0, 4)), 'Ball' => Shapes::ball(10.0, 24, atZ: 30.0)] as $name => $mesh) {
             $part = $figure->parts()->create(['name' => $name, 'position' => 1]);
             $area = $this->area($figure, $name);
             $area->update(['part_id' => $part->id]);
@@ -137,7 +142,7 @@ final class LightTest extends TestCase
         [$x, $y, $z] = $mesh->coordinates();
         $out = '';
         foreach ($x as $v => $_) {
-            $out .= pack('g3', $x[$v] - 30, $y[$v] - 30, $z[$v] - 2);
+            $out .= pack('g3', $x[$v] - 10, $y[$v] - 10, $z[$v] - 2);
         }
 
         return TriangleMesh::of($out, $mesh->indices);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\AssignArea;
+use App\Actions\CastGlow;
 use App\Actions\StudyLight;
 use App\Actions\TakeInMesh;
 use App\Actions\TakeMeasures;
@@ -13,6 +14,7 @@ use App\Http\Props\FigureProps;
 use App\Http\Props\LightProps;
 use App\Http\Props\MeshProps;
 use App\Jobs\ComputeLight;
+use App\Models\Area;
 use App\Models\Figure;
 use App\Models\FigureMesh;
 use App\Models\LightRecord;
@@ -152,6 +154,16 @@ final class LightController
         $bytes = pack('V2', $mesh->vertices(), $mesh->triangles()).$mesh->positions.$mesh->indices.Store::get("{$light->path}.workAreas").$exposure.$zones;
 
         return new PlainResponse((string) gzencode($bytes, 4), 200, ['Content-Type' => 'application/octet-stream', 'Content-Encoding' => 'gzip', 'Cache-Control' => 'private, max-age=3600']);
+    }
+
+    /** How an area that shines lights the rest: one byte a vertex. */
+    public function glow(Figure $figure, Area $area, CastGlow $glow): PlainResponse
+    {
+        $light = $figure->lightStudy()->first();
+        $bytes = $light === null || $light->path === null || $light->result === null ? null : $glow($light, $area->id);
+        abort_if($bytes === null, 404, 'The mesh shows nothing of this area yet.');
+
+        return new PlainResponse((string) gzencode($bytes, 4), 200, ['Content-Type' => 'application/octet-stream', 'Content-Encoding' => 'gzip']);
     }
 
     /** @throws ValidationException when no light is computed yet, or the area is of another figure */

@@ -1,6 +1,6 @@
 import type { LitMesh } from './data';
 
-export type View = 'prime' | 'exposure' | 'zones' | 'finish' | 'lightness' | 'areas';
+export type View = 'prime' | 'exposure' | 'zones' | 'finish' | 'lightness' | 'areas' | 'glow';
 
 type AreaColours = { id: number; rows: readonly (readonly string[])[] };
 
@@ -31,11 +31,14 @@ export function colours(
     step: number,
     passes: number,
     chosen: number | null,
+    glow: Uint8Array | null,
 ): Float32Array {
     const out = new Float32Array(3 * mesh.corners.length);
     const paint = new Map(
         areas.map((area) => [area.id, (area.rows[Math.min(step, area.rows.length - 1)] ?? []).map(rgb)]),
     );
+    // The lamp shines in the colour of its own light.
+    const lamp = paint.get(chosen ?? 0)?.[4] ?? grey(1);
     const order = new Map(areas.map((area, i) => [area.id, i]));
     for (let t = 0; t < mesh.areas.length; t++) {
         const area = mesh.areas[t] ?? 0;
@@ -59,6 +62,17 @@ export function colours(
                 case 'areas':
                     c = grey(area === 0 ? 0.02 : area === chosen ? 0.95 : 0.1 + 0.07 * ((order.get(area) ?? 0) % 6));
                     break;
+                case 'glow': {
+                    // A dark room: a little of everything, and what the lamp gives.
+                    const own = area === chosen ? grey(1) : (paint.get(area)?.[2] ?? grey(BARE));
+                    const lit = area === chosen ? 1 : (glow?.[mesh.corners[3 * t + k] ?? 0] ?? 0) / 255;
+                    c = [
+                        own[0] * (0.06 + 0.94 * lit * lamp[0]),
+                        own[1] * (0.06 + 0.94 * lit * lamp[1]),
+                        own[2] * (0.06 + 0.94 * lit * lamp[2]),
+                    ];
+                    break;
+                }
                 default:
                     c = paint.get(area)?.[zone] ?? grey(BARE);
                     if (view === 'lightness') c = grey(0.2126 * c[0] + 0.7152 * c[1] + 0.0722 * c[2]);

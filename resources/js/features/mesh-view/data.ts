@@ -18,6 +18,13 @@ export async function loadMesh(path: string, signal: AbortSignal): Promise<LitMe
     return parseMesh(await response.arrayBuffer());
 }
 
+/** How an area that shines lights every vertex, 0..255. */
+export async function loadGlow(path: string, signal: AbortSignal): Promise<Uint8Array> {
+    const response = await fetch(path, { signal });
+    if (!response.ok) throw new Error('The mesh shows nothing of this area yet.');
+    return new Uint8Array(await response.arrayBuffer());
+}
+
 export function parseMesh(buffer: ArrayBuffer): LitMesh {
     const head = new Uint32Array(buffer, 0, 2);
     const vertices = head[0] ?? 0;

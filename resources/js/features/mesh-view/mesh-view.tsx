@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { Vector3 } from 'three';
 import { colours, type View } from './colours';
-import { loadMesh, type LitMesh } from './data';
+import { loadGlow, loadMesh, type LitMesh } from './data';
 import { MeshViewer } from './viewer';
 
 const UPS: Record<string, [number, number, number]> = {
@@ -16,6 +16,7 @@ const UPS: Record<string, [number, number, number]> = {
 /** The printed mesh, wearing what is asked. */
 export function MeshView({
     dataUrl,
+    glowUrl,
     up,
     view,
     areas,
@@ -26,6 +27,8 @@ export function MeshView({
     onPick,
 }: {
     dataUrl: string;
+    /** Of the glow of the chosen area; null while it is not looked at. */
+    glowUrl: string | null;
     up: string;
     view: View;
     areas: readonly { id: number; rows: readonly (readonly string[])[] }[];
@@ -82,6 +85,23 @@ export function MeshView({
         };
     }, [dataUrl]);
 
+    const [glow, setGlow] = useState<{ of: string; bytes: Uint8Array } | null>(null);
+    useEffect(() => {
+        if (glowUrl === null) return;
+        const loading = new AbortController();
+        loadGlow(glowUrl, loading.signal)
+            .then((bytes) => {
+                setGlow({ of: glowUrl, bytes });
+                setProblem(null);
+            })
+            .catch((error: unknown) => {
+                if (!loading.signal.aborted) setProblem(error instanceof Error ? error.message : String(error));
+            });
+        return () => {
+            loading.abort();
+        };
+    }, [glowUrl]);
+
     const shown = useRef('');
     useEffect(() => {
         if (!mesh || !viewer.current) return;
@@ -89,8 +109,11 @@ export function MeshView({
         const key = `${mesh.corners.length} ${up}`;
         if (shown.current !== key) viewer.current.show(mesh, new Vector3(...(UPS[up] ?? [0, 0, 1])));
         shown.current = key;
-        viewer.current.paint(colours(mesh, view, areas, step, passes, chosen), isLit);
-    }, [mesh, up, view, areas, step, passes, chosen, isLit]);
+        viewer.current.paint(
+            colours(mesh, view, areas, step, passes, chosen, glow?.of === glowUrl ? glow.bytes : null),
+            isLit && view !== 'glow',
+        );
+    }, [mesh, up, view, areas, step, passes, chosen, isLit, glow, glowUrl]);
 
     return (
         <div className="absolute inset-0 bg-room">

@@ -102,6 +102,7 @@ export default function LightPage(props: Props) {
                                 { value: 'exposure', label: 'Exposure' },
                                 { value: 'zones', label: 'Zones' },
                                 { value: 'areas', label: 'Areas' },
+                                { value: 'glow', label: 'Glow' },
                             ]}
                             onChoose={setView}
                         />
@@ -121,6 +122,13 @@ export default function LightPage(props: Props) {
                                 />
                                 {Math.min(step, most)} of {most}
                             </label>
+                        )}
+                        {view === 'glow' && (
+                            <span>
+                                {area === null
+                                    ? 'Choose the area that shines.'
+                                    : `${light.areas.find((a) => a.id === area)?.name ?? ''} shines in a dark room.`}
+                            </span>
                         )}
                         <label className="flex items-center gap-2">
                             <input
@@ -144,6 +152,11 @@ export default function LightPage(props: Props) {
                         ) : (
                             <MeshView
                                 dataUrl={light.dataUrl}
+                                glowUrl={
+                                    view === 'glow' && area !== null
+                                        ? url('light.glow', { figure: figure.id, area, of: light.dataUrl.slice(-12) })
+                                        : null
+                                }
                                 up={light.up}
                                 view={view}
                                 areas={light.areas}
