@@ -115,8 +115,10 @@ final class CompareFigure
             $wanted = $sample?->lab() ?? $top->cell($zone)->seen;
             $compared = $finding === null ? null : ComparedColours::of($wanted, $finding->lab());
             if ($compared !== null) {
-                $sum += $zone->usualShare() * $compared->difference;
-                $of += $zone->usualShare();
+                // A zone the mesh hardly has still counts a little, as it was found.
+                $share = max(0.01, $area->share($zone));
+                $sum += $share * $compared->difference;
+                $of += $share;
                 $worst = max($worst, $compared->difference);
             }
             $zones[] = new ComparedZoneProps(

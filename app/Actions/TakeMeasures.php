@@ -23,7 +23,7 @@ final class TakeMeasures
         return DB::transaction(static function () use ($figure, $result): string {
             $areas = $borders = 0;
             foreach ($result['areas'] ?? [] as $lit) {
-                $areas += $figure->areas()->whereKey($lit['areaId'])->update(['square_cm' => round($lit['cm2'], 2)]);
+                $areas += $figure->areas()->whereKey($lit['areaId'])->update(['square_cm' => round($lit['cm2'], 2), 'zone_shares' => json_encode(array_map(static fn (float|int $s): float => round($s, 4), $lit['shares']), JSON_THROW_ON_ERROR)]);
             }
             foreach ($result['borders'] ?? [] as $border) {
                 [$a, $b] = [$border['areaId'], $border['otherId']];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Adapters;
 
+use App\Models\Area;
 use App\Models\RunStep;
 use App\Models\RunStepState;
 use Hyalin\Bench\LearnedUse;
@@ -19,6 +20,9 @@ final class PaintNeeds
 {
     /** @var array<int, array<string, float>> by painter and technique */
     private array $learned = [];
+
+    /** @var array<int, array{list<float>|null}> zone shares by area */
+    private array $measured = [];
 
     /** @return Quantity|null null for work without paint, and for what is not counted in drops */
     public function of(RunStep $step): ?Quantity
@@ -52,7 +56,7 @@ final class PaintNeeds
 
     public function forget(): void
     {
-        $this->learned = [];
+        $this->learned = $this->measured = [];
     }
 
     private function reckoned(RunStep $step, float $learned): ?Quantity
@@ -60,7 +64,7 @@ final class PaintNeeds
         if ($step->technique === null || ! Consumption::isCounted($step->technique)) {
             return null;
         }
-        $use = Consumption::of($step->technique, $step->zones);
+        $use = Consumption::of($step->technique, $step->zones, $this->shares($step));
 
         return Quantity::of(
             $step->square_cm ?? WorkPlan::USUAL_CM2,
@@ -72,6 +76,18 @@ final class PaintNeeds
             $step->thinner,
             $learned,
         );
+    }
+
+    /** @return list<float>|null of the step's area where it has one and the mesh measured it */
+    private function shares(RunStep $step): ?array
+    {
+        $ids = $step->area_ids ?? [];
+        if (count($ids) !== 1) {
+            return null;
+        }
+        $this->measured[$ids[0]] ??= [Area::query()->find($ids[0])?->zone_shares];
+
+        return $this->measured[$ids[0]][0];
     }
 
     /** @return array<string, float> */

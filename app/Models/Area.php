@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Hyalin\Finish\Zone;
 use Hyalin\Order\Reach;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -23,6 +24,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property float|null $square_cm
  * @property bool $is_hidden
  * @property Reach $reach
+ * @property list<float>|null $zone_shares recess to edge, as the mesh has them
  * @property float|null $tolerance CIEDE2000 the painted piece may differ by; null for the usual
  * @property int $version
  * @property-read int|null $layers_count
@@ -37,7 +39,7 @@ final class Area extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['tolerance' => 'float', 'square_cm' => 'float', 'is_hidden' => 'boolean', 'reach' => Reach::class];
+        return ['tolerance' => 'float', 'square_cm' => 'float', 'is_hidden' => 'boolean', 'reach' => Reach::class, 'zone_shares' => 'array'];
     }
 
     /** @return BelongsTo<Figure, $this> */
@@ -62,5 +64,11 @@ final class Area extends Model
     public function samples(): HasMany
     {
         return $this->hasMany(Sample::class);
+    }
+
+    /** @return float share of this area that a zone has: measured on the mesh, or the usual */
+    public function share(Zone $zone): float
+    {
+        return $this->zone_shares[$zone->index()] ?? $zone->usualShare();
     }
 }

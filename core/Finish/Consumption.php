@@ -28,13 +28,16 @@ final readonly class Consumption
     ) {
     }
 
-    /** @param  list<Zone>  $zones  it is put on */
-    public static function of(Technique $technique, array $zones): self
+    /**
+     * @param  list<Zone>  $zones  it is put on
+     * @param  list<float>|null  $shares  of the area, recess to edge, as a mesh has them; null for the usual
+     */
+    public static function of(Technique $technique, array $zones, ?array $shares = null): self
     {
         $profile = $technique->profile();
         $deposit = 0.0;
         foreach ($zones as $zone) {
-            $deposit += $zone->usualShare() * $profile->coverage($zone) * $profile->thickness($zone);
+            $deposit += ($shares[$zone->index()] ?? $zone->usualShare()) * $profile->coverage($zone) * $profile->thickness($zone);
         }
 
         return new self(

@@ -150,7 +150,7 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
         $green->update(['facts' => ['price' => 4.5], 'readings' => ['source' => 'reader', 'whiteId' => $white->id, 'values' => []]]);
         foreach (['Cloak' => [$this->layer($primer, 'spray can'), $this->layer($green, drops: 3), $this->layer($green, 'wash')], 'Skin' => [$this->layer($primer, 'spray can'), $this->layer($skin)]] as $name => $layers) {
             $area = $this->area($figure, $name);
-            $area->update(['part_id' => $body->id, 'square_cm' => 4.2]);
+            $area->update(['part_id' => $body->id, 'square_cm' => 4.2, 'zone_shares' => [0.1, 0.2, 0.4, 0.2, 0.1]]);
             foreach ($layers as $n => $_) {
                 $layers[$n]['key'] = strtoupper(substr(md5("{$name} {$n}"), 0, 26));
             }

@@ -8,6 +8,7 @@ use App\Jobs\ComputeLight;
 use App\Models\Area;
 use App\Models\Figure;
 use App\Models\LightRecord;
+use Hyalin\Finish\Zone;
 use Hyalin\Formats\Meshes\StlWriter;
 use Hyalin\Mesh\TriangleMesh;
 use Illuminate\Http\UploadedFile;
@@ -81,6 +82,10 @@ final class LightTest extends TestCase
         self::assertTrue($borders[0]['isCurved']);
         $this->postJson("/figures/{$figure->id}/light/measures")->assertOk();
         self::assertEqualsWithDelta(6.3, $cap->refresh()->square_cm, 0.5);
+        self::assertEqualsWithDelta(1.0, array_sum($cap->zone_shares ?? []), 1e-3);
+        // Quantities reckon with them: a zone the cap hardly has takes hardly any paint.
+        self::assertSame($cap->zone_shares[0] ?? null, $cap->share(Zone::Recess));
+        self::assertGreaterThan($cap->share(Zone::Recess), $cap->share(Zone::Light));
         self::assertEqualsWithDelta($borders[0]['mm'], $figure->boundaries()->sole()->mm, 0.1);
         // The ball shines: its own side is lit, the table below it is, what lies behind the table is not.
         $glow = array_values((array) unpack('C*', (string) gzdecode((string) $this->get("/figures/{$figure->id}/light/glow/{$ball->id}")->assertOk()->getContent())));

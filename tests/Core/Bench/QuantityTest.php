@@ -70,6 +70,14 @@ final class QuantityTest extends TestCase
         self::assertEqualsWithDelta(1.0, array_sum(array_map(static fn (Zone $z): float => $z->usualShare(), Zone::cases())), 1e-12);
     }
 
+    public function test_shares_measured_on_a_mesh_outrank_the_usual_ones(): void
+    {
+        $edges = static fn (float $share): float => Consumption::of(Technique::EdgeHighlight, [Zone::Edge], [0.0, 0.0, 1.0 - $share, 0.0, $share])->wetMicrometres;
+        self::assertEqualsWithDelta(2 * $edges(0.1), $edges(0.2), 1e-12);
+        self::assertSame(0.0, $edges(0.0));
+        self::assertEqualsWithDelta($edges(Zone::Edge->usualShare()), Consumption::of(Technique::EdgeHighlight, [Zone::Edge])->wetMicrometres, 1e-12);
+    }
+
     public function test_past_runs_move_the_reckoning_by_and_by(): void
     {
         self::assertSame(1.0, LearnedUse::factor([]));

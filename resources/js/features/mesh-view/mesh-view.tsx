@@ -138,6 +138,9 @@ export function MeshView({
                 }}
             />
             {problem !== null && <p className="absolute inset-x-0 top-0 bg-raised p-3 text-sm">{problem}</p>}
+            {glowUrl !== null && glow?.of !== glowUrl && problem === null && (
+                <p className="absolute inset-x-0 top-0 p-3 text-sm">The glow is being cast.</p>
+            )}
             {mesh === null && problem === null && (
                 <p className="absolute inset-x-0 top-0 p-3 text-sm text-quiet">Loading the mesh.</p>
             )}
