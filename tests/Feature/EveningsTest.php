@@ -70,6 +70,36 @@ final class EveningsTest extends TestCase
         self::assertSame("/runs/{$step->run_id}", $left->json('evenings.0.steps.0.url'));
     }
 
+    /** Law: what is laid lies within its evening, no two steps at once, and what is broken off takes as long as it takes. */
+    public function test_no_two_steps_are_laid_at_once_and_broken_off_work_is_whole(): void
+    {
+        Carbon::setTestNow('2026-12-01T12:00:00Z');
+        $this->painter->update(['bench_hours' => [['day' => 2, 'start' => '19:30', 'minutes' => 50], ['day' => 3, 'start' => '19:30', 'minutes' => 35], ['day' => 5, 'start' => '19:30', 'minutes' => 70]]]);
+        $figures = [];
+        foreach (['Bell', 'Yoke'] as $name) {
+            $figure = $this->sentry($name);
+            // Ninety minutes of sanding: longer than any of these evenings.
+            $figure->parts()->update(['process' => 'melted plastic']);
+            $figures[] = $figure->id;
+        }
+        $this->postJson('/evenings', ['figureIds' => $figures])->assertOk();
+        $minutes = [];
+        foreach ($this->painter->schedule()->firstOrFail()->sessions as $session) {
+            $end = $session['start'];
+            foreach ($session['steps'] as $step) {
+                self::assertGreaterThanOrEqual($end, $step['start']);
+                self::assertLessThanOrEqual($session['end'], $step['end']);
+                $end = $step['end'];
+                $minutes[$step['id']] = ($minutes[$step['id']] ?? 0) + ($step['end'] - $step['start']) / 60;
+            }
+        }
+        $sanding = array_filter($minutes, static fn (string $id): bool => str_contains($id, 'prepare'), ARRAY_FILTER_USE_KEY);
+        self::assertCount(2, $sanding);
+        foreach ($sanding as $took) {
+            self::assertEqualsWithDelta(90.0, $took, 1e-6);
+        }
+    }
+
     public function test_hours_that_hold_nothing_say_why_and_lose_nothing(): void
     {
         $figure = $this->sentry();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Bench;
 
 use Hyalin\Bench\BenchScheduler;
+use Hyalin\Bench\FreeTime;
 use Hyalin\Bench\InvalidSchedule;
 use Hyalin\Bench\Schedule;
 use Hyalin\Bench\ScheduleTask;
@@ -60,6 +61,31 @@ final class BenchSchedulerTest extends TestCase
         $schedule = BenchScheduler::lay(ScheduleTask::of([['sand', 150.0, true]], [], [[0.0, 60.0], [100.0, 60.0], [200.0, 60.0]]));
         self::assertSame([[0.0, 230.0]], $schedule->placed);
         self::assertSame(3, $schedule->sessionsUsed);
+    }
+
+    /** What still dries from an earlier evening holds its step up, and nothing else. */
+    public function test_a_step_waits_for_what_was_done_before_and_the_others_do_not(): void
+    {
+        $steps = [['wet', 20.0, false], ['free', 30.0, false]];
+        $schedule = BenchScheduler::lay(ScheduleTask::of($steps, [], [[0.0, 120.0]], ['wet' => 45.0]));
+        self::assertSame([[45.0, 65.0], [0.0, 30.0]], [$schedule->placed[0], $schedule->placed[1]]);
+        self::assertSame(65.0, $schedule->bound);
+        // Longer than the session lasts: the next one.
+        $late = BenchScheduler::lay(ScheduleTask::of($steps, [], [[0.0, 120.0], [1440.0, 60.0]], ['wet' => 110.0]));
+        self::assertSame([1440.0, 1460.0], $late->placed[0]);
+        $this->expectException(InvalidSchedule::class);
+        ScheduleTask::of($steps, [], [[0.0, 120.0]], ['dry' => 1.0]);
+    }
+
+    public function test_free_time_is_cut_and_looked_into(): void
+    {
+        $free = new FreeTime([[0.0, 60.0], [100.0, 160.0]]);
+        self::assertSame([[30.0, 60.0], [100.0, 120.0]], $free->within(30.0, 120.0));
+        self::assertSame([], $free->within(60.0, 100.0));
+        self::assertSame([[0.0, 30.0], [120.0, 160.0]], $free->without(30.0, 120.0)->stretches);
+        self::assertSame([30.0, 110.0], $free->earliest(30.0, 40.0, true));
+        self::assertSame([100.0, 140.0], $free->earliest(30.0, 40.0, false));
+        self::assertNull($free->earliest(0.0, 200.0, true));
     }
 
     /** Laws: no lag broken, no two steps at once, nothing outside the sessions, never before the bound. */

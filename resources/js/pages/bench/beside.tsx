@@ -1,10 +1,10 @@
 import { Link, router } from '@inertiajs/react';
-import { useState } from 'react';
 import { SectionStrip } from '@/features/section/section-strip';
 import { Shell } from '@/features/shell/shell';
-import { ApiError, send } from '@/shared/lib/api';
+import { send } from '@/shared/lib/api';
 import { ZONES, many, one } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
+import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
@@ -24,18 +24,11 @@ const VISIBLE = 1;
 
 /** A run beside the recipe or another run, in the same section, with what differs marked. */
 export default function BesidePage({ figure, runId, runNumber, otherNumber, others, areas }: Props) {
-    const [said, setSaid] = useState<string | null>(null);
+    const { said, attempt } = useAttempt();
     const changed = areas.filter((area) => area.changed.length > 0);
 
     async function adopt() {
-        try {
-            const { message } = await send<{ message: string }>('POST', url('runs.adopt', { run: runId }));
-            setSaid(message);
-            router.reload();
-        } catch (error) {
-            if (!(error instanceof ApiError)) throw error;
-            setSaid(error.message);
-        }
+        if (await attempt(() => send('POST', url('runs.adopt', { run: runId })))) router.reload();
     }
 
     return (

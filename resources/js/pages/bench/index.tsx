@@ -1,9 +1,9 @@
 import { Link, router, usePage } from '@inertiajs/react';
-import { useState } from 'react';
 import { Shell } from '@/features/shell/shell';
-import { ApiError, send } from '@/shared/lib/api';
+import { send } from '@/shared/lib/api';
 import { areasWords, many, minutesWords } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
+import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
 import { mixWords } from '@/shared/ui/drops';
 import { Notice } from '@/shared/ui/notice';
@@ -131,20 +131,11 @@ function RunBlock({ run }: { run: RunProps }) {
 
 /** Recipes as they once were; any of them can come back. */
 function Versions({ figure, versions }: { figure: FigureProps; versions: readonly RecipeVersionProps[] }) {
-    const [said, setSaid] = useState<string | null>(null);
+    const { said, attempt } = useAttempt();
 
     async function restore(version: RecipeVersionProps) {
-        try {
-            const { message } = await send<{ message: string }>(
-                'POST',
-                url('versions.restore', { figure: figure.id, version: version.id }),
-            );
-            setSaid(message);
-            router.reload();
-        } catch (error) {
-            if (!(error instanceof ApiError)) throw error;
-            setSaid(error.message);
-        }
+        const path = url('versions.restore', { figure: figure.id, version: version.id });
+        if (await attempt(() => send('POST', path))) router.reload();
     }
 
     return (

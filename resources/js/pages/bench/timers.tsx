@@ -1,8 +1,8 @@
 import { router } from '@inertiajs/react';
-import { useState } from 'react';
-import { ApiError, send } from '@/shared/lib/api';
+import { send } from '@/shared/lib/api';
 import { newKey } from '@/shared/lib/outbox';
 import { url } from '@/shared/lib/url';
+import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
 import { Notice } from '@/shared/ui/notice';
 
@@ -10,17 +10,11 @@ const MINUTES = [1, 5, 15, 30, 60];
 
 /** A timer for anything: it stands on the sill as a moment, and runs on through reloads and restarts. */
 export function Timers({ runId, what }: { runId: number; what: string }) {
-    const [problem, setProblem] = useState<string | null>(null);
+    const { said, attempt } = useAttempt();
 
     async function start(minutes: number) {
-        try {
-            await send('POST', url('timers.store'), { key: newKey(), what: what.slice(0, 80), minutes, runId });
-            setProblem(null);
-            router.reload({ only: ['sill'] });
-        } catch (error) {
-            if (!(error instanceof ApiError)) throw error;
-            setProblem(error.message);
-        }
+        const timer = { key: newKey(), what: what.slice(0, 80), minutes, runId };
+        if (await attempt(() => send('POST', url('timers.store'), timer))) router.reload({ only: ['sill'] });
     }
 
     return (
@@ -31,7 +25,7 @@ export function Timers({ runId, what }: { runId: number; what: string }) {
                     {minutes}
                 </Button>
             ))}
-            {problem !== null && <Notice strong>{problem}</Notice>}
+            {said !== null && <Notice strong>{said}</Notice>}
         </section>
     );
 }

@@ -2,9 +2,10 @@ import { Link, router } from '@inertiajs/react';
 import { useEffect, useState } from 'react';
 import { EveningBoard } from '@/features/evenings/board';
 import { Shell } from '@/features/shell/shell';
-import { ApiError, send } from '@/shared/lib/api';
+import { send } from '@/shared/lib/api';
 import { capital, many, minutesWords } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
+import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
 import { Notice } from '@/shared/ui/notice';
 import type {
@@ -30,7 +31,7 @@ type Props = {
 export default function EveningsPage(props: Props) {
     const { evenings, figures } = props;
     const [chosen, setChosen] = useState(() => figures.filter((f) => f.isLaid).map((f) => f.id));
-    const [problem, setProblem] = useState<string | null>(null);
+    const { said, say, attempt } = useAttempt();
     const [working, setWorking] = useState(false);
     const [step, setStep] = useState<EveningStepProps | null>(null);
 
@@ -42,29 +43,19 @@ export default function EveningsPage(props: Props) {
     }, []);
 
     async function keep(change: Record<string, unknown>) {
-        try {
-            await send('PUT', url('evenings.hours'), change);
-            setProblem(null);
+        if (await attempt(() => send('PUT', url('evenings.hours'), change))) {
+            say(null);
             router.reload();
-        } catch (error) {
-            if (!(error instanceof ApiError)) throw error;
-            setProblem(error.message);
         }
     }
 
     async function lay() {
         setWorking(true);
-        try {
-            await send('POST', url('evenings.lay'), { figureIds: chosen });
-            setProblem(null);
+        if (await attempt(() => send('POST', url('evenings.lay'), { figureIds: chosen }))) {
             setStep(null);
             router.reload();
-        } catch (error) {
-            if (!(error instanceof ApiError)) throw error;
-            setProblem(error.message);
-        } finally {
-            setWorking(false);
         }
+        setWorking(false);
     }
 
     return (
@@ -108,7 +99,7 @@ export default function EveningsPage(props: Props) {
                     />
                 </aside>
                 <div className="flex min-w-0 flex-1 flex-col gap-3 p-4">
-                    {problem !== null && <Notice strong>{problem}</Notice>}
+                    {said !== null && <Notice strong>{said}</Notice>}
                     {evenings === null ? (
                         <p className="max-w-prose">
                             Choose figures and press the button: Hyalin lays their steps over your hours, so that one

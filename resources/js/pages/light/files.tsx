@@ -1,9 +1,10 @@
 import { router } from '@inertiajs/react';
 import { Trash2 } from 'lucide-react';
 import { useRef, useState } from 'react';
-import { ApiError, send, upload, uploadWords } from '@/shared/lib/api';
+import { send, upload, uploadWords } from '@/shared/lib/api';
 import { one } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
+import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
@@ -28,43 +29,32 @@ export function Files({
 }) {
     const input = useRef<HTMLInputElement>(null);
     const [sent, setSent] = useState<number | null | undefined>(undefined);
-    const [problem, setProblem] = useState<string | null>(null);
+    const { said, attempt } = useAttempt();
 
     async function take(files: readonly File[]) {
-        try {
+        await attempt(async () => {
             for (const file of files) {
                 const form = new FormData();
                 form.append('mesh', file);
                 setSent(0);
                 await upload(url('meshes.store', { figure: figure.id }), form, setSent);
             }
-            setProblem(null);
-        } catch (error) {
-            if (!(error instanceof ApiError)) throw error;
-            setProblem(error.message);
-        } finally {
-            setSent(undefined);
-            router.reload();
-        }
+        });
+        setSent(undefined);
+        router.reload();
     }
 
     async function change(mesh: MeshProps, body: Record<string, unknown> | null) {
-        try {
-            const path = { figure: figure.id, mesh: mesh.id };
-            await (body
-                ? send('PATCH', url('meshes.update', path), body)
-                : send('DELETE', url('meshes.destroy', path)));
-            setProblem(null);
-            router.reload();
-        } catch (error) {
-            if (!(error instanceof ApiError)) throw error;
-            setProblem(error.message);
-        }
+        const path = { figure: figure.id, mesh: mesh.id };
+        const done = await attempt(() =>
+            body ? send('PATCH', url('meshes.update', path), body) : send('DELETE', url('meshes.destroy', path)),
+        );
+        if (done) router.reload();
     }
 
     return (
         <>
-            {problem !== null && <Notice strong>{problem}</Notice>}
+            {said !== null && <Notice strong>{said}</Notice>}
             <input
                 ref={input}
                 type="file"
