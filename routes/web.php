@@ -168,6 +168,7 @@ Route::middleware('auth')->group(function (): void {
         Route::delete('/boundaries/{boundary}', [BuildController::class, 'destroyBoundary'])->name('boundaries.destroy');
 
         Route::get('/compare/{picture?}', [CompareController::class, 'show'])->name('figures.compare');
+        Route::get('/compare/{picture}/table.csv', [CompareController::class, 'csv'])->name('compare.csv');
         Route::post('/booth', [CompareController::class, 'photograph'])->name('booth.photograph');
         Route::post('/pictures/{picture}/findings', [CompareController::class, 'store'])->name('findings.store');
         Route::post('/pictures/{picture}/findings-from', [CompareController::class, 'storeAll'])->name('findings.store-all');

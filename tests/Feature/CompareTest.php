@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Correction;
 use App\Models\Figure;
 use App\Models\Picture;
+use Hyalin\Formats\Csv;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Testing\Fluent\AssertableJson;
 use Inertia\Testing\AssertableInertia;
@@ -47,6 +48,10 @@ final class CompareTest extends TestCase
         $this->getJson("/figures/{$figure->id}/areas/{$area->id}/touch-up?photo={$photo->id}")->assertOk()
             ->assertJsonPath('layer.technique', fn (?string $technique): bool => $technique !== null)
             ->assertJson(fn (AssertableJson $json) => $json->where('after', fn (float $after): bool => $after < 4.0)->where('before', fn (float $before): bool => $before > 5.0)->etc());
+        // The same as a table.
+        $csv = Csv::read((string) $this->get("/figures/{$figure->id}/compare/{$photo->id}/table.csv")->assertOk()->getContent());
+        self::assertSame(['area', 'zone', 'wanted_l', 'wanted_a', 'wanted_b', 'painted_l', 'painted_a', 'painted_b', 'predicted_l', 'predicted_a', 'predicted_b', 'ciede2000', 'words'], $csv->header);
+        self::assertCount(3, $csv->records);
         // A wider tolerance: nothing to do.
         $this->patch("/figures/{$figure->id}/areas/{$area->id}", ['name' => 'Cloak', 'tolerance' => 20])->assertRedirect();
         $this->getJson("/figures/{$figure->id}/areas/{$area->id}/touch-up?photo={$photo->id}")->assertOk()->assertJson(['layer' => null, 'isWithin' => true]);

@@ -114,6 +114,10 @@ final class RecordTest extends TestCase
         $green = Paint::query()->where('name', 'Reed Green')->firstOrFail();
         $green->update(['level_percent' => 1, 'facts' => ['price' => 4.0, 'sizeMl' => 10]]);
         $page = fn (int $copies): AssertableInertia => AssertableInertia::fromTestResponse($this->get("/figures/{$figure->id}/quantities?copies={$copies}")->assertOk());
+        // In the middle of a run it is told there as well.
+        $run = $this->runOf($figure);
+        $run->update(['copies' => 60]);
+        AssertableInertia::fromTestResponse($this->get("/runs/{$run->id}"))->where('short', ['Reed Green'])->where('onMesh', false);
         $page(6)->component('quantities/index')->where('pots.0.name', 'Reed Green')->where('pots.0.toBuy', 1)->where('pots.0.spend', 4)->where('batch.figures', 6);
         $page(1)->where('batch', null);
         $csv = (string) $this->get("/figures/{$figure->id}/quantities.csv?copies=6")->assertOk()->getContent();

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\PlanSteps;
+use App\Actions\ReckonPaint;
 use App\Actions\StartRun;
 use App\Http\Props\FigureProps;
+use App\Http\Props\PotNeedProps;
 use App\Http\Props\PotProps;
 use App\Http\Props\RecipeVersionProps;
 use App\Http\Props\RunProps;
@@ -58,11 +60,14 @@ final class BenchController
         return redirect()->route('runs.show', $repeat ?? $run);
     }
 
-    public function show(Run $run, #[CurrentUser] Painter $painter): Response
+    public function show(Run $run, ReckonPaint $reckon, #[CurrentUser] Painter $painter): Response
     {
         return Inertia::render('bench/run', [
             'figure' => FigureProps::of($run->figure()->firstOrFail(), 'Bench'),
             'run' => RunProps::of($run),
+            // What runs out before the run is done.
+            'short' => array_values(array_map(static fn (PotNeedProps $p): string => $p->name, array_filter($reckon->pots(ReckonPaint::left($run)), static fn (PotNeedProps $p): bool => $p->missingMl > 0.0))),
+            'onMesh' => $run->figure()->firstOrFail()->lightStudy()->whereNotNull('result')->exists(),
             'pots' => array_values($painter->paints->map(static fn (Paint $p) => PotProps::of($p))->all()),
         ]);
     }

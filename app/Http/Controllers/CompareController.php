@@ -11,6 +11,7 @@ use App\Adapters\Corrections;
 use App\Adapters\PictureColours;
 use App\Devices\Booth;
 use App\Devices\Camera;
+use App\Http\Props\ColourProps;
 use App\Http\Props\CorrectionProps;
 use App\Http\Props\FigureProps;
 use App\Http\Props\PictureProps;
@@ -22,11 +23,14 @@ use App\Models\Painter;
 use App\Models\Picture;
 use App\Models\PictureKind;
 use Hyalin\Colour\Illuminant;
+use Hyalin\Formats\Csv;
 use Hyalin\InvalidInput;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response as PlainResponse;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
@@ -49,6 +53,27 @@ final class CompareController
             'references' => PictureProps::allOf($figure),
             'areas' => $compare($figure, $photo),
             'corrections' => array_values(Correction::query()->where('painter_id', $painter->id)->with('paint')->orderByDesc('difference')->get()->map(static fn (Correction $c) => CorrectionProps::of($c))->all()),
+        ]);
+    }
+
+    /** The comparison as a table: one row a zone, CIELAB under D65. */
+    public function csv(Figure $figure, Picture $picture, CompareFigure $compare): PlainResponse
+    {
+        $lab = static fn (?ColourProps $c): array => $c === null ? ['', '', ''] : array_map(static fn (float $v): string => sprintf('%.2f', $v), $c->lab);
+        $rows = [];
+        foreach ($compare($figure, $picture) as $area) {
+            foreach ($area->zones as $zone) {
+                $rows[] = [$area->name, $zone->zone->value, ...$lab($zone->wanted), ...$lab($zone->painted), ...$lab($zone->predicted), $zone->difference === null ? '' : sprintf('%.2f', $zone->difference), implode(', ', $zone->words)];
+            }
+        }
+        $header = ['area', 'zone'];
+        foreach (['wanted', 'painted', 'predicted'] as $of) {
+            array_push($header, "{$of}_l", "{$of}_a", "{$of}_b");
+        }
+
+        return new PlainResponse(Csv::write([...$header, 'ciede2000', 'words'], $rows), 200, [
+            'Content-Type' => 'text/csv; charset=utf-8',
+            'Content-Disposition' => 'attachment; filename="'.Str::slug($figure->name).'-comparison.csv"',
         ]);
     }
 

@@ -22,6 +22,7 @@ final readonly class RunStepProps
      * @param  string  $title  technique or kind of work
      * @param  string  $instruction  what to do, in a painter's words
      * @param  list<int>  $partIds
+     * @param  list<int>  $areaIds
      * @param  list<Zone>  $zones
      * @param  list<DropsProps>  $plannedMix
      * @param  array<string, string>  $plannedColours  hex by zone, recess to edge
@@ -43,6 +44,7 @@ final readonly class RunStepProps
         public ?string $partName,
         public string $areaName,
         public array $partIds,
+        public array $areaIds,
         public ?Technique $technique,
         public string $title,
         public string $instruction,
@@ -95,6 +97,7 @@ final readonly class RunStepProps
             $step->part_name,
             $step->area_name,
             $step->part_ids ?? [],
+            $step->area_ids ?? [],
             $step->technique,
             $step->title(),
             $step->technique?->instruction() ?? (string) $step->words,

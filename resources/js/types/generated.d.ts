@@ -793,6 +793,7 @@ export interface RunStepProps {
     partName: string | null;
     areaName: string;
     partIds: Array<number>;
+    areaIds: Array<number>;
     technique: Technique | null;
     title: string;
     instruction: string;

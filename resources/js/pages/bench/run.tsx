@@ -21,7 +21,14 @@ import { Otherwise, Used } from './step-sheets';
 import { StepWords } from './step-words';
 import { Timers } from './timers';
 
-type Props = { figure: FigureProps; run: RunProps; pots: PotProps[] };
+type Props = {
+    figure: FigureProps;
+    run: RunProps;
+    pots: PotProps[];
+    /** Pots that run out before the run is done. */
+    short: string[];
+    onMesh: boolean;
+};
 
 const KEYS = [
     ['Space', 'the step is done'],
@@ -36,7 +43,7 @@ export default function RunPage(props: Props) {
     return <Run key={`${props.run.id} ${props.run.steps.length}`} {...props} />;
 }
 
-function Run({ figure, run, pots }: Props) {
+function Run({ figure, run, pots, short, onMesh }: Props) {
     const { steps, waiting, problem, conflict, record, show, dropConflict } = useRun(run, () => {
         router.reload({ only: ['sill', 'figure'] });
     });
@@ -114,6 +121,15 @@ function Run({ figure, run, pots }: Props) {
                     )}
                     {waiting === 0 && problem !== null && <Notice strong>{problem}</Notice>}
                     {refused !== null && <Notice strong>{refused}</Notice>}
+                    {short.length > 0 && open > 0 && (
+                        <Notice>
+                            {short.join(', ')} will run out before this run is done (estimate):{' '}
+                            <Link className="underline" href={url('figures.quantities', { figure: figure.id })}>
+                                what it takes
+                            </Link>
+                            .
+                        </Notice>
+                    )}
                     {away && (
                         <Resume
                             run={run}
@@ -147,6 +163,14 @@ function Run({ figure, run, pots }: Props) {
                         onGo={setPosition}
                         onPhoto={show}
                     />
+                    {onMesh && step.areaIds.length === 1 && (
+                        <Link
+                            className="text-base underline underline-offset-4"
+                            href={url('figures.light', { figure: figure.id, area: step.areaIds[0] ?? 0 })}
+                        >
+                            Where it is on the mesh
+                        </Link>
+                    )}
                     <Timers runId={run.id} what={`${areasWords(step.areaName)}, ${step.title}`} />
                     <Link
                         href={url('figures.bench', { figure: figure.id })}

@@ -139,6 +139,14 @@ export default function ComparePage({ figure, photos, photoId, references, areas
                                 onChoose={setTool}
                             />
                         )}
+                        {photo && (
+                            <a
+                                className="pb-2 text-sm underline underline-offset-4"
+                                href={url('compare.csv', { figure: figure.id, picture: photo.id })}
+                            >
+                                Table (CSV)
+                            </a>
+                        )}
                         <div className="ml-auto">
                             <Booth figureId={figure.id} onProblem={setProblem} />
                         </div>

@@ -28,12 +28,13 @@ const NONE = 'none';
 export default function LightPage(props: Props) {
     const { figure, meshes, parts } = props;
     const [light, setLight] = useState(props.light);
-    const [view, setView] = useState<View>('finish');
+    // Asked for one area, it is shown among the others.
+    const [view, setView] = useState<View>(() => (asked(props.light.areas) === null ? 'finish' : 'areas'));
     const [isLit, setLit] = useState(true);
     const [step, setStep] = useState(99);
     const [tool, setTool] = useState<Tool>('look');
     const [size, setSize] = useState({ crease: 30, brush: 2 });
-    const [area, setArea] = useState<number | null>(null);
+    const [area, setArea] = useState<number | null>(() => asked(props.light.areas));
     const [said, setSaid] = useState<string | null>(null);
     const [tab, setTab] = useState<'areas' | 'files'>(props.light.dataUrl === null ? 'files' : 'areas');
     const most = Math.max(1, ...light.areas.map((a) => a.rows.length - 1));
@@ -472,4 +473,10 @@ function Shares({ shares, row }: { shares: readonly number[]; row: readonly stri
             ))}
         </span>
     );
+}
+
+/** The area that the address asks for. */
+function asked(areas: readonly LitAreaProps[]): number | null {
+    const id = Number(new URLSearchParams(window.location.search).get('area'));
+    return areas.some((area) => area.id === id) ? id : null;
 }
