@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Adapters;
 
-use App\Actions\PlanSteps;
 use App\Models\Figure;
 use App\Models\Run;
 use App\Models\RunStep;
@@ -42,7 +41,7 @@ final readonly class FigureWork
 
     private static function ofPlan(Figure $figure, DryingAid $aid): ?self
     {
-        if ((new PlanSteps)($figure) === []) {
+        if (! $figure->areas()->whereHas('layers')->exists()) {
             return null;
         }
         try {

@@ -84,33 +84,11 @@ final readonly class MeshMeasures
         return [$area / 2, $volume / 6];
     }
 
-    /**
-     * Every edge is entered by its first triangle and struck out by the second, so that the table holds only the front
-     * between what was read and what was not.
-     *
-     * @return array{int, int} open, inconsistent
-     */
+    /** @return array{int, int} open, inconsistent */
     private static function edges(TriangleMesh $mesh): array
     {
-        $front = [];
-        foreach ($mesh->chunks() as $c) {
-            for ($i = 1, $n = \count($c); $i < $n; $i += 3) {
-                $p = $c[$i + 2];
-                for ($k = 0; $k < 3; $k++) {
-                    $q = $c[$i + $k];
-                    $key = $p < $q ? ($p << 32) | $q : ($q << 32) | $p;
-                    $sum = ($front[$key] ?? 0) + ($p < $q ? 1 : -1);
-                    if ($sum === 0) {
-                        unset($front[$key]);
-                    } else {
-                        $front[$key] = $sum;
-                    }
-                    $p = $q;
-                }
-            }
-        }
         $open = $inconsistent = 0;
-        foreach ($front as $sum) {
+        foreach (EdgeFront::of($mesh) as $sum) {
             if ($sum === 1 || $sum === -1) {
                 $open++;
             } else {

@@ -33,23 +33,8 @@ final class NearWeld
     /** @return list<int> */
     private static function openVertices(TriangleMesh $mesh): array
     {
-        $front = [];
-        foreach ($mesh->chunks() as $c) {
-            for ($i = 1, $n = count($c); $i < $n; $i += 3) {
-                $p = $c[$i + 2];
-                for ($k = 0; $k < 3; $k++) {
-                    $q = $c[$i + $k];
-                    $key = $p < $q ? ($p << 32) | $q : ($q << 32) | $p;
-                    $front[$key] = ($front[$key] ?? 0) + ($p < $q ? 1 : -1);
-                    if ($front[$key] === 0) {
-                        unset($front[$key]);
-                    }
-                    $p = $q;
-                }
-            }
-        }
         $vertices = [];
-        foreach (array_keys($front) as $key) {
+        foreach (array_keys(EdgeFront::of($mesh)) as $key) {
             $vertices[$key >> 32] = $vertices[$key & 0xFFFFFFFF] = true;
         }
 

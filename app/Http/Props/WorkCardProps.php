@@ -5,11 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Props;
 
 use App\Actions\ReckonPaint;
-use App\Adapters\WorkPlan;
+use App\Adapters\FigureOrder;
 use App\Models\Figure;
 use Hyalin\InvalidInput;
 use Hyalin\Order\Cautions;
-use Hyalin\Order\OrderPlanner;
 
 /**
  * The order of work on the card: steps, masks, what can hurt.
@@ -30,8 +29,8 @@ final readonly class WorkCardProps
     public static function of(Figure $figure): ?self
     {
         try {
-            $plan = WorkPlan::of($figure);
-            $order = OrderProps::of($figure, $plan, $figure->own_order === null ? OrderPlanner::plan($plan) : OrderPlanner::judge($plan, $figure->own_order));
+            $work = FigureOrder::of($figure);
+            $order = OrderProps::of($figure, $work->plan, $work->order);
         } catch (InvalidInput) {
             return null;
         }
