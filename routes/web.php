@@ -16,6 +16,8 @@ use App\Http\Controllers\EveningsController;
 use App\Http\Controllers\FigureController;
 use App\Http\Controllers\FinishController;
 use App\Http\Controllers\LightController;
+use App\Http\Controllers\LitAreasController;
+use App\Http\Controllers\MeshController;
 use App\Http\Controllers\MixController;
 use App\Http\Controllers\OrderController;
 use App\Http\Controllers\PaintController;
@@ -142,16 +144,23 @@ Route::middleware('auth')->group(function (): void {
         Route::delete('/balances/{balance}', [BalanceController::class, 'destroy'])->name('balances.destroy');
 
         Route::get('/light', [LightController::class, 'show'])->name('figures.light');
-        Route::post('/meshes', [LightController::class, 'store'])->name('meshes.store');
-        Route::patch('/meshes/{mesh}', [LightController::class, 'update'])->name('meshes.update');
-        Route::delete('/meshes/{mesh}', [LightController::class, 'destroy'])->name('meshes.destroy');
+        Route::post('/meshes', [MeshController::class, 'store'])->name('meshes.store');
+        Route::patch('/meshes/{mesh}', [MeshController::class, 'update'])->name('meshes.update');
+        Route::delete('/meshes/{mesh}', [MeshController::class, 'destroy'])->name('meshes.destroy');
         Route::put('/light', [LightController::class, 'settings'])->name('light.settings');
         Route::post('/light', [LightController::class, 'compute'])->name('light.compute');
         Route::delete('/light', [LightController::class, 'stop'])->name('light.stop');
         Route::get('/light/progress', [LightController::class, 'progress'])->name('light.progress');
         Route::get('/light/data', [LightController::class, 'data'])->name('light.data');
         Route::get('/light/glow/{area}', [LightController::class, 'glow'])->name('light.glow');
-        Route::post('/light/areas', [LightController::class, 'assign'])->name('light.assign');
+        Route::post('/meshes/join', [MeshController::class, 'join'])->name('meshes.join');
+        Route::post('/meshes/{mesh}/turn', [MeshController::class, 'turnAtJoint'])->name('meshes.turn');
+        Route::post('/light/areas', [LitAreasController::class, 'assign'])->name('light.assign');
+        Route::post('/light/areas/divide', [LitAreasController::class, 'divide'])->name('light.divide');
+        Route::post('/light/areas/propose', [LitAreasController::class, 'propose'])->name('light.propose');
+        Route::post('/light/look', [LightController::class, 'look'])->name('light.look');
+        Route::get('/light/shown', [LightController::class, 'shown'])->name('light.shown');
+        Route::get('/light/still', [LightController::class, 'still'])->name('light.still');
         Route::post('/light/measures', [LightController::class, 'measures'])->name('light.measures');
 
         Route::get('/order', [OrderController::class, 'show'])->name('figures.order');

@@ -47,7 +47,7 @@ final class AdviseOnLayer
         Figure $figure, Area $area, Painter $painter, array $drafts, int $index, Zone $zone, ?Lab $target, float $contrast, HueDrift $drift,
     ): AdviceProps {
         $optics = FigureOptics::of($figure, $area);
-        $layers = FigureOptics::layers($drafts);
+        $layers = $optics->layers($drafts);
         $touches = $layers[$index]->coverage($zone) > 0.0;
 
         return new AdviceProps(

@@ -4,18 +4,23 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Adapters\Meshes\Store;
+use App\Adapters\Meshes\StoredStudy;
 use App\Models\LightRecord;
 use Hyalin\Mesh\Adjacency;
 use Hyalin\Mesh\MeshMeasures;
+use Hyalin\Mesh\Nearest;
 use Hyalin\Mesh\Regions;
 use Hyalin\Mesh\TriangleMesh;
 
 /**
  * Gives part of a mesh to an area: all of one piece, what lies within creases, or what a brush touches.
  */
-final class AssignArea
+final readonly class AssignArea
 {
+    public function __construct(private MeasureAreas $measureAreas, private CastSprays $castSprays)
+    {
+    }
+
     /**
      * @param  array{float, float, float}  $at  point on the mesh, mm
      * @param  string  $tool  piece, crease or brush
@@ -25,16 +30,52 @@ final class AssignArea
      */
     public function __invoke(LightRecord $light, array $at, string $tool, float $size, int $areaId): int
     {
-        $path = (string) $light->path;
-        $mesh = Store::mesh($path.(StudyLight::isCoarse($path) ? '.full' : '.work'));
-        $areaOf = Store::ints("{$path}.areas");
-        $changed = 0;
-        foreach (self::touched($mesh, $at, $tool, $size) as $t) {
-            $changed += $areaOf[$t] === $areaId ? 0 : 1;
-            $areaOf[$t] = $areaId;
+        $study = StoredStudy::of($light);
+        $mesh = $study?->measured();
+        if ($study === null || $mesh === null) {
+            return 0;
         }
-        Store::putInts("{$path}.areas", $areaOf);
-        StudyLight::weigh($light);
+
+        return $this->give($light, $study, array_fill_keys(self::touched($mesh, $at, $tool, $size), $areaId));
+    }
+
+    /**
+     * Everything that hangs together with the seeds is divided between them.
+     *
+     * @param  non-empty-list<array{array{float, float, float}, int}>  $seeds  point on the mesh, mm, and its area
+     * @return int triangles that changed
+     */
+    public function divide(LightRecord $light, array $seeds): int
+    {
+        $study = StoredStudy::of($light);
+        $mesh = $study?->measured();
+        if ($study === null || $mesh === null) {
+            return 0;
+        }
+        $at = [];
+        foreach ($seeds as [$point, $areaId]) {
+            $at[Nearest::to($mesh, $point)[0]] = $areaId;
+        }
+
+        return $this->give($light, $study, array_filter(Regions::seeded($mesh, Adjacency::of($mesh), $at), is_int(...)));
+    }
+
+    /**
+     * @param  array<int, int>  $areas  by measured triangle
+     * @return int triangles that changed
+     */
+    public function give(LightRecord $light, StoredStudy $study, array $areas): int
+    {
+        $chosen = $study->chosen();
+        $areaOf = $study->areas();
+        $changed = 0;
+        foreach ($areas as $t => $areaId) {
+            $changed += $areaOf[$t] === $areaId ? 0 : 1;
+            $areaOf[$t] = $chosen[$t] = $areaId;
+        }
+        $study->putAreas(array_values($chosen), array_values($areaOf));
+        ($this->measureAreas)($light);
+        ($this->castSprays)($light);
 
         return $changed;
     }
@@ -45,28 +86,12 @@ final class AssignArea
      */
     private static function touched(TriangleMesh $mesh, array $at, string $tool, float $size): array
     {
-        [$x, $y, $z] = $mesh->coordinates();
-        $corners = $mesh->corners();
-        $nearest = 0;
-        $least = INF;
-        $within = [];
-        for ($t = 0, $n = intdiv(count($corners), 3); $t < $n; $t++) {
-            $d = 0.0;
-            foreach ([$x, $y, $z] as $axis => $of) {
-                $d += (($of[$corners[3 * $t]] + $of[$corners[3 * $t + 1]] + $of[$corners[3 * $t + 2]]) / 3 - $at[$axis]) ** 2;
-            }
-            if ($d < $least) {
-                [$nearest, $least] = [$t, $d];
-            }
-            if ($d <= $size * $size) {
-                $within[] = $t;
-            }
-        }
+        $nearest = Nearest::to($mesh, $at)[0];
 
         return match ($tool) {
-            'brush' => $within ?: [$nearest],
+            'brush' => Nearest::within($mesh, $at, $size),
             'crease' => array_keys(Regions::grown(Adjacency::of($mesh), $nearest, $size)),
-            default => self::piece($mesh, $corners, $nearest),
+            default => self::piece($mesh, $mesh->corners(), $nearest),
         };
     }
 

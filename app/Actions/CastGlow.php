@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Adapters\Meshes\Store;
+use App\Adapters\Meshes\StoredStudy;
 use App\Models\LightRecord;
 use Hyalin\Light\Glow;
 
@@ -21,10 +22,14 @@ final class CastGlow
      */
     public function __invoke(LightRecord $light, int $areaId): ?string
     {
-        $mesh = Store::mesh("{$light->path}.work");
+        $study = StoredStudy::of($light);
+        if ($study === null) {
+            return null;
+        }
+        $mesh = $study->working();
         [$x, $y, $z] = $mesh->coordinates();
         $own = [];
-        foreach (Store::ints("{$light->path}.workAreas") as $t => $area) {
+        foreach ($study->workingAreas() as $t => $area) {
             if ($area === $areaId) {
                 $own[] = $t;
             }

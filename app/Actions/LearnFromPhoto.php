@@ -61,8 +61,8 @@ final class LearnFromPhoto
     {
         $drafts = AreaFinishProps::drafts($area);
         // Against the bare model: what was learnt before must not be learnt again.
-        $layers = array_map(static fn (Layer $l): Layer => $l->correctedBy(null), FigureOptics::layers($drafts));
         $optics = FigureOptics::of($figure, $area, Illuminant::D65);
+        $layers = array_map(static fn (Layer $l): Layer => $l->correctedBy(null), $optics->layers($drafts));
         $top = $optics->prediction->onTop($optics->start, $layers)->top();
         $found = [];
         foreach ($findings as $finding) {

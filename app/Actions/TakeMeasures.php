@@ -23,7 +23,11 @@ final class TakeMeasures
         return DB::transaction(static function () use ($figure, $result): string {
             $areas = $borders = 0;
             foreach ($result['areas'] ?? [] as $lit) {
-                $areas += $figure->areas()->whereKey($lit['areaId'])->update(['square_cm' => round($lit['cm2'], 2), 'zone_shares' => json_encode(array_map(static fn (float|int $s): float => round($s, 4), $lit['shares']), JSON_THROW_ON_ERROR)]);
+                $areas += $figure->areas()->whereKey($lit['areaId'])->update([
+                    'square_cm' => round($lit['cm2'], 2),
+                    'zone_shares' => self::rounded($lit['shares']),
+                    'zone_exposures' => json_encode(array_map(static fn (array $byZone): array => array_map(static fn (float|int|null $e): ?float => $e === null ? null : round($e, 4), $byZone), $lit['byZone']), JSON_THROW_ON_ERROR),
+                ]);
             }
             foreach ($result['borders'] ?? [] as $border) {
                 [$a, $b] = [$border['areaId'], $border['otherId']];
@@ -37,5 +41,11 @@ final class TakeMeasures
 
             return "Taken over: {$areas} ".($areas === 1 ? 'area' : 'areas').", {$borders} ".($borders === 1 ? 'border' : 'borders').'. Borders that the mesh does not show stay as they were.';
         });
+    }
+
+    /** @param  list<float|int>  $shares */
+    private static function rounded(array $shares): string
+    {
+        return json_encode(array_map(static fn (float|int $s): float => round($s, 4), $shares), JSON_THROW_ON_ERROR);
     }
 }

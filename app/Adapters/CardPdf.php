@@ -10,6 +10,7 @@ use App\Models\Figure;
 use Dompdf\Dompdf;
 use Dompdf\Options;
 use Illuminate\Contracts\View\Factory;
+use Illuminate\Support\Facades\Storage;
 
 /**
  * The card as a PDF: fonts embedded, nothing fetched.
@@ -23,7 +24,10 @@ final readonly class CardPdf
     /** @param  list<CardAreaProps>  $areas */
     public function of(Figure $figure, array $areas, ?WorkCardProps $work): string
     {
-        return $this->render('card', ['figure' => $figure, 'areas' => $areas, 'work' => $work]);
+        $path = $figure->lightStudy()->first()?->still;
+        $still = $path === null ? null : Storage::disk('local')->get($path);
+
+        return $this->render('card', ['figure' => $figure, 'areas' => $areas, 'work' => $work, 'still' => $still === null ? null : 'data:image/png;base64,'.base64_encode($still)]);
     }
 
     /**

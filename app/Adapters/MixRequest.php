@@ -75,7 +75,7 @@ final readonly class MixRequest
         array $pots,
         int $maxPaints,
     ): ?self {
-        $layers = FigureOptics::layers($drafts);
+        $layers = $optics->layers($drafts);
         $layer = $layers[$index];
         $task = LayerTask::of($optics->prediction, $optics->start, $layers, $index, $zone, $target, $maxPaints);
         if ($task === null) {

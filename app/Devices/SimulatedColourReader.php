@@ -76,7 +76,7 @@ final class SimulatedColourReader implements ColourReader
         $random = new Randomizer(new Mt19937(crc32($piece)));
         $hand = new Hand(1.0, exp($random->getInt(-120, 120) / 1000));
         $painted = $random->getInt(1, self::FORGETS_ONE_IN) === 1 && count($drafts) > 1 ? array_slice($drafts, 0, -1) : $drafts;
-        $cell = $figure->prediction->onTop($figure->start, FigureOptics::layers($painted, SimulatedPot::optics(...), $hand))->top()->cell($zone);
+        $cell = $figure->prediction->onTop($figure->start, $figure->layers($painted, SimulatedPot::optics(...), $hand))->top()->cell($zone);
 
         return $this->noisy($cell->surface->seen($cell->inside));
     }

@@ -25,6 +25,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property bool $is_hidden
  * @property Reach $reach
  * @property list<float>|null $zone_shares recess to edge, as the mesh has them
+ * @property array<string, list<float|null>>|null $zone_exposures what each directed spray gives to recess .. edge, 0..1, by technique
  * @property float|null $tolerance CIEDE2000 the painted piece may differ by; null for the usual
  * @property int $version
  * @property-read int|null $layers_count
@@ -39,7 +40,7 @@ final class Area extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['tolerance' => 'float', 'square_cm' => 'float', 'is_hidden' => 'boolean', 'reach' => Reach::class, 'zone_shares' => 'array'];
+        return ['tolerance' => 'float', 'square_cm' => 'float', 'is_hidden' => 'boolean', 'reach' => Reach::class, 'zone_shares' => 'array', 'zone_exposures' => 'array'];
     }
 
     /** @return BelongsTo<Figure, $this> */

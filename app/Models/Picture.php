@@ -12,6 +12,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 /**
  * A reference or a photo of the painted piece, re-encoded when it came in: no metadata, upright, PNG.
  *
+ * @phpstan-import-type Camera from LightRecord
+ *
  * @phpstan-type Neutral array{method: string, points: list<array{float, float}>, reflectance: float|null}
  *
  * @property int $id
@@ -27,6 +29,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property Neutral|null $neutral what it was neutralised on
  * @property bool $block_grid
  * @property list<string>|null $remarks
+ * @property Camera|null $camera from where the mesh looks as this photo does
  */
 final class Picture extends Model
 {
@@ -39,7 +42,7 @@ final class Picture extends Model
     {
         return [
             'kind' => PictureKind::class, 'shading' => Shading::class, 'crop' => 'array', 'neutral' => 'array',
-            'block_grid' => 'boolean', 'remarks' => 'array',
+            'block_grid' => 'boolean', 'remarks' => 'array', 'camera' => 'array',
         ];
     }
 

@@ -22,6 +22,7 @@ final readonly class Layer
      * @param  non-empty-list<Zone>  $zones
      * @param  PaintOptics|null  $into  the mix of the wet coat beneath that this one is blended into
      * @param  list<float>|null  $factors  36, of what this layer was seen to give to what is predicted for it
+     * @param  list<float|null>|null  $exposure  of the five zones to this spray, as the mesh has it, 0..1; null for the usual
      */
     private function __construct(
         public Technique $technique,
@@ -34,6 +35,7 @@ final readonly class Layer
         public ?Hand $hand,
         public ?PaintOptics $into = null,
         public ?array $factors = null,
+        public ?array $exposure = null,
     ) {
     }
 
@@ -92,13 +94,23 @@ final readonly class Layer
     /** Blended while the coat beneath is wet: the two mixes run into each other instead of lying side by side. */
     public function blendedInto(PaintOptics $wet): self
     {
-        return new self($this->technique, $this->mix, $this->thinner, $this->coats, $this->zones, $this->sheen, $this->flake, $this->hand, $wet, $this->factors);
+        return new self($this->technique, $this->mix, $this->thinner, $this->coats, $this->zones, $this->sheen, $this->flake, $this->hand, $wet, $this->factors, $this->exposure);
     }
 
     /** @param  list<float>|null  $factors  36, each above 0 */
     public function correctedBy(?array $factors): self
     {
-        return new self($this->technique, $this->mix, $this->thinner, $this->coats, $this->zones, $this->sheen, $this->flake, $this->hand, $this->into, $factors);
+        return new self($this->technique, $this->mix, $this->thinner, $this->coats, $this->zones, $this->sheen, $this->flake, $this->hand, $this->into, $factors, $this->exposure);
+    }
+
+    /**
+     * A spray from a direction gives each zone what the mesh says, where it says something; any other layer stays as it is.
+     *
+     * @param  array<string, list<float|null>>  $exposures  0..1 of the five zones, recess to edge, by technique
+     */
+    public function sprayedAs(array $exposures): self
+    {
+        return new self($this->technique, $this->mix, $this->thinner, $this->coats, $this->zones, $this->sheen, $this->flake, $this->hand, $this->into, $this->factors, $exposures[$this->technique->value] ?? null);
     }
 
     /** @param  list<Zone>  $zones */
@@ -106,7 +118,7 @@ final readonly class Layer
     {
         $checked = self::of($this->technique, $this->mix, $thinner, $coats, $zones, $this->sheen, $this->flake, $this->hand);
 
-        return new self($this->technique, $this->mix, $thinner, $coats, $checked->zones, $this->sheen, $this->flake, $this->hand, $this->into, $this->factors);
+        return new self($this->technique, $this->mix, $thinner, $coats, $checked->zones, $this->sheen, $this->flake, $this->hand, $this->into, $this->factors, $this->exposure);
     }
 
     /** @return float 0..1 of the zone under one coat */
@@ -115,7 +127,7 @@ final readonly class Layer
         if (! in_array($zone, $this->zones, true)) {
             return 0.0;
         }
-        $covered = min(1.0, $this->technique->profile()->coverage($zone) * ($this->hand->coverage ?? 1.0));
+        $covered = min(1.0, $this->technique->profile($this->exposure)->coverage($zone) * ($this->hand->coverage ?? 1.0));
 
         // Platelets lie where they fall: one dusting covers 63 %, three 95 % (common practice: three dustings).
         return $this->flake ? $covered * AreaCoverage::ofRandomHits(1.0)->fraction : $covered;

@@ -35,15 +35,21 @@ enum Technique: string
     case Decal = 'decal';
     case Varnish = 'varnish';
 
-    public function profile(): DepositProfile
+    /** Hits at full exposure in one pass of a directed spray: own estimate. */
+    public const HITS = 1.2;
+
+    /** @param  list<float|null>|null  $exposure  of the five zones to a directed spray, as a mesh has it; null for the usual */
+    public function profile(?array $exposure = null): DepositProfile
     {
+        $usual = $this->usualExposure();
+        if ($usual !== null) {
+            return DepositProfile::sprayed(self::HITS, [$exposure[0] ?? $usual[0], $exposure[1] ?? $usual[1], $exposure[2] ?? $usual[2], $exposure[3] ?? $usual[3], $exposure[4] ?? $usual[4]]);
+        }
+
         return match ($this) {
-            self::BaseCoat, self::SprayCan, self::Layer, self::Varnish => DepositProfile::everywhere(1.0),
+            self::BaseCoat, self::SprayCan, self::Layer, self::Varnish, self::ZenithalSpray, self::SlantedSpray, self::SprayFromBelow => DepositProfile::everywhere(1.0),
             // One airbrush pass is about half a brushed coat.
             self::Airbrush => DepositProfile::everywhere(0.5),
-            self::ZenithalSpray => DepositProfile::sprayed(1.2, [0.03, 0.2, 0.55, 0.9, 1.0]),
-            self::SlantedSpray => DepositProfile::sprayed(1.2, [0.12, 0.45, 0.85, 1.0, 1.0]),
-            self::SprayFromBelow => DepositProfile::sprayed(1.2, [0.5, 1.0, 0.45, 0.06, 0.05]),
             self::Wash => DepositProfile::of([1.0, 1.0, 1.0, 1.0, 1.0], [2.5, 1.4, 0.7, 0.4, 0.2]),
             self::OneCoat => DepositProfile::of([1.0, 1.0, 1.0, 1.0, 1.0], [1.8, 1.3, 1.0, 0.7, 0.45]),
             self::Glaze, self::Filter => DepositProfile::everywhere(0.3),
@@ -59,6 +65,17 @@ enum Technique: string
             self::Powder => DepositProfile::covering([0.6, 0.45, 0.3, 0.15, 0.1]),
             // A printed film with its own white beneath: it hides what it lies on.
             self::Decal => DepositProfile::everywhere(4.0),
+        };
+    }
+
+    /** @return array{float, float, float, float, float}|null of the five zones to a spray from a direction; null for anything else */
+    public function usualExposure(): ?array
+    {
+        return match ($this) {
+            self::ZenithalSpray => [0.03, 0.2, 0.55, 0.9, 1.0],
+            self::SlantedSpray => [0.12, 0.45, 0.85, 1.0, 1.0],
+            self::SprayFromBelow => [0.5, 1.0, 0.45, 0.06, 0.05],
+            default => null,
         };
     }
 

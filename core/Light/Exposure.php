@@ -84,16 +84,21 @@ final readonly class Exposure
             $sums[] = 0.0;
         }
         foreach ($seen->bits as $word => $bits) {
-            $from = 64 * $word;
-            $count = \min(64, \count($seen->directions) - $from);
-            $dx = $dy = $dz = [];
-            for ($k = 0; $k < $count; $k++) {
-                // The weight is in the length: a direction without paint gives nothing.
-                $weight = $cone->weights[$from + $k] / 3;
-                [$ex, $ey, $ez] = $seen->directions[$from + $k];
-                $dx[] = $ex * $weight;
-                $dy[] = $ey * $weight;
-                $dz[] = $ez * $weight;
+            $dx = $dy = $dz = $at = [];
+            for ($k = 64 * $word, $end = \min($k + 64, \count($seen->directions)); $k < $end; $k++) {
+                if ($cone->weights[$k] > 0.0) {
+                    // The weight is in the length.
+                    $weight = $cone->weights[$k] / 3;
+                    [$ex, $ey, $ez] = $seen->directions[$k];
+                    $dx[] = $ex * $weight;
+                    $dy[] = $ey * $weight;
+                    $dz[] = $ez * $weight;
+                    $at[] = $k & 63;
+                }
+            }
+            $count = \count($at);
+            if ($count === 0) {
+                continue;
             }
             foreach ($sums as $t => $sum) {
                 $i = 3 * $t;
@@ -115,7 +120,8 @@ final readonly class Exposure
                 for ($k = 0; $k < $count; $k++) {
                     $cos = $nx * $dx[$k] + $ny * $dy[$k] + $nz * $dz[$k];
                     if ($cos > 0) {
-                        $sum += $cos * ((($a >> $k) & 1) + (($b >> $k) & 1) + (($c >> $k) & 1));
+                        $bit = $at[$k];
+                        $sum += $cos * ((($a >> $bit) & 1) + (($b >> $bit) & 1) + (($c >> $bit) & 1));
                     }
                 }
                 $sums[$t] = $sum;

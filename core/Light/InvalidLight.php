@@ -32,4 +32,14 @@ final class InvalidLight extends InvalidInput
     {
         return new self('the light was stopped before it was computed');
     }
+
+    public static function pose(): self
+    {
+        return new self('a pose needs finite numbers, a scale above 0 and a rotation');
+    }
+
+    public static function spray(float $elevation, float $side, float $spread, int $passes): self
+    {
+        return new self("a spray from {$elevation} degrees over the horizon, {$side} to the side, {$spread} wide, {$passes} times: it must be -90 to 90, -180 to 180, 0 to 90 and 0 to 9");
+    }
 }

@@ -30,23 +30,56 @@ final readonly class SprayCone
      */
     public static function around(array $axis, float $halfAngle, int $count): self
     {
-        $length = sqrt($axis[0] ** 2 + $axis[1] ** 2 + $axis[2] ** 2);
-        if (! ($length > 0) || ! is_finite($length)) {
-            throw InvalidLight::axis();
-        }
-        if (! ($halfAngle >= 0 && $halfAngle <= 90)) {
-            throw InvalidLight::spread($halfAngle);
-        }
         if ($count < 1 || $count > self::MOST) {
             throw InvalidLight::directions($count, self::MOST);
         }
-        $axis = [$axis[0] / $length, $axis[1] / $length, $axis[2] / $length];
+        [$axis, $least] = self::cap($axis, $halfAngle);
+        $directions = $halfAngle === 0.0 ? [$axis] : self::spiral($axis, 1.0, $least, $count);
+
+        return new self($directions, array_fill(0, count($directions), 1.0), $axis);
+    }
+
+    /**
+     * The spray that comes from some of many directions: shadows that were computed for all of them serve every spray.
+     *
+     * @param  list<array{float, float, float}>  $directions  of length 1, at least one
+     * @param  list<float>  $shares  of each: how much of the sky it stands for
+     * @param  array{float, float, float}  $axis  to the spray, of any length but 0
+     * @param  float  $halfAngle  degrees, 0..90
+     *
+     * @throws InvalidLight
+     */
+    public static function among(array $directions, array $shares, array $axis, float $halfAngle): self
+    {
+        [$axis, $least] = self::cap($axis, $halfAngle);
+        $weights = [];
+        $nearest = 0;
+        $most = -2.0;
+        foreach ($directions as $k => [$x, $y, $z]) {
+            $cos = $x * $axis[0] + $y * $axis[1] + $z * $axis[2];
+            $weights[] = $cos >= $least - 1e-12 ? $shares[$k] : 0.0;
+            [$nearest, $most] = $cos > $most ? [$k, $cos] : [$nearest, $most];
+        }
+        // A cone so narrow that no direction lies in it is the one nearest to its middle.
+        $weights[$nearest] = $shares[$nearest];
+
+        return new self($directions, array_values($weights), $axis);
+    }
+
+    /**
+     * Directions spread evenly over the ring between two angles from an axis.
+     *
+     * @param  array{float, float, float}  $axis  of length 1
+     * @param  float  $from  cosine of the angle it begins at
+     * @param  float  $to  cosine of the angle it ends at, no greater
+     * @return list<array{float, float, float}>
+     */
+    public static function spiral(array $axis, float $from, float $to, int $count): array
+    {
         [$u, $v] = self::across($axis);
-        $count = $halfAngle === 0.0 ? 1 : $count;
         $directions = [];
-        $cap = 1 - cos(deg2rad($halfAngle));
         for ($k = 0; $k < $count; $k++) {
-            $cos = $halfAngle === 0.0 ? 1.0 : 1 - ($k + 0.5) / $count * $cap;
+            $cos = $from - ($k + 0.5) / $count * ($from - $to);
             $sin = sqrt(max(0.0, 1 - $cos * $cos));
             $phi = $k * M_PI * (3 - sqrt(5));
             $directions[] = [
@@ -56,33 +89,7 @@ final readonly class SprayCone
             ];
         }
 
-        return new self($directions, array_fill(0, $count, 1.0), $axis);
-    }
-
-    /**
-     * The same directions, those farther from the axis without paint: shadows that were computed for the wide cone serve
-     * the narrow one.
-     *
-     * @param  float  $halfAngle  degrees, no more than the cone has
-     */
-    public function narrowedTo(float $halfAngle): self
-    {
-        $least = cos(deg2rad($halfAngle)) - 1e-12;
-        $weights = array_map(fn (array $d): float => $least <= $d[0] * $this->axis[0] + $d[1] * $this->axis[1] + $d[2] * $this->axis[2] ? 1.0 : 0.0, $this->directions);
-        // A cone so narrow that no direction lies in it is its middle.
-        $weights[0] = 1.0;
-
-        return new self($this->directions, $weights, $this->axis);
-    }
-
-    /**
-     * The same spray among more directions, of which its own come first.
-     *
-     * @param  list<array{float, float, float}>  $directions
-     */
-    public function among(array $directions): self
-    {
-        return new self($directions, array_pad($this->weights, count($directions), 0.0), $this->axis);
+        return $directions;
     }
 
     /** @return float what a surface that faces the axis and lies open receives, in the same unit as any sum over it */
@@ -108,5 +115,22 @@ final readonly class SprayCone
         $b = $d[0] * $d[1] * $a;
 
         return [[1 + $sign * $d[0] * $d[0] * $a, $sign * $b, -$sign * $d[0]], [$b, $sign + $d[1] * $d[1] * $a, -$d[1]]];
+    }
+
+    /**
+     * @param  array{float, float, float}  $axis
+     * @return array{array{float, float, float}, float} the axis at length 1, and the cosine of the half angle
+     */
+    private static function cap(array $axis, float $halfAngle): array
+    {
+        $length = sqrt($axis[0] ** 2 + $axis[1] ** 2 + $axis[2] ** 2);
+        if (! ($length > 0) || ! is_finite($length)) {
+            throw InvalidLight::axis();
+        }
+        if (! ($halfAngle >= 0 && $halfAngle <= 90)) {
+            throw InvalidLight::spread($halfAngle);
+        }
+
+        return [[$axis[0] / $length, $axis[1] / $length, $axis[2] / $length], cos(deg2rad($halfAngle))];
     }
 }

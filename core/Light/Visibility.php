@@ -17,8 +17,11 @@ final readonly class Visibility
     /** Pixels along the longer side of a depth buffer. */
     public const RESOLUTION = 256;
 
-    /** Depth by which a surface may lie behind another before it is in its shadow, in pixels. */
-    private const BIAS = 1.5;
+    /**
+     * Depth by which a surface may lie behind another before it is in its shadow, in pixels. Larger lets light leak in where
+     * surfaces meet, smaller lets them shade themselves: here total paint is within 0.3 % of exact rays (tests/Core/Light).
+     */
+    private const BIAS = 0.75;
 
     /** A surface turned further away than this gets nothing: cosine. */
     private const AWAY = -0.6;

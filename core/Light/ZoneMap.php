@@ -39,6 +39,12 @@ final readonly class ZoneMap
     {
     }
 
+    /** @param  list<int>  $of  as it was */
+    public static function known(array $of): self
+    {
+        return new self($of);
+    }
+
     /**
      * @param  array<int, float>  $exposure  0..1, by vertex, to a wide sky
      * @param  array<int, float>  $openness  0..1, by vertex

@@ -37,4 +37,14 @@ final class InvalidMesh extends InvalidInput
     {
         return new self('all points of the mesh lie in one place');
     }
+
+    public static function noFace(int $triangle): self
+    {
+        return new self("around triangle {$triangle} there is no face to join: press where the part is flat");
+    }
+
+    public static function noTriangle(int $triangle, int $count): self
+    {
+        return new self("triangle {$triangle} was named; the mesh has {$count}");
+    }
 }

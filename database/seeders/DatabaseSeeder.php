@@ -322,7 +322,7 @@ final class DatabaseSeeder extends Seeder
         $light = new LightRecord(['figure_id' => $figure->id]);
         $light->painter_id = $figure->painter_id;
         $light->save();
-        (new StudyLight)($figure, $light, new class implements Progress
+        app(StudyLight::class)($figure, $light, new class implements Progress
         {
             public function at(float $fraction): bool
             {

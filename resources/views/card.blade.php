@@ -32,10 +32,12 @@
 </head>
 <body>
     <div class="rule">
+        @if ($still !== null)<img src="{{ $still }}" style="float: right; height: 46mm; margin-left: 6mm" alt="">@endif
         <h1>{{ $figure->name }}</h1>
         <p class="quiet">
             {{ $figure->sculptor }}{{ $figure->height_mm ? ', '.$figure->height_mm.' mm' : '' }}{{ $figure->copies > 1 ? ', '.$figure->copies.' alike' : '' }}, {{ $figure->sheen->value }} varnish
         </p>
+        <div style="clear: both"></div>
     </div>
     @forelse ($areas as $area)
         <div class="area">

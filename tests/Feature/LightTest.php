@@ -4,12 +4,19 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Adapters\FigureOptics;
+use App\Adapters\Meshes\Assembly;
+use App\Http\Props\AreaFinishProps;
 use App\Jobs\ComputeLight;
 use App\Models\Area;
 use App\Models\Figure;
 use App\Models\LightRecord;
+use App\Models\PictureKind;
+use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
 use Hyalin\Formats\Meshes\StlWriter;
+use Hyalin\Light\Pose;
+use Hyalin\Mesh\MeshMeasures;
 use Hyalin\Mesh\TriangleMesh;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Queue;
@@ -65,11 +72,12 @@ final class LightTest extends TestCase
         // A wider cone, within what was computed: no queue.
         Queue::fake();
         $narrow = $lit[$table->id]['exposure'];
-        $this->putJson("/figures/{$figure->id}/light", ['spread' => 60])->assertOk()->assertJsonPath('spread', 60);
+        $this->putJson("/figures/{$figure->id}/light", ['spray' => 'zenithal spray', 'spread' => 60])->assertOk()->assertJsonPath('sprays.0.spread', 60);
         Queue::assertNothingPushed();
         $wide = array_column($light->refresh()->result['areas'] ?? [], 'exposure', 'areaId');
         self::assertNotEqualsWithDelta($narrow, $wide[$table->id], 1e-6);
-        $this->putJson("/figures/{$figure->id}/light", ['spread' => 80])->assertUnprocessable();
+        $this->putJson("/figures/{$figure->id}/light", ['spray' => 'zenithal spray', 'spread' => 91])->assertUnprocessable();
+        $this->putJson("/figures/{$figure->id}/light", ['spray' => 'base coat', 'spread' => 10])->assertUnprocessable();
         $this->putJson("/figures/{$figure->id}/light", ['up' => 'y'])->assertOk()->assertJsonPath('isStale', true);
         $this->putJson("/figures/{$figure->id}/light", ['up' => 'w'])->assertUnprocessable();
 
@@ -100,6 +108,155 @@ final class LightTest extends TestCase
         $this->postJson("/figures/{$figure->id}/light/areas", ['at' => [0, 0, 0], 'tool' => 'piece', 'size' => 1, 'areaId' => 9999])->assertUnprocessable();
     }
 
+    public function test_a_part_is_set_on_another_by_its_faces_and_turned_there(): void
+    {
+        $figure = $this->figure();
+        foreach (['Body' => Shapes::box(10.0, 10.0, 20.0, 3), 'Head' => Pose::of([60.0, 5.0, 3.0], [0.7, 0.1, 0.0, 1.0])->applied(Shapes::box(4.0, 6.0, 5.0, 3))] as $name => $mesh) {
+            $this->send($figure, $mesh, $figure->parts()->create(['name' => $name, 'position' => 1])->id)->assertCreated();
+        }
+        $this->postJson("/figures/{$figure->id}/meshes/join", ['at' => [60, 5, 3], 'onto' => [5, 5, 20]])->assertUnprocessable()->assertJsonPath('errors.at.0', fn (string $words): bool => str_starts_with($words, 'Compute the light first'));
+        $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
+        // The middle of the head's own top, wherever it lies.
+        [$x, $y, $z] = Pose::of([60.0, 5.0, 3.0], [0.7, 0.1, 0.0, 1.0])->place([2.0, 3.0, 5.0]);
+        $this->postJson("/figures/{$figure->id}/meshes/join", ['at' => [5, 5, 20], 'onto' => [5, 5, 0]])->assertUnprocessable()->assertJsonPath('errors.onto.0', fn (string $words): bool => str_contains($words, 'glued to'));
+        $this->postJson("/figures/{$figure->id}/meshes/join", ['at' => [$x, $y, $z], 'onto' => [5, 5, 20]])->assertOk()->assertJsonPath('mesh.isJoined', true);
+        $light = LightRecord::query()->sole();
+        self::assertTrue($light->isStale($figure));
+        $bounds = static fn (): array => MeshMeasures::of(Assembly::of($figure, $light)->mesh ?? Shapes::box(1.0, 1.0, 1.0))->boundsMm;
+        self::assertEqualsWithDelta([[0.0, 0.0, 0.0], [10.0, 10.0, 25.0]], $bounds(), 1e-3);
+        $head = $figure->meshes()->reorder('id', 'desc')->firstOrFail();
+        $this->postJson("/figures/{$figure->id}/meshes/{$head->id}/turn", ['degrees' => 45])->assertOk();
+        self::assertEqualsWithDelta([[0.0, 0.0, 0.0], [10.0, 10.0, 25.0]], $bounds(), 1e-3);
+        $this->postJson("/figures/{$figure->id}/meshes/{$head->id}/turn", ['degrees' => 200])->assertUnprocessable();
+        // It looks down in its file: sprayed apart as it is there, its light sits on the wrong side. That is said.
+        $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
+        $apart = $this->getJson("/figures/{$figure->id}/light/shown")->json('apart');
+        self::assertIsArray($apart);
+        self::assertCount(1, $apart);
+        self::assertStringContainsString('of its light on the wrong side', is_string($apart[0]) ? $apart[0] : '');
+    }
+
+    public function test_the_mesh_is_cut_by_a_proposal_and_by_seeds_and_a_new_computing_keeps_it(): void
+    {
+        $figure = $this->figure();
+        $part = $figure->parts()->create(['name' => 'Block', 'position' => 1]);
+        $this->send($figure, Shapes::box(10.0, 10.0, 20.0, 6), $part->id)->assertCreated();
+        $this->postJson("/figures/{$figure->id}/light/areas/propose")->assertUnprocessable();
+        $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
+        $this->getJson("/figures/{$figure->id}/light/shown")->assertJsonPath('noAreaCm2', fn (float|int $v): bool => abs($v - 10.0) < 1e-3);
+        // Six sides, each an area of the part now; a second proposal has nothing left.
+        $this->postJson("/figures/{$figure->id}/light/areas/propose")->assertOk()->assertJsonCount(6, 'areas')->assertJsonCount(12, 'borders')->assertJsonPath('noAreaCm2', 0);
+        self::assertEqualsCanonicalizing(['Block 1', 'Block 2', 'Block 3', 'Block 4', 'Block 5', 'Block 6'], $figure->areas()->pluck('name')->all());
+        self::assertSame([$part->id], $figure->areas()->pluck('part_id')->unique()->all());
+        $this->postJson("/figures/{$figure->id}/light/areas/propose")->assertUnprocessable();
+        // Two seeds share the whole block: half and half, as they lie at its ends.
+        [$low, $high] = [$this->area($figure, 'Low'), $this->area($figure, 'High')];
+        $seeds = [['at' => [5, 5, 0], 'areaId' => $low->id], ['at' => [5, 5, 20], 'areaId' => $high->id]];
+        $this->postJson("/figures/{$figure->id}/light/areas/divide", ['seeds' => array_slice($seeds, 0, 1)])->assertUnprocessable();
+        $this->postJson("/figures/{$figure->id}/light/areas/divide", ['seeds' => [$seeds[0], ['at' => [5, 5, 20], 'areaId' => 9999]]])->assertUnprocessable();
+        $this->postJson("/figures/{$figure->id}/light/areas/divide", ['seeds' => $seeds])->assertOk()->assertJsonCount(1, 'borders');
+        $sizes = static fn (): array => array_column(LightRecord::query()->sole()->result['areas'] ?? [], 'cm2', 'areaId');
+        $before = $sizes();
+        self::assertEqualsCanonicalizing([$low->id, $high->id], array_keys($before));
+        self::assertEqualsWithDelta(5.0, $before[$low->id], 0.6);
+        // Turned and computed anew, the painter's areas are where they were.
+        $mesh = $figure->meshes()->sole();
+        $this->patchJson("/figures/{$figure->id}/meshes/{$mesh->id}", ['turn' => 30, 'move' => [5, 0, 1]])->assertOk();
+        $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
+        self::assertEqualsWithDelta($before, $sizes(), 1e-3);
+        // Another file besides changes how finely the block is split; what was chosen stays but for its seam.
+        $this->send($figure, Pose::of([40.0, 0.0, 0.0])->applied(Shapes::box(10.0, 10.0, 60.0, 2)))->assertCreated();
+        $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
+        self::assertEqualsWithDelta($before, array_intersect_key($sizes(), $before), 0.6);
+    }
+
+    public function test_sprays_from_the_side_and_below_are_weighed_and_finishes_reckon_with_the_mesh(): void
+    {
+        [$figure, $table, $ball] = $this->still();
+        $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
+        Queue::fake();
+        $light = LightRecord::query()->sole();
+        $means = static function (string $spray) use ($light): array {
+            $of = [];
+            foreach ($light->refresh()->result['areas'] ?? [] as $area) {
+                $zones = array_filter($area['byZone'][$spray], static fn (float|int|null $e): bool => $e !== null);
+                $of[$area['areaId']] = array_sum($zones) / max(1, count($zones));
+            }
+
+            return $of;
+        };
+        // From below the table takes it all and shades the ball.
+        $below = $means('spray from below');
+        self::assertGreaterThan($below[$ball->id], $below[$table->id]);
+        // From the front and from behind: the ball is round, the mean stays; from below it is reached as the table is not there.
+        $this->putJson("/figures/{$figure->id}/light", ['spray' => 'spray from 45 degrees', 'passes' => 1, 'side' => 180])->assertOk()->assertJsonPath('sprays.1.passes', 1)->assertJsonPath('sprays.1.side', 180);
+        $back = $means('spray from 45 degrees');
+        $this->putJson("/figures/{$figure->id}/light", ['spray' => 'spray from 45 degrees', 'side' => 0])->assertOk()->assertJsonPath('sprays.1.passes', 1);
+        self::assertEqualsWithDelta($back[$ball->id], $means('spray from 45 degrees')[$ball->id], 0.05);
+        // Straight from the front, the ball gets more on its front; the front must lie across from up.
+        $this->putJson("/figures/{$figure->id}/light", ['front' => 'x'])->assertOk()->assertJsonPath('front', 'x');
+        $this->putJson("/figures/{$figure->id}/light", ['front' => '-z'])->assertUnprocessable();
+        $this->putJson("/figures/{$figure->id}/light", ['spray' => 'zenithal spray', 'passes' => 10])->assertUnprocessable();
+        Queue::assertNothingPushed();
+
+        // A zenithal prime under a glaze: predicted as usual before, as the mesh has it once measures are taken over.
+        $white = $this->pot('White', '#f4f4f0');
+        $black = $this->pot('Black', '#202020');
+        foreach ([[Technique::BaseCoat, $black], [Technique::ZenithalSpray, $white]] as $n => [$technique, $pot]) {
+            $layer = $table->layers()->create(['key' => "layer{$n}", 'position' => $n, 'technique' => $technique, 'zones' => Zone::cases(), 'thinner' => 0, 'coats' => 2]);
+            $layer->paints()->create(['paint_id' => $pot->id, 'drops' => 1, 'position' => 0]);
+        }
+        $lightness = static fn (): array => array_map(static fn (Zone $z): float => FigureOptics::of($figure, $table->refresh()->load('layers.paints.paint'))->section(AreaFinishProps::drafts($table))->top()->cell($z)->seen->lightness, Zone::cases());
+        $usual = $lightness();
+        $this->postJson("/figures/{$figure->id}/light/measures")->assertOk();
+        $exposures = $table->refresh()->zone_exposures['zenithal spray'] ?? [];
+        self::assertCount(5, $exposures);
+        $measured = $lightness();
+        foreach (Zone::cases() as $zone) {
+            $i = $zone->index();
+            $usually = Technique::ZenithalSpray->usualExposure()[$i] ?? 0.0;
+            // More spray is lighter, less is darker; a zone the table has not is predicted as usual.
+            self::assertSame(($exposures[$i] ?? $usually) <=> $usually, round($measured[$i], 6) <=> round($usual[$i], 6));
+        }
+        // Its edges look sideways for the most part: the plan wants them light, the spray leaves them dark.
+        $advice = $this->getJson("/figures/{$figure->id}/light/shown")->json('areas.0.advice');
+        self::assertStringContainsString('where the plan wants', implode(' ', is_array($advice) ? array_filter($advice, is_string(...)) : []));
+    }
+
+    public function test_the_look_is_kept_with_its_picture_for_card_and_photos(): void
+    {
+        [$figure] = $this->still();
+        $camera = ['from' => [10, -80, 20], 'to' => [0, 0, 10], 'size' => 40];
+        $this->get("/figures/{$figure->id}/light/still")->assertNotFound();
+        $png = static function (int $grey): string {
+            $image = imagecreatetruecolor(40, 30) ?: throw new \RuntimeException('no picture');
+            imagefill($image, 0, 0, ($grey << 16) | ($grey << 8) | $grey);
+            ob_start();
+            imagepng($image);
+
+            return (string) ob_get_clean();
+        };
+        $keep = fn (string $still, array $camera): \Illuminate\Testing\TestResponse => $this->post("/figures/{$figure->id}/light/look", ['camera' => $camera, 'still' => UploadedFile::fake()->createWithContent('still.png', $still)], ['Accept' => 'application/json']);
+        $keep($png(200), $camera)->assertOk();
+        $first = LightRecord::query()->sole()->still;
+        self::assertEquals($camera, LightRecord::query()->sole()->camera);
+        $size = getimagesizefromstring((string) $this->get("/figures/{$figure->id}/light/still")->assertOk()->getContent());
+        self::assertSame([40, 30, 'image/png'], $size === false ? [] : [$size[0], $size[1], $size['mime']]);
+        // What is no picture is refused, and the look that was kept stays.
+        $keep('no picture', [...$camera, 'size' => 50])->assertUnprocessable();
+        $keep($png(90), ['from' => [0, 0], 'to' => [0, 0, 0], 'size' => 0])->assertUnprocessable();
+        self::assertSame([$first, 40], [LightRecord::query()->sole()->still, (int) (LightRecord::query()->sole()->camera['size'] ?? 0)]);
+        // Another look takes the place of the picture.
+        $keep($png(90), $camera)->assertOk();
+        self::assertFalse(Storage::disk('local')->exists((string) $first));
+        $this->get("/figures/{$figure->id}/card")->assertInertia(fn (AssertableInertia $page) => $page->where('stillUrl', fn (string $url): bool => str_contains($url, '/light/still')));
+        $this->get("/figures/{$figure->id}/card.pdf")->assertOk()->assertHeader('Content-Type', 'application/pdf');
+        Storage::disk('local')->put('pictures/photo.png', $png(120));
+        $photo = $figure->pictures()->create(['title' => 'Photo', 'path' => 'pictures/photo.png', 'width' => 40, 'height' => 30, 'kind' => PictureKind::OwnPiece]);
+        $this->patchJson("/figures/{$figure->id}/pictures/{$photo->id}", ['camera' => $camera])->assertOk()->assertJsonPath('camera.from.1', -80);
+        $this->patchJson("/figures/{$figure->id}/pictures/{$photo->id}", ['camera' => ['from' => 'there']])->assertUnprocessable();
+    }
+
     public function test_what_the_view_gets_is_whole(): void
     {
         [$figure] = $this->still();
@@ -108,7 +265,7 @@ final class LightTest extends TestCase
         $bytes = (string) gzdecode((string) $this->get("/figures/{$figure->id}/light/data")->assertOk()->getContent());
         /** @var array{v: int, t: int} $head */
         $head = unpack('Vv/Vt', $bytes);
-        self::assertSame(8 + 12 * $head['v'] + 12 * $head['t'] + 4 * $head['t'] + $head['v'] + $head['t'], strlen($bytes));
+        self::assertSame(8 + 12 * $head['v'] + 12 * $head['t'] + 4 * $head['t'] + 3 * $head['v'] + $head['t'], strlen($bytes));
         /** @var array<int, int> $corners */
         $corners = unpack('V*', substr($bytes, 8 + 12 * $head['v'], 12 * $head['t']));
         self::assertLessThan($head['v'], max([0, ...$corners]));

@@ -54,6 +54,7 @@ final class Catalogue
                 Field::integer('position'), Field::number('tolerance', 0, 100)->optional(), Field::reference('lies_on_id', 'areas')->optional(), Field::integer('depth', 0, 99),
                 Field::number('square_cm', 0, 100_000)->optional(), Field::flag('is_hidden'), Field::choice('reach', Reach::class),
                 Field::json('zone_shares', ['type' => 'array', 'minItems' => 5, 'maxItems' => 5, 'items' => ['type' => 'number', 'minimum' => 0, 'maximum' => 1]])->optional(),
+                Field::json('zone_exposures', ['type' => 'object', 'additionalProperties' => ['type' => 'array', 'items' => ['type' => ['number', 'null'], 'minimum' => 0, 'maximum' => 1]]])->optional(),
             ]),
             new RecordType('layers', 'area_id', [
                 Field::reference('area_id', 'areas'), Field::text('key', 26), Field::integer('position'), Field::choice('technique', Technique::class), self::zones(),
@@ -124,6 +125,7 @@ final class Catalogue
                 Field::choice('kind', PictureKind::class), Field::choice('shading', Shading::class)->optional(), Field::json('crop', ['type' => 'array', 'items' => ['type' => 'number']])->optional(),
                 Field::json('neutral', ['type' => 'object', 'required' => ['method', 'points'], 'properties' => ['method' => ['type' => 'string'], 'points' => self::POINTS, 'reflectance' => ['type' => ['number', 'null']]]])->optional(),
                 Field::flag('block_grid'), Field::json('remarks', ['type' => 'array', 'items' => ['type' => 'string']])->optional(),
+                Field::json('camera', ['type' => 'object', 'required' => ['from', 'to', 'size'], 'properties' => ['from' => self::POINT, 'to' => self::POINT, 'size' => ['type' => 'number', 'exclusiveMinimum' => 0]]])->optional(),
             ]),
             new RecordType('samples', 'area_id', [Field::reference('area_id', 'areas'), Field::reference('picture_id', 'pictures'), ...$taken]),
             new RecordType('findings', 'picture_id', [Field::reference('picture_id', 'pictures'), Field::reference('area_id', 'areas'), ...$taken]),
@@ -148,6 +150,8 @@ final class Catalogue
     private const HEX = ['type' => 'string', 'pattern' => '^#[0-9a-f]{6}$'];
 
     private const POINTS = ['type' => 'array', 'maxItems' => 10_000, 'items' => ['type' => 'array', 'minItems' => 2, 'maxItems' => 2, 'items' => ['type' => 'number']]];
+
+    private const POINT = ['type' => 'array', 'minItems' => 3, 'maxItems' => 3, 'items' => ['type' => 'number']];
 
     private static function hex(string $column): Field
     {

@@ -8,6 +8,7 @@ use App\Models\Area;
 use App\Models\Figure;
 use App\Models\FigureMesh;
 use App\Models\LightRecord;
+use Hyalin\Light\Pose;
 use Hyalin\Mesh\MeshMeasures;
 use Hyalin\Mesh\TriangleMesh;
 
@@ -17,8 +18,13 @@ use Hyalin\Mesh\TriangleMesh;
  */
 final readonly class Assembly
 {
-    /** @param  list<int>  $areaOf  id of the area of each triangle, 0 for none yet */
-    private function __construct(public TriangleMesh $mesh, public array $areaOf)
+    /**
+     * @param  list<int>  $areaOf  id of the area of each triangle, 0 for none yet
+     * @param  list<array{FigureMesh, TriangleMesh}>  $parts  each file as it stands, before the whole is scaled; their triangles
+     *                                                        follow each other in the whole
+     * @param  float  $scale  of the whole, for its height
+     */
+    private function __construct(public TriangleMesh $mesh, public array $areaOf, public array $parts, public float $scale)
     {
     }
 
@@ -26,20 +32,23 @@ final readonly class Assembly
     public static function of(Figure $figure, LightRecord $light): ?self
     {
         $positions = $indices = '';
-        $areaOf = [];
-        foreach ($figure->meshes()->get() as $record) {
+        $areaOf = $parts = [];
+        foreach ($figure->meshes()->with('part')->get() as $record) {
             $mesh = Store::mesh($record->path);
+            $posed = $record->stands($light->axis())->applied($mesh);
             $first = intdiv(strlen($positions), 12);
-            $positions .= self::posed($mesh, $record, $light->axis());
-            $indices .= self::shifted($mesh, $first, $record->pose['mirror'] ?? false);
+            $positions .= $posed->positions;
+            $indices .= self::shifted($posed, $first);
             $areaOf = [...$areaOf, ...self::areas($figure, $record, $mesh)];
+            $parts[] = [$record, $posed];
         }
         if ($indices === '') {
             return null;
         }
         $mesh = TriangleMesh::of($positions, $indices);
+        $scale = self::scale($mesh, $light);
 
-        return new self($light->height_mm === null ? $mesh : self::scaled($mesh, $light), $areaOf);
+        return new self($scale === 1.0 ? $mesh : Pose::of(scale: $scale)->applied($mesh), $areaOf, $parts, $scale);
     }
 
     /** @return string what changes when another light must be computed */
@@ -50,44 +59,17 @@ final readonly class Assembly
         ]));
     }
 
-    /** @param  array{float, float, float}  $axis */
-    private static function posed(TriangleMesh $mesh, FigureMesh $record, array $axis): string
+    /** @return list<array{string, int}> file and number of its triangles, in their order */
+    public function sources(): array
     {
-        $unit = $record->unit_mm;
-        [$mx, $my, $mz] = $record->pose['move'] ?? [0.0, 0.0, 0.0];
-        $turn = deg2rad($record->pose['turn'] ?? 0.0);
-        $mirror = ($record->pose['mirror'] ?? false) ? -1.0 : 1.0;
-        [$cos, $sin] = [cos($turn), sin($turn)];
-        [$x, $y, $z] = $mesh->coordinates();
-        $out = [];
-        $bytes = '';
-        foreach ($x as $v => $px) {
-            $p = [$mirror * $px * $unit, $y[$v] * $unit, $z[$v] * $unit];
-            $p = match (true) {
-                $axis[2] !== 0.0 => [$cos * $p[0] - $sin * $p[1], $sin * $p[0] + $cos * $p[1], $p[2]],
-                $axis[1] !== 0.0 => [$cos * $p[0] + $sin * $p[2], $p[1], -$sin * $p[0] + $cos * $p[2]],
-                default => [$p[0], $cos * $p[1] - $sin * $p[2], $sin * $p[1] + $cos * $p[2]],
-            };
-            array_push($out, $p[0] + $mx, $p[1] + $my, $p[2] + $mz);
-            if (count($out) >= 6144) {
-                $bytes .= pack('g*', ...$out);
-                $out = [];
-            }
-        }
-
-        return $bytes.pack('g*', ...$out);
+        return array_map(static fn (array $part): array => [$part[0]->path, $part[1]->triangles()], $this->parts);
     }
 
-    private static function shifted(TriangleMesh $mesh, int $first, bool $mirrored): string
+    private static function shifted(TriangleMesh $mesh, int $first): string
     {
         $bytes = '';
         foreach ($mesh->chunks() as $corners) {
-            $out = [];
-            for ($i = 1, $n = count($corners); $i < $n; $i += 3) {
-                // Mirrored, corners run the other way round.
-                array_push($out, $corners[$i] + $first, $corners[$i + ($mirrored ? 2 : 1)] + $first, $corners[$i + ($mirrored ? 1 : 2)] + $first);
-            }
-            $bytes .= pack('V*', ...$out);
+            $bytes .= pack('V*', ...array_map(static fn (int $corner): int => $corner + $first, array_values($corners)));
         }
 
         return $bytes;
@@ -114,19 +96,15 @@ final readonly class Assembly
         return $areas;
     }
 
-    private static function scaled(TriangleMesh $mesh, LightRecord $light): TriangleMesh
+    private static function scale(TriangleMesh $mesh, LightRecord $light): float
     {
-        $bounds = MeshMeasures::of($mesh)->boundsMm;
-        $axis = array_search(true, array_map(static fn (float $a): bool => $a !== 0.0, $light->axis()), true);
-        $high = $bounds[1][(int) $axis] - $bounds[0][(int) $axis];
-        $by = $high > 0.0 ? (float) $light->height_mm / $high : 1.0;
-        $bytes = '';
-        for ($at = 0, $end = strlen($mesh->positions); $at < $end; $at += 24_576) {
-            /** @var array<int, float> $f */
-            $f = unpack('g*', substr($mesh->positions, $at, 24_576));
-            $bytes .= pack('g*', ...array_map(static fn (float $v): float => $v * $by, array_values($f)));
+        if ($light->height_mm === null) {
+            return 1.0;
         }
+        $bounds = MeshMeasures::of($mesh)->boundsMm;
+        $axis = (int) array_search(true, array_map(static fn (float $a): bool => $a !== 0.0, $light->axis()), true);
+        $high = $bounds[1][$axis] - $bounds[0][$axis];
 
-        return TriangleMesh::of($bytes, $mesh->indices);
+        return $high > 0.0 ? $light->height_mm / $high : 1.0;
     }
 }

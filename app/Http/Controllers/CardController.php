@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Adapters\CardPdf;
 use App\Http\Props\CardAreaProps;
 use App\Http\Props\FigureProps;
+use App\Http\Props\LightProps;
 use App\Http\Props\WorkCardProps;
 use App\Models\Figure;
 use Illuminate\Http\Response as PlainResponse;
@@ -25,6 +26,7 @@ final class CardController
             'figure' => FigureProps::of($figure, 'Finishes'),
             'areas' => CardAreaProps::allOf($figure),
             'work' => WorkCardProps::of($figure),
+            'stillUrl' => LightProps::stillUrl($figure),
         ]);
     }
 

@@ -52,6 +52,7 @@ final class CompareController
             'photoId' => $photo?->id,
             'references' => PictureProps::allOf($figure),
             'areas' => $compare($figure, $photo),
+            'onMesh' => $figure->lightStudy()->whereNotNull('path')->exists(),
             'corrections' => array_values(Correction::query()->where('painter_id', $painter->id)->with('paint')->orderByDesc('difference')->get()->map(static fn (Correction $c) => CorrectionProps::of($c))->all()),
         ]);
     }

@@ -4,25 +4,25 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\AssignArea;
 use App\Actions\CastGlow;
-use App\Actions\StudyLight;
-use App\Actions\TakeInMesh;
+use App\Actions\CastSprays;
+use App\Actions\KeepLook;
 use App\Actions\TakeMeasures;
-use App\Adapters\Meshes\Store;
+use App\Adapters\Meshes\StoredStudy;
 use App\Http\Props\FigureProps;
 use App\Http\Props\LightProps;
 use App\Http\Props\MeshProps;
+use App\Http\Requests\CameraRule;
 use App\Jobs\ComputeLight;
 use App\Models\Area;
 use App\Models\Figure;
 use App\Models\FigureMesh;
 use App\Models\LightRecord;
-use Hyalin\InvalidInput;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response as PlainResponse;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
@@ -33,7 +33,7 @@ use Inertia\Response;
  */
 final class LightController
 {
-    private const UPS = ['x', 'y', 'z', '-x', '-y', '-z'];
+    private const SIDES = ['x', 'y', 'z', '-x', '-y', '-z'];
 
     public function show(Figure $figure): Response
     {
@@ -45,72 +45,41 @@ final class LightController
         ]);
     }
 
-    /** @throws ValidationException when it is no mesh, or too large */
-    public function store(Request $request, Figure $figure, TakeInMesh $take): JsonResponse
+    /** How it is sprayed; what needs new shadows is computed in the queue when the painter asks, the rest at once. */
+    public function settings(Request $request, Figure $figure, CastSprays $cast): JsonResponse
     {
-        $request->validate(['partId' => ['nullable', 'integer', Rule::exists('parts', 'id')->where('figure_id', $figure->id)]]);
-        $file = $request->file('mesh');
-        if (! $file instanceof UploadedFile || ! $file->isValid()) {
-            throw ValidationException::withMessages(['mesh' => 'No file arrived: it may be larger than this server takes. Nothing was added.']);
-        }
-        ini_set('memory_limit', '1G');
-        try {
-            $mesh = $take($figure, $file->getPathname(), $file->getClientOriginalName(), $request->filled('partId') ? $request->integer('partId') : null);
-        } catch (InvalidInput $e) {
-            throw ValidationException::withMessages(['mesh' => ucfirst($e->getMessage()).'. Nothing was added.']);
-        }
-
-        return new JsonResponse(MeshProps::of($mesh), JsonResponse::HTTP_CREATED);
-    }
-
-    public function update(Request $request, Figure $figure, FigureMesh $mesh): JsonResponse
-    {
+        $sprays = implode(',', array_keys(LightRecord::ofFigure($figure)->directedSprays()));
         $request->validate([
-            'partId' => ['sometimes', 'nullable', 'integer', Rule::exists('parts', 'id')->where('figure_id', $figure->id)],
-            'unitMm' => ['sometimes', 'numeric', 'gt:0', 'max:1000'],
-            'move' => ['sometimes', 'array', 'list', 'size:3'],
-            'move.*' => ['numeric', 'between:-10000,10000'],
-            'turn' => ['sometimes', 'numeric', 'between:-360,360'],
-            'mirror' => ['sometimes', 'boolean'],
-        ]);
-        $mesh->part_id = $request->has('partId') ? ($request->filled('partId') ? $request->integer('partId') : null) : $mesh->part_id;
-        $mesh->unit_mm = $request->has('unitMm') ? $request->float('unitMm') : $mesh->unit_mm;
-        $move = array_values(array_map(static fn (mixed $v): float => is_numeric($v) ? (float) $v : 0.0, $request->array('move')));
-        $mesh->pose = [
-            'move' => count($move) === 3 ? $move : ($mesh->pose['move'] ?? [0.0, 0.0, 0.0]),
-            'turn' => $request->has('turn') ? $request->float('turn') : ($mesh->pose['turn'] ?? 0.0),
-            'mirror' => $request->boolean('mirror', $mesh->pose['mirror'] ?? false),
-        ];
-        $mesh->save();
-
-        return new JsonResponse(MeshProps::of($mesh));
-    }
-
-    public function destroy(Figure $figure, FigureMesh $mesh): JsonResponse
-    {
-        $mesh->delete();
-        Store::forget($mesh->path);
-
-        return new JsonResponse(['message' => 'The file was taken off.']);
-    }
-
-    /** How it is sprayed; what needs new shadows is computed in the queue, the rest at once. */
-    public function settings(Request $request, Figure $figure): JsonResponse
-    {
-        $request->validate([
-            'up' => ['sometimes', Rule::in(self::UPS)],
+            'up' => ['sometimes', Rule::in(self::SIDES)],
+            'front' => ['sometimes', Rule::in(self::SIDES)],
             'heightMm' => ['sometimes', 'nullable', 'numeric', 'between:1,5000'],
-            'spread' => ['sometimes', 'numeric', 'between:0,'.LightRecord::WIDEST],
+            'spray' => ['sometimes', "in:{$sprays}"],
+            'elevation' => ['sometimes', 'numeric', 'between:-90,90'],
+            'side' => ['sometimes', 'numeric', 'between:-180,180'],
+            'spread' => ['sometimes', 'numeric', 'between:0,90'],
+            'passes' => ['sometimes', 'integer', 'between:0,9'],
         ]);
-        $light = self::record($figure);
+        $light = LightRecord::ofFigure($figure);
+        $before = [$light->frontAxis(), $light->directedSprays()];
         $light->up = $request->has('up') ? $request->string('up')->value() : $light->up;
+        $light->front = $request->has('front') ? $request->string('front')->value() : $light->front;
+        if (ltrim($light->frontName(), '-') !== ltrim($light->front ?? $light->frontName(), '-')) {
+            throw ValidationException::withMessages(['front' => 'The front must lie across from up.']);
+        }
         $light->height_mm = $request->has('heightMm') ? ($request->filled('heightMm') ? $request->float('heightMm') : null) : $light->height_mm;
-        $spread = $request->has('spread') ? $request->float('spread') : $light->spread;
-        $narrowed = $spread !== $light->spread;
-        $light->spread = $spread;
+        if ($request->has('spray')) {
+            $name = $request->string('spray')->value();
+            $change = array_filter([
+                'elevation' => $request->has('elevation') ? $request->float('elevation') : null,
+                'side' => $request->has('side') ? $request->float('side') : null,
+                'spread' => $request->has('spread') ? $request->float('spread') : null,
+                'passes' => $request->has('passes') ? $request->integer('passes') : null,
+            ], static fn (float|int|null $v): bool => $v !== null);
+            $light->sprays = [...$light->sprays ?? [], $name => [...$light->sprays[$name] ?? [], ...$change]];
+        }
         $light->save();
-        if ($narrowed && $light->path !== null && $light->result !== null) {
-            StudyLight::weigh($light);
+        if ($before !== [$light->frontAxis(), $light->directedSprays()] && ! $light->isStale($figure)) {
+            $cast($light);
         }
 
         return new JsonResponse(LightProps::of($figure));
@@ -122,38 +91,41 @@ final class LightController
         if (! $figure->meshes()->exists()) {
             throw ValidationException::withMessages(['mesh' => 'Bring in a print file first: STL, OBJ or 3MF.']);
         }
-        $light = self::record($figure);
+        $light = LightRecord::ofFigure($figure);
         $light->update(['state' => 'waiting', 'progress' => 0.0, 'stop_asked' => false, 'problem' => null]);
         ComputeLight::dispatch($light, $figure->id);
 
         return new JsonResponse(LightProps::of($figure), JsonResponse::HTTP_ACCEPTED);
     }
 
+    /** The light for a view that stands beside other work. */
+    public function shown(Figure $figure): JsonResponse
+    {
+        return new JsonResponse(LightProps::of($figure));
+    }
+
     public function progress(Figure $figure): JsonResponse
     {
-        $light = self::record($figure);
+        $light = LightRecord::ofFigure($figure);
 
         return new JsonResponse(['state' => $light->state, 'progress' => $light->progress, 'problem' => $light->problem]);
     }
 
     public function stop(Figure $figure): JsonResponse
     {
-        self::record($figure)->update(['stop_asked' => true]);
+        LightRecord::ofFigure($figure)->update(['stop_asked' => true]);
 
         return new JsonResponse(['message' => 'It is being stopped.']);
     }
 
-    /** The view's own format: counts, positions, corners, exposure, zones, areas; little-endian, described in docs/formats.md. */
+    /** The view's own format, described in docs/formats.md. */
     public function data(Figure $figure): PlainResponse
     {
         $light = $figure->lightStudy()->first();
-        abort_if($light === null || $light->path === null || $light->result === null, 404);
-        $mesh = Store::mesh("{$light->path}.work");
-        $exposure = Store::get("{$light->path}.exposure");
-        $zones = Store::get("{$light->path}.zones");
-        $bytes = pack('V2', $mesh->vertices(), $mesh->triangles()).$mesh->positions.$mesh->indices.Store::get("{$light->path}.workAreas").$exposure.$zones;
+        $study = $light === null || $light->result === null ? null : StoredStudy::of($light);
+        abort_if($light === null || $study === null, 404);
 
-        return new PlainResponse((string) gzencode($bytes, 4), 200, ['Content-Type' => 'application/octet-stream', 'Content-Encoding' => 'gzip', 'Cache-Control' => 'private, max-age=3600']);
+        return new PlainResponse((string) gzencode($study->forView(array_keys($light->directedSprays())), 4), 200, ['Content-Type' => 'application/octet-stream', 'Content-Encoding' => 'gzip', 'Cache-Control' => 'private, max-age=3600']);
     }
 
     /** How an area that shines lights the rest: one byte a vertex. */
@@ -166,41 +138,27 @@ final class LightController
         return new PlainResponse((string) gzencode($bytes, 4), 200, ['Content-Type' => 'application/octet-stream', 'Content-Encoding' => 'gzip']);
     }
 
-    /** @throws ValidationException when no light is computed yet, or the area is of another figure */
-    public function assign(Request $request, Figure $figure, AssignArea $assign): JsonResponse
-    {
-        $request->validate([
-            'at' => ['required', 'array', 'list', 'size:3'],
-            'at.*' => ['numeric'],
-            'tool' => ['required', Rule::in(['piece', 'crease', 'brush'])],
-            'size' => ['required', 'numeric', 'between:0.1,180'],
-            'areaId' => ['nullable', 'integer', Rule::exists('areas', 'id')->where('figure_id', $figure->id)],
-        ]);
-        $light = self::record($figure);
-        if ($light->path === null) {
-            throw ValidationException::withMessages(['at' => 'Compute the light first.']);
-        }
-        $at = array_values(array_map(static fn (mixed $v): float => is_numeric($v) ? (float) $v : 0.0, $request->array('at')));
-        $assign($light, [$at[0] ?? 0.0, $at[1] ?? 0.0, $at[2] ?? 0.0], $request->string('tool')->value(), $request->float('size'), $request->integer('areaId'));
-
-        return new JsonResponse(LightProps::of($figure));
-    }
-
     /** The measured areas and borders, for order and quantities. */
     public function measures(Figure $figure, TakeMeasures $take): JsonResponse
     {
         return new JsonResponse(['message' => $take($figure)]);
     }
 
-    private static function record(Figure $figure): LightRecord
+    /** From where the figure is looked at: with its picture, for the bench, the card and beside photos. */
+    public function look(Request $request, Figure $figure, KeepLook $keep): JsonResponse
     {
-        $light = $figure->lightStudy()->first();
-        if ($light === null) {
-            $light = new LightRecord(['figure_id' => $figure->id]);
-            $light->painter_id = $figure->painter_id;
-            $light->save();
-        }
+        $request->validate([...CameraRule::rules('camera'), 'still' => ['nullable', 'file']]);
+        $still = $request->file('still');
+        $keep(LightRecord::ofFigure($figure), CameraRule::of($request->array('camera')), $still instanceof UploadedFile ? $still->getContent() : null);
 
-        return $light;
+        return new JsonResponse(['message' => 'Kept: the bench, the comparison and the card look from here.']);
+    }
+
+    public function still(Figure $figure): PlainResponse
+    {
+        $path = $figure->lightStudy()->first()?->still;
+        abort_if($path === null, 404);
+
+        return new PlainResponse((string) Storage::disk('local')->get($path), 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=3600']);
     }
 }

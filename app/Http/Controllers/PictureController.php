@@ -11,6 +11,7 @@ use App\Adapters\PictureFile;
 use App\Http\Props\ColourProps;
 use App\Http\Props\PaletteProps;
 use App\Http\Props\PictureProps;
+use App\Http\Requests\CameraRule;
 use App\Http\Requests\NeutralRequest;
 use App\Models\Figure;
 use App\Models\Picture;
@@ -58,6 +59,7 @@ final class PictureController
             'shading' => ['sometimes', Rule::enum(Shading::class)],
             'crop' => ['sometimes', 'nullable', 'array', 'list', 'size:4'],
             'crop.*' => ['numeric', 'between:0,1'],
+            ...($request->has('camera') ? CameraRule::rules('camera') : []),
         ]);
         $crop = array_map(static fn (mixed $v): float => is_numeric($v) ? (float) $v : 0.0, array_values($request->array('crop')));
         if ($crop !== [] && ($crop[2] < 0.02 || $crop[3] < 0.02 || $crop[0] + $crop[2] > 1.0001 || $crop[1] + $crop[3] > 1.0001)) {
@@ -67,6 +69,7 @@ final class PictureController
             $picture->title = $request->has('title') ? $request->string('title')->value() : $picture->title;
             $picture->kind = $request->enum('kind', PictureKind::class) ?? $picture->kind;
             $picture->shading = $request->enum('shading', Shading::class) ?? $picture->shading;
+            $picture->camera = $request->has('camera') ? CameraRule::of($request->array('camera')) : $picture->camera;
             if ($request->has('crop')) {
                 $picture->crop = isset($crop[0], $crop[1], $crop[2], $crop[3]) ? [$crop[0], $crop[1], $crop[2], $crop[3]] : null;
             }

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Props;
 
 use App\Adapters\FigureOptics;
-use App\Adapters\Meshes\Assembly;
-use App\Models\Area;
+use App\Adapters\Meshes\LightAdvice;
 use App\Models\Figure;
 use App\Models\LightRecord;
+use Hyalin\Finish\Section;
 use Hyalin\Finish\SectionRow;
 use Hyalin\Finish\Zone;
 
@@ -18,18 +18,22 @@ use Hyalin\Finish\Zone;
 final readonly class LightProps
 {
     /**
-     * @param  float  $spread  half angle of the spray, degrees
+     * @param  string  $front  one of the six sides, across from up
+     * @param  list<SprayProps>  $sprays  directed ones, in the order of the view's data
      * @param  string  $state  none, waiting, running, done, stopped or failed
      * @param  bool  $isStale  meshes or pose changed since it was computed
      * @param  string|null  $dataUrl  of what the view shows
+     * @param  float  $noAreaCm2  of the surface that is no area yet
      * @param  list<LitAreaProps>  $areas
      * @param  list<BorderProps>  $borders
+     * @param  list<string>  $apart  how parts must be held that are sprayed apart
+     * @param  CameraProps|null  $camera  kept, for bench, comparison and card
      */
     public function __construct(
         public string $up,
+        public string $front,
         public ?float $heightMm,
-        public float $spread,
-        public int $passes,
+        public array $sprays,
         public string $state,
         public float $progress,
         public ?string $problem,
@@ -37,23 +41,29 @@ final readonly class LightProps
         public ?string $dataUrl,
         public int $triangles,
         public float $sizeMm,
+        public float $noAreaCm2,
         public array $areas,
         public array $borders,
+        public array $apart,
+        public ?CameraProps $camera,
+        public ?string $stillUrl,
     ) {
     }
 
     public static function of(Figure $figure): self
     {
         $light = $figure->lightStudy()->first() ?? new LightRecord;
-        $lit = [];
-        foreach ($light->result['areas'] ?? [] as $area) {
-            $lit[$area['areaId']] = $area;
-        }
+        $lit = array_column($light->result['areas'] ?? [], null, 'areaId');
         $names = $areas = [];
         foreach ($figure->areas()->with(['layers.paints.paint', 'part'])->get() as $area) {
             $names[$area->id] = $area->name;
             $found = $lit[$area->id] ?? null;
-            $areas[] = new LitAreaProps($area->id, $area->name, $area->part?->name, $found['cm2'] ?? null, $found['exposure'] ?? null, $found['shares'] ?? [], $found === null ? null : self::advice($found['exposure'], $found['hidden'], $found['shares']), self::rows($figure, $area));
+            $exposures = $found['byZone'] ?? null;
+            $section = FigureOptics::of($figure, $area, null, $exposures)->section(AreaFinishProps::drafts($area));
+            $areas[] = new LitAreaProps(
+                $area->id, $area->name, $area->part?->name, $found['cm2'] ?? null, $found['exposure'] ?? null, $found['shares'] ?? [],
+                $found === null ? [] : LightAdvice::of($figure, $area, $found, $section), self::rows($section),
+            );
         }
         $borders = [];
         foreach ($light->result['borders'] ?? [] as $b) {
@@ -63,29 +73,33 @@ final readonly class LightProps
         }
 
         return new self(
-            $light->up, $light->height_mm, $light->spread, $light->passes, $light->exists ? $light->state : 'none', $light->progress, $light->problem,
-            $light->of !== null && $light->of !== Assembly::signature($figure, $light),
-            $light->path === null || $light->result === null ? null : route('light.data', [$figure, 'of' => substr(hash('sha256', $light->path.json_encode($light->result)), 0, 12)], false),
-            $light->result['triangles'] ?? 0, $light->result['sizeMm'] ?? 0.0, $areas, $borders,
+            $light->up, $light->frontName(), $light->height_mm, SprayProps::allOf($light), $light->exists ? $light->state : 'none', $light->progress, $light->problem,
+            $light->isStale($figure),
+            self::dataUrl($figure, $light),
+            $light->result['triangles'] ?? 0, $light->result['sizeMm'] ?? 0.0, $light->result['noAreaCm2'] ?? 0.0, $areas, $borders,
+            LightAdvice::apart($figure, $light),
+            CameraProps::of($light->camera),
+            self::stillUrl($figure),
         );
     }
 
-    /** @return list<list<string>> */
-    private static function rows(Figure $figure, Area $area): array
+    /** @return string|null another one for everything that changes what is shown; null while nothing is computed */
+    public static function dataUrl(Figure $figure, LightRecord $light): ?string
     {
-        $section = FigureOptics::of($figure, $area)->section(AreaFinishProps::drafts($area));
-
-        return array_map(static fn (SectionRow $row): array => array_map(static fn (Zone $z): string => ColourProps::of($row->cell($z)->seen)->hex, Zone::cases()), $section->rows);
+        return $light->path === null || $light->result === null ? null : route('light.data', [$figure, 'of' => substr(hash('sha256', $light->path.json_encode([$light->result, $light->sprays, $light->front])), 0, 12)], false);
     }
 
-    /** @param  list<float>  $shares */
-    private static function advice(float $exposure, float $hidden, array $shares): ?string
+    /** @return string|null of the picture that was kept with the look */
+    public static function stillUrl(Figure $figure): ?string
     {
-        return match (true) {
-            $hidden > 0.1 => sprintf('%d of 100 of it no eye reaches: that may stay primed.', (int) round(100 * $hidden)),
-            $exposure < 0.12 => 'Spray from above hardly reaches it: the light on it must be painted by hand.',
-            $exposure < 0.25 && ($shares[3] ?? 0.0) < 0.1 => 'Little of it catches the spray: it stays dark under translucent paint.',
-            default => null,
-        };
+        $still = $figure->lightStudy()->first()?->still;
+
+        return $still === null ? null : route('light.still', [$figure, 'of' => substr(hash('sha256', $still), 0, 12)], false);
+    }
+
+    /** @return list<list<string>> */
+    private static function rows(Section $section): array
+    {
+        return array_map(static fn (SectionRow $row): array => array_map(static fn (Zone $z): string => ColourProps::of($row->cell($z)->seen)->hex, Zone::cases()), $section->rows);
     }
 }

@@ -13,7 +13,7 @@ final readonly class LitAreaProps
      * @param  float|null  $cm2  null while none of the mesh is this area
      * @param  float|null  $exposure  mean share of the spray from above, 0..1
      * @param  list<float>  $shares  of the five zones, recess to edge
-     * @param  string|null  $advice  what the light means for painting it
+     * @param  list<string>  $advice  what the light means for painting it
      * @param  list<list<string>>  $rows  hex of the five zones: bare, then after every layer
      */
     public function __construct(
@@ -23,7 +23,7 @@ final readonly class LitAreaProps
         public ?float $cm2,
         public ?float $exposure,
         public array $shares,
-        public ?string $advice,
+        public array $advice,
         public array $rows,
     ) {
     }

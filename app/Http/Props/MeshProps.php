@@ -17,6 +17,7 @@ final readonly class MeshProps
      * @param  list<string>  $remarks  what is wrong with it, and whether it matters
      * @param  list<float>  $move  mm
      * @param  float  $turn  degrees about up
+     * @param  bool  $isJoined  set on another part by its face
      */
     public function __construct(
         public int $id,
@@ -33,6 +34,7 @@ final readonly class MeshProps
         public array $move,
         public float $turn,
         public bool $mirror,
+        public bool $isJoined,
     ) {
     }
 
@@ -56,6 +58,7 @@ final readonly class MeshProps
             $mesh->pose['move'] ?? [0.0, 0.0, 0.0],
             $mesh->pose['turn'] ?? 0.0,
             $mesh->pose['mirror'] ?? false,
+            isset($mesh->pose['joint']),
         );
     }
 }

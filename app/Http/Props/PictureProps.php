@@ -16,6 +16,7 @@ final readonly class PictureProps
      * @param  list<float>|null  $crop  left, top, width, height, 0..1
      * @param  Shading|null  $shading  null until the painter was asked
      * @param  list<string>  $remarks  what was found out when it came in
+     * @param  CameraProps|null  $camera  from where the mesh looks as this photo does
      */
     public function __construct(
         public int $id,
@@ -29,6 +30,7 @@ final readonly class PictureProps
         public ?array $crop,
         public ?NeutralProps $neutral,
         public array $remarks,
+        public ?CameraProps $camera,
     ) {
     }
 
@@ -46,6 +48,7 @@ final readonly class PictureProps
             $picture->crop,
             NeutralProps::of($picture),
             $picture->remarks ?? [],
+            CameraProps::of($picture->camera),
         );
     }
 

@@ -41,7 +41,7 @@ final readonly class SectionProps
     public static function predict(Figure $figure, Area $area, array $drafts): self
     {
         $optics = FigureOptics::of($figure, $area);
-        $layers = FigureOptics::layers($drafts);
+        $layers = $optics->layers($drafts);
         $section = $optics->prediction->onTop($optics->start, $layers);
         $fromTheSide = self::fromTheSide($optics, $drafts);
         $rows = [];
@@ -100,7 +100,7 @@ final readonly class SectionProps
 
             return $flop === null ? $pot->optics() : (new EstimatePaint)($flop, $pot->opacity, $pot->strength);
         };
-        $layers = FigureOptics::layers($drafts, $side);
+        $layers = $optics->layers($drafts, $side);
 
         return $flakes ? $optics->prediction->onTop($optics->start, $layers) : null;
     }

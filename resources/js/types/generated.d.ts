@@ -167,6 +167,12 @@ export interface BuiltPartProps {
     attachments: string | null;
 }
 
+export interface CameraProps {
+    from: Array<number>;
+    to: Array<number>;
+    size: number;
+}
+
 export interface CardAreaProps {
     name: string;
     partName: string | null;
@@ -436,9 +442,9 @@ export interface LayerProps {
 
 export interface LightProps {
     up: string;
+    front: string;
     heightMm: number | null;
-    spread: number;
-    passes: number;
+    sprays: Array<SprayProps>;
     state: string;
     progress: number;
     problem: string | null;
@@ -446,8 +452,12 @@ export interface LightProps {
     dataUrl: string | null;
     triangles: number;
     sizeMm: number;
+    noAreaCm2: number;
     areas: Array<LitAreaProps>;
     borders: Array<BorderProps>;
+    apart: Array<string>;
+    camera: CameraProps | null;
+    stillUrl: string | null;
 }
 
 export interface LitAreaProps {
@@ -457,7 +467,7 @@ export interface LitAreaProps {
     cm2: number | null;
     exposure: number | null;
     shares: Array<number>;
-    advice: string | null;
+    advice: Array<string>;
     rows: Array<Array<string>>;
 }
 
@@ -510,6 +520,7 @@ export interface MeshProps {
     move: Array<number>;
     turn: number;
     mirror: boolean;
+    isJoined: boolean;
 }
 
 export interface MixAnswerProps {
@@ -643,6 +654,7 @@ export interface PictureProps {
     crop: Array<number> | null;
     neutral: NeutralProps | null;
     remarks: Array<string>;
+    camera: CameraProps | null;
 }
 
 export interface PieceReadingProps {
@@ -913,6 +925,14 @@ export interface SillItemProps {
     at: string;
     url: string;
     timerId: number | null;
+}
+
+export interface SprayProps {
+    technique: Technique;
+    elevation: number;
+    side: number;
+    spread: number;
+    passes: number;
 }
 
 export interface StageProps {

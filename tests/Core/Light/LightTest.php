@@ -135,7 +135,7 @@ final class LightTest extends TestCase
     public function test_numbers_of_an_exposure_are_bounded_and_in_order(): void
     {
         $mesh = Shapes::box(10.0, 10.0, 10.0, 4);
-        $study = LightStudy::of($mesh, MeshMeasures::of($mesh), ($cone = SprayCone::around(self::UP, 30.0, 64))->directions);
+        $study = LightStudy::of($mesh, MeshMeasures::of($mesh), ($cone = SprayCone::around(self::UP, 30.0, 16))->directions);
         $exposure = $study->exposure($cone);
         self::assertCount(11, $exposure->deciles);
         $sorted = $exposure->deciles;

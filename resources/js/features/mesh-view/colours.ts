@@ -1,7 +1,9 @@
+import type { SprayProps } from '@/types/generated';
 import type { LitMesh } from './data';
 
-export type View = 'prime' | 'exposure' | 'zones' | 'finish' | 'lightness' | 'areas' | 'glow';
+export type View = 'bare' | 'prime' | 'exposure' | 'zones' | 'finish' | 'lightness' | 'areas' | 'glow';
 
+type Rgb = readonly [number, number, number];
 type AreaColours = { id: number; rows: readonly (readonly string[])[] };
 
 /** sRGB 0..1 to linear light (IEC 61966-2-1). */
@@ -18,18 +20,27 @@ const ZONE_GREYS = [0.02, 0.08, 0.22, 0.5, 0.9];
 const BARE = 0.25;
 /** Hits of spray at full exposure in one pass: as the technique has it (core/Finish/Technique). */
 const HITS = 1.2;
+const BLACK = 0.02;
+/** Luminance of each primer, and the order they are sprayed in: shade from below, grey from the side, white from above. */
+const PRIMERS: readonly { technique: string; luminance: number }[] = [
+    { technique: 'spray from below', luminance: 0.07 },
+    { technique: 'spray from 45 degrees', luminance: 0.35 },
+    { technique: 'zenithal spray', luminance: 0.8 },
+];
 
 /**
  * Linear colours, three corners a triangle. Everything that is not paint is grey.
  *
  * @param step layers put on so far, for the finish
+ * @param shown which of the sprays the exposure is of
  */
 export function colours(
     mesh: LitMesh,
     view: View,
     areas: readonly AreaColours[],
     step: number,
-    passes: number,
+    sprays: readonly SprayProps[],
+    shown: number,
     chosen: number | null,
     glow: Uint8Array | null,
 ): Float32Array {
@@ -39,23 +50,30 @@ export function colours(
     );
     // The lamp shines in the colour of its own light.
     const lamp = paint.get(chosen ?? 0)?.[4] ?? grey(1);
+    const coats = PRIMERS.flatMap(({ technique, luminance }) => {
+        const index = sprays.findIndex((spray) => spray.technique === technique);
+        const passes = sprays[index]?.passes ?? 0;
+        return passes > 0 ? [{ exposure: mesh.exposures[index], passes, luminance }] : [];
+    });
     const order = new Map(areas.map((area, i) => [area.id, i]));
+    const blended = view === 'finish' || view === 'lightness' ? blend(mesh, paint) : null;
     for (let t = 0; t < mesh.areas.length; t++) {
         const area = mesh.areas[t] ?? 0;
         const zone = mesh.zones[t] ?? 2;
         for (let k = 0; k < 3; k++) {
-            const light = (mesh.exposure[mesh.corners[3 * t + k] ?? 0] ?? 0) / 255;
+            const v = mesh.corners[3 * t + k] ?? 0;
             const at = 9 * t + 3 * k;
             let c: readonly [number, number, number];
             switch (view) {
+                case 'bare':
+                    c = grey(BARE);
+                    break;
                 case 'exposure':
-                    c = grey(light);
+                    c = grey((mesh.exposures[shown]?.[v] ?? 0) / 255);
                     break;
-                case 'prime': {
-                    const covered = 1 - Math.exp(-HITS * passes * light);
-                    c = grey(0.02 * (1 - covered) + 0.8 * covered);
+                case 'prime':
+                    c = grey(primed(v, coats));
                     break;
-                }
                 case 'zones':
                     c = grey(ZONE_GREYS[zone] ?? BARE);
                     break;
@@ -65,7 +83,7 @@ export function colours(
                 case 'glow': {
                     // A dark room: a little of everything, and what the lamp gives.
                     const own = area === chosen ? grey(1) : (paint.get(area)?.[2] ?? grey(BARE));
-                    const lit = area === chosen ? 1 : (glow?.[mesh.corners[3 * t + k] ?? 0] ?? 0) / 255;
+                    const lit = area === chosen ? 1 : (glow?.[v] ?? 0) / 255;
                     c = [
                         own[0] * (0.06 + 0.94 * lit * lamp[0]),
                         own[1] * (0.06 + 0.94 * lit * lamp[1]),
@@ -74,7 +92,7 @@ export function colours(
                     break;
                 }
                 default:
-                    c = paint.get(area)?.[zone] ?? grey(BARE);
+                    c = blended?.(t, v) ?? paint.get(area)?.[zone] ?? grey(BARE);
                     if (view === 'lightness') c = grey(0.2126 * c[0] + 0.7152 * c[1] + 0.0722 * c[2]);
             }
             out[at] = c[0];
@@ -83,6 +101,47 @@ export function colours(
         }
     }
     return out;
+}
+
+/**
+ * Colours run into each other within an area, as a brush draws them: each corner has the mean of the triangles of its area
+ * around it. Where areas meet they stay apart.
+ */
+function blend(mesh: LitMesh, paint: ReadonlyMap<number, readonly Rgb[]>): (triangle: number, vertex: number) => Rgb {
+    const vertices = mesh.positions.length / 3;
+    const place = new Map([...paint.keys()].map((id, i) => [id, i]));
+    const sums = new Float32Array(4 * vertices * Math.max(1, paint.size));
+    const at = (t: number, v: number) => 4 * ((place.get(mesh.areas[t] ?? 0) ?? 0) * vertices + v);
+    for (let t = 0; t < mesh.areas.length; t++) {
+        const c = paint.get(mesh.areas[t] ?? 0)?.[mesh.zones[t] ?? 2];
+        if (!c) continue;
+        for (let k = 0; k < 3; k++) {
+            const i = at(t, mesh.corners[3 * t + k] ?? 0);
+            sums[i] = (sums[i] ?? 0) + c[0];
+            sums[i + 1] = (sums[i + 1] ?? 0) + c[1];
+            sums[i + 2] = (sums[i + 2] ?? 0) + c[2];
+            sums[i + 3] = (sums[i + 3] ?? 0) + 1;
+        }
+    }
+    return (t, v) => {
+        const i = at(t, v);
+        const n = sums[i + 3] ?? 0;
+        if (n === 0 || !paint.has(mesh.areas[t] ?? 0)) return grey(BARE);
+        return [(sums[i] ?? 0) / n, (sums[i + 1] ?? 0) / n, (sums[i + 2] ?? 0) / n];
+    };
+}
+
+/** Random drops over black: each spray covers what it reaches, and what came before shows between. */
+function primed(
+    v: number,
+    coats: readonly { exposure: LitMesh['exposures'][number] | undefined; passes: number; luminance: number }[],
+): number {
+    let seen = BLACK;
+    for (const { exposure, passes, luminance } of coats) {
+        const covered = 1 - Math.exp((-HITS * passes * (exposure?.[v] ?? 0)) / 255);
+        seen = seen * (1 - covered) + luminance * covered;
+    }
+    return seen;
 }
 
 function grey(v: number): [number, number, number] {

@@ -6,16 +6,16 @@ export type LitMesh = {
     corners: Uint32Array;
     /** Id of the area of each triangle; 0 for none. */
     areas: Uint32Array;
-    /** 0..255 by vertex: how much of the spray it receives. */
-    exposure: Uint8Array;
+    /** 0..255 by vertex: how much of each directed spray it receives, in the order of the sprays. */
+    exposures: readonly Uint8Array[];
     /** 0 recess .. 4 edge, by triangle. */
     zones: Uint8Array;
 };
 
-export async function loadMesh(path: string, signal: AbortSignal): Promise<LitMesh> {
+export async function loadMesh(path: string, sprays: number, signal: AbortSignal): Promise<LitMesh> {
     const response = await fetch(path, { signal });
     if (!response.ok) throw new Error(`the mesh cannot be loaded (${response.status})`);
-    return parseMesh(await response.arrayBuffer());
+    return parseMesh(await response.arrayBuffer(), sprays);
 }
 
 /** How an area that shines lights every vertex, 0..255. */
@@ -25,7 +25,7 @@ export async function loadGlow(path: string, signal: AbortSignal): Promise<Uint8
     return new Uint8Array(await response.arrayBuffer());
 }
 
-export function parseMesh(buffer: ArrayBuffer): LitMesh {
+export function parseMesh(buffer: ArrayBuffer, sprays: number): LitMesh {
     const head = new Uint32Array(buffer, 0, 2);
     const vertices = head[0] ?? 0;
     const triangles = head[1] ?? 0;
@@ -39,7 +39,7 @@ export function parseMesh(buffer: ArrayBuffer): LitMesh {
         positions: new Float32Array(buffer, take(12 * vertices), 3 * vertices),
         corners: new Uint32Array(buffer, take(12 * triangles), 3 * triangles),
         areas: new Uint32Array(buffer, take(4 * triangles), triangles),
-        exposure: new Uint8Array(buffer, take(vertices), vertices),
+        exposures: Array.from({ length: sprays }, () => new Uint8Array(buffer, take(vertices), vertices)),
         zones: new Uint8Array(buffer, take(triangles), triangles),
     };
     if (at !== buffer.byteLength) throw new Error('the mesh was cut off on its way');

@@ -2,9 +2,10 @@ import { useEffect, useRef, useState } from 'react';
 import { Vector3 } from 'three';
 import { colours, type View } from './colours';
 import { loadGlow, loadMesh, type LitMesh } from './data';
+import type { CameraProps, LightProps } from '@/types/generated';
 import { MeshViewer } from './viewer';
 
-const UPS: Record<string, [number, number, number]> = {
+const SIDES: Record<string, [number, number, number]> = {
     x: [1, 0, 0],
     y: [0, 1, 0],
     z: [0, 0, 1],
@@ -17,28 +18,38 @@ const UPS: Record<string, [number, number, number]> = {
 export function MeshView({
     dataUrl,
     glowUrl,
-    up,
+    light,
     view,
     areas,
     step,
-    passes,
+    shown = 0,
     chosen,
     isLit,
+    camera,
+    label = 'The mesh',
     onPick,
+    onViewer,
 }: {
     dataUrl: string;
     /** Of the glow of the chosen area; null while it is not looked at. */
     glowUrl: string | null;
-    up: string;
+    light: Pick<LightProps, 'up' | 'front' | 'sprays' | 'sizeMm'>;
     view: View;
     areas: readonly { id: number; rows: readonly (readonly string[])[] }[];
     step: number;
-    passes: number;
+    /** Which of the sprays the exposure is of. */
+    shown?: number;
     /** Area that is shown strong. */
     chosen: number | null;
     isLit: boolean;
-    onPick: (at: [number, number, number], areaId: number) => void;
+    /** From where it is looked at first. */
+    camera: CameraProps | null;
+    label?: string;
+    onPick?: (at: [number, number, number], areaId: number) => void;
+    /** Of what draws it, for who keeps the place one looks from; null when it is gone. */
+    onViewer?: (viewer: MeshViewer | null) => void;
 }) {
+    const { up, front, sprays, sizeMm } = light;
     const canvas = useRef<HTMLCanvasElement>(null);
     const viewer = useRef<MeshViewer | null>(null);
     const [mesh, setMesh] = useState<LitMesh | null>(null);
@@ -47,6 +58,11 @@ export function MeshView({
             ? null
             : 'This browser cannot draw meshes (no WebGL). Measures and zones are in the table all the same.',
     );
+    // Whoever is told may be another function at every drawing of the page.
+    const told = useRef(onViewer);
+    useEffect(() => {
+        told.current = onViewer;
+    });
     const down = useRef<{ x: number; y: number } | null>(null);
 
     useEffect(() => {
@@ -56,6 +72,7 @@ export function MeshView({
         if (!canDraw()) return;
         const made = new MeshViewer(element, getComputedStyle(box).backgroundColor);
         viewer.current = made;
+        told.current?.(made);
         const observer = new ResizeObserver(() => {
             made.resize(box.clientWidth, box.clientHeight);
         });
@@ -70,12 +87,13 @@ export function MeshView({
             surround.disconnect();
             made.dispose();
             viewer.current = null;
+            told.current?.(null);
         };
     }, []);
 
     useEffect(() => {
         const loading = new AbortController();
-        loadMesh(dataUrl, loading.signal)
+        loadMesh(dataUrl, sprays.length, loading.signal)
             .then(setMesh)
             .catch((error: unknown) => {
                 if (!loading.signal.aborted) setProblem(error instanceof Error ? error.message : String(error));
@@ -83,7 +101,7 @@ export function MeshView({
         return () => {
             loading.abort();
         };
-    }, [dataUrl]);
+    }, [dataUrl, sprays.length]);
 
     const [glow, setGlow] = useState<{ of: string; bytes: Uint8Array } | null>(null);
     useEffect(() => {
@@ -102,18 +120,25 @@ export function MeshView({
         };
     }, [glowUrl]);
 
-    const shown = useRef('');
+    const dressed = useRef('');
     useEffect(() => {
         if (!mesh || !viewer.current) return;
         // Another area or cone keeps the place one looks from; another mesh does not.
-        const key = `${mesh.corners.length} ${up}`;
-        if (shown.current !== key) viewer.current.show(mesh, new Vector3(...(UPS[up] ?? [0, 0, 1])));
-        shown.current = key;
+        const key = `${mesh.corners.length} ${up} ${front}`;
+        if (dressed.current !== key)
+            viewer.current.show(
+                mesh,
+                new Vector3(...(SIDES[up] ?? [0, 0, 1])),
+                new Vector3(...(SIDES[front] ?? [0, -1, 0])),
+                camera,
+                sizeMm,
+            );
+        dressed.current = key;
         viewer.current.paint(
-            colours(mesh, view, areas, step, passes, chosen, glow?.of === glowUrl ? glow.bytes : null),
+            colours(mesh, view, areas, step, sprays, shown, chosen, glow?.of === glowUrl ? glow.bytes : null),
             isLit && view !== 'glow',
         );
-    }, [mesh, up, view, areas, step, passes, chosen, isLit, glow, glowUrl]);
+    }, [mesh, up, front, sprays, sizeMm, camera, view, areas, step, shown, chosen, isLit, glow, glowUrl]);
 
     return (
         <div className="absolute inset-0 bg-room">
@@ -121,7 +146,7 @@ export function MeshView({
                 ref={canvas}
                 tabIndex={0}
                 role="application"
-                aria-label="The mesh. Arrows turn it, plus and minus come nearer and go away; a press chooses an area."
+                aria-label={`${label}. Arrows turn it, plus and minus come nearer and go away${onPick ? '; a press chooses an area' : ''}.`}
                 className="h-full w-full touch-none"
                 onKeyDown={(event) => {
                     if (viewer.current?.turn(event.key)) event.preventDefault();
@@ -134,7 +159,7 @@ export function MeshView({
                     const from = down.current;
                     if (!from || Math.hypot(event.clientX - from.x, event.clientY - from.y) > 4) return;
                     const hit = viewer.current?.pick(event.clientX, event.clientY);
-                    if (hit && mesh) onPick(hit.at, mesh.areas[hit.triangle] ?? 0);
+                    if (hit && mesh) onPick?.(hit.at, mesh.areas[hit.triangle] ?? 0);
                 }}
             />
             {problem !== null && <p className="absolute inset-x-0 top-0 bg-raised p-3 text-sm">{problem}</p>}

@@ -15,15 +15,18 @@ import {
     WebGLRenderer,
 } from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
+import type { CameraProps } from '@/types/generated';
 import type { LitMesh } from './data';
 
 const TURN = Math.PI / 24;
+/** Degrees from the lower to the upper edge. */
+const FIELD = 35;
 
 /** A mesh on the screen: turned by mouse, touch or arrow keys; drawn only when something changed. */
 export class MeshViewer {
     private readonly renderer: WebGLRenderer;
     private readonly scene = new Scene();
-    private readonly camera = new PerspectiveCamera(35, 1, 0.1, 10_000);
+    private readonly camera = new PerspectiveCamera(FIELD, 1, 0.1, 10_000);
     private readonly controls: OrbitControls;
     private readonly painted = new MeshBasicMaterial({ vertexColors: true });
     private readonly lit = new MeshLambertMaterial({ vertexColors: true });
@@ -46,7 +49,8 @@ export class MeshViewer {
         });
     }
 
-    show(data: LitMesh, up: Vector3): void {
+    /** @param camera kept before; null looks from the front and a little above */
+    show(data: LitMesh, up: Vector3, front: Vector3, camera: CameraProps | null, size: number): void {
         const n = data.corners.length;
         const places = new Float32Array(3 * n);
         for (let i = 0; i < n; i++) {
@@ -65,15 +69,47 @@ export class MeshViewer {
         const sphere = geometry.boundingSphere;
         if (sphere) {
             this.camera.up.copy(up);
-            // From the front and a little above; the front is the side across from up.
-            const front = Math.abs(up.z) > 0.5 ? new Vector3(0.35, -1, 0.25) : new Vector3(0.35, 0.25, 1);
-            this.camera.position.copy(sphere.center).addScaledVector(front.normalize(), 3.1 * sphere.radius);
             this.camera.near = sphere.radius / 100;
             this.camera.far = 20 * sphere.radius;
+            const towards = front
+                .clone()
+                .addScaledVector(new Vector3().crossVectors(up, front), 0.35)
+                .addScaledVector(up, 0.25)
+                .normalize();
             this.controls.target.copy(sphere.center);
+            this.camera.position.copy(sphere.center).addScaledVector(towards, 3.4 * sphere.radius);
+            if (camera) this.look(camera, size);
             this.controls.update();
         }
         this.draw();
+    }
+
+    /** @param size longest side of the figure now: what was kept of a smaller one is scaled */
+    look(camera: CameraProps, size: number): void {
+        const by = size > 0 ? size / camera.size : 1;
+        this.controls.target.fromArray(camera.to).multiplyScalar(by);
+        this.camera.position.fromArray(camera.from).multiplyScalar(by);
+        this.controls.update();
+        this.draw();
+    }
+
+    seenFrom(size: number): CameraProps {
+        return { from: this.camera.position.toArray(), to: this.controls.target.toArray(), size };
+    }
+
+    /** What is on the screen now, as PNG for paper. */
+    still(): Promise<Blob | null> {
+        // On paper the room is white.
+        const room = this.scene.background;
+        this.scene.background = new Color('#ffffff');
+        this.render();
+        return new Promise((resolve) => {
+            this.canvas.toBlob((blob) => {
+                this.scene.background = room;
+                this.draw();
+                resolve(blob);
+            }, 'image/png');
+        });
     }
 
     paint(colours: Float32Array, isLit: boolean): void {
@@ -135,7 +171,11 @@ export class MeshViewer {
 
     resize(width: number, height: number): void {
         this.renderer.setSize(width, height, false);
-        this.camera.aspect = width / Math.max(1, height);
+        const aspect = width / Math.max(1, height);
+        this.camera.aspect = aspect;
+        // A narrow view sees as far to the sides as one three quarters as wide as it is high.
+        const half = Math.tan((FIELD / 2) * (Math.PI / 180)) * Math.max(1, 0.75 / aspect);
+        this.camera.fov = 2 * Math.atan(half) * (180 / Math.PI);
         this.camera.updateProjectionMatrix();
         this.draw();
     }
@@ -153,9 +193,13 @@ export class MeshViewer {
         this.waiting = true;
         requestAnimationFrame(() => {
             this.waiting = false;
-            this.headlight.position.copy(this.camera.position);
-            this.renderer.render(this.scene, this.camera);
+            this.render();
             this.canvas.dataset['drawn'] = 'yes';
         });
+    }
+
+    private render(): void {
+        this.headlight.position.copy(this.camera.position);
+        this.renderer.render(this.scene, this.camera);
     }
 }

@@ -3,6 +3,7 @@ import clsx from 'clsx';
 import { Check, Minus, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { useRun, type StepChange } from '@/features/bench/use-run';
+import { MeshBeside } from '@/features/mesh-view/mesh-beside';
 import { Shell } from '@/features/shell/shell';
 import { ApiError, send } from '@/shared/lib/api';
 import { areasWords, many } from '@/shared/lib/format';
@@ -44,6 +45,7 @@ export default function RunPage(props: Props) {
 }
 
 function Run({ figure, run, pots, short, onMesh }: Props) {
+    const [where, setWhere] = useState(false);
     const { steps, waiting, problem, conflict, record, show, dropConflict } = useRun(run, () => {
         router.reload({ only: ['sill', 'figure'] });
     });
@@ -164,12 +166,27 @@ function Run({ figure, run, pots, short, onMesh }: Props) {
                         onPhoto={show}
                     />
                     {onMesh && step.areaIds.length === 1 && (
-                        <Link
-                            className="text-base underline underline-offset-4"
-                            href={url('figures.light', { figure: figure.id, area: step.areaIds[0] ?? 0 })}
+                        <details
+                            className="text-base"
+                            onToggle={(event) => {
+                                setWhere(event.currentTarget.open);
+                            }}
                         >
-                            Where it is on the mesh
-                        </Link>
+                            <summary className="inline-block cursor-pointer underline underline-offset-4">
+                                Where it is on the mesh
+                            </summary>
+                            {where && (
+                                <div className="relative mt-2 h-80 border border-line">
+                                    <MeshBeside
+                                        figureId={figure.id}
+                                        view="areas"
+                                        chosen={step.areaIds[0] ?? null}
+                                        camera={null}
+                                        label={`${areasWords(step.areaName)} on the mesh`}
+                                    />
+                                </div>
+                            )}
+                        </details>
                     )}
                     <Timers runId={run.id} what={`${areasWords(step.areaName)}, ${step.title}`} />
                     <Link

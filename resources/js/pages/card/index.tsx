@@ -6,10 +6,10 @@ import { Button } from '@/shared/ui/button';
 import { MixList } from '@/shared/ui/drops';
 import type { CardAreaProps, FigureProps, WorkCardProps } from '@/types/generated';
 
-type Props = { figure: FigureProps; areas: CardAreaProps[]; work: WorkCardProps | null };
+type Props = { figure: FigureProps; areas: CardAreaProps[]; work: WorkCardProps | null; stillUrl: string | null };
 
 /** The recipe on paper: the section, the mixes in drops, the steps, room for notes. */
-export default function CardPage({ figure, areas, work }: Props) {
+export default function CardPage({ figure, areas, work, stillUrl }: Props) {
     return (
         <div className="mx-auto max-w-4xl p-6 print:max-w-none print:p-0">
             <Head title={`Card of ${figure.name}`} />
@@ -34,6 +34,13 @@ export default function CardPage({ figure, areas, work }: Props) {
                 </a>
             </nav>
             <header className="mb-4 border-b-2 border-ink pb-2">
+                {stillUrl !== null && (
+                    <img
+                        src={stillUrl}
+                        alt={`${figure.name} as planned, on its mesh`}
+                        className="float-right ml-4 h-48 w-auto max-w-[45%] object-contain"
+                    />
+                )}
                 <h1 className="text-2xl">{figure.name}</h1>
                 <p className="text-sm text-quiet">
                     {[
@@ -45,6 +52,7 @@ export default function CardPage({ figure, areas, work }: Props) {
                         .filter((fact) => fact !== null)
                         .join(', ')}
                 </p>
+                <div className="clear-both" />
             </header>
             {areas.length === 0 && <p>No area has a finish yet: there is nothing to print.</p>}
             {areas.map((area) => (

@@ -1,8 +1,10 @@
 import { Link, router } from '@inertiajs/react';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { HeatMap } from '@/features/compare/heat-map';
 import { ComparedZones } from '@/features/compare/zones';
 import { ReferenceBoard, type BoardMark, type Drawn, type Tool } from '@/features/reference-board/board';
+import { MeshBeside } from '@/features/mesh-view/mesh-beside';
+import type { MeshViewer } from '@/features/mesh-view/viewer';
 import { PicturePanel, type Purpose } from '@/features/reference-board/picture-panel';
 import { Shell } from '@/features/shell/shell';
 import { ApiError, send } from '@/shared/lib/api';
@@ -25,6 +27,7 @@ type Props = {
     references: PictureProps[];
     areas: ComparedAreaProps[];
     corrections: CorrectionProps[];
+    onMesh: boolean;
 };
 
 type Side = 'areas' | 'photo' | 'lessons';
@@ -38,7 +41,7 @@ const KEYS = [
 ] as const;
 
 /** The painted piece beside what was wanted and what was predicted. */
-export default function ComparePage({ figure, photos, photoId, references, areas, corrections }: Props) {
+export default function ComparePage({ figure, photos, photoId, references, areas, corrections, onMesh }: Props) {
     const photo = photos.find((p) => p.id === photoId);
     const worst = [...areas].sort((p, q) => (q.mean ?? -1) - (p.mean ?? -1))[0];
     const [areaId, setAreaId] = useState<number | null>(worst?.areaId ?? null);
@@ -48,6 +51,8 @@ export default function ComparePage({ figure, photos, photoId, references, areas
     const [purpose, setPurpose] = useState<Purpose | null>(null);
     const [reflectance, setReflectance] = useState('0.18');
     const [problem, setProblem] = useState<string | null>(null);
+    const [beside, setBeside] = useState(false);
+    const seen = useRef<{ viewer: MeshViewer | null; size: number }>({ viewer: null, size: 0 });
     const area = areas.find((a) => a.areaId === areaId);
 
     useKeys({
@@ -147,6 +152,19 @@ export default function ComparePage({ figure, photos, photoId, references, areas
                                 Table (CSV)
                             </a>
                         )}
+                        {photo && onMesh && (
+                            <label className="flex items-center gap-2 pb-2 text-sm">
+                                <input
+                                    type="checkbox"
+                                    className="h-6 w-6"
+                                    checked={beside}
+                                    onChange={(event) => {
+                                        setBeside(event.target.checked);
+                                    }}
+                                />
+                                mesh beside
+                            </label>
+                        )}
                         <div className="ml-auto">
                             <Booth figureId={figure.id} onProblem={setProblem} />
                         </div>
@@ -157,18 +175,53 @@ export default function ComparePage({ figure, photos, photoId, references, areas
                         </div>
                     )}
                     <div className="flex min-h-0 flex-1">
-                        {photo ? (
-                            <ReferenceBoard
-                                key={photo.id}
-                                picture={photo}
-                                after={photo.neutralUrl}
-                                split={0}
-                                marks={marksOf(area, photo, side === 'photo')}
-                                tool={purpose === null ? tool : purpose === 'chart' ? 'corners' : 'box'}
-                                spotRadius={SPOT}
-                                onDraw={(drawn) => void draw(drawn)}
-                            />
-                        ) : (
+                        {photo && (
+                            <div className="flex min-w-0 flex-1 basis-0">
+                                <ReferenceBoard
+                                    key={photo.id}
+                                    picture={photo}
+                                    after={photo.neutralUrl}
+                                    split={0}
+                                    marks={marksOf(area, photo, side === 'photo')}
+                                    tool={purpose === null ? tool : purpose === 'chart' ? 'corners' : 'box'}
+                                    spotRadius={SPOT}
+                                    onDraw={(drawn) => void draw(drawn)}
+                                />
+                            </div>
+                        )}
+                        {photo && beside && (
+                            <div className="relative min-w-0 flex-1 basis-0 border-l border-line">
+                                <MeshBeside
+                                    key={photo.id}
+                                    figureId={figure.id}
+                                    view="finish"
+                                    chosen={areaId}
+                                    camera={photo.camera}
+                                    label="The finish as planned"
+                                    onViewer={(viewer, size) => {
+                                        seen.current = { viewer, size };
+                                    }}
+                                />
+                                <Button
+                                    size="small"
+                                    className="absolute right-2 bottom-2"
+                                    onClick={() => {
+                                        const { viewer, size } = seen.current;
+                                        if (viewer)
+                                            void attempt(() =>
+                                                send(
+                                                    'PATCH',
+                                                    url('pictures.update', { figure: figure.id, picture: photo.id }),
+                                                    { camera: viewer.seenFrom(size) },
+                                                ),
+                                            );
+                                    }}
+                                >
+                                    The photo looks from here
+                                </Button>
+                            </div>
+                        )}
+                        {!photo && (
                             <p className="m-auto max-w-md border border-dashed border-strong p-8 text-center text-base">
                                 No photo of the painted piece yet. Put a grey card beside it, take it in even light, and
                                 add it here.
@@ -176,7 +229,12 @@ export default function ComparePage({ figure, photos, photoId, references, areas
                         )}
                     </div>
                 </section>
-                <nav aria-label="All areas" className="shrink-0 overflow-y-auto border-l border-line p-3 lg:w-[23rem]">
+                {/* Photo and mesh need the room. */}
+                <nav
+                    aria-label="All areas"
+                    hidden={beside}
+                    className="shrink-0 overflow-y-auto border-l border-line p-3 lg:w-[23rem]"
+                >
                     <HeatMap areas={areas} chosen={areaId} onChoose={setAreaId} />
                     <p className="text-xs text-quiet">
                         The blacker, the farther off.{' '}

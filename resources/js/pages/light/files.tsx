@@ -11,6 +11,7 @@ import { Pick } from '@/shared/ui/pick';
 import type { FigureProps, LightProps, MeshProps } from '@/types/generated';
 
 const NONE = 'none';
+const SIDES = ['z', 'y', 'x', '-z', '-y', '-x'];
 const FIELD = 'w-full border border-strong bg-raised px-2 py-1';
 
 /** Print files: what each is, where it stands on the finished figure, and which way is up. */
@@ -20,12 +21,20 @@ export function Files({
     parts,
     light,
     onSettings,
+    isJoining,
+    onJoin,
+    onMoved,
 }: {
     figure: FigureProps;
     meshes: readonly MeshProps[];
     parts: readonly { id: number; name: string }[];
     light: LightProps;
     onSettings: (change: Record<string, unknown>) => void;
+    /** A face is waited for. */
+    isJoining: boolean;
+    onJoin: () => void;
+    /** A part stands otherwise now. */
+    onMoved: () => void;
 }) {
     const input = useRef<HTMLInputElement>(null);
     const [sent, setSent] = useState<number | null | undefined>(undefined);
@@ -50,6 +59,11 @@ export function Files({
             body ? send('PATCH', url('meshes.update', path), body) : send('DELETE', url('meshes.destroy', path)),
         );
         if (done) router.reload();
+    }
+
+    async function turnAtJoint(mesh: MeshProps, degrees: number) {
+        const path = { figure: figure.id, mesh: mesh.id };
+        if (await attempt(() => send('POST', url('meshes.turn', path), { degrees }))) onMoved();
     }
 
     return (
@@ -77,20 +91,40 @@ export function Files({
             >
                 {sent === undefined ? 'Bring in print files (STL, OBJ, 3MF)' : uploadWords(sent)}
             </Button>
-            <div className="grid grid-cols-2 gap-2">
+            {meshes.length > 1 && light.dataUrl !== null && (
+                <div className="flex flex-wrap items-center gap-2">
+                    <Button look={isJoining ? 'main' : 'plain'} onClick={onJoin}>
+                        {isJoining ? 'Leave it' : 'Set a part on another'}
+                    </Button>
+                    <span className="text-xs">Face on face: press one, then the other.</span>
+                </div>
+            )}
+            <div className="grid grid-cols-3 items-end gap-2">
                 <Pick
-                    label="Up on the finished figure"
+                    label="Up"
                     value={light.up}
-                    options={['z', 'y', 'x', '-z', '-y', '-x'].map((value) => ({ value, label: value }))}
+                    options={SIDES.map((value) => ({ value, label: value }))}
                     onPick={(up) => {
                         onSettings({ up });
                     }}
                 />
+                <Pick
+                    label="Front"
+                    value={light.front}
+                    options={SIDES.filter((side) => side.slice(-1) !== light.up.slice(-1)).map((value) => ({
+                        value,
+                        label: value,
+                    }))}
+                    onPick={(front) => {
+                        onSettings({ front });
+                    }}
+                />
                 <label>
-                    <span className="mb-1 block text-xs text-quiet">Height, mm (empty: as in the files)</span>
+                    <span className="mb-1 block text-xs text-quiet">Height, mm</span>
                     <input
                         inputMode="decimal"
                         className={`${FIELD} min-h-10`}
+                        placeholder="as in files"
                         defaultValue={light.heightMm ?? ''}
                         onBlur={(event) => {
                             const text = event.target.value.replace(',', '.');
@@ -188,6 +222,20 @@ export function Files({
                                 />
                                 mirrored
                             </label>
+                            {mesh.isJoined && (
+                                <div className="mt-1 flex items-center gap-2 text-xs">
+                                    Turn it at its joint
+                                    {[-90, -15, 15, 90].map((degrees) => (
+                                        <Button
+                                            key={degrees}
+                                            size="small"
+                                            onClick={() => void turnAtJoint(mesh, degrees)}
+                                        >
+                                            {degrees > 0 ? `+${degrees}` : degrees}°
+                                        </Button>
+                                    ))}
+                                </div>
+                            )}
                         </details>
                     </li>
                 ))}

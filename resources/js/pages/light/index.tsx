@@ -1,30 +1,31 @@
-import { Link, router } from '@inertiajs/react';
-import { useEffect, useState } from 'react';
+import { router } from '@inertiajs/react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { MeshView } from '@/features/mesh-view/mesh-view';
+import type { MeshViewer } from '@/features/mesh-view/viewer';
 import type { View } from '@/features/mesh-view/colours';
 import { Shell } from '@/features/shell/shell';
-import { ApiError, send } from '@/shared/lib/api';
-import { many, one } from '@/shared/lib/format';
+import { send } from '@/shared/lib/api';
 import { url } from '@/shared/lib/url';
+import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
 import { Choice } from '@/shared/ui/choice';
 import { Notice } from '@/shared/ui/notice';
-import { Pick } from '@/shared/ui/pick';
 import type { FigureProps, LightProps, LitAreaProps, MeshProps } from '@/types/generated';
+import { Areas } from './areas';
 import { Files } from './files';
+import { Sprays, type SprayChange } from './sprays';
+import { Tools, type Seed, type Tool } from './tools';
 
 type Props = { figure: FigureProps; meshes: MeshProps[]; parts: { id: number; name: string }[]; light: LightProps };
 
-type Tool = 'look' | 'piece' | 'crease' | 'brush';
+type Point = [number, number, number];
 
 const KEYS = [
     ['arrows', 'turn the mesh'],
     ['+  -', 'nearer, farther'],
 ] as const;
 
-const NONE = 'none';
-
-/** The printed mesh and the light on it: where spray from above falls, what that means for every area. */
+/** The printed mesh and the light on it: where directed spray falls, what that means for every area. */
 export default function LightPage(props: Props) {
     const { figure, meshes, parts } = props;
     const [light, setLight] = useState(props.light);
@@ -32,13 +33,21 @@ export default function LightPage(props: Props) {
     const [view, setView] = useState<View>(() => (asked(props.light.areas) === null ? 'finish' : 'areas'));
     const [isLit, setLit] = useState(true);
     const [step, setStep] = useState(99);
+    const [spray, setSpray] = useState(0);
     const [tool, setTool] = useState<Tool>('look');
     const [size, setSize] = useState({ crease: 30, brush: 2 });
+    const [seeds, setSeeds] = useState<Seed[]>([]);
     const [area, setArea] = useState<number | null>(() => asked(props.light.areas));
-    const [said, setSaid] = useState<string | null>(null);
+    const [joining, setJoining] = useState<'no' | 'part' | { at: Point }>('no');
+    const { said, say, attempt } = useAttempt();
     const [tab, setTab] = useState<'areas' | 'files'>(props.light.dataUrl === null ? 'files' : 'areas');
+    const viewer = useRef<MeshViewer | null>(null);
+    const onViewer = useCallback((made: MeshViewer | null) => {
+        viewer.current = made;
+    }, []);
     const most = Math.max(1, ...light.areas.map((a) => a.rows.length - 1));
     const busy = light.state === 'waiting' || light.state === 'running';
+    const path = { figure: figure.id };
 
     useEffect(() => {
         if (!busy) return;
@@ -61,45 +70,76 @@ export default function LightPage(props: Props) {
         };
     }, [busy, figure.id]);
 
-    async function attempt(act: () => Promise<LightProps | { message: string }>) {
-        try {
-            const answer = await act();
-            if ('areas' in answer) setLight(answer);
-            else setSaid(answer.message);
-            if ('areas' in answer) setSaid(null);
-        } catch (error) {
-            if (!(error instanceof ApiError)) throw error;
-            setSaid(error.message);
-        }
+    /** Something that gives the light anew. */
+    function change(method: 'PUT' | 'POST', route: string, body?: unknown) {
+        return attempt(async () => {
+            setLight(await send<LightProps>(method, route, body));
+        });
     }
 
-    function pick(at: [number, number, number], areaId: number) {
-        if (tool === 'look') {
+    const compute = () => change('POST', url('light.compute', path));
+
+    function pick(at: Point, areaId: number) {
+        if (joining === 'part') {
+            setJoining({ at });
+            say('Now press the face that it is glued to.');
+        } else if (joining !== 'no') {
+            setJoining('no');
+            void attempt(() =>
+                send('POST', url('meshes.join', path), {
+                    at: joining.at,
+                    onto: at,
+                }),
+            ).then((done) => {
+                if (done) void compute();
+            });
+        } else if (tool === 'look') {
             setArea(areaId === 0 ? null : areaId);
-            return;
-        }
-        void attempt(() =>
-            send<LightProps>('POST', url('light.assign', { figure: figure.id }), {
+        } else if (tool === 'seeds') {
+            if (area !== null) setSeeds([...seeds, { at, areaId: area }]);
+            else say('Choose the area first that this seed is of.');
+        } else {
+            void change('POST', url('light.assign', path), {
                 at,
                 tool,
                 size: tool === 'brush' ? size.brush : size.crease,
                 areaId: area,
-            }),
-        );
+            });
+        }
+    }
+
+    async function keepLook() {
+        const made = viewer.current;
+        if (!made) return;
+        await attempt(async () => {
+            const still = await made.still();
+            const camera = made.seenFrom(light.sizeMm);
+            const form = new FormData();
+            camera.from.forEach((v) => {
+                form.append('camera[from][]', String(v));
+            });
+            camera.to.forEach((v) => {
+                form.append('camera[to][]', String(v));
+            });
+            form.append('camera[size]', String(camera.size));
+            if (still) form.append('still', still, 'still.png');
+            return send('POST', url('light.look', path), form);
+        });
     }
 
     return (
         <Shell title={`Light on ${figure.name}`} figure={figure} keys={KEYS} wide>
             <div className="flex min-h-full flex-col lg:h-full lg:flex-row">
                 <div className="flex min-h-[60vh] min-w-0 flex-1 flex-col lg:min-h-0">
-                    <div className="flex flex-wrap items-center gap-3 border-b border-line p-2 text-sm">
+                    <div className="flex flex-wrap items-center gap-2 border-b border-line p-2 text-sm">
                         <Choice<View>
                             label="Show"
                             value={view}
                             options={[
                                 { value: 'finish', label: 'Finish' },
-                                { value: 'lightness', label: 'In grey' },
-                                { value: 'prime', label: 'Zenithal prime' },
+                                { value: 'lightness', label: 'Grey' },
+                                { value: 'bare', label: 'Bare' },
+                                { value: 'prime', label: 'Prime' },
                                 { value: 'exposure', label: 'Exposure' },
                                 { value: 'zones', label: 'Zones' },
                                 { value: 'areas', label: 'Areas' },
@@ -116,7 +156,7 @@ export default function LightPage(props: Props) {
                                     max={most}
                                     value={Math.min(step, most)}
                                     aria-label="Layers put on so far"
-                                    className="h-6 w-28"
+                                    className="h-6 w-20"
                                     onChange={(event) => {
                                         setStep(Number(event.target.value));
                                     }}
@@ -142,6 +182,11 @@ export default function LightPage(props: Props) {
                             />
                             lit
                         </label>
+                        {light.dataUrl !== null && (
+                            <Button className="ml-auto" size="small" onClick={() => void keepLook()}>
+                                Keep look
+                            </Button>
+                        )}
                     </div>
                     <div className="relative min-h-0 flex-1">
                         {light.dataUrl === null ? (
@@ -155,91 +200,92 @@ export default function LightPage(props: Props) {
                                 dataUrl={light.dataUrl}
                                 glowUrl={
                                     view === 'glow' && area !== null
-                                        ? url('light.glow', { figure: figure.id, area, of: light.dataUrl.slice(-12) })
+                                        ? url('light.glow', { ...path, area, of: light.dataUrl.slice(-12) })
                                         : null
                                 }
-                                up={light.up}
+                                light={light}
                                 view={view}
                                 areas={light.areas}
                                 step={step}
-                                passes={light.passes}
+                                shown={spray}
                                 chosen={area}
                                 isLit={isLit}
+                                camera={light.camera}
                                 onPick={pick}
+                                onViewer={onViewer}
                             />
                         )}
                     </div>
                 </div>
                 <aside className="flex w-full shrink-0 flex-col gap-3 overflow-y-auto border-l border-line p-3 text-sm lg:w-[26rem]">
-                    <Choice<'areas' | 'files'>
-                        label="Panel"
-                        value={tab}
-                        options={[
-                            { value: 'areas', label: 'Areas and light' },
-                            { value: 'files', label: `Files (${meshes.length})` },
-                        ]}
-                        onChoose={setTab}
-                    />
+                    <div className="flex items-center gap-3">
+                        <Choice<'areas' | 'files'>
+                            label="Panel"
+                            value={tab}
+                            options={[
+                                { value: 'areas', label: 'Areas and light' },
+                                { value: 'files', label: `Files (${meshes.length})` },
+                            ]}
+                            onChoose={setTab}
+                        />
+                        <Button
+                            look={light.dataUrl === null || light.isStale ? 'main' : 'plain'}
+                            disabled={meshes.length === 0 || busy}
+                            onClick={() => void compute()}
+                        >
+                            {light.dataUrl === null ? 'Compute the light' : 'Compute again'}
+                        </Button>
+                    </div>
+                    {busy && (
+                        <div className="flex items-center gap-3">
+                            <progress value={light.progress} max={1} className="flex-1" aria-label="Light computed" />
+                            <Button
+                                onClick={() =>
+                                    void attempt(() => send<{ message: string }>('DELETE', url('light.stop', path)))
+                                }
+                            >
+                                Stop
+                            </Button>
+                        </div>
+                    )}
                     {said !== null && <Notice strong>{said}</Notice>}
                     {light.problem !== null && <Notice strong>{light.problem}</Notice>}
                     {light.isStale && !busy && light.dataUrl !== null && (
                         <Notice strong>Files or pose changed since the light was computed.</Notice>
                     )}
-                    <div className="flex items-center gap-3">
-                        <Button
-                            look={light.dataUrl === null || light.isStale ? 'main' : 'plain'}
-                            disabled={meshes.length === 0 || busy}
-                            onClick={() =>
-                                void attempt(() =>
-                                    send<LightProps>('POST', url('light.compute', { figure: figure.id })),
-                                )
-                            }
-                        >
-                            {light.dataUrl === null ? 'Compute the light' : 'Compute it again'}
-                        </Button>
-                        {busy && (
-                            <>
-                                <progress value={light.progress} max={1} className="w-28" aria-label="Light computed" />
-                                <Button
-                                    onClick={() =>
-                                        void attempt(() =>
-                                            send<{ message: string }>(
-                                                'DELETE',
-                                                url('light.stop', { figure: figure.id }),
-                                            ),
-                                        )
-                                    }
-                                >
-                                    Stop
-                                </Button>
-                            </>
-                        )}
-                        {light.state === 'stopped' && <span>Stopped.</span>}
-                    </div>
+                    {light.state === 'stopped' && <span>Stopped.</span>}
                     {tab === 'files' ? (
                         <Files
                             figure={figure}
                             meshes={meshes}
                             parts={parts}
                             light={light}
-                            onSettings={(change) =>
-                                void attempt(() =>
-                                    send<LightProps>('PUT', url('light.settings', { figure: figure.id }), change),
-                                )
-                            }
+                            onSettings={(settings) => void change('PUT', url('light.settings', path), settings)}
+                            isJoining={joining !== 'no'}
+                            onJoin={() => {
+                                setJoining(joining === 'no' ? 'part' : 'no');
+                                say(joining === 'no' ? 'Press the face of the part that is to move.' : null);
+                            }}
+                            onMoved={() => void compute()}
                         />
                     ) : (
                         <>
-                            <Spray
-                                spread={light.spread}
-                                onSet={(spread) =>
-                                    void attempt(() =>
-                                        send<LightProps>('PUT', url('light.settings', { figure: figure.id }), {
-                                            spread,
-                                        }),
-                                    )
-                                }
-                            />
+                            {light.dataUrl !== null && (
+                                <Sprays
+                                    light={light}
+                                    shown={spray}
+                                    onShow={(index) => {
+                                        setSpray(index);
+                                        if (view !== 'prime') setView('exposure');
+                                    }}
+                                    onSet={(technique: string, settings: SprayChange) =>
+                                        void change('PUT', url('light.settings', path), {
+                                            spray: technique,
+                                            ...settings,
+                                        })
+                                    }
+                                />
+                            )}
                             {light.dataUrl !== null && (
                                 <Tools
                                     areas={light.areas}
@@ -252,8 +298,21 @@ export default function LightPage(props: Props) {
                                     }}
                                     size={size}
                                     onSize={setSize}
+                                    seeds={seeds}
+                                    onDivide={() => {
+                                        void change('POST', url('light.divide', path), { seeds });
+                                        setSeeds([]);
+                                    }}
+                                    onForget={() => {
+                                        setSeeds([]);
+                                    }}
+                                    noAreaCm2={light.noAreaCm2}
+                                    onPropose={() => void change('POST', url('light.propose', path))}
                                 />
                             )}
+                            {light.apart.map((words) => (
+                                <Notice key={words}>{words}</Notice>
+                            ))}
                             <Areas figure={figure} areas={light.areas} chosen={area} onChoose={setArea} />
                             {light.borders.length > 0 && (
                                 <p className="text-xs text-quiet">
@@ -272,14 +331,11 @@ export default function LightPage(props: Props) {
                                     className="self-start"
                                     onClick={() =>
                                         void attempt(() =>
-                                            send<{ message: string }>(
-                                                'POST',
-                                                url('light.measures', { figure: figure.id }),
-                                            ),
+                                            send<{ message: string }>('POST', url('light.measures', path)),
                                         )
                                     }
                                 >
-                                    Reckon order and paint with these measures
+                                    Reckon finishes, order and paint with these measures
                                 </Button>
                             )}
                         </>
@@ -287,191 +343,6 @@ export default function LightPage(props: Props) {
                 </aside>
             </div>
         </Shell>
-    );
-}
-
-function Spray({ spread, onSet }: { spread: number; onSet: (spread: number) => void }) {
-    const [value, setValue] = useState(spread);
-    return (
-        <label className="flex items-center gap-2">
-            Spray cone
-            <input
-                type="range"
-                min={5}
-                max={60}
-                step={5}
-                value={value}
-                aria-label="Half angle of the spray cone, degrees"
-                className="h-6 flex-1"
-                onChange={(event) => {
-                    setValue(Number(event.target.value));
-                }}
-                onPointerUp={() => {
-                    onSet(value);
-                }}
-                onKeyUp={() => {
-                    onSet(value);
-                }}
-            />
-            {value}° around up
-        </label>
-    );
-}
-
-function Tools({
-    areas,
-    area,
-    onArea,
-    tool,
-    onTool,
-    size,
-    onSize,
-}: {
-    areas: readonly LitAreaProps[];
-    area: number | null;
-    onArea: (id: number | null) => void;
-    tool: Tool;
-    onTool: (tool: Tool) => void;
-    size: { crease: number; brush: number };
-    onSize: (size: { crease: number; brush: number }) => void;
-}) {
-    return (
-        <div className="flex flex-col gap-2 bg-sunk p-2">
-            <Choice<Tool>
-                label="A press on the mesh"
-                value={tool}
-                options={[
-                    { value: 'look', label: 'chooses' },
-                    { value: 'piece', label: 'whole piece' },
-                    { value: 'crease', label: 'up to creases' },
-                    { value: 'brush', label: 'brush' },
-                ]}
-                onChoose={onTool}
-            />
-            {tool !== 'look' && (
-                <div className="grid grid-cols-2 items-end gap-2">
-                    <Pick
-                        label="becomes"
-                        value={area === null ? NONE : String(area)}
-                        options={[
-                            { value: NONE, label: 'no area' },
-                            ...areas.map((a) => ({ value: String(a.id), label: a.name })),
-                        ]}
-                        onPick={(value) => {
-                            onArea(value === NONE ? null : Number(value));
-                        }}
-                    />
-                    {tool === 'crease' && (
-                        <label>
-                            creases from {size.crease}°
-                            <input
-                                type="range"
-                                min={5}
-                                max={90}
-                                value={size.crease}
-                                className="h-6 w-full"
-                                onChange={(event) => {
-                                    onSize({ ...size, crease: Number(event.target.value) });
-                                }}
-                            />
-                        </label>
-                    )}
-                    {tool === 'brush' && (
-                        <label>
-                            brush of {one(size.brush)} mm
-                            <input
-                                type="range"
-                                min={0.5}
-                                max={15}
-                                step={0.5}
-                                value={size.brush}
-                                className="h-6 w-full"
-                                onChange={(event) => {
-                                    onSize({ ...size, brush: Number(event.target.value) });
-                                }}
-                            />
-                        </label>
-                    )}
-                </div>
-            )}
-        </div>
-    );
-}
-
-function Areas({
-    figure,
-    areas,
-    chosen,
-    onChoose,
-}: {
-    figure: FigureProps;
-    areas: readonly LitAreaProps[];
-    chosen: number | null;
-    onChoose: (id: number) => void;
-}) {
-    return (
-        <table className="w-full text-left">
-            <thead className="text-xs text-quiet">
-                <tr>
-                    <th className="font-normal">area</th>
-                    <th className="text-right font-normal">cm²</th>
-                    <th className="pl-3 text-right font-normal">spray, of 100</th>
-                    <th className="pl-3 font-normal">recess to edge</th>
-                </tr>
-            </thead>
-            <tbody>
-                {areas.map((area) => (
-                    <tr key={area.id} className={`border-t border-line ${area.id === chosen ? 'bg-raised' : ''}`}>
-                        <th scope="row" className="py-1 font-normal">
-                            <button
-                                type="button"
-                                className={`text-left underline-offset-4 hover:underline ${area.id === chosen ? 'font-bold' : ''}`}
-                                onClick={() => {
-                                    onChoose(area.id);
-                                }}
-                            >
-                                {area.name}
-                            </button>{' '}
-                            <Link
-                                className="text-xs underline"
-                                href={url('figures.finishes', { figure: figure.id, area: area.id })}
-                            >
-                                finish
-                            </Link>
-                            {area.advice !== null && <span className="block text-xs leading-tight">{area.advice}</span>}
-                        </th>
-                        <td className="text-right align-top">{area.cm2 === null ? '' : one(area.cm2)}</td>
-                        <td className="text-right align-top">
-                            {area.exposure === null ? '' : `${Math.round(100 * area.exposure)}`}
-                        </td>
-                        <td className="w-28 pl-3 align-top">
-                            <Shares shares={area.shares} row={area.rows[area.rows.length - 1] ?? []} />
-                        </td>
-                    </tr>
-                ))}
-                {areas.length === 0 && (
-                    <tr>
-                        <td colSpan={4}>{many(0, 'area')}: name them in the brief.</td>
-                    </tr>
-                )}
-            </tbody>
-        </table>
-    );
-}
-
-/** The five zones, each as wide as its share and in its own colour. */
-function Shares({ shares, row }: { shares: readonly number[]; row: readonly string[] }) {
-    if (shares.length === 0) return <span className="text-xs text-quiet">not on the mesh</span>;
-    return (
-        <span
-            role="img"
-            aria-label={shares.map((share) => `${Math.round(100 * share)}`).join(', ')}
-            className="mt-1 flex h-4 w-full"
-        >
-            {shares.map((share, i) => (
-                <span key={i} style={{ width: `${100 * share}%`, background: row[i] }} />
-            ))}
-        </span>
     );
 }
 

@@ -1,23 +1,31 @@
-import { useCallback, useState } from 'react';
+import { useCallback, useRef, useState } from 'react';
 import { ApiError } from './api';
 
-/** Does something that may be refused: what was said of it, or why not. Anything but a refusal is a fault and thrown on. */
+/**
+ * Does something that may be refused: what was said of it, or why not. Anything but a refusal is a fault and thrown on. One
+ * act waits for the one before it, so that what is said and shown last is of what was asked last.
+ */
 export function useAttempt(): {
     said: string | null;
     say: (words: string | null) => void;
     attempt: (act: () => Promise<unknown>) => Promise<boolean>;
 } {
     const [said, say] = useState<string | null>(null);
-    const attempt = useCallback(async (act: () => Promise<unknown>) => {
-        try {
-            const answer = await act();
-            say(words(answer));
-            return true;
-        } catch (error) {
-            if (!(error instanceof ApiError)) throw error;
-            say(error.message);
-            return false;
-        }
+    const before = useRef<Promise<unknown>>(Promise.resolve());
+    const attempt = useCallback((act: () => Promise<unknown>) => {
+        const doing = before.current.then(async () => {
+            try {
+                const answer = await act();
+                say(words(answer));
+                return true;
+            } catch (error) {
+                if (!(error instanceof ApiError)) throw error;
+                say(error.message);
+                return false;
+            }
+        });
+        before.current = doing.catch(() => undefined);
+        return doing;
     }, []);
     return { said, say, attempt };
 }

@@ -1,0 +1,95 @@
+import { Link } from '@inertiajs/react';
+import { Fragment } from 'react';
+import { many, one } from '@/shared/lib/format';
+import { url } from '@/shared/lib/url';
+import type { FigureProps, LitAreaProps } from '@/types/generated';
+
+/** Every area on the mesh: how large, how much spray, which zones, and what that means. */
+export function Areas({
+    figure,
+    areas,
+    chosen,
+    onChoose,
+}: {
+    figure: FigureProps;
+    areas: readonly LitAreaProps[];
+    chosen: number | null;
+    onChoose: (id: number) => void;
+}) {
+    return (
+        <table className="w-full text-left">
+            <thead className="text-xs text-quiet">
+                <tr>
+                    <th className="font-normal">area</th>
+                    <th className="text-right font-normal">cm²</th>
+                    <th className="pl-3 text-right font-normal">spray, of 100</th>
+                    <th className="pl-3 font-normal">recess to edge</th>
+                </tr>
+            </thead>
+            <tbody>
+                {areas.map((area) => (
+                    <Fragment key={area.id}>
+                        <tr className={`border-t border-line ${area.id === chosen ? 'bg-raised' : ''}`}>
+                            <th scope="row" className="py-1 font-normal">
+                                <button
+                                    type="button"
+                                    className={`text-left underline-offset-4 hover:underline ${area.id === chosen ? 'font-bold' : ''}`}
+                                    onClick={() => {
+                                        onChoose(area.id);
+                                    }}
+                                >
+                                    {area.name}
+                                </button>{' '}
+                                <Link
+                                    className="text-xs underline"
+                                    href={url('figures.finishes', { figure: figure.id, area: area.id })}
+                                >
+                                    finish
+                                </Link>
+                            </th>
+                            <td className="text-right align-top">{area.cm2 === null ? '' : one(area.cm2)}</td>
+                            <td className="text-right align-top">
+                                {area.exposure === null ? '' : `${Math.round(100 * area.exposure)}`}
+                            </td>
+                            <td className="w-28 pl-3 align-top">
+                                <Shares shares={area.shares} row={area.rows[area.rows.length - 1] ?? []} />
+                            </td>
+                        </tr>
+                        {area.advice.length > 0 && (
+                            <tr className={area.id === chosen ? 'bg-raised' : ''}>
+                                <td colSpan={4} className="pb-1 text-xs leading-tight">
+                                    {area.advice.map((words) => (
+                                        <span key={words} className="block">
+                                            {words}
+                                        </span>
+                                    ))}
+                                </td>
+                            </tr>
+                        )}
+                    </Fragment>
+                ))}
+                {areas.length === 0 && (
+                    <tr>
+                        <td colSpan={4}>{many(0, 'area')}: name them in the brief.</td>
+                    </tr>
+                )}
+            </tbody>
+        </table>
+    );
+}
+
+/** The five zones, each as wide as its share and in its own colour. */
+function Shares({ shares, row }: { shares: readonly number[]; row: readonly string[] }) {
+    if (shares.length === 0) return <span className="text-xs text-quiet">not on the mesh</span>;
+    return (
+        <span
+            role="img"
+            aria-label={shares.map((share) => `${Math.round(100 * share)}`).join(', ')}
+            className="mt-1 flex h-4 w-full"
+        >
+            {shares.map((share, i) => (
+                <span key={i} style={{ width: `${100 * share}%`, background: row[i] }} />
+            ))}
+        </span>
+    );
+}

@@ -1,0 +1,121 @@
+import { one } from '@/shared/lib/format';
+import { Button } from '@/shared/ui/button';
+import { Choice } from '@/shared/ui/choice';
+import { Pick } from '@/shared/ui/pick';
+import { Slide } from '@/shared/ui/slide';
+import type { LitAreaProps } from '@/types/generated';
+
+export type Tool = 'look' | 'piece' | 'crease' | 'brush' | 'seeds';
+
+export type Seed = { at: [number, number, number]; areaId: number };
+
+const NONE = 'none';
+
+/** What a press on the mesh does: which part of it becomes which area. */
+export function Tools({
+    areas,
+    area,
+    onArea,
+    tool,
+    onTool,
+    size,
+    onSize,
+    seeds,
+    onDivide,
+    onForget,
+    noAreaCm2,
+    onPropose,
+}: {
+    areas: readonly LitAreaProps[];
+    area: number | null;
+    onArea: (id: number | null) => void;
+    tool: Tool;
+    onTool: (tool: Tool) => void;
+    size: { crease: number; brush: number };
+    onSize: (size: { crease: number; brush: number }) => void;
+    seeds: readonly Seed[];
+    onDivide: () => void;
+    onForget: () => void;
+    noAreaCm2: number;
+    onPropose: () => void;
+}) {
+    const named = new Set(seeds.map((seed) => seed.areaId));
+    return (
+        <div className="flex flex-col gap-2 bg-sunk p-2">
+            <Choice<Tool>
+                label="A press on the mesh"
+                value={tool}
+                options={[
+                    { value: 'look', label: 'chooses' },
+                    { value: 'piece', label: 'piece' },
+                    { value: 'crease', label: 'to creases' },
+                    { value: 'brush', label: 'brush' },
+                    { value: 'seeds', label: 'seeds' },
+                ]}
+                onChoose={onTool}
+            />
+            {tool !== 'look' && (
+                <Pick
+                    label="becomes"
+                    value={area === null ? NONE : String(area)}
+                    options={[
+                        ...(tool === 'seeds' ? [] : [{ value: NONE, label: 'no area' }]),
+                        ...areas.map((a) => ({ value: String(a.id), label: a.name })),
+                    ]}
+                    onPick={(value) => {
+                        onArea(value === NONE ? null : Number(value));
+                    }}
+                />
+            )}
+            {tool === 'crease' && (
+                <Slide
+                    label="Creases from, degrees"
+                    said={`from ${size.crease}°`}
+                    min={5}
+                    max={90}
+                    value={size.crease}
+                    onSlide={(crease) => {
+                        onSize({ ...size, crease });
+                    }}
+                />
+            )}
+            {tool === 'brush' && (
+                <Slide
+                    label="Radius of the brush, mm"
+                    said={`${one(size.brush)} mm`}
+                    min={0.5}
+                    max={15}
+                    step={0.5}
+                    value={size.brush}
+                    onSlide={(brush) => {
+                        onSize({ ...size, brush });
+                    }}
+                />
+            )}
+            {tool === 'seeds' && (
+                <>
+                    <p className="text-xs">
+                        Choose an area and press somewhere in the middle of it, then the next. Everything between is
+                        divided along the folds.
+                    </p>
+                    <div className="flex items-center gap-2">
+                        <Button disabled={named.size < 2} onClick={onDivide}>
+                            Divide between {named.size} areas
+                        </Button>
+                        {seeds.length > 0 && (
+                            <Button look="quiet" onClick={onForget}>
+                                Forget {seeds.length}
+                            </Button>
+                        )}
+                    </div>
+                </>
+            )}
+            {noAreaCm2 > 0.05 && (
+                <div className="flex items-center gap-2">
+                    <Button onClick={onPropose}>Propose areas</Button>
+                    <span className="text-xs">{one(noAreaCm2)} cm² are no area yet.</span>
+                </div>
+            )}
+        </div>
+    );
+}
