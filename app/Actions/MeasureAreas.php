@@ -38,12 +38,18 @@ final class MeasureAreas
         $study->putWeights(ZoneWeights::of($mesh, $vertexOf, $edges->area, $zones->of, $areaOf));
         $open = $study->openness();
         $mm2 = $hidden = [];
-        foreach (array_chunk($mesh->corners(), 3) as $t => $corners) {
-            $id = $areaOf[$t];
-            $mm2[$id] = ($mm2[$id] ?? 0.0) + $edges->area[$t];
-            // No way out in any direction from any corner: no eye gets there either.
-            $most = max(array_map(static fn (int $v): int => ord($open[$vertexOf === null ? $v : $vertexOf[$v]]), $corners));
-            $hidden[$id] = ($hidden[$id] ?? 0.0) + ($most < 255 * self::HIDDEN ? $edges->area[$t] : 0.0);
+        $t = 0;
+        foreach ($mesh->chunks() as $corners) {
+            for ($i = 1, $n = count($corners); $i < $n; $i += 3, $t++) {
+                $id = $areaOf[$t];
+                $mm2[$id] = ($mm2[$id] ?? 0.0) + $edges->area[$t];
+                $most = 0;
+                foreach ([$corners[$i], $corners[$i + 1], $corners[$i + 2]] as $v) {
+                    $most = max($most, ord($open[$vertexOf === null ? $v : $vertexOf[$v]]));
+                }
+                // No way out in any direction from any corner: no eye gets there either.
+                $hidden[$id] = ($hidden[$id] ?? 0.0) + ($most < 255 * self::HIDDEN ? $edges->area[$t] : 0.0);
+            }
         }
         $shares = $zones->shares($edges->area, $areaOf);
         $areas = [];

@@ -42,9 +42,12 @@ final readonly class StudyLight
         $stored = StoredStudy::create($study, $assembly);
         self::putZones($stored, $study, $sky, $measures->size());
         $old = StoredStudy::of($light);
-        $automatic = $study->parentOf === null ? $assembly->areaOf : array_map(static fn (int $parent): int => $assembly->areaOf[$parent], $study->parentOf);
         $chosen = self::carried($old, $assembly, $study->parentOf);
-        $stored->putAreas($chosen, array_map(static fn (?int $own, int $area): int => $own ?? $area, $chosen, $automatic));
+        $areaOf = [];
+        foreach ($chosen as $t => $own) {
+            $areaOf[] = $own ?? $assembly->areaOf[$study->parentOf[$t] ?? $t];
+        }
+        $stored->putAreas($chosen, $areaOf);
         $light->update(['path' => $stored->path, 'of' => Assembly::signature($figure, $light), 'result' => [
             'areas' => [], 'borders' => [], 'noAreaCm2' => 0.0, 'triangles' => $study->evaluated->triangles(), 'sizeMm' => $measures->size(), 'apart' => self::apart($assembly, $light),
         ]]);
@@ -77,6 +80,9 @@ final readonly class StudyLight
     private static function carried(?StoredStudy $old, Assembly $assembly, ?array $parentOf): array
     {
         $chosen = $old?->chosenBySource() ?? [];
+        if ($chosen === []) {
+            return array_fill(0, count($parentOf ?? $assembly->areaOf), null);
+        }
         $byTriangle = [];
         foreach ($assembly->sources() as [$file, $count]) {
             for ($t = 0; $t < $count; $t++) {

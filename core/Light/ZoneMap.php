@@ -53,19 +53,20 @@ final readonly class ZoneMap
     public static function of(TriangleMesh $mesh, Adjacency $edges, array $exposure, array $openness, float $size): self
     {
         $ridge = self::ridges($mesh, $edges, $size / 100);
-        $corners = $mesh->corners();
         $zones = [];
-        for ($t = 0, $n = \count($corners); $t < $n; $t += 3) {
-            [$a, $b, $c] = [$corners[$t], $corners[$t + 1], $corners[$t + 2]];
-            $light = ($exposure[$a] + $exposure[$b] + $exposure[$c]) / 3;
-            $open = ($openness[$a] + $openness[$b] + $openness[$c]) / 3;
-            $zones[] = match (true) {
-                $open < self::CLOSED => self::RECESS,
-                \max($ridge[$a], $ridge[$b], $ridge[$c]) >= self::RIDGE => self::EDGE,
-                $light < self::DARK => self::SHADE,
-                $light < self::BRIGHT => self::MID,
-                default => self::LIGHT,
-            };
+        foreach ($mesh->chunks() as $corners) {
+            for ($i = 1, $n = \count($corners); $i < $n; $i += 3) {
+                [$a, $b, $c] = [$corners[$i], $corners[$i + 1], $corners[$i + 2]];
+                $light = ($exposure[$a] + $exposure[$b] + $exposure[$c]) / 3;
+                $open = ($openness[$a] + $openness[$b] + $openness[$c]) / 3;
+                $zones[] = match (true) {
+                    $open < self::CLOSED => self::RECESS,
+                    \max($ridge[$a], $ridge[$b], $ridge[$c]) >= self::RIDGE => self::EDGE,
+                    $light < self::DARK => self::SHADE,
+                    $light < self::BRIGHT => self::MID,
+                    default => self::LIGHT,
+                };
+            }
         }
 
         return new self($zones);
@@ -98,16 +99,15 @@ final readonly class ZoneMap
     {
         [$x, $y, $z] = $mesh->coordinates();
         $ridge = \array_fill(0, \count($x), 0.0);
-        $corners = $mesh->corners();
-        foreach ($edges->one as $e => $t) {
-            $angle = $edges->angle[$e];
+        foreach ($edges->angle as $e => $angle) {
             if ($angle <= 0) {
                 continue;
             }
-            [$p, $q] = [$edges->from[$e], $edges->to[$e]];
+            [$p, $q] = $edges->ends($e);
+            [$one, $two] = $edges->triangles($e);
             $length = \sqrt(($x[$p] - $x[$q]) ** 2 + ($y[$p] - $y[$q]) ** 2 + ($z[$p] - $z[$q]) ** 2);
             // Across the edge lie the middles of its two triangles: the turn happens over about that way.
-            $across = $length > 1e-12 ? ($edges->area[$t] + $edges->area[$edges->two[$e]]) / $length : \INF;
+            $across = $length > 1e-12 ? ($edges->area[$one] + $edges->area[$two]) / $length : \INF;
             $within = $angle * \min(1.0, $span / \max(1e-12, $across));
             // A sharp edge is one however large its triangles are.
             $turn = $angle > 35 ? $angle : $within;

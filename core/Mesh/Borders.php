@@ -28,10 +28,11 @@ final readonly class Borders
     {
         [$x, $y, $z] = $mesh->coordinates();
         $chains = [];
-        foreach ($edges->one as $e => $t) {
-            [$p, $q] = [$regions->of[$t], $regions->of[$edges->two[$e]]];
+        foreach ($edges->angle as $e => $_) {
+            [$one, $two] = $edges->triangles($e);
+            [$p, $q] = [$regions->of[$one], $regions->of[$two]];
             if ($p !== $q) {
-                $chains[\min($p, $q).' '.\max($p, $q)][] = [$edges->from[$e], $edges->to[$e]];
+                $chains[\min($p, $q).' '.\max($p, $q)][] = $edges->ends($e);
             }
         }
         $borders = [];

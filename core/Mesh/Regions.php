@@ -40,28 +40,67 @@ final readonly class Regions
     public static function proposed(TriangleMesh $mesh, Adjacency $edges, float $crease, float $least): self
     {
         $parent = \range(0, \count($edges->area) - 1);
-        foreach ($edges->one as $e => $a) {
-            if (\abs($edges->angle[$e]) <= $crease) {
-                self::join($parent, $a, $edges->two[$e]);
+        foreach ($edges->angle as $e => $angle) {
+            if (\abs($angle) <= $crease) {
+                self::join($parent, ...$edges->triangles($e));
             }
         }
+        foreach ($parent as $t => $_) {
+            $parent[$t] = self::root($parent, $t);
+        }
+        $first = self::numbered($parent);
+        unset($parent);
+        // From here on regions count, not triangles: there are few of them.
+        $area = $first->areas($edges);
+        $into = self::merged($area, self::shared($mesh, $edges, $first->of), $least);
+
+        return self::numbered(\array_map(static fn (int $region): int => $into[$region], $first->of));
+    }
+
+    /**
+     * @param  list<int>  $of
+     * @return array<int, array<int, float>> mm of border by region and neighbour
+     */
+    private static function shared(TriangleMesh $mesh, Adjacency $edges, array $of): array
+    {
         [$x, $y, $z] = $mesh->coordinates();
-        for ($sweep = 0; $sweep < self::SWEEPS; $sweep++) {
-            $area = $border = [];
-            foreach ($edges->area as $t => $mm2) {
-                $root = self::root($parent, $t);
-                $area[$root] = ($area[$root] ?? 0.0) + $mm2;
+        $border = [];
+        foreach ($edges->angle as $e => $_) {
+            [$one, $two] = $edges->triangles($e);
+            [$p, $q] = [$of[$one], $of[$two]];
+            if ($p !== $q) {
+                [$v, $w] = $edges->ends($e);
+                $mm = \sqrt(($x[$v] - $x[$w]) ** 2 + ($y[$v] - $y[$w]) ** 2 + ($z[$v] - $z[$w]) ** 2);
+                $border[$p][$q] = ($border[$p][$q] ?? 0.0) + $mm;
+                $border[$q][$p] = ($border[$q][$p] ?? 0.0) + $mm;
             }
-            foreach ($edges->one as $e => $a) {
-                [$p, $q] = [self::root($parent, $a), self::root($parent, $edges->two[$e])];
-                if ($p !== $q) {
-                    $mm = \sqrt(($x[$edges->from[$e]] - $x[$edges->to[$e]]) ** 2 + ($y[$edges->from[$e]] - $y[$edges->to[$e]]) ** 2 + ($z[$edges->from[$e]] - $z[$edges->to[$e]]) ** 2);
-                    $border[$p][$q] = ($border[$p][$q] ?? 0.0) + $mm;
-                    $border[$q][$p] = ($border[$q][$p] ?? 0.0) + $mm;
+        }
+
+        return $border;
+    }
+
+    /**
+     * @param  array<int, float>  $area  mm2 by region
+     * @param  array<int, array<int, float>>  $shared
+     * @return array<int, int> the region that each has become part of
+     */
+    private static function merged(array $area, array $shared, float $least): array
+    {
+        $parent = \array_combine(\array_keys($area), \array_keys($area));
+        for ($sweep = 0; $sweep < self::SWEEPS; $sweep++) {
+            $sums = $border = [];
+            foreach ($area as $region => $mm2) {
+                $root = self::root($parent, $region);
+                $sums[$root] = ($sums[$root] ?? 0.0) + $mm2;
+                foreach ($shared[$region] ?? [] as $other => $mm) {
+                    $next = self::root($parent, $other);
+                    if ($next !== $root) {
+                        $border[$root][$next] = ($border[$root][$next] ?? 0.0) + $mm;
+                    }
                 }
             }
             $joined = false;
-            foreach ($area as $root => $mm2) {
+            foreach ($sums as $root => $mm2) {
                 if ($mm2 < $least && isset($border[$root])) {
                     \arsort($border[$root]);
                     self::join($parent, $root, (int) \array_key_first($border[$root]));
@@ -73,7 +112,9 @@ final readonly class Regions
             }
         }
 
-        return self::numbered($parent);
+        return \array_map(static function (int $region) use (&$parent): int {
+            return self::root($parent, $region);
+        }, \array_keys($parent));
     }
 
     /**
@@ -89,7 +130,7 @@ final readonly class Regions
         while ($open !== []) {
             $t = \array_pop($open);
             foreach ($edgesOf[$t] as $e) {
-                $next = $edges->one[$e] === $t ? $edges->two[$e] : $edges->one[$e];
+                $next = $edges->across($e, $t);
                 if (! isset($reached[$next]) && \abs($edges->angle[$e]) <= $crease) {
                     $reached[$next] = true;
                     $open[] = $next;
@@ -182,7 +223,7 @@ final readonly class Regions
         $first = [0];
         foreach ($edges->edgesOf() as $t => $around) {
             foreach ($around as $e) {
-                $g = $edges->one[$e] === $t ? $edges->two[$e] : $edges->one[$e];
+                $g = $edges->across($e, $t);
                 $turn = 1 - \cos(\deg2rad($edges->angle[$e]));
                 $next[] = $g;
                 $cost[] = \sqrt(($cx[$t] - $cx[$g]) ** 2 + ($cy[$t] - $cy[$g]) ** 2 + ($cz[$t] - $cz[$g]) ** 2) * (1 + ($edges->angle[$e] < 0 ? self::VALLEY : self::RIDGE) * $turn);
@@ -212,13 +253,12 @@ final readonly class Regions
         }
     }
 
-    /** @param  array<int, int>  $parent */
-    private static function numbered(array $parent): self
+    /** @param  array<int, int>  $labels  any numbers: of each triangle, or of the triangle that stands for it */
+    private static function numbered(array $labels): self
     {
         $number = $of = [];
-        foreach (\array_keys($parent) as $t) {
-            $root = self::root($parent, $t);
-            $of[] = $number[$root] ??= \count($number);
+        foreach ($labels as $label) {
+            $of[] = $number[$label] ??= \count($number);
         }
 
         return new self($of);

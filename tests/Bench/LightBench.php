@@ -6,14 +6,21 @@ namespace Tests\Bench;
 
 use Hyalin\Formats\Meshes\StlReader;
 use Hyalin\Formats\Meshes\StlWriter;
+use Hyalin\Light\Exposure;
 use Hyalin\Light\LightStudy;
+use Hyalin\Light\Sky;
 use Hyalin\Light\SprayCone;
+use Hyalin\Light\ZoneWeights;
+use Hyalin\Mesh\Adjacency;
 use Hyalin\Mesh\MeshMeasures;
+use Hyalin\Mesh\Regions;
+use Hyalin\Mesh\TriangleMesh;
 use Tests\Support\Shapes;
 use Tests\Support\TextSource;
 
 /**
- * A print file from its bytes to its exposure, at two sizes.
+ * A print file from its bytes to its exposure, its regions and what the browser gets, at two sizes; then another spray with
+ * the shadows that are known.
  */
 final class LightBench
 {
@@ -25,16 +32,34 @@ final class LightBench
             memory_reset_peak_usage();
             $before = memory_get_usage();
             $sample = new Sample;
-            $triangles = $sample->time(static function () use ($bytes): int {
+            [$triangles, $sent] = $sample->time(static function () use ($bytes): array {
                 $mesh = StlReader::read(new TextSource($bytes))->mesh;
                 $cone = SprayCone::around([0.0, 0.0, 1.0], 60.0, 64);
-                LightStudy::of($mesh, MeshMeasures::of($mesh), $cone->directions)->exposure($cone);
+                $study = LightStudy::of($mesh, MeshMeasures::of($mesh), $cone->directions);
+                $study->exposure($cone);
+                $edges = Adjacency::of($mesh);
+                Regions::proposed($mesh, $edges, 40.0, 0.01 * array_sum($edges->area));
+                $sent = strlen((string) gzencode($study->working->positions.$study->working->indices, 4));
 
-                return $mesh->triangles();
+                return [$mesh->triangles(), $sent];
             });
             $times[$name] = $sample->median();
-            printf("light, %d triangles, 64 directions: %.1f s, %.0f MB beyond the file\n", $triangles, $sample->median() / 1000, (memory_get_peak_usage() - $before) / 1024 / 1024);
+            printf("light, %d triangles, 64 directions, regions, browser file of %.1f MB: %.1f s, %.0f MB beyond the file\n", $triangles, $sent / 1e6, $sample->median() / 1000, (memory_get_peak_usage() - $before) / 1024 / 1024);
+            $this->anotherSpray(StlReader::read(new TextSource($bytes))->mesh, $sample->median());
         }
         printf("light: ten times the triangles take %.1f times as long\n", $times['1M'] / $times['100k']);
+    }
+
+    /** @param  float  $whole  ms that the whole job took */
+    private function anotherSpray(TriangleMesh $mesh, float $whole): void
+    {
+        $sky = Sky::around([0.0, 0.0, 1.0]);
+        $measures = MeshMeasures::of($mesh);
+        $study = LightStudy::of($mesh, $measures, $sky->directions);
+        $edges = Adjacency::of($study->evaluated);
+        $weights = ZoneWeights::of($study->evaluated, $study->vertexOf, $edges->area, array_fill(0, count($edges->area), 2), array_fill(0, count($edges->area), 1));
+        $sample = new Sample;
+        $sample->time(static fn (): array => $weights->means(Exposure::ofVertices($study->working, $study->seen, $sky->spray([0.2, 0.0, 1.0], 35.0))));
+        printf("light: another spray of it: %.2f s, the whole job takes %.0f times as long\n", $sample->median() / 1000, $whole / $sample->median());
     }
 }

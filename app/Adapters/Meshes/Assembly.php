@@ -39,7 +39,9 @@ final readonly class Assembly
             $first = intdiv(strlen($positions), 12);
             $positions .= $posed->positions;
             $indices .= self::shifted($posed, $first);
-            $areaOf = [...$areaOf, ...self::areas($figure, $record, $mesh)];
+            foreach (self::areas($figure, $record, $mesh) as $area) {
+                $areaOf[] = $area;
+            }
             $parts[] = [$record, $posed];
         }
         if ($indices === '') {

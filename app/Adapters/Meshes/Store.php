@@ -14,6 +14,9 @@ use RuntimeException;
  */
 final class Store
 {
+    /** Numbers packed at a time. */
+    private const CHUNK = 8192;
+
     public static function put(string $path, string $bytes): void
     {
         self::disk()->put("{$path}.gz", (string) gzencode($bytes, 3));
@@ -41,11 +44,7 @@ final class Store
     /** @param  array<int, int>  $values  32 bits each */
     public static function putInts(string $path, array $values): void
     {
-        $bytes = '';
-        foreach (array_chunk($values, 8192) as $chunk) {
-            $bytes .= pack('V*', ...$chunk);
-        }
-        self::put($path, $bytes);
+        self::put($path, self::packed('V*', $values));
     }
 
     /** @return list<int> */
@@ -57,11 +56,7 @@ final class Store
     /** @param  array<int, int>  $values  64 bits each */
     public static function putLongs(string $path, array $values): void
     {
-        $bytes = '';
-        foreach (array_chunk($values, 8192) as $chunk) {
-            $bytes .= pack('P*', ...$chunk);
-        }
-        self::put($path, $bytes);
+        self::put($path, self::packed('P*', $values));
     }
 
     /** @return list<int> */
@@ -74,8 +69,8 @@ final class Store
     public static function bytes(array $values): string
     {
         $bytes = '';
-        foreach (array_chunk($values, 8192) as $chunk) {
-            $bytes .= pack('C*', ...array_map(static fn (float $v): int => (int) (255 * max(0.0, min(1.0, $v)) + 0.5), $chunk));
+        for ($at = 0, $count = count($values); $at < $count; $at += self::CHUNK) {
+            $bytes .= pack('C*', ...array_map(static fn (float $v): int => (int) (255 * max(0.0, min(1.0, $v)) + 0.5), array_slice($values, $at, self::CHUNK)));
         }
 
         return $bytes;
@@ -89,6 +84,20 @@ final class Store
                 $disk->delete($file);
             }
         }
+    }
+
+    /**
+     * @param  array<int, int>  $values
+     */
+    private static function packed(string $format, array $values): string
+    {
+        $bytes = '';
+        // Slice by slice: all chunks at once would hold a long list twice.
+        for ($at = 0, $count = count($values); $at < $count; $at += self::CHUNK) {
+            $bytes .= pack($format, ...array_slice($values, $at, self::CHUNK));
+        }
+
+        return $bytes;
     }
 
     /** @return list<int> */

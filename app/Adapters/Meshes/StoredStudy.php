@@ -211,7 +211,8 @@ final readonly class StoredStudy
             $first[] = [$at, $at + $count, $file];
             $at += $count;
         }
-        foreach ($chosen as $t => $area) {
+        // Nothing chosen at all is the rule, and takes no lists.
+        foreach (array_filter($chosen, is_int(...)) === [] ? [] : $chosen as $t => $area) {
             foreach ($first as [$from, $to, $file]) {
                 if ($parentOf[$t] >= $from && $parentOf[$t] < $to) {
                     $of[$file][$parentOf[$t] - $from][] = $area;

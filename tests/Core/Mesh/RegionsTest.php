@@ -68,9 +68,10 @@ final class RegionsTest extends TestCase
         self::assertTrue($borders[0][3]);
         $raw = 0.0;
         [, , $z] = $torus->coordinates();
-        foreach ($edges->one as $e => $t) {
-            if ($of[$t] !== $of[$edges->two[$e]]) {
-                [$p, $q] = [$edges->from[$e], $edges->to[$e]];
+        foreach (array_keys($edges->angle) as $e) {
+            [$one, $two] = $edges->triangles($e);
+            if ($of[$one] !== $of[$two]) {
+                [$p, $q] = $edges->ends($e);
                 $raw += sqrt(($x[$p] - $x[$q]) ** 2 + ($y[$p] - $y[$q]) ** 2 + ($z[$p] - $z[$q]) ** 2);
             }
         }
