@@ -212,6 +212,12 @@ assert o==len(d); print(json.dumps([n,f,min(x[3] for x in v),max(x[3] for x in v
         self::assertGreaterThanOrEqual(0.0, $back[2]);
         self::assertLessThanOrEqual(1.0, $back[3]);
         self::assertEqualsWithDelta([1.0, 0.0], [$back[4], $back[5]], 0.02);
+        // And by a general library of mesh formats (Debian package assimp-utils).
+        $assimp = new Process(['assimp', 'info', $ply, '--raw']);
+        $assimp->mustRun();
+        self::assertMatchesRegularExpression("/^Vertices:\s+{$back[0]}$/m", $assimp->getOutput());
+        self::assertMatchesRegularExpression("/^Faces:\s+{$back[1]}$/m", $assimp->getOutput());
+        self::assertMatchesRegularExpression('/^Minimum point\s+\(-10\.0000\d\d -10\.0000\d\d -10\.0000\d\d\)$/m', $assimp->getOutput());
         // Another up: the same ball is lit from the side, by as much.
         $side = json_decode($run($stl, '--up=-x', '--directions=32')->getOutput(), true);
         self::assertIsArray($side);
