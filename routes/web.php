@@ -159,6 +159,8 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/light/areas/divide', [LitAreasController::class, 'divide'])->name('light.divide');
         Route::post('/light/areas/propose', [LitAreasController::class, 'propose'])->name('light.propose');
         Route::post('/light/look', [LightController::class, 'look'])->name('light.look');
+        Route::get('/light/figure.stl', [LightController::class, 'stl'])->name('light.stl');
+        Route::get('/light/figure.ply', [LightController::class, 'ply'])->name('light.ply');
         Route::get('/light/shown', [LightController::class, 'shown'])->name('light.shown');
         Route::get('/light/still', [LightController::class, 'still'])->name('light.still');
         Route::post('/light/measures', [LightController::class, 'measures'])->name('light.measures');

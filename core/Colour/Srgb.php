@@ -93,9 +93,15 @@ final readonly class Srgb
     /** @return string #rrggbb, components clipped to 0..1 and rounded to 8 bits */
     public function toHex(): string
     {
+        return sprintf('#%02x%02x%02x', ...$this->toBytes());
+    }
+
+    /** @return array{int, int, int} 0..255, clipped */
+    public function toBytes(): array
+    {
         $byte = static fn (float $v): int => (int) round(255 * max(0.0, min(1.0, $v)));
 
-        return sprintf('#%02x%02x%02x', $byte($this->red), $byte($this->green), $byte($this->blue));
+        return [$byte($this->red), $byte($this->green), $byte($this->blue)];
     }
 
     /** @return array{float, float, float} */

@@ -218,6 +218,21 @@ final class LightTest extends TestCase
             // More spray is lighter, less is darker; a zone the table has not is predicted as usual.
             self::assertSame(($exposures[$i] ?? $usually) <=> $usually, round($measured[$i], 6) <=> round($usual[$i], 6));
         }
+        // Other programs get it too: the figure put together, and its finished colours, light on top and black beneath.
+        $stl = (string) $this->get("/figures/{$figure->id}/light/figure.stl")->assertOk()->getContent();
+        self::assertSame(84 + 50 * array_sum($figure->meshes()->pluck('triangles')->all()), strlen($stl));
+        $ply = (string) $this->get("/figures/{$figure->id}/light/figure.ply")->assertOk()->getContent();
+        self::assertStringContainsString("property uchar red\nproperty uchar green\nproperty uchar blue\n", $ply);
+        $body = substr($ply, (int) strpos($ply, "end_header\n") + 11);
+        $seen = [];
+        for ($v = 0, $n = (int) (preg_match('/element vertex (\d+)/', $ply, $m) === 1 ? $m[1] : 0); $v < $n; $v++) {
+            /** @var array{x: float, y: float, z: float, e: float, r: int} $p */
+            $p = unpack('gx/gy/gz/ge/Cr', substr($body, 19 * $v, 19));
+            if (abs($p['x']) < 8 && abs($p['y']) < 8 && $p['z'] < 0.01) {
+                $seen[$p['z'] > -0.01 ? 'top' : 'bottom'][] = $p['r'];
+            }
+        }
+        self::assertGreaterThan(max([0, ...$seen['bottom'] ?? []]), min([255, ...$seen['top'] ?? []]));
         // Its edges look sideways for the most part: the plan wants them light, the spray leaves them dark.
         $advice = $this->getJson("/figures/{$figure->id}/light/shown")->json('areas.0.advice');
         self::assertStringContainsString('where the plan wants', implode(' ', is_array($advice) ? array_filter($advice, is_string(...)) : []));

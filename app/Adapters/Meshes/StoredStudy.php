@@ -173,6 +173,12 @@ final readonly class StoredStudy
         return Store::get("{$this->path}.exposure ".Str::slug($spray));
     }
 
+    /** @return list<int> zone of each working triangle */
+    public function workingZones(): array
+    {
+        return array_map(ord(...), str_split(Store::get("{$this->path}.zones")));
+    }
+
     /** @return list<int> */
     public function workingAreas(): array
     {

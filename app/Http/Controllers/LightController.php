@@ -7,7 +7,9 @@ namespace App\Http\Controllers;
 use App\Actions\CastGlow;
 use App\Actions\CastSprays;
 use App\Actions\KeepLook;
+use App\Actions\PaintedMesh;
 use App\Actions\TakeMeasures;
+use App\Adapters\Meshes\Assembly;
 use App\Adapters\Meshes\StoredStudy;
 use App\Http\Props\FigureProps;
 use App\Http\Props\LightProps;
@@ -18,11 +20,13 @@ use App\Models\Area;
 use App\Models\Figure;
 use App\Models\FigureMesh;
 use App\Models\LightRecord;
+use Hyalin\Formats\Meshes\StlWriter;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response as PlainResponse;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
@@ -126,6 +130,29 @@ final class LightController
         abort_if($light === null || $study === null, 404);
 
         return new PlainResponse((string) gzencode($study->forView(array_keys($light->directedSprays())), 4), 200, ['Content-Type' => 'application/octet-stream', 'Content-Encoding' => 'gzip', 'Cache-Control' => 'private, max-age=3600']);
+    }
+
+    /** The figure put together, as a print file. */
+    public function stl(Figure $figure): PlainResponse
+    {
+        $assembly = Assembly::of($figure, LightRecord::ofFigure($figure));
+        abort_if($assembly === null, 404, 'There is no print file yet.');
+
+        return self::download(StlWriter::write($assembly->mesh), $figure, 'stl');
+    }
+
+    /** The figure as it is finished: colour and exposure of every vertex. */
+    public function ply(Figure $figure, PaintedMesh $painted): PlainResponse
+    {
+        $ply = $painted($figure, LightRecord::ofFigure($figure));
+        abort_if($ply === null, 404, 'No light is computed yet.');
+
+        return self::download($ply, $figure, 'ply');
+    }
+
+    private static function download(string $bytes, Figure $figure, string $ending): PlainResponse
+    {
+        return new PlainResponse($bytes, 200, ['Content-Type' => 'model/'.$ending, 'Content-Disposition' => 'attachment; filename="'.Str::slug($figure->name).".{$ending}\""]);
     }
 
     /** How an area that shines lights the rest: one byte a vertex. */

@@ -134,6 +134,18 @@ export function Files({
                     />
                 </label>
             </div>
+            {meshes.length > 0 && (
+                <p className="flex gap-4 text-xs">
+                    <a className="underline" href={url('light.stl', { figure: figure.id })}>
+                        Put together, as STL
+                    </a>
+                    {light.dataUrl !== null && (
+                        <a className="underline" href={url('light.ply', { figure: figure.id })}>
+                            As finished, as PLY
+                        </a>
+                    )}
+                </p>
+            )}
             <ul className="flex flex-col gap-3">
                 {meshes.map((mesh) => (
                     <li key={`${mesh.id} ${mesh.unitMm}`} className="border border-line bg-raised p-2">
