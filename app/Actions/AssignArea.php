@@ -73,7 +73,7 @@ final readonly class AssignArea
             $changed += $areaOf[$t] === $areaId ? 0 : 1;
             $areaOf[$t] = $chosen[$t] = $areaId;
         }
-        $study->putAreas(array_values($chosen), array_values($areaOf));
+        $study->choose(array_values($chosen), array_values($areaOf));
         ($this->measureAreas)($light);
         ($this->castSprays)($light);
 

@@ -11,10 +11,14 @@ use App\Adapters\BenchFile\FieldKind;
 use App\Adapters\BenchFile\Numbers;
 use App\Adapters\BenchFile\RecordType;
 use App\Adapters\BenchFile\UnreadableBench;
+use App\Adapters\Meshes\MeshFile;
+use App\Adapters\Meshes\Store;
+use App\Adapters\Meshes\StoredStudy;
 use App\Adapters\PictureIntake;
 use App\Adapters\UnreadablePicture;
 use App\Models\Figure;
 use App\Models\Painter;
+use Hyalin\InvalidInput;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
@@ -32,6 +36,9 @@ final class ImportBench
     /** @var list<string> pictures stored so far */
     private array $stored;
 
+    /** @var list<string> print files stored so far */
+    private array $prints;
+
     /**
      * @return array<string, int> how many records of each kind came in
      *
@@ -40,7 +47,7 @@ final class ImportBench
     public function __invoke(Painter $painter, BenchReader $file): array
     {
         $this->numbers = new Numbers;
-        $this->stored = [];
+        $this->stored = $this->prints = [];
         try {
             return DB::transaction(function () use ($painter, $file): array {
                 $counts = [];
@@ -53,6 +60,7 @@ final class ImportBench
             });
         } catch (Throwable $e) {
             Storage::disk('local')->delete($this->stored);
+            array_map(Store::forget(...), $this->prints);
             throw $e;
         }
     }
@@ -111,9 +119,11 @@ final class ImportBench
             } elseif ($field->kind === FieldKind::Reference && is_int($value) && $this->numbers->of((string) $field->to, $value) === null) {
                 throw UnreadableBench::pointsNowhere("{$where}, {$field->name()}", $value, Str::camel((string) $field->to));
             }
-            $row[$field->column] = $field->kind === FieldKind::File && is_string($value)
-                ? $this->picture($file, $value)
-                : self::stored($field, $this->numbers->turned($field, $value));
+            $row[$field->column] = match (true) {
+                $field->kind === FieldKind::File && is_string($value) => $this->picture($file, $value),
+                $field->kind === FieldKind::Print && is_string($value) => $this->print($file, $value, $record['triangles'] ?? null),
+                default => self::stored($field, $this->numbers->turned($field, $value)),
+            };
         }
 
         return $row;
@@ -133,8 +143,12 @@ final class ImportBench
     private function insert(Painter $painter, RecordType $type, array $row, string $where): int
     {
         $row += ['created_at' => now(), 'updated_at' => now()];
-        if ($type->parent === null || in_array($type->table, ['runs'], true)) {
+        if ($type->parent === null || in_array($type->table, ['runs', 'light_studies'], true)) {
             $row['painter_id'] = $painter->id;
+        }
+        if ($type->table === 'light_studies') {
+            // Light is computed where it is looked at.
+            $row['state'] = 'none';
         }
         if ($type->table === 'layer_paints') {
             unset($row['created_at'], $row['updated_at']);
@@ -187,6 +201,36 @@ final class ImportBench
         $path = 'pictures/'.Str::ulid()->toBase32().'.png';
         Storage::disk('local')->put($path, $intake->png);
         $this->stored[] = $path;
+
+        return $path;
+    }
+
+    /** @throws UnreadableBench when it is no print file, or another one than was said */
+    private function print(BenchReader $file, string $name, mixed $triangles): string
+    {
+        $scratch = (string) tempnam(sys_get_temp_dir(), 'mesh');
+        try {
+            $file->print($name, $scratch);
+            $mesh = MeshFile::read($scratch, $name)->mesh;
+        } catch (InvalidInput $e) {
+            throw UnreadableBench::badPrint($name, $e->getMessage());
+        } finally {
+            unlink($scratch);
+        }
+        if ($mesh->triangles() !== $triangles) {
+            throw UnreadableBench::badPrint($name, 'it has another number of triangles than bench.json says');
+        }
+        $this->prints[] = $path = 'meshes/'.Str::ulid()->toBase32();
+        Store::putMesh($path, $mesh);
+        $chosen = [];
+        $choice = str_replace('.stl', '.areas.json', $name);
+        foreach ($file->chosen($choice) as [$count, $areas]) {
+            if (count($chosen) + $count > $mesh->triangles()) {
+                throw UnreadableBench::noChoice($choice);
+            }
+            array_push($chosen, ...array_fill(0, $count, array_map(fn (?int $area): ?int => $area === null ? null : $this->numbers->of('areas', $area) ?? 0, $areas)));
+        }
+        StoredStudy::putChosen($path, $chosen);
 
         return $path;
     }

@@ -42,7 +42,7 @@ final readonly class StudyLight
         $stored = StoredStudy::create($study, $assembly);
         self::putZones($stored, $study, $sky, $measures->size());
         $old = StoredStudy::of($light);
-        $chosen = self::carried($old, $assembly, $study->parentOf);
+        $chosen = self::chosen($assembly, $study->parentOf);
         $areaOf = [];
         foreach ($chosen as $t => $own) {
             $areaOf[] = $own ?? $assembly->areaOf[$study->parentOf[$t] ?? $t];
@@ -77,17 +77,19 @@ final readonly class StudyLight
      * @param  list<int>|null  $parentOf
      * @return list<int|null>
      */
-    private static function carried(?StoredStudy $old, Assembly $assembly, ?array $parentOf): array
+    private static function chosen(Assembly $assembly, ?array $parentOf): array
     {
-        $chosen = $old?->chosenBySource() ?? [];
-        if ($chosen === []) {
-            return array_fill(0, count($parentOf ?? $assembly->areaOf), null);
-        }
         $byTriangle = [];
+        $any = false;
         foreach ($assembly->sources() as [$file, $count]) {
+            $chosen = StoredStudy::chosenOf($file);
+            $any = $any || $chosen !== [];
             for ($t = 0; $t < $count; $t++) {
-                $byTriangle[] = $chosen[$file][$t] ?? [];
+                $byTriangle[] = $chosen[$t] ?? [];
             }
+        }
+        if (! $any) {
+            return array_fill(0, count($parentOf ?? $byTriangle), null);
         }
         $parentOf ??= array_keys($byTriangle);
         $pieces = array_count_values($parentOf);

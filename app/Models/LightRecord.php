@@ -28,7 +28,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property array<string, Spray>|null $sprays what differs from the usual, by technique
  * @property Camera|null $camera from where to where it is looked, and how large the figure was then; mm
  * @property string|null $still picture of the figure from there
- * @property string $state waiting, running, done, stopped, failed
+ * @property string $state none, waiting, running, done, stopped, failed
  * @property float $progress
  * @property bool $stop_asked
  * @property string|null $problem
@@ -46,12 +46,18 @@ final class LightRecord extends Model
 
     protected $guarded = ['id', 'painter_id'];
 
-    protected $attributes = ['up' => 'z', 'spread' => 30.0, 'passes' => 2, 'state' => 'waiting', 'progress' => 0.0, 'stop_asked' => false, 'of' => null, 'path' => null, 'result' => null, 'problem' => null, 'height_mm' => null, 'front' => null, 'sprays' => null, 'camera' => null, 'still' => null];
+    protected $attributes = ['up' => 'z', 'spread' => 30.0, 'passes' => 2, 'state' => 'none', 'progress' => 0.0, 'stop_asked' => false, 'of' => null, 'path' => null, 'result' => null, 'problem' => null, 'height_mm' => null, 'front' => null, 'sprays' => null, 'camera' => null, 'still' => null];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
         return ['result' => 'array', 'progress' => 'float', 'stop_asked' => 'boolean', 'spread' => 'float', 'height_mm' => 'float', 'sprays' => 'array', 'camera' => 'array'];
+    }
+
+    /** @return list<string> */
+    public static function sideNames(): array
+    {
+        return array_keys(self::SIDES);
     }
 
     /** Of a figure; made when it has none yet. */

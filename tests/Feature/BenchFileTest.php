@@ -7,17 +7,20 @@ namespace Tests\Feature;
 use App\Adapters\BenchFile\BenchReader;
 use App\Adapters\BenchFile\BenchWriter;
 use App\Adapters\BenchFile\Schema;
+use App\Adapters\Meshes\StoredStudy;
 use App\Console\SchemaCommand;
 use App\Models\Figure;
 use App\Models\Painter;
 use App\Models\PaintKind;
 use App\Models\Picture;
+use Hyalin\Formats\Meshes\StlWriter;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Process\Process;
+use Tests\Support\Shapes;
 use ZipArchive;
 
 /**
@@ -54,7 +57,14 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
         // Records are numbered within a file: alike in every field means alike in every letter.
         self::assertSame(self::document($first), self::document($second));
         self::assertSame(self::pixels($first), self::pixels($second));
+        foreach (['meshes/1.stl', 'meshes/1.areas.json', 'stills/1.png'] as $name) {
+            self::assertSame(self::entry($first, $name), self::entry($second, $name));
+        }
         $taken = $other->figures()->firstOrFail();
+        // The painter's areas are on it, under the numbers they have here; its light waits to be computed.
+        $areas = $taken->areas()->pluck('id')->all();
+        self::assertSame([[$areas[1]], [$areas[0], 0, null], [null]], array_values(array_unique(StoredStudy::chosenOf($taken->meshes()->sole()->path), SORT_REGULAR)));
+        $this->getJson("/figures/{$taken->id}/light/shown")->assertOk()->assertJsonPath('state', 'none')->assertJsonPath('front', 'x')->assertJsonPath('sprays.1.side', 30)->assertJsonPath('dataUrl', null);
         $this->get("/figures/{$taken->id}/order")->assertOk();
         $this->get('/runs/'.$taken->runs()->firstOrFail()->id)->assertOk();
         // What the other painter has is untouched by a third import of the same.
@@ -94,7 +104,7 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
         $zip->close();
         $other = Painter::factory()->create()->refresh();
         $this->actingAs($other);
-        $files = count(Storage::disk('local')->allFiles('pictures'));
+        $files = count(Storage::disk('local')->allFiles());
         $answer = $this->send((string) file_get_contents($path))->assertUnprocessable();
         unlink($path);
         $said = $answer->json('errors.bench.0');
@@ -102,7 +112,7 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
         self::assertStringContainsString($words, $said);
         self::assertStringEndsWith('Nothing was added.', $said);
         self::assertSame([0, 0], [$other->figures()->count(), $other->paints()->count()]);
-        self::assertCount($files, Storage::disk('local')->allFiles('pictures'));
+        self::assertCount($files, Storage::disk('local')->allFiles());
     }
 
     /** @return iterable<string, array{callable(ZipArchive, string): mixed, string}> */
@@ -126,6 +136,13 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
         yield 'two layers of one key' => [static fn (ZipArchive $zip, string $json) => $zip->addFromString('bench.json', (string) preg_replace_callback('/"area":1,"key":"[0-9A-Z]{26}"/', static fn (): string => '"area":1,"key":"'.str_repeat('A', 26).'"', $json)), 'contradicts another record'];
         yield 'a picture that is missing' => [static fn (ZipArchive $zip) => $zip->deleteName('pictures/1.png'), 'pictures/1.png is named'];
         yield 'a picture that is none' => [static fn (ZipArchive $zip) => $zip->addFromString('pictures/1.png', 'no picture'), 'pictures/1.png: '];
+        yield 'a print file that is missing' => [static fn (ZipArchive $zip) => $zip->deleteName('meshes/1.stl'), 'meshes/1.stl is named'];
+        yield 'a print file that is none' => [static fn (ZipArchive $zip) => $zip->addFromString('meshes/1.stl', 'no mesh'), 'meshes/1.stl: '];
+        yield 'another print file' => [static fn (ZipArchive $zip) => $zip->addFromString('meshes/1.stl', StlWriter::write(Shapes::ball(10.0, 5))), 'another number of triangles'];
+        yield 'areas of more triangles than there are' => [static fn (ZipArchive $zip) => $zip->addFromString('meshes/1.areas.json', '[[121,[1]]]'), 'meshes/1.areas.json does not hold'];
+        yield 'areas in words' => [static fn (ZipArchive $zip) => $zip->addFromString('meshes/1.areas.json', '[[1,["cloak"]]]'), 'meshes/1.areas.json does not hold'];
+        yield 'no areas at all' => [static fn (ZipArchive $zip) => $zip->addFromString('meshes/1.areas.json', '7'), 'meshes/1.areas.json does not hold'];
+        yield 'a spray from nowhere' => [$with('/"side":30(\.0)?/', '"side":300'), '/records/lightStudies/'];
         yield 'a bomb' => [static fn (ZipArchive $zip) => $zip->addFromString('bench.json', '{"format":"'.str_repeat(' ', 70_000_000).'"}'), 'larger than 64 MB'];
     }
 
@@ -176,9 +193,24 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
         $picture->findings()->forceCreate([...$sample, 'area_id' => $cloak->id, 'picture_id' => $picture->id]);
         $this->postJson('/cups', ['name' => 'Cloak', 'runStepId' => $wash->id, 'mix' => [['paintId' => $green->id, 'drops' => 10]]])->assertCreated();
         $skin->delete();
+        $this->printed($figure, $body->id, $cloak->id, $hand->id);
         $this->putJson('/evenings/hours', ['hours' => [['day' => 5, 'start' => '20:00', 'minutes' => 90]]])->assertOk();
 
         return $figure->refresh();
+    }
+
+    /** A print file that stands turned, with areas chosen on it, sprays and a look. */
+    private function printed(Figure $figure, int $partId, int $cloakId, int $handId): void
+    {
+        $mesh = $this->post("/figures/{$figure->id}/meshes", ['mesh' => UploadedFile::fake()->createWithContent('body.stl', StlWriter::write(Shapes::ball(10.0, 6))), 'partId' => $partId], ['Accept' => 'application/json'])->assertCreated()->json('id');
+        self::assertIsInt($mesh);
+        $this->patchJson("/figures/{$figure->id}/meshes/{$mesh}", ['turn' => 30, 'move' => [1, 2, 3]])->assertOk();
+        $figure->meshes()->sole()->update(['shell_areas' => [$cloakId]]);
+        // The top of it is another area, a piece of one triangle none at all.
+        StoredStudy::putChosen($figure->meshes()->sole()->path, [...array_fill(0, 12, [$handId]), [$cloakId, 0, null], ...array_fill(0, 120 - 13, [null])]);
+        $this->putJson("/figures/{$figure->id}/light", ['spray' => 'spray from 45 degrees', 'passes' => 1, 'side' => 30])->assertOk();
+        $this->putJson("/figures/{$figure->id}/light", ['front' => 'x', 'heightMm' => 32])->assertOk();
+        $this->post("/figures/{$figure->id}/light/look", ['camera' => ['from' => [1, 2, 3], 'to' => [0, 0, 0.5], 'size' => 32], 'still' => UploadedFile::fake()->image('still.png', 30, 40)], ['Accept' => 'application/json'])->assertOk();
     }
 
     private function written(Painter $painter): string

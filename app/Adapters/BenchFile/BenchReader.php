@@ -21,6 +21,8 @@ final class BenchReader
 
     private const MOST_PICTURE = 24 * 1024 * 1024;
 
+    private const MOST_PRINT = 160 * 1024 * 1024;
+
     private const DEEP = 24;
 
     /** @param  array<string, mixed>  $document */
@@ -40,7 +42,7 @@ final class BenchReader
         }
         for ($n = 0; $n < $zip->numFiles; $n++) {
             $name = (string) $zip->getNameIndex($n);
-            if ($name !== 'bench.json' && preg_match('~^pictures/\d{1,6}\.png\z~', $name) !== 1) {
+            if ($name !== 'bench.json' && preg_match('~^((pictures|stills)/\d{1,6}\.png|meshes/\d{1,6}\.(stl|areas\.json))\z~', $name) !== 1) {
                 throw UnreadableBench::strange($name);
             }
         }
@@ -52,6 +54,60 @@ final class BenchReader
     public function picture(string $name): string
     {
         return self::unpacked($this->zip, $name, self::MOST_PICTURE) ?? throw UnreadableBench::missingPicture($name);
+    }
+
+    /**
+     * A print file, out of the zip.
+     *
+     * @param  string  $to  path it is written to
+     *
+     * @throws UnreadableBench
+     */
+    public function print(string $name, string $to): void
+    {
+        $in = $this->zip->getStream($name);
+        $out = fopen($to, 'w');
+        if ($in === false || $out === false) {
+            throw UnreadableBench::missingPicture($name);
+        }
+        $left = self::MOST_PRINT;
+        while (! feof($in)) {
+            $part = (string) fread($in, 65_536);
+            $left -= strlen($part);
+            if ($left < 0) {
+                throw UnreadableBench::tooLarge($name, self::MOST_PRINT);
+            }
+            fwrite($out, $part);
+        }
+        fclose($in);
+        fclose($out);
+    }
+
+    /**
+     * What the painter chose on a print file: runs of triangles, each with the areas of its pieces.
+     *
+     * @return list<array{int, list<int|null>}>
+     *
+     * @throws UnreadableBench
+     */
+    public function chosen(string $name): array
+    {
+        $json = self::unpacked($this->zip, $name, self::MOST_DOCUMENT);
+        if ($json === null) {
+            return [];
+        }
+        $runs = [];
+        $found = json_decode($json, true, 4);
+        foreach (is_array($found) ? $found : throw UnreadableBench::noChoice($name) as $run) {
+            if (! is_array($run) || ! is_int($run[0] ?? null) || ! is_array($run[1] ?? null) || $run[0] < 1 || array_filter($run[1], static fn (mixed $v): bool => $v !== null && ! is_int($v)) !== []) {
+                throw UnreadableBench::noChoice($name);
+            }
+            /** @var list<int|null> $areas */
+            $areas = array_values($run[1]);
+            $runs[] = [$run[0], $areas];
+        }
+
+        return $runs;
     }
 
     /** @return list<array<string, mixed>> */

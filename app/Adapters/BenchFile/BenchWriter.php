@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Adapters\BenchFile;
 
+use App\Adapters\Meshes\Store;
+use App\Adapters\Meshes\StoredStudy;
 use App\Models\Figure;
 use App\Models\Painter;
 use DateTimeImmutable;
 use DateTimeZone;
 use Generator;
+use Hyalin\Formats\Meshes\StlWriter;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
@@ -20,11 +23,14 @@ use ZipArchive;
  * A bench, or one figure of it with the pots it uses, as a zip of one JSON document and its pictures. Records are read and
  * written one after the other, pictures copied from disk: the memory it takes does not grow with the bench.
  */
-final readonly class BenchWriter
+final class BenchWriter
 {
     private const CHUNK = 200;
 
-    private function __construct(private Painter $painter, private ?Figure $figure, private Numbers $numbers)
+    /** @var list<string> files that the zip is made of */
+    private array $scratch = [];
+
+    private function __construct(private readonly Painter $painter, private readonly ?Figure $figure, private readonly Numbers $numbers)
     {
     }
 
@@ -49,7 +55,7 @@ final readonly class BenchWriter
             $zip->addFile($document, 'bench.json');
             $zip->close();
         } finally {
-            @unlink($document);
+            array_map(unlink(...), [$document, ...$this->scratch]);
         }
     }
 
@@ -88,7 +94,11 @@ final readonly class BenchWriter
             $number = $this->numbers->of($type->table, is_int($row['id']) ? $row['id'] : 0) ?? 0;
             $record = ['id' => $number];
             foreach ($type->fields as $field) {
-                $value = $field->kind === FieldKind::File ? self::picture($zip, $row[$field->column], $number) : $this->numbers->turned($field, self::value($field, $row[$field->column]));
+                $value = match ($field->kind) {
+                    FieldKind::File => $row[$field->column] === null ? null : self::picture($zip, $row[$field->column], "{$field->to}/{$number}.png"),
+                    FieldKind::Print => $this->print($zip, is_string($row[$field->column]) ? $row[$field->column] : '', $number),
+                    default => $this->numbers->turned($field, self::value($field, $row[$field->column])),
+                };
                 if ($value !== null || ! $field->isOptional) {
                     $record[$field->name()] = $value;
                 }
@@ -138,9 +148,38 @@ final readonly class BenchWriter
         return array_values(array_unique(array_filter($ids, is_int(...))));
     }
 
-    private static function picture(ZipArchive $zip, mixed $path, int $number): string
+    /** A print file as STL in its own unit, and what the painter chose on it, as runs of triangles with the same areas. */
+    private function print(ZipArchive $zip, string $path, int $number): string
     {
-        $name = "pictures/{$number}.png";
+        $name = "meshes/{$number}.stl";
+        $this->scratch[] = $file = (string) tempnam(sys_get_temp_dir(), 'mesh');
+        $out = fopen($file, 'w') ?: throw new RuntimeException("{$file} cannot be written");
+        foreach (StlWriter::parts(Store::mesh($path)) as $part) {
+            fwrite($out, $part);
+        }
+        fclose($out);
+        $zip->addFile($file, $name);
+        $runs = [];
+        [$count, $last] = [0, []];
+        foreach (StoredStudy::chosenOf($path) as $areas) {
+            // 0 takes it away from every area, null leaves it as the pieces have it.
+            $areas = array_map(fn (?int $id): ?int => $id === null ? null : $this->numbers->of('areas', $id) ?? 0, $areas);
+            if ($count > 0 && $areas !== $last) {
+                $runs[] = [$count, $last];
+                $count = 0;
+            }
+            [$count, $last] = [$count + 1, $areas];
+        }
+        $runs = $count > 0 ? [...$runs, [$count, $last]] : $runs;
+        if ($runs !== []) {
+            $zip->addFromString("meshes/{$number}.areas.json", json_encode($runs, JSON_THROW_ON_ERROR));
+        }
+
+        return $name;
+    }
+
+    private static function picture(ZipArchive $zip, mixed $path, string $name): string
+    {
         $zip->addFile(Storage::disk('local')->path(is_string($path) ? $path : ''), $name);
         // A PNG is compressed already.
         $zip->setCompressionName($name, ZipArchive::CM_STORE);
@@ -158,7 +197,7 @@ final readonly class BenchWriter
             FieldKind::Flag => (bool) $stored,
             FieldKind::Number => is_numeric($stored) ? (float) $stored : null,
             FieldKind::Moment => is_string($stored) ? (new DateTimeImmutable($stored, new DateTimeZone('UTC')))->format('Y-m-d\TH:i:s\Z') : null,
-            FieldKind::Json, FieldKind::References, FieldKind::Mix, FieldKind::Levels, FieldKind::Readings, FieldKind::StepNames, FieldKind::Finishes => is_string($stored) && ($field->shape['type'] ?? '') !== 'string' ? self::decoded($field, $stored) : $stored,
+            FieldKind::Json, FieldKind::References, FieldKind::Mix, FieldKind::Levels, FieldKind::Readings, FieldKind::StepNames, FieldKind::Finishes, FieldKind::Pieces => is_string($stored) && ($field->shape['type'] ?? '') !== 'string' ? self::decoded($field, $stored) : $stored,
             default => $stored,
         };
     }

@@ -6,6 +6,7 @@ namespace App\Adapters\BenchFile;
 
 use App\Models\BatchMode;
 use App\Models\CupAct;
+use App\Models\LightRecord;
 use App\Models\PaintKind;
 use App\Models\PictureKind;
 use App\Models\RunStepState;
@@ -64,6 +65,7 @@ final class Catalogue
             ...self::build(),
             ...self::runs(),
             ...self::pictures(),
+            ...self::prints(),
             ...self::painter(),
         ];
     }
@@ -121,7 +123,7 @@ final class Catalogue
 
         return [
             new RecordType('pictures', 'figure_id', [
-                Field::reference('figure_id', 'figures'), Field::reference('run_step_id', 'run_steps')->optional(), Field::text('title'), Field::of('path', FieldKind::File), Field::integer('width', 1, 100_000), Field::integer('height', 1, 100_000),
+                Field::reference('figure_id', 'figures'), Field::reference('run_step_id', 'run_steps')->optional(), Field::text('title'), Field::file('path', 'pictures'), Field::integer('width', 1, 100_000), Field::integer('height', 1, 100_000),
                 Field::choice('kind', PictureKind::class), Field::choice('shading', Shading::class)->optional(), Field::json('crop', ['type' => 'array', 'items' => ['type' => 'number']])->optional(),
                 Field::json('neutral', ['type' => 'object', 'required' => ['method', 'points'], 'properties' => ['method' => ['type' => 'string'], 'points' => self::POINTS, 'reflectance' => ['type' => ['number', 'null']]]])->optional(),
                 Field::flag('block_grid'), Field::json('remarks', ['type' => 'array', 'items' => ['type' => 'string']])->optional(),
@@ -129,6 +131,28 @@ final class Catalogue
             ]),
             new RecordType('samples', 'area_id', [Field::reference('area_id', 'areas'), Field::reference('picture_id', 'pictures'), ...$taken]),
             new RecordType('findings', 'picture_id', [Field::reference('picture_id', 'pictures'), Field::reference('area_id', 'areas'), ...$taken]),
+        ];
+    }
+
+    /** @return list<RecordType> */
+    private static function prints(): array
+    {
+        $numbers = ['type' => 'array', 'items' => ['type' => 'number']];
+        $camera = ['type' => 'object', 'required' => ['from', 'to', 'size'], 'properties' => ['from' => self::POINT, 'to' => self::POINT, 'size' => ['type' => 'number', 'exclusiveMinimum' => 0]]];
+        $count = ['type' => 'integer', 'minimum' => 0];
+
+        return [
+            new RecordType('meshes', 'figure_id', [
+                Field::reference('figure_id', 'figures'), Field::reference('part_id', 'parts')->optional(), Field::text('title'), Field::of('path', FieldKind::Print), Field::integer('triangles', 1, 2_000_000), Field::number('unit_mm', 1e-6, 1e6),
+                Field::json('measures', ['type' => 'object', 'required' => ['areaMm2', 'volumeMm3', 'boundsMm', 'shells', 'openEdges', 'inconsistentEdges', 'degenerate', 'remarks'], 'properties' => ['areaMm2' => ['type' => 'number'], 'volumeMm3' => ['type' => 'number'], 'boundsMm' => ['type' => 'array', 'minItems' => 2, 'maxItems' => 2, 'items' => self::POINT], 'shells' => $count, 'openEdges' => $count, 'inconsistentEdges' => $count, 'degenerate' => $count, 'remarks' => ['type' => 'array', 'items' => ['type' => 'string']]]]),
+                Field::json('pose', ['type' => 'object', 'required' => ['move', 'turn', 'mirror'], 'properties' => ['move' => self::POINT, 'turn' => ['type' => 'number'], 'mirror' => ['type' => 'boolean'], 'rotation' => [...$numbers, 'minItems' => 4, 'maxItems' => 4], 'joint' => ['type' => 'object', 'required' => ['at', 'axis'], 'properties' => ['at' => self::POINT, 'axis' => self::POINT]]]])->optional(),
+                Field::of('shell_areas', FieldKind::Pieces)->optional(),
+            ]),
+            new RecordType('light_studies', 'figure_id', [
+                Field::reference('figure_id', 'figures'), Field::json('up', ['type' => 'string', 'enum' => LightRecord::sideNames()]), Field::json('front', ['type' => 'string', 'enum' => LightRecord::sideNames()])->optional(), Field::number('height_mm', 1, 5000)->optional(), Field::number('spread', 0, 90), Field::integer('passes', 0, 9),
+                Field::json('sprays', ['type' => 'object', 'additionalProperties' => ['type' => 'object', 'additionalProperties' => false, 'properties' => ['elevation' => ['type' => 'number', 'minimum' => -90, 'maximum' => 90], 'side' => ['type' => 'number', 'minimum' => -180, 'maximum' => 180], 'spread' => ['type' => 'number', 'minimum' => 0, 'maximum' => 90], 'passes' => ['type' => 'integer', 'minimum' => 0, 'maximum' => 9]]]])->optional(),
+                Field::json('camera', $camera)->optional(), Field::file('still', 'stills')->optional(),
+            ]),
         ];
     }
 

@@ -14,7 +14,7 @@ final readonly class Field
 {
     /**
      * @param  list<string>|null  $choices
-     * @param  string|null  $to  the records a reference points to
+     * @param  string|null  $to  the records a reference points to, or the folder of a file
      * @param  array<string, mixed>|null  $shape  JSON Schema of a JSON field
      */
     private function __construct(
@@ -75,6 +75,12 @@ final readonly class Field
     public static function references(string $column, string $to): self
     {
         return new self($column, FieldKind::References, to: $to);
+    }
+
+    /** @param  string  $folder  of the zip that the pictures lie in */
+    public static function file(string $column, string $folder): self
+    {
+        return new self($column, FieldKind::File, to: $folder);
     }
 
     public static function of(string $column, FieldKind $kind): self

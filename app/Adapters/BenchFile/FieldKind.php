@@ -31,6 +31,10 @@ enum FieldKind
     case StepNames;
     /** The stacks of all areas, as a version of the recipe keeps them. */
     case Finishes;
+    /** Areas by piece of a print file, 0 for none. */
+    case Pieces;
     /** The name of a picture within the zip. */
     case File;
+    /** The name of a print file within the zip. */
+    case Print;
 }

@@ -38,6 +38,7 @@ final class Numbers
         return match ($field->kind) {
             FieldKind::Reference => is_int($value) ? $this->of((string) $field->to, $value) : null,
             FieldKind::References => is_array($value) ? $this->list((string) $field->to, $value) : null,
+            FieldKind::Pieces => is_array($value) ? array_values(array_map(fn (mixed $v): int => is_int($v) ? $this->of('areas', $v) ?? 0 : 0, $value)) : null,
             FieldKind::Mix => is_array($value) ? array_map($this->entry(...), $value) : null,
             FieldKind::Levels => is_array($value) ? $this->levels($value) : null,
             FieldKind::Readings => is_array($value) ? [...$value, 'whiteId' => is_int($value['whiteId'] ?? null) ? $this->of('paints', $value['whiteId']) : null] : null,

@@ -25,7 +25,7 @@ final class Schema
             '$schema' => 'http://json-schema.org/draft-07/schema#',
             '$id' => 'https://hyalin.example/schema/bench-'.Catalogue::VERSION.'.json',
             'title' => 'Hyalin bench, version '.Catalogue::VERSION,
-            'description' => 'Shelf, figures, recipes, runs and pictures of one painter. References are the numbers of records within the file, from 1. Lab values are D65, 2 degrees; spectra are 36 bands, 380 to 730 nm by 10 nm; volumes mL; lengths mm; areas cm2; times minutes; moments UTC.',
+            'description' => 'Shelf, figures, recipes, runs and pictures of one painter. References are the numbers of records within the file, from 1. Lab values are D65, 2 degrees; spectra are 36 bands, 380 to 730 nm by 10 nm; volumes mL; lengths mm; areas cm2; times minutes; moments UTC. Print files are binary STL in their own unit.',
             'type' => 'object',
             'additionalProperties' => false,
             'required' => ['format', 'version', 'records'],
@@ -86,7 +86,9 @@ final class Schema
             FieldKind::StepName => ['type' => 'string', 'maxLength' => 80],
             FieldKind::StepNames => ['type' => 'array', 'maxItems' => 1000, 'items' => ['type' => 'string', 'maxLength' => 80]],
             FieldKind::Finishes => ['type' => 'array', 'items' => ['type' => 'object', 'required' => ['areaId', 'area', 'layers'], 'properties' => ['areaId' => $number, 'area' => ['type' => 'string'], 'layers' => ['type' => 'array', 'items' => ['type' => 'object', 'required' => ['key', 'technique', 'zones', 'thinner', 'coats', 'note', 'mix'], 'properties' => ['mix' => ['type' => 'array', 'items' => ['type' => 'object', 'required' => ['paintId', 'drops'], 'properties' => ['paintId' => $number, 'drops' => $number]]]]]]]]],
-            FieldKind::File => ['type' => 'string', 'pattern' => '^pictures/[0-9]{1,6}\\.png$'],
+            FieldKind::Pieces => ['type' => 'array', 'maxItems' => 100_000, 'items' => ['type' => 'integer', 'minimum' => 0], 'description' => 'numbers of areas, 0 for none'],
+            FieldKind::File => ['type' => 'string', 'pattern' => "^{$field->to}/[0-9]{1,6}\\.png$"],
+            FieldKind::Print => ['type' => 'string', 'pattern' => '^meshes/[0-9]{1,6}\\.stl$'],
         };
     }
 }

@@ -33,7 +33,17 @@ final class UnreadableBench extends RuntimeException
 
     public static function strange(string $name): self
     {
-        return new self("The zip holds \"{$name}\"; only bench.json and pictures/1.png and so on belong into it.");
+        return new self("The zip holds \"{$name}\"; only bench.json, pictures/1.png, stills/1.png, meshes/1.stl and so on belong into it.");
+    }
+
+    public static function noChoice(string $name): self
+    {
+        return new self("{$name} does not hold runs of triangles with their areas.");
+    }
+
+    public static function badPrint(string $name, string $why): self
+    {
+        return new self("{$name}: {$why}.");
     }
 
     public static function noJson(string $why): self

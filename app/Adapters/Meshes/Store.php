@@ -30,6 +30,11 @@ final class Store
         return $bytes === false ? throw new RuntimeException("{$path} is not there any more") : $bytes;
     }
 
+    public static function has(string $path): bool
+    {
+        return self::disk()->exists("{$path}.gz");
+    }
+
     public static function putMesh(string $path, TriangleMesh $mesh): void
     {
         self::put("{$path}.pos", $mesh->positions);

@@ -10,7 +10,6 @@ use Hyalin\Light\Sky;
 use Hyalin\Light\Visibility;
 use Hyalin\Light\ZoneWeights;
 use Hyalin\Mesh\TriangleMesh;
-use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 
 /**
@@ -93,8 +92,18 @@ final readonly class StoredStudy
     }
 
     /**
-     * @param  list<int|null>  $chosen
+     * @param  list<int|null>  $chosen  by the painter, by measured triangle
      * @param  list<int>  $areas  with what was chosen
+     */
+    public function choose(array $chosen, array $areas): void
+    {
+        $this->putAreas($chosen, $areas);
+        $this->keepWithFiles($chosen);
+    }
+
+    /**
+     * @param  list<int|null>  $chosen
+     * @param  list<int>  $areas
      */
     public function putAreas(array $chosen, array $areas): void
     {
@@ -199,42 +208,70 @@ final readonly class StoredStudy
     }
 
     /**
-     * What the painter chose, by file and triangle of it: it outlives a new computing. Where a triangle was split and its
-     * pieces chosen apart, the list has them in their order.
+     * What the painter chose for the triangles of a print file: it outlives every computing. Where a triangle was split and
+     * its pieces chosen apart, the list has them in their order.
      *
-     * @return array<string, array<int, list<int|null>>>
+     * @return array<int, list<int|null>>
      */
-    public function chosenBySource(): array
+    public static function chosenOf(string $file): array
     {
-        $chosen = $this->chosen();
-        $parentOf = $this->parentOf() ?? array_keys($chosen);
-        $of = [];
-        /** @var list<array{string, int}> $sources written by us */
-        $sources = json_decode(Store::get("{$this->path}.sources"), true, 512, JSON_THROW_ON_ERROR);
-        $first = [];
-        $at = 0;
-        foreach ($sources as [$file, $count]) {
-            $first[] = [$at, $at + $count, $file];
-            $at += $count;
+        if (! Store::has("{$file}.chosen")) {
+            return [];
         }
-        // Nothing chosen at all is the rule, and takes no lists.
-        foreach (array_filter($chosen, is_int(...)) === [] ? [] : $chosen as $t => $area) {
-            foreach ($first as [$from, $to, $file]) {
-                if ($parentOf[$t] >= $from && $parentOf[$t] < $to) {
-                    $of[$file][$parentOf[$t] - $from][] = $area;
-
-                    break;
-                }
+        $of = [];
+        $values = Store::ints("{$file}.chosen");
+        for ($at = 0, $end = count($values); $at < $end; $at += $pieces + 1) {
+            $pieces = $values[$at];
+            $own = [];
+            for ($k = 1; $k <= $pieces; $k++) {
+                $own[] = $values[$at + $k] === self::NONE ? null : $values[$at + $k];
             }
+            $of[] = $own;
         }
 
         return $of;
     }
 
+    /** @param  list<int|null>  $chosen */
+    private function keepWithFiles(array $chosen): void
+    {
+        /** @var list<array{string, int}> $sources written by us */
+        $sources = json_decode(Store::get("{$this->path}.sources"), true, 512, JSON_THROW_ON_ERROR);
+        $byTriangle = [];
+        $parentOf = $this->parentOf();
+        foreach ($chosen as $t => $area) {
+            $byTriangle[$parentOf === null ? $t : $parentOf[$t]][] = $area;
+        }
+        $first = 0;
+        foreach ($sources as [$file, $count]) {
+            $own = [];
+            for ($t = $first; $t < $first + $count; $t++) {
+                $own[] = $byTriangle[$t] ?? [];
+            }
+            self::putChosen($file, $own);
+            $first += $count;
+        }
+    }
+
+    /** @param  list<list<int|null>>  $chosen  by triangle of the file */
+    public static function putChosen(string $file, array $chosen): void
+    {
+        $values = [];
+        foreach ($chosen as $own) {
+            $values[] = count($own);
+            foreach ($own as $area) {
+                $values[] = $area ?? self::NONE;
+            }
+        }
+        if ($values !== []) {
+            Store::putInts("{$file}.chosen", $values);
+        }
+    }
+
     /** @return list<int>|null triangle of the files by measured triangle; null where they are the same */
     public function parentOf(): ?array
     {
-        return Storage::disk('local')->exists("{$this->path}.parentOf.gz") ? Store::ints("{$this->path}.parentOf") : null;
+        return Store::has("{$this->path}.parentOf") ? Store::ints("{$this->path}.parentOf") : null;
     }
 
     public function forget(): void
@@ -244,7 +281,7 @@ final readonly class StoredStudy
 
     private function isCoarse(): bool
     {
-        return Storage::disk('local')->exists("{$this->path}.full.pos.gz");
+        return Store::has("{$this->path}.full.pos");
     }
 
     /**

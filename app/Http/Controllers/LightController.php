@@ -37,8 +37,6 @@ use Inertia\Response;
  */
 final class LightController
 {
-    private const SIDES = ['x', 'y', 'z', '-x', '-y', '-z'];
-
     public function show(Figure $figure): Response
     {
         return Inertia::render('light/index', [
@@ -54,8 +52,8 @@ final class LightController
     {
         $sprays = implode(',', array_keys(LightRecord::ofFigure($figure)->directedSprays()));
         $request->validate([
-            'up' => ['sometimes', Rule::in(self::SIDES)],
-            'front' => ['sometimes', Rule::in(self::SIDES)],
+            'up' => ['sometimes', Rule::in(LightRecord::sideNames())],
+            'front' => ['sometimes', Rule::in(LightRecord::sideNames())],
             'heightMm' => ['sometimes', 'nullable', 'numeric', 'between:1,5000'],
             'spray' => ['sometimes', "in:{$sprays}"],
             'elevation' => ['sometimes', 'numeric', 'between:-90,90'],

@@ -13,15 +13,21 @@ final class StlWriter
 {
     public static function write(TriangleMesh $mesh): string
     {
-        $out = [str_pad('written by Hyalin, mm', 80, ' ').pack('V', $mesh->triangles())];
+        return implode('', [...self::parts($mesh)]);
+    }
+
+    /** @return iterable<int, string> the file piece by piece: the whole of a large one need not be held */
+    public static function parts(TriangleMesh $mesh): iterable
+    {
+        yield str_pad('written by Hyalin', 80, ' ').pack('V', $mesh->triangles());
         foreach ($mesh->chunks() as $corners) {
+            $out = '';
             for ($i = 1, $n = count($corners); $i < $n; $i += 3) {
                 $points = substr($mesh->positions, 12 * $corners[$i], 12).substr($mesh->positions, 12 * $corners[$i + 1], 12).substr($mesh->positions, 12 * $corners[$i + 2], 12);
-                $out[] = self::normal($points).$points."\0\0";
+                $out .= self::normal($points).$points."\0\0";
             }
+            yield $out;
         }
-
-        return implode('', $out);
     }
 
     private static function normal(string $points): string
