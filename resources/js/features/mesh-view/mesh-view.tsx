@@ -14,6 +14,8 @@ const SIDES: Record<string, [number, number, number]> = {
     '-z': [0, 0, -1],
 };
 
+const NO_MARKS: [number, number, number][] = [];
+
 /** The printed mesh, wearing what is asked. */
 export function MeshView({
     dataUrl,
@@ -26,6 +28,7 @@ export function MeshView({
     chosen,
     isLit,
     camera,
+    marks = NO_MARKS,
     label = 'The mesh',
     onPick,
     onViewer,
@@ -44,6 +47,8 @@ export function MeshView({
     isLit: boolean;
     /** From where it is looked at first. */
     camera: CameraProps | null;
+    /** Places that are marked, mm. */
+    marks?: readonly [number, number, number][];
     label?: string;
     onPick?: (at: [number, number, number], areaId: number) => void;
     /** Of what draws it, for who keeps the place one looks from; null when it is gone. */
@@ -139,6 +144,10 @@ export function MeshView({
             isLit && view !== 'glow',
         );
     }, [mesh, up, front, sprays, sizeMm, camera, view, areas, step, shown, chosen, isLit, glow, glowUrl]);
+
+    useEffect(() => {
+        viewer.current?.mark(marks);
+    }, [marks]);
 
     return (
         <div className="absolute inset-0 bg-room">

@@ -8,6 +8,8 @@ import {
     MeshBasicMaterial,
     MeshLambertMaterial,
     PerspectiveCamera,
+    Points,
+    PointsMaterial,
     Raycaster,
     Scene,
     Vector2,
@@ -31,6 +33,10 @@ export class MeshViewer {
     private readonly painted = new MeshBasicMaterial({ vertexColors: true });
     private readonly lit = new MeshLambertMaterial({ vertexColors: true });
     private readonly mesh: Mesh;
+    private readonly marks = new Points(
+        new BufferGeometry(),
+        new PointsMaterial({ color: 0xffffff, size: 12, sizeAttenuation: false, depthTest: false }),
+    );
     private readonly headlight = new DirectionalLight(0xffffff, 2.2);
     private waiting = false;
 
@@ -42,7 +48,9 @@ export class MeshViewer {
         this.renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
         this.scene.background = new Color(room);
         this.mesh = new Mesh(new BufferGeometry(), this.lit);
-        this.scene.add(this.mesh, new AmbientLight(0xffffff, 1.2), this.headlight);
+        this.marks.renderOrder = 1;
+        this.marks.visible = false;
+        this.scene.add(this.mesh, this.marks, new AmbientLight(0xffffff, 1.2), this.headlight);
         this.controls = new OrbitControls(this.camera, canvas);
         this.controls.addEventListener('change', () => {
             this.draw();
@@ -121,6 +129,15 @@ export class MeshViewer {
         this.draw();
     }
 
+    /** Places that are marked, before everything. */
+    mark(places: readonly (readonly [number, number, number])[]): void {
+        this.marks.geometry.dispose();
+        this.marks.geometry = new BufferGeometry();
+        this.marks.geometry.setAttribute('position', new BufferAttribute(new Float32Array(places.flat()), 3));
+        this.marks.visible = places.length > 0;
+        this.draw();
+    }
+
     background(room: string): void {
         this.scene.background = new Color(room);
         this.draw();
@@ -183,6 +200,8 @@ export class MeshViewer {
     dispose(): void {
         this.controls.dispose();
         this.mesh.geometry.dispose();
+        this.marks.geometry.dispose();
+        this.marks.material.dispose();
         this.painted.dispose();
         this.lit.dispose();
         this.renderer.dispose();

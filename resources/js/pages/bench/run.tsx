@@ -1,7 +1,7 @@
 import { Link, router } from '@inertiajs/react';
 import clsx from 'clsx';
 import { Check, Minus, Undo2 } from 'lucide-react';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useRun, type StepChange } from '@/features/bench/use-run';
 import { MeshBeside } from '@/features/mesh-view/mesh-beside';
 import { Shell } from '@/features/shell/shell';
@@ -46,6 +46,11 @@ export default function RunPage(props: Props) {
 
 function Run({ figure, run, pots, short, onMesh }: Props) {
     const [where, setWhere] = useState(false);
+    const mesh = useRef<HTMLDetailsElement>(null);
+    // It opens below the edge of the screen, and it is what was asked for.
+    useEffect(() => {
+        if (where) mesh.current?.scrollIntoView({ block: 'start' });
+    }, [where]);
     const { steps, waiting, problem, conflict, record, show, dropConflict } = useRun(run, () => {
         router.reload({ only: ['sill', 'figure'] });
     });
@@ -167,6 +172,7 @@ function Run({ figure, run, pots, short, onMesh }: Props) {
                     />
                     {onMesh && step.areaIds.length === 1 && (
                         <details
+                            ref={mesh}
                             className="text-base"
                             onToggle={(event) => {
                                 setWhere(event.currentTarget.open);

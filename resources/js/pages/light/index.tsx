@@ -1,5 +1,5 @@
 import { router } from '@inertiajs/react';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { MeshView } from '@/features/mesh-view/mesh-view';
 import type { MeshViewer } from '@/features/mesh-view/viewer';
 import type { View } from '@/features/mesh-view/colours';
@@ -69,6 +69,12 @@ export default function LightPage(props: Props) {
             window.clearInterval(timer);
         };
     }, [busy, figure.id]);
+
+    // Seeds that are set, and the face that another part will be set on.
+    const marks = useMemo(
+        () => [...seeds.map((seed) => seed.at), ...(typeof joining === 'object' ? [joining.at] : [])],
+        [seeds, joining],
+    );
 
     /** Something that gives the light anew. */
     function change(method: 'PUT' | 'POST', route: string, body?: unknown) {
@@ -211,6 +217,7 @@ export default function LightPage(props: Props) {
                                 chosen={area}
                                 isLit={isLit}
                                 camera={light.camera}
+                                marks={marks}
                                 onPick={pick}
                                 onViewer={onViewer}
                             />

@@ -56,7 +56,7 @@ export function Tools({
             />
             {tool !== 'look' && (
                 <Pick
-                    label="becomes"
+                    label={tool === 'seeds' ? 'the seed is of' : 'becomes'}
                     value={area === null ? NONE : String(area)}
                     options={[
                         ...(tool === 'seeds' ? [] : [{ value: NONE, label: 'no area' }]),
