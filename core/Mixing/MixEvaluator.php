@@ -187,6 +187,14 @@ final class MixEvaluator
     public function labOf(int $i, int $j, int $m, float $p, float $q, float $r): array
     {
         $this->evaluations++;
+        if ($this->after === []) {
+            if ($this->undercoat === null) {
+                return self::masstoneLab($this->k[$i], $this->k[$j], $this->k[$m], $this->s[$i], $this->s[$j], $this->s[$m], $p, $q, $r, $this->wx, $this->wy, $this->wz);
+            }
+            if ($this->task->placement->coverage >= 1.0) {
+                return self::filmLab($this->k[$i], $this->k[$j], $this->k[$m], $this->s[$i], $this->s[$j], $this->s[$m], $p, $q, $r, $this->undercoat, $this->task->placement->thickness, $this->wx, $this->wy, $this->wz);
+            }
+        }
         $values = $this->undercoat === null
             ? self::masstones($this->k[$i], $this->k[$j], $this->k[$m], $this->s[$i], $this->s[$j], $this->s[$m], $p, $q, $r)
             : self::films(
@@ -209,6 +217,77 @@ final class MixEvaluator
         $target = $this->task->target;
 
         return Ciede2000::between($target->lightness, $target->a, $target->b, $lab[0], $lab[1], $lab[2]);
+    }
+
+    /**
+     * Masstone and its sums in one pass, where nothing follows: most evaluations of a search are these.
+     *
+     * @param  list<float>  $ka
+     * @param  list<float>  $kb
+     * @param  list<float>  $kc
+     * @param  list<float>  $sa
+     * @param  list<float>  $sb
+     * @param  list<float>  $sc
+     * @param  list<float>  $wx
+     * @param  list<float>  $wy
+     * @param  list<float>  $wz
+     * @return array{float, float, float}
+     */
+    private static function masstoneLab(
+        array $ka, array $kb, array $kc, array $sa, array $sb, array $sc,
+        float $p, float $q, float $r, array $wx, array $wy, array $wz,
+    ): array {
+        $x = $y = $z = 0.0;
+        for ($l = 0; $l < 36; $l++) {
+            $k = $p * $ka[$l] + $q * $kb[$l] + $r * $kc[$l];
+            $s = $p * $sa[$l] + $q * $sb[$l] + $r * $sc[$l];
+            $v = $s / ($s + $k + \sqrt($k * ($k + $s + $s)));
+            $x += $wx[$l] * $v;
+            $y += $wy[$l] * $v;
+            $z += $wz[$l] * $v;
+        }
+
+        return CieLab::fromRatios($x, $y, $z);
+    }
+
+    /**
+     * A full film and its sums in one pass, where nothing follows.
+     *
+     * @param  list<float>  $ka
+     * @param  list<float>  $kb
+     * @param  list<float>  $kc
+     * @param  list<float>  $sa
+     * @param  list<float>  $sb
+     * @param  list<float>  $sc
+     * @param  list<float>  $undercoat
+     * @param  list<float>  $wx
+     * @param  list<float>  $wy
+     * @param  list<float>  $wz
+     * @return array{float, float, float}
+     */
+    private static function filmLab(
+        array $ka, array $kb, array $kc, array $sa, array $sb, array $sc,
+        float $p, float $q, float $r, array $undercoat, float $thickness, array $wx, array $wy, array $wz,
+    ): array {
+        $x = $y = $z = 0.0;
+        $twice = -2 * $thickness;
+        for ($l = 0; $l < 36; $l++) {
+            $k = $p * $ka[$l] + $q * $kb[$l] + $r * $kc[$l];
+            $s = $p * $sa[$l] + $q * $sb[$l] + $r * $sc[$l];
+            $sum = $s + $k;
+            $b = \sqrt($k * ($sum + $s));
+            $e = \exp($twice * $b);
+            // The fraction of the film with its divisor (1 + e) b taken above and below: one division less.
+            $t = 1 - $e;
+            $d = (1 + $e) * $b;
+            $below = $undercoat[$l];
+            $v = ($d * $below + $t * ($s - $sum * $below)) / ($d + $t * ($sum - $s * $below));
+            $x += $wx[$l] * $v;
+            $y += $wy[$l] * $v;
+            $z += $wz[$l] * $v;
+        }
+
+        return CieLab::fromRatios($x, $y, $z);
     }
 
     /**
