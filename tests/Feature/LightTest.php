@@ -136,6 +136,28 @@ final class LightTest extends TestCase
         self::assertStringContainsString('of its light on the wrong side', is_string($apart[0]) ? $apart[0] : '');
     }
 
+    public function test_parts_of_a_figure_of_another_height_are_joined_where_they_are_seen(): void
+    {
+        $figure = $this->figure();
+        foreach (['Body' => Shapes::box(10.0, 10.0, 20.0, 3), 'Head' => Pose::of([30.0, 0.0, 0.0])->applied(Shapes::box(4.0, 6.0, 5.0, 3))] as $name => $mesh) {
+            $this->send($figure, $mesh, $figure->parts()->create(['name' => $name, 'position' => 1])->id)->assertCreated();
+        }
+        // Twice as high as in its files: what is pressed on the screen is twice as far.
+        $this->putJson("/figures/{$figure->id}/light", ['heightMm' => 40])->assertOk()->assertJsonPath('state', 'none');
+        $this->putJson("/figures/{$figure->id}/light", ['heightMm' => 'tall'])->assertUnprocessable();
+        $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
+        $this->postJson("/figures/{$figure->id}/meshes/join", ['at' => [64, 6, 0], 'onto' => [10, 10, 40]])->assertOk();
+        $light = LightRecord::query()->sole();
+        $assembly = Assembly::of($figure, $light);
+        self::assertNotNull($assembly);
+        self::assertEqualsWithDelta([[0.0, 0.0, 0.0], [16.0, 16.0, 40.0]], MeshMeasures::of($assembly->mesh)->boundsMm, 1e-3);
+        self::assertEqualsWithDelta([1.6, 2], [$assembly->scale, count($assembly->parts)], 1e-4);
+        // Its own numbers are asked in mm and degrees, within reason.
+        foreach ([['at' => [64, 6], 'onto' => [0, 0, 0]], ['at' => [64, 6, 'x'], 'onto' => [0, 0, 0]], ['at' => [64, 6, 0]]] as $wrong) {
+            $this->postJson("/figures/{$figure->id}/meshes/join", $wrong)->assertUnprocessable();
+        }
+    }
+
     public function test_the_mesh_is_cut_by_a_proposal_and_by_seeds_and_a_new_computing_keeps_it(): void
     {
         $figure = $this->figure();
