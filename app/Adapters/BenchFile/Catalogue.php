@@ -127,7 +127,7 @@ final class Catalogue
                 Field::choice('kind', PictureKind::class), Field::choice('shading', Shading::class)->optional(), Field::json('crop', ['type' => 'array', 'items' => ['type' => 'number']])->optional(),
                 Field::json('neutral', ['type' => 'object', 'required' => ['method', 'points'], 'properties' => ['method' => ['type' => 'string'], 'points' => self::POINTS, 'reflectance' => ['type' => ['number', 'null']]]])->optional(),
                 Field::flag('block_grid'), Field::json('remarks', ['type' => 'array', 'items' => ['type' => 'string']])->optional(),
-                Field::json('camera', ['type' => 'object', 'required' => ['from', 'to', 'size'], 'properties' => ['from' => self::POINT, 'to' => self::POINT, 'size' => ['type' => 'number', 'exclusiveMinimum' => 0]]])->optional(),
+                Field::json('camera', self::CAMERA)->optional(),
             ]),
             new RecordType('samples', 'area_id', [Field::reference('area_id', 'areas'), Field::reference('picture_id', 'pictures'), ...$taken]),
             new RecordType('findings', 'picture_id', [Field::reference('picture_id', 'pictures'), Field::reference('area_id', 'areas'), ...$taken]),
@@ -138,7 +138,6 @@ final class Catalogue
     private static function prints(): array
     {
         $numbers = ['type' => 'array', 'items' => ['type' => 'number']];
-        $camera = ['type' => 'object', 'required' => ['from', 'to', 'size'], 'properties' => ['from' => self::POINT, 'to' => self::POINT, 'size' => ['type' => 'number', 'exclusiveMinimum' => 0]]];
         $count = ['type' => 'integer', 'minimum' => 0];
 
         return [
@@ -151,7 +150,7 @@ final class Catalogue
             new RecordType('light_studies', 'figure_id', [
                 Field::reference('figure_id', 'figures'), Field::json('up', ['type' => 'string', 'enum' => LightRecord::sideNames()]), Field::json('front', ['type' => 'string', 'enum' => LightRecord::sideNames()])->optional(), Field::number('height_mm', 1, 5000)->optional(), Field::number('spread', 0, 90), Field::integer('passes', 0, 9),
                 Field::json('sprays', ['type' => 'object', 'additionalProperties' => ['type' => 'object', 'additionalProperties' => false, 'properties' => ['elevation' => ['type' => 'number', 'minimum' => -90, 'maximum' => 90], 'side' => ['type' => 'number', 'minimum' => -180, 'maximum' => 180], 'spread' => ['type' => 'number', 'minimum' => 0, 'maximum' => 90], 'passes' => ['type' => 'integer', 'minimum' => 0, 'maximum' => 9]]]])->optional(),
-                Field::json('camera', $camera)->optional(), Field::file('still', 'stills')->optional(),
+                Field::json('camera', self::CAMERA)->optional(), Field::file('still', 'stills')->optional(),
             ]),
         ];
     }
@@ -176,6 +175,8 @@ final class Catalogue
     private const POINTS = ['type' => 'array', 'maxItems' => 10_000, 'items' => ['type' => 'array', 'minItems' => 2, 'maxItems' => 2, 'items' => ['type' => 'number']]];
 
     private const POINT = ['type' => 'array', 'minItems' => 3, 'maxItems' => 3, 'items' => ['type' => 'number']];
+
+    private const CAMERA = ['type' => 'object', 'required' => ['from', 'to', 'size'], 'properties' => ['from' => self::POINT, 'to' => self::POINT, 'size' => ['type' => 'number', 'exclusiveMinimum' => 0]]];
 
     private static function hex(string $column): Field
     {

@@ -62,10 +62,9 @@ final class LightController
             'passes' => ['sometimes', 'integer', 'between:0,9'],
         ]);
         $light = LightRecord::ofFigure($figure);
-        $before = [$light->frontAxis(), $light->directedSprays()];
         $light->up = $request->has('up') ? $request->string('up')->value() : $light->up;
         $light->front = $request->has('front') ? $request->string('front')->value() : $light->front;
-        if (ltrim($light->frontName(), '-') !== ltrim($light->front ?? $light->frontName(), '-')) {
+        if ($request->has('front') && $light->frontName() !== $light->front) {
             throw ValidationException::withMessages(['front' => 'The front must lie across from up.']);
         }
         $light->height_mm = $request->has('heightMm') ? ($request->filled('heightMm') ? $request->float('heightMm') : null) : $light->height_mm;
@@ -80,7 +79,8 @@ final class LightController
             $light->sprays = [...$light->sprays ?? [], $name => [...$light->sprays[$name] ?? [], ...$change]];
         }
         $light->save();
-        if ($before !== [$light->frontAxis(), $light->directedSprays()] && ! $light->isStale($figure)) {
+        // What is stale is computed as a whole; what is not must follow, also what was set while it was stale.
+        if (! $light->isStale($figure)) {
             $cast($light);
         }
 
