@@ -62,7 +62,9 @@ final readonly class ProposeAreas
                 $first = $triangles[$region][0];
                 $part = self::part($assembly, $parentOf === null ? $first : $parentOf[$first]);
                 [$partId, $name] = $part ?? [null, $figure->name];
-                $numbers[$name] = ($numbers[$name] ?? 0) + 1;
+                do {
+                    $numbers[$name] = ($numbers[$name] ?? 0) + 1;
+                } while ($figure->areas()->where('name', "{$name} {$numbers[$name]}")->exists());
                 $area = $figure->areas()->make(['name' => "{$name} {$numbers[$name]}", 'part_id' => $partId]);
                 $area->position = NextNumber::of($figure->areas(), 'position');
                 $figure->areas()->save($area);

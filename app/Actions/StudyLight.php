@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Adapters\Meshes\Assembly;
 use App\Adapters\Meshes\Store;
 use App\Adapters\Meshes\StoredStudy;
+use App\Models\Area;
 use App\Models\Figure;
 use App\Models\LightRecord;
 use Hyalin\InvalidInput;
@@ -42,7 +43,7 @@ final readonly class StudyLight
         $stored = StoredStudy::create($study, $assembly);
         self::putZones($stored, $study, $sky, $measures->size());
         $old = StoredStudy::of($light);
-        $chosen = self::chosen($assembly, $study->parentOf);
+        $chosen = self::chosen($figure, $assembly, $study->parentOf);
         $areaOf = [];
         foreach ($chosen as $t => $own) {
             $areaOf[] = $own ?? $assembly->areaOf[$study->parentOf[$t] ?? $t];
@@ -77,8 +78,10 @@ final readonly class StudyLight
      * @param  list<int>|null  $parentOf
      * @return list<int|null>
      */
-    private static function chosen(Assembly $assembly, ?array $parentOf): array
+    private static function chosen(Figure $figure, Assembly $assembly, ?array $parentOf): array
     {
+        // An area that was taken out of the brief since is none any more; 0 is no area by choice.
+        $known = array_fill_keys([0, ...$figure->areas()->get()->map(static fn (Area $a): int => $a->id)->all()], true);
         $byTriangle = [];
         $any = false;
         foreach ($assembly->sources() as [$file, $count]) {
@@ -98,7 +101,8 @@ final readonly class StudyLight
             $own = $byTriangle[$parent];
             $nth = $seen[$parent] = ($seen[$parent] ?? -1) + 1;
             // Split as before, each piece keeps its own; split otherwise, all get what the first of them had.
-            $all[] = count($own) === $pieces[$parent] ? $own[$nth] : $own[0] ?? null;
+            $area = count($own) === $pieces[$parent] ? $own[$nth] : $own[0] ?? null;
+            $all[] = $area !== null && isset($known[$area]) ? $area : null;
         }
 
         return $all;

@@ -186,6 +186,15 @@ final class LightTest extends TestCase
         $this->patchJson("/figures/{$figure->id}/meshes/{$mesh->id}", ['turn' => 30, 'move' => [5, 0, 1]])->assertOk();
         $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
         self::assertEqualsWithDelta($before, $sizes(), 1e-3);
+        // An area that is taken out of the brief is no area of the mesh either, once it is computed anew.
+        $gone = $this->area($figure, 'Gone');
+        $this->postJson("/figures/{$figure->id}/light/areas", ['at' => [10, 5, 21], 'tool' => 'crease', 'size' => 30, 'areaId' => $gone->id])->assertOk();
+        self::assertArrayHasKey($gone->id, $sizes());
+        $lost = $sizes()[$gone->id];
+        $gone->delete();
+        $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
+        $this->getJson("/figures/{$figure->id}/light/shown")->assertJsonPath('noAreaCm2', fn (float|int $v): bool => abs($v - $lost) < 1e-3);
+        $before = $sizes();
         // Another file besides changes how finely the block is split; what was chosen stays but for its seam.
         $this->send($figure, Pose::of([40.0, 0.0, 0.0])->applied(Shapes::box(10.0, 10.0, 60.0, 2)))->assertCreated();
         $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
