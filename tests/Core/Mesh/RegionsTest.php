@@ -78,6 +78,37 @@ final class RegionsTest extends TestCase
         self::assertGreaterThan(1.05 * 4 * M_PI * $small, $raw);
     }
 
+    /** Laws of a proposal, over lands of random steps: nothing is lost, nothing small is left beside a neighbour, a gentler crease never joins more. */
+    public function test_a_proposal_is_a_partition_whatever_the_land(): void
+    {
+        mt_srand(19);
+        for ($n = 0; $n < 12; $n++) {
+            $steps = [];
+            $land = Shapes::land(0.0, 12.0, 0.0, 12.0, 24, 24, static function (float $x, float $y) use (&$steps): float {
+                return $steps[intdiv((int) $x, 3).' '.intdiv((int) $y, 4)] ??= mt_rand(0, 30) / 10;
+            });
+            $edges = Adjacency::of($land);
+            $all = array_sum($edges->area);
+            $least = 0.02 * $all;
+            $most = PHP_INT_MAX;
+            foreach ([15.0, 35.0, 60.0] as $crease) {
+                $regions = Regions::proposed($land, $edges, $crease, $least);
+                $areas = $regions->areas($edges);
+                self::assertCount($land->triangles(), $regions->of);
+                self::assertEqualsWithDelta($all, array_sum($areas), 1e-9 * $all);
+                // Numbered without gaps, from 0.
+                self::assertSame(range(0, count($areas) - 1), array_keys($areas));
+                self::assertTrue(count($areas) === 1 || min([INF, ...$areas]) >= $least);
+                // Hardly ever more regions at a blunter crease: one may come of small ones that are given away after they are found.
+                self::assertLessThanOrEqual($most, count($areas));
+                $most = count($areas) + 1;
+                foreach (Borders::of($land, $edges, $regions) as [$a, $b, $mm]) {
+                    self::assertTrue($a < $b && isset($areas[$a], $areas[$b]) && $mm > 0);
+                }
+            }
+        }
+    }
+
     public function test_seeds_divide_a_body_with_borders_in_its_folds(): void
     {
         // Two balls grown into each other, seen as one skin with a waist: a dumb-bell. One seed in each, far from the waist.
