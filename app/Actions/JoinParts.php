@@ -44,14 +44,18 @@ final class JoinParts
         return $record;
     }
 
-    /** Turns a part further about the joint it was set on by. */
+    /**
+     * Turns a part further about the joint it was set on by.
+     *
+     * @param  float  $degrees  right-handed about the outward normal of the face it stands on
+     *
+     * @throws ValidationException when it is set on no other part
+     */
     public function turn(FigureMesh $mesh, LightRecord $light, float $degrees): void
     {
-        $joint = $mesh->pose['joint'] ?? null;
-        if ($joint !== null) {
-            $mesh->pose = self::kept($mesh->stands($light->axis())->turnedAt($joint['at'], $joint['axis'], $degrees), $joint);
-            $mesh->save();
-        }
+        $joint = $mesh->pose['joint'] ?? throw ValidationException::withMessages(['degrees' => "\"{$mesh->title}\" is set on no other part: set it on one first, face on face."]);
+        $mesh->pose = self::kept($mesh->stands($light->axis())->turnedAt($joint['at'], $joint['axis'], $degrees), $joint);
+        $mesh->save();
     }
 
     /**

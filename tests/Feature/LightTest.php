@@ -128,6 +128,12 @@ final class LightTest extends TestCase
         $this->postJson("/figures/{$figure->id}/meshes/{$head->id}/turn", ['degrees' => 45])->assertOk();
         self::assertEqualsWithDelta([[0.0, 0.0, 0.0], [10.0, 10.0, 25.0]], $bounds(), 1e-3);
         $this->postJson("/figures/{$figure->id}/meshes/{$head->id}/turn", ['degrees' => 200])->assertUnprocessable();
+        // A part that stands by itself, or was moved by hand since, has no joint to be turned at.
+        $body = $figure->meshes()->reorder('id')->firstOrFail();
+        $this->postJson("/figures/{$figure->id}/meshes/{$body->id}/turn", ['degrees' => 45])->assertUnprocessable()->assertJsonPath('errors.degrees.0', fn (string $words): bool => str_contains($words, 'face on face'));
+        $this->patchJson("/figures/{$figure->id}/meshes/{$head->id}", ['move' => $head->refresh()->pose['move'] ?? []])->assertOk()->assertJsonPath('isJoined', false);
+        $this->postJson("/figures/{$figure->id}/meshes/{$head->id}/turn", ['degrees' => 45])->assertUnprocessable();
+        self::assertEqualsWithDelta([[0.0, 0.0, 0.0], [10.0, 10.0, 25.0]], $bounds(), 1e-3);
         // It looks down in its file: sprayed apart as it is there, its light sits on the wrong side. That is said.
         $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
         $apart = $this->getJson("/figures/{$figure->id}/light/shown")->json('apart');

@@ -73,7 +73,7 @@ final class LightAdvice
             $apart = $light->result['apart'][$mesh->id] ?? null;
             if ($apart !== null && $apart['share'] > self::WRONG_SIDE) {
                 $said[] = sprintf(
-                    '"%s" sprayed apart, standing as in its file, would get %d of 100 of its light on the wrong side. Hold it so that what is %s in the file is up.',
+                    '"%s" sprayed apart, standing as in its file, would get about %d of 100 of its light on the wrong side. Hold it so that what is %s in the file is up.',
                     $mesh->title, (int) round(100 * $apart['share']), self::side($apart['up']),
                 );
             }
@@ -103,7 +103,7 @@ final class LightAdvice
         }
 
         return $worst === null ? null : sprintf(
-            'The spray leaves its %s dark: L* %.0f where the plan wants %.0f. Paint light there by hand, or spray it from another side.',
+            'The spray leaves its %s dark: about L* %.0f where the plan wants %.0f. Paint light there by hand, or spray it from another side.',
             $worst->value, $section->top()->cell($worst)->seen->lightness, $planned->cell($worst)->seen->lightness,
         );
     }

@@ -55,8 +55,13 @@ final class MeshController
         $mesh->part_id = $request->has('partId') ? ($request->filled('partId') ? $request->integer('partId') : null) : $mesh->part_id;
         $mesh->unit_mm = $request->has('unitMm') ? $request->float('unitMm') : $mesh->unit_mm;
         $move = array_values(array_map(static fn (mixed $v): float => is_numeric($v) ? (float) $v : 0.0, $request->array('move')));
+        $pose = $mesh->pose ?? [];
+        if ($request->hasAny(['move', 'turn', 'mirror', 'unitMm'])) {
+            // Moved by hand it stands at its joint no more: turning it there would swing it about an empty place.
+            unset($pose['joint']);
+        }
         $mesh->pose = [
-            ...$mesh->pose ?? [],
+            ...$pose,
             'move' => count($move) === 3 ? $move : ($mesh->pose['move'] ?? [0.0, 0.0, 0.0]),
             'turn' => $request->has('turn') ? $request->float('turn') : ($mesh->pose['turn'] ?? 0.0),
             'mirror' => $request->boolean('mirror', $mesh->pose['mirror'] ?? false),
@@ -87,6 +92,7 @@ final class MeshController
         return new JsonResponse(['message' => "\"{$mesh->title}\" was set on.", 'mesh' => MeshProps::of($mesh)]);
     }
 
+    /** @throws ValidationException when it is set on no other part */
     public function turnAtJoint(Request $request, Figure $figure, FigureMesh $mesh, JoinParts $join): JsonResponse
     {
         $request->validate(['degrees' => ['required', 'numeric', 'between:-180,180']]);
