@@ -58,7 +58,8 @@ final class DropRatios
         return $ratios;
     }
 
-    private static function gcd(int $a, int $b): int
+    /** @return int greatest common divisor; of a number and 0, the number */
+    public static function gcd(int $a, int $b): int
     {
         return $b === 0 ? $a : self::gcd($b, $a % $b);
     }

@@ -52,7 +52,7 @@ final class NearestHulls
         $found = [];
         $n = \count($x);
         $least = MixScore::effort(2, 2);
-        $most = $maxDrops - 1;
+        $most = $maxDrops - 1.0;
         $xi = $x[$i];
         $yi = $y[$i];
         $zi = $z[$i];
@@ -68,7 +68,9 @@ final class NearestHulls
             $w = -($xi * $ex + $yi * $ey + $zi * $ez) / $length;
             $tj = $t[$j];
             // No share can be smaller than one drop in $maxDrops.
-            $w = \max($tj / ($tj + $most * $ti), \min($most * $tj / ($most * $tj + $ti), $w));
+            $smallest = $tj / ($tj + $most * $ti);
+            $largest = $most * $tj / ($most * $tj + $ti);
+            $w = $w < $smallest ? $smallest : ($w > $largest ? $largest : $w);
             $dx = $xi + $w * $ex;
             $dy = $yi + $w * $ey;
             $dz = $zi + $w * $ez;
@@ -136,7 +138,7 @@ final class NearestHulls
         // Seen along p_i, the other two of a triangle that holds the origin lie on opposite sides of it.
         [$ax, $ay, $az, $bx, $by, $bz] = self::across($xi / $r, $yi / $r, $zi / $r);
         $bins = \array_fill(0, self::BINS, []);
-        $widths = [];
+        $widths = \array_fill(0, $n, 0);
         for ($j = $first; $j < $n; $j++) {
             $xj = $x[$j];
             $yj = $y[$j];
@@ -158,25 +160,30 @@ final class NearestHulls
             $widths[$j] = $sum > $reach ? self::SLACK + (int) ($reach / $sum * self::PER_UNIT) : self::HALF - 1;
         }
         // The paints in the order of their bins, twice round, so that every range of bins is one range of places.
-        $kx = $ky = $kz = $kt = $cx = $cy = $cz = $ks = $starts = [];
+        // Filled beforehand: writing to a place is quicker than appending.
+        $ks = \array_fill(0, 2 * $n, 0);
+        $kx = $ky = $kz = $kt = $cx = $cy = $cz = \array_fill(0, 2 * $n, 0.0);
+        $starts = [];
+        $at = 0;
         for ($bin = 0; $bin < 2 * self::BINS; $bin++) {
-            $starts[] = \count($ks);
+            $starts[] = $at;
             foreach ($bins[$bin % self::BINS] as $k) {
                 $xk = $x[$k];
                 $yk = $y[$k];
                 $zk = $z[$k];
-                $ks[] = $k;
-                $kx[] = $xk;
-                $ky[] = $yk;
-                $kz[] = $zk;
-                $kt[] = $t[$k];
+                $ks[$at] = $k;
+                $kx[$at] = $xk;
+                $ky[$at] = $yk;
+                $kz[$at] = $zk;
+                $kt[$at] = $t[$k];
                 // p_i x p_k: the normal of a triangle is the sum of three of these.
-                $cx[] = $yi * $zk - $zi * $yk;
-                $cy[] = $zi * $xk - $xi * $zk;
-                $cz[] = $xi * $yk - $yi * $xk;
+                $cx[$at] = $yi * $zk - $zi * $yk;
+                $cy[$at] = $zi * $xk - $xi * $zk;
+                $cz[$at] = $xi * $yk - $yi * $xk;
+                $at++;
             }
         }
-        $starts[] = \count($ks);
+        $starts[] = $at;
         for ($own = 0; $own < self::BINS; $own++) {
             for ($at = $starts[$own]; $at < $starts[$own + 1]; $at++) {
                 $j = $ks[$at];
@@ -215,10 +222,19 @@ final class NearestHulls
                     if ($wi < -0.1 || $wj < -0.1 || $wk < -0.1) {
                         continue;
                     }
+                    if ($wi < 0.0) {
+                        $wi = 0.0;
+                    }
+                    if ($wj < 0.0) {
+                        $wj = 0.0;
+                    }
+                    if ($wk < 0.0) {
+                        $wk = 0.0;
+                    }
                     $tk = $kt[$m];
                     $score = WholeDrops::score(
                         $xi, $yi, $zi, $xj, $yj, $zj, $xk, $yk, $zk, $ti, $tj, $tk,
-                        \max($wi, 0.0) / $ti, \max($wj, 0.0) / $tj, \max($wk, 0.0) / $tk,
+                        $wi / $ti, $wj / $tj, $wk / $tk,
                         $maxDrops, $limit,
                     );
                     if ($score <= $limit) {

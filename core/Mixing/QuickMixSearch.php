@@ -207,12 +207,10 @@ final class QuickMixSearch
             if ($left-- === 0 || $score > $this->kept->best() + $margin) {
                 break;
             }
-            $set = $paints === 2
-                ? [intdiv($key, 65536), $key % 65536]
-                : [intdiv($key, 65536 * 65536), intdiv($key, 65536) % 65536, $key % 65536];
             if (isset($this->tried[$paints][$key])) {
                 continue;
             }
+            $set = $paints === 2 ? [$key >> 16, $key & 0xFFFF] : [$key >> 32, $key >> 16 & 0xFFFF, $key & 0xFFFF];
             $corrected = $this->corrected($set, $points, $this->kept->best() + $this->effort->closer);
             if ($corrected === null) {
                 continue;
@@ -313,7 +311,7 @@ final class QuickMixSearch
         $local = LocalModel::around($this->evaluator, $set, $fractions);
         $points = $local->points($set);
         [$fractions] = WholeDrops::foot($points, $this->task->maxDrops);
-        foreach (array_slice(WholeDrops::around($points, $fractions, $this->task->maxDrops), 0, $this->effort->ratios) as [$score, $drops]) {
+        foreach (WholeDrops::around($points, $fractions, $this->task->maxDrops, $this->effort->ratios) as [$score, $drops]) {
             if ($score > $this->kept->limit() + 0.3) {
                 return;
             }

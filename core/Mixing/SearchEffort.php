@@ -42,7 +42,7 @@ final readonly class SearchEffort
     {
         return match (true) {
             $paints <= 45 => new self(1.5, 1.0, 1.0, 400, 2, 8, 6.0, 8),
-            $paints <= 120 => new self(1.6, 0.5, 0.8, 150, 2, 1, 1.0, 3),
+            $paints <= 120 => new self(1.6, 0.5, 0.8, 150, 2, 0, 1.0, 3),
             default => new self(1.0, 0.4, 0.6, 100, 1, 2, 1.0, 3),
         };
     }

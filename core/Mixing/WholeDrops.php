@@ -45,8 +45,9 @@ final class WholeDrops
         $w = self::onSegment($x0, $y0, $z0, $x1, $y1, $z1);
         $c0 = (1.0 - $w) / $t0;
         $c1 = $w / $t1;
-        $c0 = \max($least, $c0 / ($c0 + $c1));
-        $c1 = \max($least, 1.0 - $c0);
+        $c0 /= $c0 + $c1;
+        $c0 = $c0 > $least ? $c0 : $least;
+        $c1 = 1.0 - $c0 > $least ? 1.0 - $c0 : $least;
         $sum = $c0 + $c1;
         $v0 = $c0 * $t0;
         $v1 = $c1 * $t1;
@@ -75,9 +76,9 @@ final class WholeDrops
         $c1 = $w1 / $t1;
         $c2 = $w2 / $t2;
         $sum = $c0 + $c1 + $c2;
-        $c0 = \max($least, $c0 / $sum);
-        $c1 = \max($least, $c1 / $sum);
-        $c2 = \max($least, $c2 / $sum);
+        $c0 = $c0 > $least * $sum ? $c0 / $sum : $least;
+        $c1 = $c1 > $least * $sum ? $c1 / $sum : $least;
+        $c2 = $c2 > $least * $sum ? $c2 / $sum : $least;
         $sum = $c0 + $c1 + $c2;
         $v0 = $c0 * $t0;
         $v1 = $c1 * $t1;
@@ -122,7 +123,8 @@ final class WholeDrops
         $best = $limit;
         $found = INF;
         $effort = 2 * MixScore::PER_PAINT + MixScore::PER_DROP;
-        for ($n = 3.0; $n <= $maxDrops; $n++) {
+        $most = (float) $maxDrops;
+        for ($n = 3.0; $n <= $most; $n += 1.0) {
             $effort += MixScore::PER_DROP;
             $room = $best - $effort;
             if ($room < 0.0) {
@@ -165,47 +167,58 @@ final class WholeDrops
     }
 
     /**
-     * Whole-drop ratios around the given shares, best linear score first.
+     * The best whole-drop ratios around the given shares.
      *
      * @param  array{list<float>, list<float>, list<float>, list<float>}  $points
      * @param  list<float>  $fractions  adding up to 1
-     * @return list<array{float, list<int>}> score and drops; the ratios are in lowest terms and differ
+     * @param  int  $most  no more than so many
+     * @return list<array{float, list<int>}> linear score and drops, best first; the ratios are in lowest terms and differ
      */
-    public static function around(array $points, array $fractions, int $maxDrops): array
+    public static function around(array $points, array $fractions, int $maxDrops, int $most): array
     {
         [$x, $y, $z, $t] = $points;
-        $paints = \count($fractions);
-        $x[2] ??= 0.0;
-        $y[2] ??= 0.0;
-        $z[2] ??= 0.0;
-        $t[2] ??= 0.0;
+        $three = isset($fractions[2]);
+        [$x0, $x1] = $x;
+        [$y0, $y1] = $y;
+        [$z0, $z1] = $z;
+        [$t0, $t1] = $t;
+        [$x2, $y2, $z2, $t2] = $three ? [$x[2], $y[2], $z[2], $t[2]] : [0.0, 0.0, 0.0, 0.0];
+        [$f0, $f1] = $fractions;
+        $paints = $three ? 3 : 2;
         $found = [];
-        for ($n = $paints; $n <= $maxDrops; $n++) {
-            $a0 = (int) \floor($fractions[0] * $n);
-            $b0 = $paints === 3 ? (int) \floor($fractions[1] * $n) : $n;
-            for ($a = \max(1, $a0); $a <= $a0 + 1; $a++) {
-                for ($b = \max(1, $b0); $b <= $b0 + 1; $b++) {
-                    $d2 = $paints === 3 ? $b : $n - $a;
-                    $d3 = $n - $a - $d2;
-                    if ($d2 < 1 || $d3 < ($paints === 3 ? 1 : 0)) {
+        $limit = INF;
+        $effort = MixScore::effort($paints, $paints);
+        for ($n = $paints; $n <= $maxDrops && $effort <= $limit; $n++, $effort += MixScore::PER_DROP) {
+            $a0 = (int) ($f0 * $n);
+            $b0 = $three ? (int) ($f1 * $n) : 0;
+            for ($a = $a0 > 0 ? $a0 : 1; $a <= $a0 + 1; $a++) {
+                for ($b = $three && $b0 > 0 ? $b0 : 1; $b <= $b0 + 1; $b++) {
+                    $d1 = $three ? $b : $n - $a;
+                    $d2 = $n - $a - $d1;
+                    if ($d1 < 1 || ($three && $d2 < 1)) {
                         continue;
                     }
-                    $va = $a * $t[0];
-                    $vb = $d2 * $t[1];
-                    $vc = $d3 * $t[2];
+                    $va = $a * $t0;
+                    $vb = $d1 * $t1;
+                    $vc = $d2 * $t2;
                     $v = $va + $vb + $vc;
-                    $dx = ($va * $x[0] + $vb * $x[1] + $vc * $x[2]) / $v;
-                    $dy = ($va * $y[0] + $vb * $y[1] + $vc * $y[2]) / $v;
-                    $dz = ($va * $z[0] + $vb * $z[1] + $vc * $z[2]) / $v;
-                    $score = MixScore::of(\sqrt($dx * $dx + $dy * $dy + $dz * $dz), $paints, $n);
-                    // A multiple of a smaller ratio is the same mix at more effort: the smaller came first.
-                    $key = \intdiv(46189 * $a, $n) * 65536 + \intdiv(46189 * $d2, $n);
-                    $found[$key] ??= [$score, $paints === 3 ? [$a, $d2, $d3] : [$a, $d2]];
+                    $dx = $va * $x0 + $vb * $x1 + $vc * $x2;
+                    $dy = $va * $y0 + $vb * $y1 + $vc * $y2;
+                    $dz = $va * $z0 + $vb * $z1 + $vc * $z2;
+                    $score = \sqrt($dx * $dx + $dy * $dy + $dz * $dz) / $v + $effort;
+                    // A multiple of a smaller ratio is the same mix at more effort; the smaller is around as well.
+                    if ($score >= $limit || DropRatios::gcd($a, DropRatios::gcd($d1, $d2)) > 1) {
+                        continue;
+                    }
+                    $found[] = [$score, $three ? [$a, $d1, $d2] : [$a, $d1]];
+                    for ($at = \count($found) - 1; $at > 0 && $score < $found[$at - 1][0]; $at--) {
+                        [$found[$at - 1], $found[$at]] = [$found[$at], $found[$at - 1]];
+                    }
+                    $found = \array_slice($found, 0, $most);
+                    $limit = $found[$most - 1][0] ?? INF;
                 }
             }
         }
-        $found = \array_values($found);
-        \usort($found, static fn (array $p, array $q): int => $p[0] <=> $q[0]);
 
         return $found;
     }
@@ -219,7 +232,7 @@ final class WholeDrops
         $length = $ex * $ex + $ey * $ey + $ez * $ez;
         $w = $length > 1e-12 ? -($x0 * $ex + $y0 * $ey + $z0 * $ez) / $length : 0.5;
 
-        return \max(0.0, \min(1.0, $w));
+        return $w < 0.0 ? 0.0 : ($w > 1.0 ? 1.0 : $w);
     }
 
     /** @return array{float, float, float} weights of the point of the triangle nearest to the origin */

@@ -152,7 +152,7 @@ final class MixGeometryTest extends TestCase
                     }
                 }
             }
-            $around = WholeDrops::around($points, $fractions, 12);
+            $around = WholeDrops::around($points, $fractions, 12, 5);
             $hits += $around[0][0] <= $best + 1e-9 ? 1 : 0;
             self::assertGreaterThanOrEqual($best - 1e-9, $around[0][0]);
             foreach ($around as [, $drops]) {
