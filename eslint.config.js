@@ -8,7 +8,7 @@ const forbid = (...patterns) => ['error', { patterns: patterns.map((group) => ({
 export default defineConfig(
     globalIgnores(['public/build', 'vendor', 'node_modules', 'bootstrap', 'storage', 'resources/js/types/ziggy.js']),
     {
-        files: ['resources/js/**/*.{ts,tsx}', 'vite.config.ts'],
+        files: ['resources/js/**/*.{ts,tsx}', 'tests/Interface/**/*.{ts,tsx}', '*.config.ts'],
         extends: [tseslint.configs.strictTypeChecked, reactHooks.configs.flat['recommended-latest']],
         languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
         rules: {

@@ -63,7 +63,7 @@ export function useRun(run: RunProps, onStored: () => void) {
             } catch (error) {
                 if (!(error instanceof ApiError)) throw error;
                 // Signed out, or a page too old: the deed stays written down until the painter is back.
-                if (error.isPassing || error.status === 401 || error.status === 419) {
+                if (error.isUnjudged) {
                     setProblem(
                         error.isPassing
                             ? 'Hyalin cannot be reached. What you do is written down in this browser and sent as soon as it can be.'

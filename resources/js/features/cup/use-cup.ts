@@ -37,8 +37,13 @@ export function useCup(initial: CupProps) {
                     setProblem(null);
                 } catch (error) {
                     if (!(error instanceof ApiError)) throw error;
-                    if (error.isPassing) {
-                        setProblem('Written down here; it is sent as soon as Hyalin can be reached.');
+                    // Signed out, or a page too old: the deed stays written down until the painter is back.
+                    if (error.isUnjudged) {
+                        setProblem(
+                            error.isPassing
+                                ? 'Written down here; it is sent as soon as Hyalin can be reached.'
+                                : error.message,
+                        );
                         window.setTimeout(() => void flush(), AGAIN_AFTER);
                         return;
                     }

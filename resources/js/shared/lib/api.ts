@@ -18,6 +18,11 @@ export class ApiError extends Error {
     get isPassing(): boolean {
         return this.status === 0 || this.status >= 500;
     }
+
+    /** What was asked was not judged: it can be sent again, in a while or once the painter has signed in. */
+    get isUnjudged(): boolean {
+        return this.isPassing || [401, 419, 429].includes(this.status);
+    }
 }
 
 type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';

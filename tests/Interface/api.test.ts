@@ -1,0 +1,100 @@
+import { beforeEach, describe, expect, it } from 'vitest';
+import { ApiError, send, uploadWords } from '@/shared/lib/api';
+import { fakeServer } from './server';
+
+/** The refusal of a question, whatever it was. */
+async function refusal(asking: Promise<unknown>): Promise<ApiError> {
+    try {
+        await asking;
+    } catch (error) {
+        if (error instanceof ApiError) return error;
+        throw error;
+    }
+    throw new Error('it was not refused');
+}
+
+describe('a question to the server', () => {
+    let server: ReturnType<typeof fakeServer>;
+
+    beforeEach(() => {
+        document.cookie = 'XSRF-TOKEN=a%3Db%2F';
+        server = fakeServer();
+    });
+
+    it('carries the token of the session, what is asked as JSON, and its key', async () => {
+        const asking = send<{ version: number }>('PUT', '/finishes/1', { layers: [] }, undefined, 'KEY');
+        const [question] = server.asked;
+        expect(question).toMatchObject({ method: 'PUT', path: '/finishes/1', body: { layers: [] } });
+        expect(question?.headers).toEqual({
+            Accept: 'application/json',
+            'Content-Type': 'application/json',
+            'X-XSRF-TOKEN': 'a=b/',
+            'X-Once': 'KEY',
+        });
+        await question?.answer(200, { version: 4 });
+        expect(await asking).toEqual({ version: 4 });
+    });
+
+    it('leaves it to the browser to name the type of a form', async () => {
+        const form = new FormData();
+        const asking = send('POST', '/pictures', form);
+        expect(server.asked[0]?.headers['Content-Type']).toBeUndefined();
+        expect(server.asked[0]?.body).toBe(form);
+        await server.asked[0]?.answer(201, {});
+        await asking;
+    });
+
+    it('says what is wrong with which field, the first one as its own words', async () => {
+        const asking = refusal(send('POST', '/pots', {}));
+        await server.asked[0]?.answer(422, {
+            message: 'The given data was invalid.',
+            errors: { name: ['Give the pot a name.', 'Shorter.'], level: ['0 to 100.'] },
+        });
+        const refused = await asking;
+        expect(refused.message).toBe('Give the pot a name.');
+        expect(refused.fields).toEqual({ name: 'Give the pot a name.', level: '0 to 100.' });
+    });
+
+    it.each([
+        [401, /signed out/i, true],
+        [404, /not here any more/, false],
+        [409, /changed elsewhere/, false],
+        [419, /open too long/, true],
+        [429, /too often/, true],
+        [500, /our side/, true],
+        [503, /our side/, true],
+    ])('puts %d into words and knows whether it can be asked again', async (status, words, again) => {
+        const asking = refusal(send('PATCH', '/runs/1'));
+        await server.asked[0]?.answer(status, status === 409 ? { message: 'It was changed elsewhere.' } : undefined);
+        const refused = await asking;
+        expect(refused.message).toMatch(words);
+        expect(refused.isUnjudged).toBe(again);
+        expect(refused.isConflict).toBe(status === 409);
+    });
+
+    it('tells a connection that failed from an answer that was refused', async () => {
+        const asking = refusal(send('GET', '/shelf'));
+        await server.asked[0]?.breakOff();
+        const refused = await asking;
+        expect(refused).toMatchObject({ status: 0, isPassing: true, isUnjudged: true });
+        expect(refused.message).toMatch(/cannot be reached/);
+    });
+
+    it('does not take an answer that was cut off for an answer', async () => {
+        const asking = refusal(send('GET', '/shelf'));
+        await server.asked[0]?.answer(200);
+        expect((await asking).message).toMatch(/cut off/);
+    });
+
+    it('lets a question that was given up end without a word', async () => {
+        const giveUp = new AbortController();
+        const asking = send('GET', '/shelf', undefined, giveUp.signal);
+        giveUp.abort();
+        await expect(asking).rejects.toMatchObject({ name: 'AbortError' });
+    });
+
+    it('says how far an upload is', () => {
+        expect(uploadWords(0.256)).toBe('Sending, 26 of 100');
+        expect(uploadWords(null)).toBe('Reading it');
+    });
+});

@@ -1,0 +1,149 @@
+import type {
+    AreaFinishProps,
+    ColourProps,
+    CupProps,
+    LayerProps,
+    PaintProps,
+    PotProps,
+    RunProps,
+    RunStepProps,
+    SectionProps,
+    TechniqueProps,
+} from '@/types/generated';
+
+/** Records as the server gives them, with nothing in them that a test does not name. */
+export function colour(lab: [number, number, number] = [50, 0, 0], name = 'grey'): ColourProps {
+    return { hex: '#777777', lab, name, outOfGamut: false };
+}
+
+export function pot(id: number): PotProps {
+    return { id, maker: 'Tallow', name: `Pot ${id}`, hex: '#334455', isMixed: false, onShelf: true };
+}
+
+export function layer(key: string, change: Partial<LayerProps> = {}): LayerProps {
+    return { key, technique: 'layer', zones: ['mid'], thinner: 1, coats: 1, mix: [], note: null, ...change };
+}
+
+export function technique(change: Partial<TechniqueProps> = {}): TechniqueProps {
+    return {
+        technique: 'wash',
+        usualZones: ['recess', 'shade'],
+        usualThinner: 2,
+        dryingMinutes: 30,
+        instruction: 'Let it flow.',
+        ownHand: false,
+        ...change,
+    };
+}
+
+export function section(start = 'black'): SectionProps {
+    return { start, rows: [], matches: [] };
+}
+
+export function areaFinish(version: number, layers: LayerProps[] = []): AreaFinishProps {
+    return { id: 7, name: 'Cloak', wish: null, version, layers, section: section(), samples: [] };
+}
+
+export function paint(id: number, change: Partial<PaintProps> = {}): PaintProps {
+    return {
+        id,
+        maker: 'Tallow',
+        name: `Paint ${id}`,
+        kind: 'acrylic',
+        sheen: 'matt',
+        levelPercent: 100,
+        thickHex: '#777777',
+        thick: colour(),
+        overBlack: colour(),
+        overWhite: colour(),
+        opacity: '2',
+        strength: 'usual',
+        quality: 'estimated',
+        coatsToHide: 2,
+        note: null,
+        isMixed: false,
+        isFlake: false,
+        flopHex: null,
+        version: 1,
+        ...change,
+    };
+}
+
+export function runStep(id: number, change: Partial<RunStepProps> = {}): RunStepProps {
+    return {
+        id,
+        position: id,
+        stepKey: `step ${id}`,
+        kind: 'brush',
+        partName: null,
+        areaName: 'Cloak',
+        partIds: [],
+        areaIds: [],
+        technique: 'layer',
+        title: 'Layer',
+        instruction: '',
+        zones: ['mid'],
+        thinner: 1,
+        coats: 1,
+        plannedMix: [{ paintId: 1, maker: 'Tallow', name: 'Peat', hex: '#443322', drops: 2 }],
+        plannedColours: {},
+        minutes: 10,
+        usedMinutes: null,
+        dryingMinutes: 5,
+        mostMinutes: null,
+        state: 'open',
+        usedMix: null,
+        usedCoats: null,
+        usedDrops: null,
+        need: null,
+        note: null,
+        skipReason: null,
+        doneAt: null,
+        lastTime: null,
+        cautions: [],
+        tool: null,
+        pressurePsi: null,
+        photos: [],
+        isInserted: false,
+        copy: null,
+        version: 1,
+        ...change,
+    };
+}
+
+export function run(steps: RunStepProps[]): RunProps {
+    return {
+        id: 3,
+        number: 1,
+        repeatsNumber: null,
+        copies: 1,
+        batchMode: 'step by step',
+        begunAt: '2026-01-01T10:00:00Z',
+        steps,
+    };
+}
+
+export function cup(change: Partial<CupProps> = {}): CupProps {
+    return {
+        id: 5,
+        name: 'Skin',
+        place: null,
+        millilitres: 0,
+        parts: [],
+        recipeDrops: 0,
+        recipeError: 0,
+        wet: null,
+        dry: null,
+        overBlack: null,
+        overWhite: null,
+        quality: null,
+        target: null,
+        difference: null,
+        likeness: null,
+        openedAt: '2026-01-01T10:00:00Z',
+        potLifeMinutes: 120,
+        emptied: false,
+        entries: [],
+        ...change,
+    };
+}

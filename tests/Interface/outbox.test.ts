@@ -1,0 +1,68 @@
+import fc from 'fast-check';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { newKey, Outbox, type Deed } from '@/shared/lib/outbox';
+
+type Counted = Deed & { n: number };
+
+const PLACE = 'outbox-of-a-test';
+
+beforeEach(() => {
+    localStorage.clear();
+});
+
+describe('an outbox', () => {
+    it('keeps what was added and not struck out, in the order of the deeds, for whoever opens it next', () => {
+        const doing = fc.oneof(
+            fc.record({ add: fc.integer() }),
+            fc.record({ strike: fc.nat({ max: 30 }) }),
+            fc.record({ raise: fc.integer({ min: 1, max: 9 }) }),
+        );
+        fc.assert(
+            fc.property(fc.array(doing, { maxLength: 40 }), (deeds) => {
+                localStorage.clear();
+                let wanted: Counted[] = [];
+                for (const [turn, deed] of deeds.entries()) {
+                    // Another window, or the same one after a reload.
+                    const outbox = new Outbox<Counted>(PLACE);
+                    if ('add' in deed) {
+                        const counted = { key: `deed ${turn}`, n: deed.add };
+                        outbox.add(counted);
+                        wanted = [...wanted, counted];
+                    } else if ('strike' in deed) {
+                        outbox.strike(`deed ${deed.strike}`);
+                        wanted = wanted.filter(({ key }) => key !== `deed ${deed.strike}`);
+                    } else {
+                        outbox.change((d) => ({ ...d, n: d.n + deed.raise }));
+                        wanted = wanted.map((d) => ({ ...d, n: d.n + deed.raise }));
+                    }
+                    expect(new Outbox<Counted>(PLACE).all()).toEqual(wanted);
+                    expect(outbox.first()).toEqual(wanted[0]);
+                }
+            }),
+        );
+    });
+
+    it('leaves nothing behind when it is empty', () => {
+        const outbox = new Outbox<Deed>(PLACE);
+        outbox.add({ key: 'a' });
+        outbox.strike('a');
+        expect(localStorage.getItem(PLACE)).toBeNull();
+    });
+
+    it.each(['{', '7', '"deeds"', 'null', '[1, null, {"nokey": 1}, {"key": 5}]'])('reads %s as no deeds', (kept) => {
+        localStorage.setItem(PLACE, kept);
+        expect(new Outbox<Deed>(PLACE).all()).toEqual([]);
+    });
+
+    it('keeps its place to itself', () => {
+        new Outbox<Deed>('one').add({ key: 'a' });
+        expect(new Outbox<Deed>('other').all()).toEqual([]);
+    });
+
+    it('gives keys of the shape of a ULID that do not repeat', () => {
+        const keys = Array.from({ length: 500 }, newKey);
+        expect(new Set(keys).size).toBe(500);
+        // Crockford's alphabet (Base 32, 2002): no I, L, O, U.
+        for (const key of keys) expect(key).toMatch(/^[0-9A-HJKMNP-TV-Z]{26}$/);
+    });
+});

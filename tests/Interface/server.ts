@@ -1,0 +1,53 @@
+import { vi } from 'vitest';
+
+/** What the browser sent, and an answer for the test to give when it likes. */
+export type Asked = {
+    method: string;
+    path: string;
+    headers: Record<string, string>;
+    body: unknown;
+    answer: (status: number, body?: unknown) => Promise<void>;
+    /** The connection breaks before an answer. */
+    breakOff: () => Promise<void>;
+};
+
+/** Stands in for the server: nothing is answered until the test does. */
+export function fakeServer(): { asked: Asked[]; open: () => Asked[] } {
+    const asked: Asked[] = [];
+    const answered = new Set<Asked>();
+    vi.stubGlobal(
+        'fetch',
+        vi.fn(
+            (path: string, init: RequestInit) =>
+                new Promise<Response>((resolve, reject) => {
+                    const question: Asked = {
+                        method: init.method ?? 'GET',
+                        path,
+                        headers: init.headers as Record<string, string>,
+                        body: typeof init.body === 'string' ? JSON.parse(init.body) : init.body,
+                        answer: async (status, body) => {
+                            answered.add(question);
+                            resolve(new Response(body === undefined ? null : JSON.stringify(body), { status }));
+                            await settled();
+                        },
+                        breakOff: async () => {
+                            answered.add(question);
+                            reject(new TypeError('network'));
+                            await settled();
+                        },
+                    };
+                    init.signal?.addEventListener('abort', () => {
+                        answered.add(question);
+                        reject(new DOMException('given up', 'AbortError'));
+                    });
+                    asked.push(question);
+                }),
+        ),
+    );
+    return { asked, open: () => asked.filter((question) => !answered.has(question)) };
+}
+
+/** Lets everything that waits for a promise already settled go on. */
+export async function settled(): Promise<void> {
+    for (let turn = 0; turn < 30; turn++) await Promise.resolve();
+}
