@@ -23,6 +23,9 @@ final class MixBench
 {
     private const SEED = 2027;
 
+    /** Shelves of 90 pots on which the best mixes are counted; nothing was tuned on the last two. */
+    private const COUNTED = [2027, 101, 102];
+
     private const TARGETS = 100;
 
     public function run(bool $full): void
@@ -34,10 +37,10 @@ final class MixBench
                 $medians[$pots] = $this->quick($name, $placement, $pots);
             }
             printf("mix search, %s: time grows by %.1f from 90 to 200 pots (pots by 2.2, mixes by 11)\n\n", $name, $medians[200] / $medians[90]);
-            $this->equality($name, $placement, 20, 100);
-            $this->equality($name, $placement, 40, 40);
-            if ($full) {
-                $this->equality($name, $placement, 90, 200);
+            $this->equality($name, $placement, 20, 100, self::SEED);
+            $this->equality($name, $placement, 40, 40, self::SEED);
+            foreach ($full ? self::COUNTED : [] as $seed) {
+                $this->equality($name, $placement, 90, 200, $seed);
             }
         }
     }
@@ -111,11 +114,11 @@ final class MixBench
         return (hrtime(true) - $start) / 1e6 / 60_000 * ExhaustiveMixSearch::size($count, $task);
     }
 
-    private function equality(string $name, Placement $placement, int $pots, int $count): void
+    private function equality(string $name, Placement $placement, int $pots, int $count, int $seed): void
     {
-        [$paints, $targets] = self::problem($placement, $pots, $count);
+        [$paints, $targets] = self::problem($placement, $pots, $count, $seed);
         $tasks = array_map(static fn (Lab $t): MixTask => MixTask::of($t, $placement), $targets);
-        $equal = 0;
+        $equal = $far = 0;
         $worst = 0.0;
         $whole = new Sample;
         $one = new Sample;
@@ -123,18 +126,19 @@ final class MixBench
         foreach ($whole->time(static fn () => ExhaustiveMixSearch::findAll($paints, $tasks)) as $i => $truth) {
             $excess = QuickMixSearch::find($paints, $tasks[$i])->best()->score - $truth->best()->score;
             $equal += $excess < 1e-9 ? 1 : 0;
+            $far += $excess > 0.1 ? 1 : 0;
             $worst = max($worst, $excess);
         }
         printf(
-            "mix search, %s, %d pots, seed %d: equal to exhaustive search for %d of %d reachable targets, never more than %.3f worse; exhaustive search takes %.1f s\n",
-            $name, $pots, self::SEED, $equal, $count, $worst, $one->median() / 1000,
+            "mix search, %s, %d pots, seed %d: equal to exhaustive search for %d of %d reachable targets, more than 0.1 worse for %d, never more than %.3f; exhaustive search takes %.1f s\n",
+            $name, $pots, $seed, $equal, $count, $far, $worst, $one->median() / 1000,
         );
     }
 
     /** @return array{list<\Hyalin\Optics\PaintOptics>, non-empty-list<Lab>} */
-    private static function problem(Placement $placement, int $pots, int $targets): array
+    private static function problem(Placement $placement, int $pots, int $targets, int $seed = self::SEED): array
     {
-        $shelf = new InventedShelf(self::SEED);
+        $shelf = new InventedShelf($seed);
         $paints = $shelf->paints($pots);
 
         return [$paints, $shelf->reachableTargets($paints, MixTask::of(Lab::of(50, 0, 0), $placement), $targets)];
