@@ -1,23 +1,19 @@
 import { useState } from 'react';
-import { ApiError, send } from '@/shared/lib/api';
+import { send } from '@/shared/lib/api';
 import { url } from '@/shared/lib/url';
+import { useAttempt } from '@/shared/lib/use-attempt';
 import { Notice } from '@/shared/ui/notice';
 import type { FactProps } from '@/types/generated';
 
 /** What is known of a pot beside its colour. A default of its kind is shown as one until the painter says otherwise. */
 export function Facts({ potId, facts: initial }: { potId: number; facts: FactProps[] }) {
     const [facts, setFacts] = useState(initial);
-    const [problem, setProblem] = useState<string | null>(null);
+    const { said: problem, attempt } = useAttempt();
 
-    async function say(key: string, value: string) {
-        try {
+    const say = (key: string, value: string) =>
+        attempt(async () => {
             setFacts(await send<FactProps[]>('PATCH', url('pots.facts', { paint: potId }), { [key]: value || null }));
-            setProblem(null);
-        } catch (error) {
-            if (!(error instanceof ApiError)) throw error;
-            setProblem(error.message);
-        }
-    }
+        });
 
     return (
         <section aria-labelledby="facts" className="flex flex-col gap-2">

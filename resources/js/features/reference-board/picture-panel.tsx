@@ -1,7 +1,8 @@
 import { useState } from 'react';
-import { ApiError, send } from '@/shared/lib/api';
+import { send } from '@/shared/lib/api';
 import { one } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
+import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
 import { Choice } from '@/shared/ui/choice';
 import { Field } from '@/shared/ui/field';
@@ -37,19 +38,14 @@ export function PicturePanel({
     onColour?: (spot: Drawn) => void;
 }) {
     const [palette, setPalette] = useState<PaletteProps[] | null>(null);
-    const [problem, setProblem] = useState<string | null>(null);
+    const { said: problem, attempt: doing } = useAttempt();
     const at = { figure: figureId, picture: picture.id };
 
-    async function attempt(act: () => Promise<unknown>) {
-        setProblem(null);
-        try {
+    const attempt = (act: () => Promise<unknown>) =>
+        doing(async () => {
             await act();
             onChanged();
-        } catch (error) {
-            if (!(error instanceof ApiError)) throw error;
-            setProblem(error.message);
-        }
-    }
+        });
 
     const tell = (change: Record<string, unknown>) =>
         void attempt(() => send('PATCH', url('pictures.update', at), change));

@@ -5,10 +5,11 @@ import { useEffect, useRef, useState } from 'react';
 import { useRun, type StepChange } from '@/features/bench/use-run';
 import { MeshBeside } from '@/features/mesh-view/mesh-beside';
 import { Shell } from '@/features/shell/shell';
-import { ApiError, send } from '@/shared/lib/api';
+import { send } from '@/shared/lib/api';
 import { areasWords, many } from '@/shared/lib/format';
 import { newKey } from '@/shared/lib/outbox';
 import { url } from '@/shared/lib/url';
+import { useAttempt } from '@/shared/lib/use-attempt';
 import { useKeys } from '@/shared/lib/use-keys';
 import { useNow } from '@/shared/lib/use-now';
 import { Button } from '@/shared/ui/button';
@@ -56,7 +57,7 @@ function Run({ figure, run, pots, short, onMesh }: Props) {
     });
     const [position, setPosition] = useState(() => firstOpen(steps));
     const [sheet, setSheet] = useState<'used' | 'otherwise' | null>(null);
-    const [refused, setRefused] = useState<string | null>(null);
+    const { said: refused, attempt } = useAttempt();
     const now = useNow(30_000);
     const [away, setAway] = useState(() => lastDoneLongAgo(run.steps, Date.now()));
     const step = steps.find((s) => s.position === position) ?? steps[steps.length - 1];
@@ -80,7 +81,7 @@ function Run({ figure, run, pots, short, onMesh }: Props) {
     async function insert(body: { words?: string; againId?: number }) {
         if (!step) return;
         setSheet(null);
-        try {
+        await attempt(async () => {
             await send(
                 'POST',
                 url('run-steps.insert', { run: run.id }),
@@ -88,12 +89,8 @@ function Run({ figure, run, pots, short, onMesh }: Props) {
                 undefined,
                 newKey(),
             );
-            setRefused(null);
             router.reload();
-        } catch (error) {
-            if (!(error instanceof ApiError)) throw error;
-            setRefused(error.message);
-        }
+        });
     }
 
     useKeys({

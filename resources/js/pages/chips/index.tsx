@@ -2,9 +2,10 @@ import { Link, router } from '@inertiajs/react';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { Shell } from '@/features/shell/shell';
-import { ApiError, send } from '@/shared/lib/api';
+import { send } from '@/shared/lib/api';
 import { many } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
+import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
 import { Choice } from '@/shared/ui/choice';
 import { Notice } from '@/shared/ui/notice';
@@ -29,21 +30,17 @@ export default function ChipsPage({
     const [pot, setPot] = useState(() => pots.find((p) => p.isMixed)?.id ?? 0);
     const [card, setCard] = useState<Card>('black');
     const [coats, setCoats] = useState(1);
-    const [problem, setProblem] = useState<string | null>(null);
+    const { said: problem, attempt } = useAttempt();
     const [busy, setBusy] = useState(false);
 
     async function read() {
         setBusy(true);
-        try {
+        await attempt(async () => {
             await send('POST', url('chips.store'), { technique, paintId: pot, card, coats, thinner: 0 });
-            setProblem(null);
             router.reload();
-        } catch (error) {
-            if (!(error instanceof ApiError)) throw error;
-            setProblem(error.message);
-        } finally {
+        }).finally(() => {
             setBusy(false);
-        }
+        });
     }
 
     return (

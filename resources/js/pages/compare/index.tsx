@@ -7,9 +7,10 @@ import { MeshBeside } from '@/features/mesh-view/mesh-beside';
 import type { MeshViewer } from '@/features/mesh-view/viewer';
 import { PicturePanel, type Purpose } from '@/features/reference-board/picture-panel';
 import { Shell } from '@/features/shell/shell';
-import { ApiError, send } from '@/shared/lib/api';
+import { send } from '@/shared/lib/api';
 import { ZONES, many, one } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
+import { useAttempt } from '@/shared/lib/use-attempt';
 import { useKeys } from '@/shared/lib/use-keys';
 import { Button } from '@/shared/ui/button';
 import { Choice } from '@/shared/ui/choice';
@@ -50,7 +51,7 @@ export default function ComparePage({ figure, photos, photoId, references, areas
     const [side, setSide] = useState<Side>(photo && photo.neutral === null ? 'photo' : 'areas');
     const [purpose, setPurpose] = useState<Purpose | null>(null);
     const [reflectance, setReflectance] = useState('0.18');
-    const [problem, setProblem] = useState<string | null>(null);
+    const { said: problem, say: setProblem, attempt: doing } = useAttempt();
     const [beside, setBeside] = useState(false);
     const seen = useRef<{ viewer: MeshViewer | null; size: number }>({ viewer: null, size: 0 });
     const area = areas.find((a) => a.areaId === areaId);
@@ -75,18 +76,11 @@ export default function ComparePage({ figure, photos, photoId, references, areas
         },
     });
 
-    async function attempt(act: () => Promise<unknown>) {
-        setProblem(null);
-        try {
+    const attempt = (act: () => Promise<unknown>) =>
+        doing(async () => {
             await act();
             router.reload();
-            return true;
-        } catch (error) {
-            if (!(error instanceof ApiError)) throw error;
-            setProblem(error.message);
-            return false;
-        }
-    }
+        });
 
     async function draw(drawn: Drawn) {
         if (!photo) return;

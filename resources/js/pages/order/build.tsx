@@ -1,8 +1,9 @@
 import { router } from '@inertiajs/react';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { ApiError, send } from '@/shared/lib/api';
+import { send } from '@/shared/lib/api';
 import { url } from '@/shared/lib/url';
+import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
 import { Field } from '@/shared/ui/field';
 import { Notice } from '@/shared/ui/notice';
@@ -13,18 +14,13 @@ const TEMPLATES = ['figure on a base', 'bust', 'prop', 'set of equal figures'];
 
 /** The figure as it is built: quick to enter, each thing with a default. */
 export function Build({ figure, build }: { figure: FigureProps; build: BuildProps }) {
-    const [problem, setProblem] = useState<string | null>(null);
+    const { said: problem, attempt: doing } = useAttempt();
 
-    async function attempt(act: () => Promise<unknown>) {
-        try {
+    const attempt = (act: () => Promise<unknown>) =>
+        doing(async () => {
             await act();
-            setProblem(null);
             router.reload();
-        } catch (error) {
-            if (!(error instanceof ApiError)) throw error;
-            setProblem(error.message);
-        }
-    }
+        });
 
     const partName = (id: number) => build.parts.find((p) => p.id === id)?.name ?? '';
     const areaName = (id: number) => build.areas.find((a) => a.id === id)?.name ?? '';
@@ -237,7 +233,7 @@ export function Build({ figure, build }: { figure: FigureProps; build: BuildProp
     );
 }
 
-type Attempt = (act: () => Promise<unknown>) => Promise<void>;
+type Attempt = (act: () => Promise<unknown>) => Promise<boolean>;
 
 function AreaRow({ figure, area, attempt }: { figure: FigureProps; area: BuiltAreaProps; attempt: Attempt }) {
     const save = (change: Record<string, unknown>) =>

@@ -1,9 +1,10 @@
 import { router } from '@inertiajs/react';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { ApiError, send } from '@/shared/lib/api';
+import { send } from '@/shared/lib/api';
 import { capital } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
+import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
 import { Field } from '@/shared/ui/field';
 import { Notice } from '@/shared/ui/notice';
@@ -75,11 +76,11 @@ function OwnRules({ figure, build, planned }: { figure: FigureProps; build: Buil
     const [after, setAfter] = useState(steps[1]?.value ?? '');
     const [weight, setWeight] = useState('');
     const [reason, setReason] = useState('');
-    const [problem, setProblem] = useState<string | null>(null);
+    const { said: problem, attempt } = useAttempt();
     const words = (id: string) => steps.find((s) => s.value === id)?.label ?? 'a step that is not there any more';
 
-    async function add() {
-        try {
+    const add = () =>
+        attempt(async () => {
             await send('POST', url('own-rules.store', { figure: figure.id }), {
                 before,
                 after,
@@ -87,13 +88,8 @@ function OwnRules({ figure, build, planned }: { figure: FigureProps; build: Buil
                 reason,
             });
             setReason('');
-            setProblem(null);
             router.reload();
-        } catch (error) {
-            if (!(error instanceof ApiError)) throw error;
-            setProblem(error.message);
-        }
-    }
+        });
 
     return (
         <section className="flex flex-col gap-3">

@@ -8,6 +8,7 @@ import { Shell } from '@/features/shell/shell';
 import { ApiError, send, upload, uploadWords } from '@/shared/lib/api';
 import { ZONES, labWords, one } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
+import { useAttempt } from '@/shared/lib/use-attempt';
 import { useKeys } from '@/shared/lib/use-keys';
 import { Button } from '@/shared/ui/button';
 import { Choice } from '@/shared/ui/choice';
@@ -30,7 +31,7 @@ export default function ReferencesPage({ figure, pictures, areas }: Props) {
     const [zone, setZone] = useState<Zone>('mid');
     const [tool, setTool] = useState<Tool>('spot');
     const [radius, setRadius] = useState(10);
-    const [problem, setProblem] = useState<string | null>(null);
+    const { said: problem, say: setProblem, attempt: doing } = useAttempt();
     const [side, setSide] = useState<'colours' | 'picture'>('colours');
     const [purpose, setPurpose] = useState<Purpose | null>(null);
     const [reflectance, setReflectance] = useState('0.18');
@@ -66,18 +67,11 @@ export default function ReferencesPage({ figure, pictures, areas }: Props) {
         router.reload({ only: ['areas', 'figure', 'pictures'] });
     };
 
-    async function attempt(act: () => Promise<unknown>) {
-        try {
+    const attempt = (act: () => Promise<unknown>) =>
+        doing(async () => {
             await act();
-            setProblem(null);
             reload();
-            return true;
-        } catch (error) {
-            if (!(error instanceof ApiError)) throw error;
-            setProblem(error.message);
-            return false;
-        }
-    }
+        });
 
     async function sample(drawn: Drawn) {
         if (!area || !picture) return;
