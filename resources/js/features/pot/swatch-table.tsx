@@ -1,7 +1,8 @@
-import { useState, type ReactNode } from 'react';
-import { ApiError, send } from '@/shared/lib/api';
+import { useRef, useState, type ReactNode } from 'react';
+import { send } from '@/shared/lib/api';
 import { many, one } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
+import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
@@ -9,6 +10,8 @@ import { PotMark } from '@/shared/ui/pot-mark';
 import type { MeasurementProps, PaintProps, PotProps, ReadingProps, Swatch } from '@/types/generated';
 
 type Source = 'reader' | 'typed' | 'file' | 'photo';
+
+type Readings = Partial<Record<Swatch, ReadingProps>>;
 
 const SWATCHES: readonly { swatch: Swatch; label: string; needed: boolean }[] = [
     { swatch: 'black', label: 'Black card, bare', needed: true },
@@ -32,30 +35,31 @@ export function SwatchTable({
     photo?: (onReadings: (readings: ReadingProps[]) => void) => ReactNode;
     onKept: () => void;
 }) {
-    const [readings, setReadings] = useState<Partial<Record<Swatch, ReadingProps>>>({});
+    const [readings, setReadings] = useState<Readings>({});
+    // What is read while another reading is still on its way is added to it.
+    const known = useRef<Readings>({});
     const [source, setSource] = useState<Source>('reader');
     const [white, setWhite] = useState(whites[0]?.id ?? 0);
     const [measured, setMeasured] = useState<MeasurementProps | null>(null);
-    const [problem, setProblem] = useState<string | null>(null);
+    const { said: problem, attempt: doing } = useAttempt();
     const [busy, setBusy] = useState(false);
 
-    async function attempt(act: () => Promise<void>) {
+    function attempt(act: () => Promise<void>): Promise<boolean> {
         setBusy(true);
-        setProblem(null);
-        try {
-            await act();
-        } catch (error) {
-            if (!(error instanceof ApiError)) throw error;
-            setProblem(error.message);
-        } finally {
+        return doing(act).finally(() => {
             setBusy(false);
-        }
+        });
     }
 
-    async function judge(next: Partial<Record<Swatch, ReadingProps>>, from: Source) {
-        setReadings(next);
-        setSource(from);
+    function add(found: readonly ReadingProps[]) {
+        known.current = { ...known.current, ...Object.fromEntries(found.map((r) => [r.swatch, r])) };
+        setReadings(known.current);
         setMeasured(null);
+    }
+
+    async function judge(from: Source) {
+        const next = known.current;
+        setSource(from);
         if (SWATCHES.every(({ swatch, needed }) => !needed || next[swatch])) {
             const answer = await send<{ measurement: MeasurementProps }>(
                 'POST',
@@ -71,31 +75,30 @@ export function SwatchTable({
     }
 
     async function read(swatches: readonly Swatch[]) {
-        let next = readings;
         for (const swatch of swatches) {
-            const reading = await send<ReadingProps>('POST', url('pots.read', { paint: pot.id, swatch }), {
-                whiteId: white,
-            });
-            next = { ...next, [swatch]: reading };
-            setReadings(next);
+            add([
+                await send<ReadingProps>('POST', url('pots.read', { paint: pot.id, swatch }), {
+                    whiteId: white,
+                }),
+            ]);
         }
-        await judge(next, source === 'typed' ? 'typed' : 'reader');
+        await judge(source === 'typed' ? 'typed' : 'reader');
     }
 
     async function typed(swatch: Swatch, hex: string) {
-        const reading = await send<ReadingProps>('POST', url('pots.typed', { paint: pot.id, swatch }), { hex });
-        await judge({ ...readings, [swatch]: reading }, 'typed');
+        add([await send<ReadingProps>('POST', url('pots.typed', { paint: pot.id, swatch }), { hex })]);
+        await judge('typed');
     }
 
     async function fromFile(file: File) {
         const data = new FormData();
         data.append('file', file);
-        const found = await send<ReadingProps[]>('POST', url('pots.file', { paint: pot.id }), data);
-        await take(found, 'file');
+        await take(await send<ReadingProps[]>('POST', url('pots.file', { paint: pot.id }), data), 'file');
     }
 
     async function take(found: readonly ReadingProps[], from: Source) {
-        await judge({ ...readings, ...Object.fromEntries(found.map((r) => [r.swatch, r])) }, from);
+        add(found);
+        await judge(from);
     }
 
     async function keep() {
@@ -254,6 +257,6 @@ export function SwatchTable({
     );
 }
 
-function valuesOf(readings: Partial<Record<Swatch, ReadingProps>>): Partial<Record<Swatch, number[]>> {
+function valuesOf(readings: Readings): Partial<Record<Swatch, number[]>> {
     return Object.fromEntries(Object.entries(readings).map(([swatch, reading]) => [swatch, reading.values]));
 }
