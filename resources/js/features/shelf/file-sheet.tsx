@@ -1,7 +1,8 @@
 import { useState } from 'react';
-import { ApiError, send } from '@/shared/lib/api';
+import { send } from '@/shared/lib/api';
 import { many } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
+import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
 import { Notice } from '@/shared/ui/notice';
 import { Sheet } from '@/shared/ui/sheet';
@@ -16,16 +17,18 @@ const OUT = [
 /** The shelf as a file. Bringing one in shows first what it would do; it is all or nothing, and can be undone. */
 export function FileSheet({ open, onClose, onChanged }: { open: boolean; onClose: () => void; onChanged: () => void }) {
     const [file, setFile] = useState<File | null>(null);
-    const [preview, setPreview] = useState<ShelfPreviewProps | null>(null);
+    // What a file would do stays with that file: another may be chosen while it is still looked at.
+    const [preview, setPreview] = useState<{ of: File; what: ShelfPreviewProps } | null>(null);
     const [done, setDone] = useState<ShelfImportProps | null>(null);
-    const [problem, setProblem] = useState<string | null>(null);
+    const { said: problem, attempt } = useAttempt();
 
     async function choose(chosen: File) {
         setDone(null);
         setPreview(null);
         setFile(chosen);
         await attempt(async () => {
-            setPreview(await send<ShelfPreviewProps>('POST', url('shelf-imports.preview'), form(chosen)));
+            const what = await send<ShelfPreviewProps>('POST', url('shelf-imports.preview'), form(chosen));
+            setPreview({ of: chosen, what });
         });
     }
 
@@ -38,8 +41,8 @@ export function FileSheet({ open, onClose, onChanged }: { open: boolean; onClose
                 now = await send<ShelfImportProps>('GET', url('shelf-imports.show', { shelfImport: now.id }));
                 setDone(now);
             }
-            setProblem(now.problem);
             onChanged();
+            return { message: now.problem };
         });
     }
 
@@ -49,16 +52,6 @@ export function FileSheet({ open, onClose, onChanged }: { open: boolean; onClose
             setPreview(null);
             onChanged();
         });
-    }
-
-    async function attempt(act: () => Promise<void>) {
-        setProblem(null);
-        try {
-            await act();
-        } catch (error) {
-            if (!(error instanceof ApiError)) throw error;
-            setProblem(error.message);
-        }
     }
 
     return (
@@ -94,11 +87,11 @@ export function FileSheet({ open, onClose, onChanged }: { open: boolean; onClose
                     />
                 ) : (
                     preview !== null &&
-                    file !== null && (
+                    preview.of === file && (
                         <Preview
-                            preview={preview}
+                            preview={preview.what}
                             onGo={() => {
-                                void bringIn(file);
+                                void bringIn(preview.of);
                             }}
                         />
                     )

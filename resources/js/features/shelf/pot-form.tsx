@@ -103,8 +103,9 @@ export function PotForm({
             const asked = { ...values, maker: values.maker || '-', name: values.name || '-' };
             send<Estimate>('POST', url('paints.estimate'), asked, controller.signal)
                 .then(setEstimate)
-                .catch(() => {
-                    setEstimate(null);
+                .catch((error: unknown) => {
+                    // A question given up for a newer one takes nothing away.
+                    if (error instanceof ApiError) setEstimate(null);
                 });
         }, 150);
         return () => {
