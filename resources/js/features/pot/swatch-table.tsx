@@ -1,4 +1,5 @@
-import { useRef, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
+import { create } from 'zustand';
 import { send } from '@/shared/lib/api';
 import { many, one } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
@@ -35,9 +36,9 @@ export function SwatchTable({
     photo?: (onReadings: (readings: ReadingProps[]) => void) => ReactNode;
     onKept: () => void;
 }) {
-    const [readings, setReadings] = useState<Readings>({});
-    // What is read while another reading is still on its way is added to it.
-    const known = useRef<Readings>({});
+    // A store and no state: what is read while another reading is still on its way is added to it.
+    const [useReadings] = useState(() => create<Readings>(() => ({})));
+    const readings = useReadings();
     const [source, setSource] = useState<Source>('reader');
     const [white, setWhite] = useState(whites[0]?.id ?? 0);
     const [measured, setMeasured] = useState<MeasurementProps | null>(null);
@@ -52,13 +53,12 @@ export function SwatchTable({
     }
 
     function add(found: readonly ReadingProps[]) {
-        known.current = { ...known.current, ...Object.fromEntries(found.map((r) => [r.swatch, r])) };
-        setReadings(known.current);
+        useReadings.setState(Object.fromEntries(found.map((r) => [r.swatch, r])));
         setMeasured(null);
     }
 
     async function judge(from: Source) {
-        const next = known.current;
+        const next = useReadings.getState();
         setSource(from);
         if (SWATCHES.every(({ swatch, needed }) => !needed || next[swatch])) {
             const answer = await send<{ measurement: MeasurementProps }>(
