@@ -49,7 +49,7 @@ describe('words and inks', () => {
     it('say dilutions in parts, one of anything without an s, and colours with one decimal', () => {
         expect([0, 1, 2.5].map(dilutionWords)).toEqual(['undiluted', '1 paint + 1 thinner', '1 paint + 2.5 thinner']);
         expect([many(1, 'drop'), many(0, 'drop'), many(3, 'drop')]).toEqual(['1 drop', '0 drops', '3 drops']);
-        expect(labWords(colour([51.26, -0.04, 12]))).toBe('L* 51.3  a* -0.0  b* 12.0');
+        expect(labWords(colour([51.26, -0.04, 12]))).toBe('L*\u00a051.3  a*\u00a00.0  b*\u00a012.0');
         expect(capital('edge')).toBe('Edge');
     });
 

@@ -2,14 +2,15 @@ import type { ColourProps, Zone } from '@/types/generated';
 
 export const ZONES: readonly Zone[] = ['recess', 'shade', 'mid', 'light', 'edge'];
 
-/** CIEDE2000 and Lab numbers: one decimal. */
+/** CIEDE2000 and Lab numbers: one decimal, no minus before a nought. */
 export function one(value: number): string {
-    return value.toFixed(1);
+    return value.toFixed(1).replace(/^-0\.0$/, '0.0');
 }
 
 export function labWords(colour: ColourProps): string {
     const [l = 0, a = 0, b = 0] = colour.lab;
-    return `L* ${one(l)}  a* ${one(a)}  b* ${one(b)}`;
+    // A number stays on the line of its letter.
+    return `L*\u00a0${one(l)}  a*\u00a0${one(a)}  b*\u00a0${one(b)}`;
 }
 
 export function minutesWords(minutes: number): string {
