@@ -222,6 +222,7 @@ final class NearestHulls
                     if ($wi < -0.1 || $wj < -0.1 || $wk < -0.1) {
                         continue;
                     }
+                    // Statements, no conditional arguments below: PHP 8.2's tracing JIT took wrong values for those.
                     if ($wi < 0.0) {
                         $wi = 0.0;
                     }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Hyalin\Mixing;
 
 /**
- * How widely the quick search looks: chosen by the size of the shelf, tuned against exhaustive search on shelves
- * other than those of the benchmark.
+ * How widely the quick search looks: chosen by the size of the shelf, tuned against exhaustive search. Of the shelves
+ * on which `bin/bench --full` counts the best mixes, two were not used for that.
  */
 final readonly class SearchEffort
 {
@@ -16,7 +16,7 @@ final readonly class SearchEffort
      * @param  float  $reach  how near the target, as a share of the best score, a triangle must pass
      * @param  int  $mostSets  sets tried in one round
      * @param  int  $passes  passes with a base of its own for every paint
-     * @param  int  $rounds  rounds over the whole shelf after that, the best mixes as bases
+     * @param  int  $rounds  rounds, 0 or more, over the whole shelf after that, the best mixes as bases
      * @param  float  $worthwhile  paints whose best mix is farther behind than this are not joined any further
      * @param  int  $ratios  ratios of a promising set computed exactly
      */

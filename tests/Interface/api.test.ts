@@ -1,5 +1,5 @@
-import { beforeEach, describe, expect, it } from 'vitest';
-import { ApiError, send, uploadWords } from '@/shared/lib/api';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { ApiError, send, upload, uploadWords } from '@/shared/lib/api';
 import { fakeServer } from './server';
 
 /** The refusal of a question, whatever it was. */
@@ -96,5 +96,81 @@ describe('a question to the server', () => {
     it('says how far an upload is', () => {
         expect(uploadWords(0.256)).toBe('Sending, 26 of 100');
         expect(uploadWords(null)).toBe('Reading it');
+    });
+});
+
+describe('a file on its way', () => {
+    class FakeRequest {
+        static last: FakeRequest;
+        status = 0;
+        responseText = '';
+        sent: unknown = null;
+        readonly headers: Record<string, string> = {};
+        readonly upload: { onprogress: (at: { loaded: number; total: number }) => void } = {
+            onprogress: () => undefined,
+        };
+        onload: () => void = () => undefined;
+        onerror: () => void = () => undefined;
+
+        constructor() {
+            FakeRequest.last = this;
+        }
+
+        open = vi.fn();
+        setRequestHeader = (name: string, value: string) => {
+            this.headers[name] = value;
+        };
+        send = (body: unknown) => {
+            this.sent = body;
+        };
+
+        answer(status: number, text: string): void {
+            this.status = status;
+            this.responseText = text;
+            this.onload();
+        }
+    }
+
+    beforeEach(() => {
+        document.cookie = 'XSRF-TOKEN=a%3Db%2F';
+        vi.stubGlobal('XMLHttpRequest', FakeRequest);
+    });
+
+    it('says how far it is, then that it is being read, and gives what was made of it', async () => {
+        const seen: (number | null)[] = [];
+        const form = new FormData();
+        const sending = upload<{ id: number }>('/pictures', form, (fraction) => seen.push(fraction));
+        const request = FakeRequest.last;
+        expect(request.open).toHaveBeenCalledWith('POST', '/pictures');
+        expect(request.headers).toEqual({ Accept: 'application/json', 'X-XSRF-TOKEN': 'a=b/' });
+        expect(request.sent).toBe(form);
+        for (const loaded of [10, 55, 100]) request.upload.onprogress({ loaded, total: 100 });
+        // Its length is not always known.
+        request.upload.onprogress({ loaded: 5, total: 0 });
+        expect(seen).toEqual([0.1, 0.55, null, null]);
+        request.answer(201, '{"id": 7}');
+        expect(await sending).toEqual({ id: 7 });
+    });
+
+    it('is refused with the reason', async () => {
+        const sending = refusal(upload('/pictures', new FormData(), () => undefined));
+        FakeRequest.last.answer(422, '{"errors": {"picture": ["This picture is cut off."]}}');
+        expect((await sending).fields).toEqual({ picture: 'This picture is cut off.' });
+    });
+
+    it.each([
+        ['a page of a server between', 413, '<html>too large</html>'],
+        ['an answer that was cut off', 200, '{"id": '],
+        ['nothing at all', 200, ''],
+    ])('does not take %s for success', async (_, status, text) => {
+        const sending = refusal(upload('/pictures', new FormData(), () => undefined));
+        FakeRequest.last.answer(status, text);
+        expect(await sending).toBeInstanceOf(ApiError);
+    });
+
+    it('that never arrived can be sent again', async () => {
+        const sending = refusal(upload('/pictures', new FormData(), () => undefined));
+        FakeRequest.last.onerror();
+        expect(await sending).toMatchObject({ status: 0, isPassing: true });
     });
 });
