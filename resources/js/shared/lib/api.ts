@@ -62,6 +62,9 @@ export async function send<T>(
     return answer as T;
 }
 
+const CUT_OFF_UPLOAD =
+    'The answer of Hyalin was cut off on its way. Look whether the file is there before you send it again.';
+
 /** Sends a file and tells how far it is: 0..1 of its bytes, then null while the server reads it. */
 export function upload<T>(path: string, form: FormData, onProgress: (fraction: number | null) => void): Promise<T> {
     return new Promise((resolve, reject) => {
@@ -82,7 +85,9 @@ export function upload<T>(path: string, form: FormData, onProgress: (fraction: n
             } catch {
                 // Judged by its status below.
             }
-            if (request.status >= 200 && request.status < 300 && answer !== null) resolve(answer as T);
+            const done = request.status >= 200 && request.status < 300;
+            if (done && answer !== null) resolve(answer as T);
+            else if (done) reject(new ApiError(0, CUT_OFF_UPLOAD));
             else reject(failure(request.status, answer));
         };
         request.send(form);
@@ -106,6 +111,7 @@ function failure(status: number, body: unknown): ApiError {
     const words: Record<number, string> = {
         401: 'You were signed out. Sign in again; what you entered is still here.',
         404: 'This is not here any more.',
+        413: 'This file is larger than Hyalin takes.',
         419: 'This page has been open too long. Reload it and try again.',
         429: 'That was too often. Wait a minute and try again.',
     };
