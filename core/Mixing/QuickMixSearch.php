@@ -78,7 +78,10 @@ final class QuickMixSearch
             // Nothing has this colour. The best single is too far from it to judge triangles by: pairs come first.
             $this->round(LocalModel::around($this->evaluator, $this->kept->sets()[0], [1.0]), 2);
         }
-        for ($pass = 0; $pass < $this->effort->passes && ($pass === 0 || $this->kept->best() >= $this->effort->content); $pass++) {
+        for ($pass = 0; $pass < $this->effort->passes; $pass++) {
+            if ($pass > 0 && $this->kept->best() < $this->effort->content) {
+                break;
+            }
             $this->aroundEveryPaint($this->effort->worthwhile / ($pass + 1));
         }
         for ($round = 0; $round < $this->effort->rounds; $round++) {

@@ -6,7 +6,7 @@ namespace Hyalin\Mixing;
 
 /**
  * How widely the quick search looks: chosen by the size of the shelf, tuned against exhaustive search. Of the shelves
- * on which `bin/bench --full` counts the best mixes, two were not used for that.
+ * on which `bin/bench --full` counts the best mixes, two were used for $content only.
  */
 final readonly class SearchEffort
 {

@@ -23,7 +23,7 @@ final class MixBench
 {
     private const SEED = 2027;
 
-    /** Shelves of 90 pots on which the best mixes are counted; nothing was tuned on the last two. */
+    /** Shelves of 90 pots on which the best mixes are counted; of the efforts only `content` was set with the last two in sight. */
     private const COUNTED = [2027, 101, 102];
 
     private const TARGETS = 100;
