@@ -2,38 +2,38 @@
 
 declare(strict_types=1);
 
-use App\Http\Controllers\BalanceController;
-use App\Http\Controllers\BenchController;
-use App\Http\Controllers\BenchDoorController;
-use App\Http\Controllers\BenchFileController;
-use App\Http\Controllers\BriefController;
-use App\Http\Controllers\BuildController;
-use App\Http\Controllers\CardController;
-use App\Http\Controllers\ChipController;
-use App\Http\Controllers\CompareController;
-use App\Http\Controllers\CupController;
-use App\Http\Controllers\EveningsController;
-use App\Http\Controllers\FigureController;
-use App\Http\Controllers\FinishController;
-use App\Http\Controllers\LightController;
-use App\Http\Controllers\LitAreasController;
-use App\Http\Controllers\MeshController;
-use App\Http\Controllers\MixController;
-use App\Http\Controllers\OrderController;
-use App\Http\Controllers\PaintController;
-use App\Http\Controllers\PictureController;
-use App\Http\Controllers\PiecesController;
-use App\Http\Controllers\PotController;
-use App\Http\Controllers\ProposalController;
-use App\Http\Controllers\QuantitiesController;
-use App\Http\Controllers\RecipesController;
-use App\Http\Controllers\ReferenceController;
-use App\Http\Controllers\RunComparisonController;
-use App\Http\Controllers\RunController;
-use App\Http\Controllers\ShelfFileController;
+use App\Http\Controllers\Bench\BenchController;
+use App\Http\Controllers\Bench\BenchFileController;
+use App\Http\Controllers\Bench\PiecesController;
+use App\Http\Controllers\Bench\QuantitiesController;
+use App\Http\Controllers\Bench\RunComparisonController;
+use App\Http\Controllers\Bench\RunController;
+use App\Http\Controllers\Bench\ScheduleController;
+use App\Http\Controllers\Bench\TimerController;
+use App\Http\Controllers\Brief\BalanceController;
+use App\Http\Controllers\Brief\BriefController;
+use App\Http\Controllers\Brief\FigureController;
+use App\Http\Controllers\Compare\CompareController;
+use App\Http\Controllers\Cups\CupController;
+use App\Http\Controllers\Finish\CardController;
+use App\Http\Controllers\Finish\FinishController;
+use App\Http\Controllers\Finish\MixController;
+use App\Http\Controllers\Finish\ProposalController;
+use App\Http\Controllers\Finish\RecipesController;
+use App\Http\Controllers\HomeController;
+use App\Http\Controllers\Light\LightController;
+use App\Http\Controllers\Light\LitAreasController;
+use App\Http\Controllers\Light\MeshController;
+use App\Http\Controllers\Order\BuildController;
+use App\Http\Controllers\Order\OrderController;
+use App\Http\Controllers\References\PictureController;
+use App\Http\Controllers\References\ReferenceController;
+use App\Http\Controllers\Shelf\ChipController;
+use App\Http\Controllers\Shelf\PaintController;
+use App\Http\Controllers\Shelf\PotController;
+use App\Http\Controllers\Shelf\ShelfFileController;
 use App\Http\Controllers\SignInController;
-use App\Http\Controllers\TimerController;
-use App\Http\Middleware\AnswerOnce;
+use App\Http\Middleware\IdempotentRequests;
 use Illuminate\Support\Facades\Route;
 
 Route::middleware('guest')->group(function (): void {
@@ -44,7 +44,7 @@ Route::middleware('guest')->group(function (): void {
 
 Route::middleware('auth')->group(function (): void {
     Route::post('/sign-out', [SignInController::class, 'destroy'])->name('sign-out');
-    Route::get('/', BenchDoorController::class)->name('bench-door');
+    Route::get('/', HomeController::class)->name('bench-door');
 
     Route::get('/shelf', [PaintController::class, 'index'])->name('shelf');
     Route::get('/shelf/reach', [PaintController::class, 'reach'])->name('shelf.reach');
@@ -83,10 +83,10 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/bench', [BenchFileController::class, 'import'])->name('bench-file.import');
     Route::get('/recipes', [RecipesController::class, 'index'])->name('recipes');
 
-    Route::get('/evenings', [EveningsController::class, 'show'])->name('evenings');
-    Route::put('/evenings/hours', [EveningsController::class, 'hours'])->name('evenings.hours');
-    Route::post('/evenings', [EveningsController::class, 'lay'])->name('evenings.lay');
-    Route::get('/evenings.ics', [EveningsController::class, 'calendar'])->name('evenings.calendar');
+    Route::get('/evenings', [ScheduleController::class, 'show'])->name('evenings');
+    Route::put('/evenings/hours', [ScheduleController::class, 'hours'])->name('evenings.hours');
+    Route::post('/evenings', [ScheduleController::class, 'lay'])->name('evenings.lay');
+    Route::get('/evenings.ics', [ScheduleController::class, 'calendar'])->name('evenings.calendar');
 
     Route::get('/cups', [CupController::class, 'index'])->name('cups');
     Route::post('/cups', [CupController::class, 'store'])->name('cups.store');
@@ -205,7 +205,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/adopt', [RunComparisonController::class, 'adopt'])->name('runs.adopt');
         Route::get('/pieces', [PiecesController::class, 'show'])->name('runs.pieces');
         Route::post('/pieces', [PiecesController::class, 'read'])->name('runs.read-piece');
-        Route::middleware(AnswerOnce::class)->group(function (): void {
+        Route::middleware(IdempotentRequests::class)->group(function (): void {
             Route::post('/steps', [RunController::class, 'insertStep'])->name('run-steps.insert');
             Route::patch('/steps/{step}', [RunController::class, 'updateStep'])->name('run-steps.update');
             Route::post('/steps/{step}/photos', [RunController::class, 'photograph'])->name('run-steps.photograph');

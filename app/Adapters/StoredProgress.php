@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Adapters;
 
-use App\Models\LightRecord;
-use App\Models\MixSearch;
-use App\Models\ProposalSearch;
+use App\Models\Finish\MixSearchRecord;
+use App\Models\Finish\ProposalSearchRecord;
+use App\Models\Light\LightRecord;
 use Hyalin\Progress;
 
 /**
@@ -16,7 +16,7 @@ final class StoredProgress implements Progress
 {
     private float $written = 0.0;
 
-    public function __construct(private readonly LightRecord|MixSearch|ProposalSearch $search)
+    public function __construct(private readonly LightRecord|MixSearchRecord|ProposalSearchRecord $search)
     {
     }
 

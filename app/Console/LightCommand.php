@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Adapters\CommandLine\BadInput;
-use App\Adapters\Meshes\MeshFile;
+use App\Adapters\Light\MeshFile;
 use Hyalin\Formats\Meshes\PlyWriter;
 use Hyalin\Light\InvalidLight;
 use Hyalin\Light\LightStudy;

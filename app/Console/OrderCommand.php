@@ -6,8 +6,8 @@ namespace App\Console;
 
 use App\Adapters\CommandLine\BadInput;
 use App\Adapters\CommandLine\Document;
-use Hyalin\Order\MaskOrder;
-use Hyalin\Order\MaskOrderTask;
+use Hyalin\Order\Masking\MaskOrder;
+use Hyalin\Order\Masking\MaskOrderTask;
 
 final class OrderCommand extends CoreCommand
 {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Adapters\TypeScriptProps;
 use Illuminate\Console\Command;
 
 /**

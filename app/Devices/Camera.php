@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Devices;
 
-use App\Models\Figure;
-use App\Models\Paint;
+use App\Models\Brief\Figure;
+use App\Models\Shelf\Paint;
 
 /**
  * A camera whose photos carry the colour of the lamp, an exposure and noise.

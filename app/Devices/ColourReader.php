@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Devices;
 
-use App\Adapters\FigureOptics;
-use App\Adapters\LayerDraft;
-use App\Models\Paint;
+use App\Adapters\Finish\FigureOptics;
+use App\Adapters\Finish\LayerDraft;
+use App\Models\Shelf\Paint;
 use Hyalin\Colour\Reflectance;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;

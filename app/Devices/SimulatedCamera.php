@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Devices;
 
-use App\Adapters\FigureOptics;
-use App\Http\Props\AreaFinishProps;
-use App\Models\Area;
-use App\Models\Figure;
-use App\Models\Paint;
+use App\Adapters\Finish\FigureOptics;
+use App\Http\Props\Finish\AreaFinishProps;
+use App\Models\Brief\Area;
+use App\Models\Brief\Figure;
+use App\Models\Shelf\Paint;
 use GdImage;
 use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\Lab;
@@ -19,7 +19,7 @@ use Hyalin\Colour\Srgb;
 use Hyalin\Colour\Xyz;
 use Hyalin\Finish\Hand;
 use Hyalin\Finish\Zone;
-use Hyalin\Matching\ChartPatches;
+use Hyalin\Matching\Neutral\ChartPatches;
 use Hyalin\Optics\FilmThickness;
 use Hyalin\Optics\Sheen;
 use Hyalin\Optics\Surface;

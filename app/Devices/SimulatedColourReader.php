@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Devices;
 
-use App\Adapters\FigureOptics;
-use App\Models\Paint;
+use App\Adapters\Finish\FigureOptics;
+use App\Models\Shelf\Paint;
 use Hyalin\Colour\Reflectance;
 use Hyalin\Finish\Hand;
 use Hyalin\Finish\Layer;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Devices;
 
-use App\Models\Paint;
+use App\Models\Shelf\Paint;
 use Hyalin\Optics\OpticsQuality;
 use Hyalin\Optics\PaintOptics;
 use Random\Engine\Mt19937;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
-use App\Actions\StudyLight;
+use App\Actions\Light\StudyLight;
 use App\Adapters\StoredProgress;
-use App\Models\Figure;
-use App\Models\LightRecord;
+use App\Models\Brief\Figure;
+use App\Models\Light\LightRecord;
 use Hyalin\InvalidInput;
 use Hyalin\Light\InvalidLight;
 use Illuminate\Contracts\Queue\ShouldQueue;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
-use App\Actions\ProposeFinishes;
+use App\Actions\Finish\ProposeFinishes;
 use App\Adapters\StoredProgress;
-use App\Models\ProposalSearch;
+use App\Models\Finish\ProposalSearchRecord;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Throwable;
@@ -20,7 +20,7 @@ final class ProposeFigure implements ShouldQueue
 
     public int $timeout = 1800;
 
-    public function __construct(private readonly ProposalSearch $search)
+    public function __construct(private readonly ProposalSearchRecord $search)
     {
     }
 

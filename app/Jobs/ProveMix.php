@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Adapters\StoredProgress;
-use App\Http\Props\MixAnswerProps;
-use App\Http\Requests\MixFinderRequest;
-use App\Models\MixSearch;
+use App\Http\Props\Finish\MixAnswerProps;
+use App\Http\Requests\Finish\MixFinderRequest;
+use App\Models\Finish\MixSearchRecord;
 use Hyalin\Mixing\ExhaustiveMixSearch;
 use Hyalin\Mixing\SearchEnding;
 use Illuminate\Contracts\Queue\ShouldQueue;
@@ -23,7 +23,7 @@ final class ProveMix implements ShouldQueue
 
     public int $timeout = 1800;
 
-    public function __construct(private readonly MixSearch $search)
+    public function __construct(private readonly MixSearchRecord $search)
     {
     }
 

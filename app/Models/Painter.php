@@ -4,6 +4,13 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Bench\Run;
+use App\Models\Bench\ScheduleRecord;
+use App\Models\Bench\Timer;
+use App\Models\Brief\Figure;
+use App\Models\Cups\CupRecord;
+use App\Models\Finish\MixSearchRecord;
+use App\Models\Shelf\Paint;
 use Database\Factories\PainterFactory;
 use Hyalin\Bench\DryingAid;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
@@ -56,16 +63,16 @@ final class Painter extends User
         return $this->hasMany(Run::class);
     }
 
-    /** @return HasMany<MixSearch, $this> */
+    /** @return HasMany<MixSearchRecord, $this> */
     public function mixSearches(): HasMany
     {
-        return $this->hasMany(MixSearch::class);
+        return $this->hasMany(MixSearchRecord::class);
     }
 
-    /** @return HasMany<Cup, $this> */
+    /** @return HasMany<CupRecord, $this> */
     public function cups(): HasMany
     {
-        return $this->hasMany(Cup::class)->orderBy('id');
+        return $this->hasMany(CupRecord::class)->orderBy('id');
     }
 
     /** @return HasMany<Timer, $this> */
@@ -74,9 +81,9 @@ final class Painter extends User
         return $this->hasMany(Timer::class)->orderBy('ends_at');
     }
 
-    /** @return HasOne<Schedule, $this> */
+    /** @return HasOne<ScheduleRecord, $this> */
     public function schedule(): HasOne
     {
-        return $this->hasOne(Schedule::class);
+        return $this->hasOne(ScheduleRecord::class);
     }
 }

@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace App\Policies;
 
-use App\Models\Chip;
-use App\Models\Correction;
-use App\Models\Cup;
-use App\Models\Figure;
-use App\Models\MixSearch;
-use App\Models\Paint;
+use App\Models\Bench\Run;
+use App\Models\Bench\Timer;
+use App\Models\Brief\Figure;
+use App\Models\Compare\Correction;
+use App\Models\Cups\CupRecord;
+use App\Models\Finish\MixSearchRecord;
+use App\Models\Finish\ProposalSearchRecord;
 use App\Models\Painter;
-use App\Models\ProposalSearch;
-use App\Models\Run;
 use App\Models\SetAsideEdit;
-use App\Models\ShelfImport;
-use App\Models\Timer;
+use App\Models\Shelf\ChipRecord;
+use App\Models\Shelf\Paint;
+use App\Models\Shelf\ShelfImport;
 use Illuminate\Auth\Access\Response;
 
 /**
@@ -24,7 +24,7 @@ use Illuminate\Auth\Access\Response;
  */
 final class OwnerPolicy
 {
-    public function own(Painter $painter, Chip|Correction|Cup|Figure|MixSearch|Paint|ProposalSearch|Run|SetAsideEdit|ShelfImport|Timer $record): Response
+    public function own(Painter $painter, ChipRecord|Correction|CupRecord|Figure|MixSearchRecord|Paint|ProposalSearchRecord|Run|SetAsideEdit|ShelfImport|Timer $record): Response
     {
         return $record->painter_id === $painter->id ? Response::allow() : Response::denyAsNotFound();
     }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
-use App\Adapters\Corrections;
-use App\Adapters\Hands;
-use App\Adapters\PaintNeeds;
+use App\Adapters\Bench\PaintNeeds;
+use App\Adapters\Finish\Corrections;
+use App\Adapters\Finish\Hands;
 use App\Database\ImmediateSQLiteConnection;
 use App\Devices\Camera;
 use App\Devices\ColourReader;
@@ -14,17 +14,17 @@ use App\Devices\DropScale;
 use App\Devices\SimulatedCamera;
 use App\Devices\SimulatedColourReader;
 use App\Devices\SimulatedDropScale;
-use App\Models\Chip;
-use App\Models\Correction;
-use App\Models\Cup;
-use App\Models\Figure;
-use App\Models\MixSearch;
-use App\Models\Paint;
-use App\Models\ProposalSearch;
-use App\Models\Run;
+use App\Models\Bench\Run;
+use App\Models\Bench\Timer;
+use App\Models\Brief\Figure;
+use App\Models\Compare\Correction;
+use App\Models\Cups\CupRecord;
+use App\Models\Finish\MixSearchRecord;
+use App\Models\Finish\ProposalSearchRecord;
 use App\Models\SetAsideEdit;
-use App\Models\ShelfImport;
-use App\Models\Timer;
+use App\Models\Shelf\ChipRecord;
+use App\Models\Shelf\Paint;
+use App\Models\Shelf\ShelfImport;
 use App\Policies\OwnerPolicy;
 use Closure;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -55,7 +55,7 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::shouldBeStrict();
-        foreach ([Chip::class, Correction::class, Cup::class, Figure::class, MixSearch::class, Paint::class, ProposalSearch::class, Run::class, SetAsideEdit::class, ShelfImport::class, Timer::class] as $model) {
+        foreach ([ChipRecord::class, Correction::class, CupRecord::class, Figure::class, MixSearchRecord::class, Paint::class, ProposalSearchRecord::class, Run::class, SetAsideEdit::class, ShelfImport::class, Timer::class] as $model) {
             Gate::policy($model, OwnerPolicy::class);
         }
         // By address and by name: guessing one painter's password from many places is slowed as well.

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Hyalin\Bench;
 
-use Hyalin\Order\Chemistry;
+use Hyalin\Pot\Chemistry;
 
 /**
  * What helps paint to dry: common practice says "to a fraction", the fractions are own estimates.

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Hyalin\Bench;
 
-use Hyalin\Order\Precedence;
+use Hyalin\Order\Masking\Precedence;
 
 /**
  * Steps to be laid over sessions. One painter does one step at a time; between steps stand lags of which the least lets

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Hyalin\Bench;
 
-use Hyalin\Order\Chemistry;
-use Hyalin\Order\FigurePlan;
-use Hyalin\Order\MaskPlan;
+use Hyalin\Order\Masking\MaskPlan;
+use Hyalin\Order\Plan\Approach;
+use Hyalin\Order\Plan\FigurePlan;
 use Hyalin\Order\PlannedOrder;
-use Hyalin\Order\School;
-use Hyalin\Order\Step;
-use Hyalin\Order\StepKind;
+use Hyalin\Order\Steps\Step;
+use Hyalin\Order\Steps\StepKind;
+use Hyalin\Pot\Chemistry;
 
 /**
  * The times between the steps of one figure: what must dry, and what must not wait too long. Work on one part keeps its
@@ -148,7 +148,7 @@ final class WorkLags
     /** @return array{string, string, int, int|null} */
     private static function peeled(FigurePlan $figure, MaskPlan $mask, Step $spray, string $off): array
     {
-        return $figure->follows(School::PeelSoft)
+        return $figure->follows(Approach::PeelSoft)
             ? [$mask->step, $off, 0, max(self::SOFT, $spray->dryMinutes)]
             : [$mask->step, $off, $spray->dryMinutes, null];
     }

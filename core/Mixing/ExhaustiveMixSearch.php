@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Hyalin\Mixing;
 
+use Hyalin\Mixing\Quick\Candidates;
+use Hyalin\Mixing\Quick\DropRatios;
+use Hyalin\Mixing\Quick\MixEvaluator;
 use Hyalin\Optics\PaintOptics;
 use Hyalin\Progress;
 

@@ -9,6 +9,7 @@ use Hyalin\Finish\Layer;
 use Hyalin\Finish\SectionPrediction;
 use Hyalin\Finish\SectionRow;
 use Hyalin\Finish\Zone;
+use Hyalin\Mixing\Quick\LaterLayer;
 use Hyalin\Optics\FilmThickness;
 use Hyalin\Optics\Surface;
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Hyalin\Mixing;
 
+use Hyalin\Mixing\Quick\QuickMixSearch;
 use Hyalin\Optics\PaintOptics;
 
 /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Mixing;
 
 use Hyalin\Colour\Lab;
+use Hyalin\Mixing\Quick\LaterLayer;
 use Hyalin\Optics\Surface;
 
 /**

@@ -6,6 +6,7 @@ namespace Hyalin\Mixing;
 
 use Hyalin\Colour\Ciede2000;
 use Hyalin\Colour\Lab;
+use Hyalin\Mixing\Quick\MixEvaluator;
 use Hyalin\Optics\PaintOptics;
 use Hyalin\Optics\Surface;
 

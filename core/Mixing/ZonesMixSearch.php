@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace Hyalin\Mixing;
 
+use Hyalin\Mixing\Quick\Candidates;
+use Hyalin\Mixing\Quick\DropRatios;
+use Hyalin\Mixing\Quick\MixEvaluator;
+use Hyalin\Mixing\Quick\QuickMixSearch;
+use Hyalin\Mixing\Quick\SearchEffort;
 use Hyalin\Optics\PaintOptics;
 
 /**

@@ -4,6 +4,18 @@ declare(strict_types=1);
 
 namespace Hyalin\Order;
 
+use Hyalin\Order\Checks\Checks;
+use Hyalin\Order\Masking\InsertionOrder;
+use Hyalin\Order\Masking\MaskOrderTask;
+use Hyalin\Order\Masking\Masks;
+use Hyalin\Order\Masking\Precedence;
+use Hyalin\Order\Plan\FigurePlan;
+use Hyalin\Order\Rules\Constraint;
+use Hyalin\Order\Rules\RuleBook;
+use Hyalin\Order\Steps\Step;
+use Hyalin\Order\Steps\StepKind;
+use Hyalin\Order\Steps\StepList;
+
 /**
  * Front door: the whole work of a figure in an order that keeps every must, breaks the fewest wishes and masks least.
  */

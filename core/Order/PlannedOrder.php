@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace Hyalin\Order;
 
+use Hyalin\Order\Checks\Issue;
+use Hyalin\Order\Masking\MaskPlan;
+use Hyalin\Order\Rules\Constraint;
+use Hyalin\Order\Steps\Step;
+
 /**
  * Steps in an order, with what it costs and which rules it keeps.
  */
@@ -14,7 +19,7 @@ final readonly class PlannedOrder
      * @param  list<Constraint>  $constraints  all of them
      * @param  list<Constraint>  $broken  those this order does not keep
      * @param  list<MaskPlan>  $masks
-     * @param  list<Trouble>  $troubles
+     * @param  list<Issue>  $troubles
      */
     public function __construct(public array $steps, public array $constraints, public array $broken, public array $masks, public array $troubles)
     {

@@ -4,30 +4,29 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Actions\EstimatePaint;
-use App\Actions\HangPicture;
-use App\Actions\SaveFinish;
-use App\Actions\StartRun;
-use App\Actions\StudyLight;
-use App\Actions\TakeInMesh;
-use App\Adapters\FigureOptics;
-use App\Adapters\LayerDraft;
-use App\Adapters\MixRequest;
-use App\Adapters\PictureColours;
-use App\Adapters\RunFinish;
+use App\Actions\Bench\StartRun;
+use App\Actions\Finish\SaveFinish;
+use App\Actions\Light\ImportMesh;
+use App\Actions\Light\StudyLight;
+use App\Actions\References\AddPicture;
+use App\Actions\Shelf\EstimatePaint;
+use App\Adapters\Bench\RunFinish;
+use App\Adapters\Finish\FigureOptics;
+use App\Adapters\Finish\LayerDraft;
+use App\Adapters\Finish\MixRequest;
+use App\Adapters\References\PictureColours;
 use App\Devices\Booth;
 use App\Devices\Camera;
 use App\Devices\ColourReader;
 use App\Http\Controllers\SignInController;
-use App\Models\Area;
-use App\Models\Figure;
-use App\Models\LightRecord;
-use App\Models\Paint;
+use App\Models\Bench\RunStepState;
+use App\Models\Brief\Area;
+use App\Models\Brief\Figure;
+use App\Models\Light\LightRecord;
 use App\Models\Painter;
-use App\Models\PaintKind;
-use App\Models\Picture;
-use App\Models\PictureKind;
-use App\Models\RunStepState;
+use App\Models\References\Picture;
+use App\Models\References\PictureKind;
+use App\Models\Shelf\Paint;
 use Database\Demo\FigurePlans;
 use Database\Demo\MeshMaker;
 use Hyalin\Colour\Bands;
@@ -42,7 +41,8 @@ use Hyalin\Optics\OpticsQuality;
 use Hyalin\Optics\PaintOptics;
 use Hyalin\Optics\Sheen;
 use Hyalin\Optics\TintingStrength;
-use Hyalin\Order\PrintProcess;
+use Hyalin\Order\Plan\PrintProcess;
+use Hyalin\Pot\PotKind;
 use Hyalin\Progress;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
@@ -101,7 +101,7 @@ final class DatabaseSeeder extends Seeder
                 'position' => $position,
                 'maker' => $row['maker'],
                 'name' => $row['name'],
-                'kind' => PaintKind::from($row['kind']),
+                'kind' => PotKind::from($row['kind']),
                 'sheen' => Sheen::from($row['sheen']),
                 'level_percent' => (int) $row['level'],
                 'thick_hex' => $row['colour'],
@@ -207,7 +207,7 @@ final class DatabaseSeeder extends Seeder
 
     private function hang(Figure $figure, string $name): Picture
     {
-        return (new HangPicture)(
+        return (new AddPicture)(
             $figure,
             (string) file_get_contents(database_path("demo/pictures/{$name}.webp")),
             "{$figure->name}, painted by the sculptor",
@@ -290,7 +290,7 @@ final class DatabaseSeeder extends Seeder
     private function photograph(Figure $figure): void
     {
         $png = app(Camera::class)->piece($figure, new Booth) ?? throw new RuntimeException("no such piece: {$figure->name}");
-        $photo = (new HangPicture)($figure, $png, 'Painted, LED lamp and grey card', PictureKind::OwnPiece);
+        $photo = (new AddPicture)($figure, $png, 'Painted, LED lamp and grey card', PictureKind::OwnPiece);
         [$left, $top, $right, $bottom] = [16 / $photo->width, ($photo->height - 72) / $photo->height, 64 / $photo->width, ($photo->height - 16) / $photo->height];
         $photo->neutral = ['method' => 'grey', 'points' => [[$left, $top], [$right, $top], [$right, $bottom], [$left, $bottom]], 'reflectance' => 0.18];
         $photo->save();
@@ -315,7 +315,7 @@ final class DatabaseSeeder extends Seeder
                 $count += $piece->triangles();
             }
             file_put_contents($path, str_pad('written by Hyalin', 80).pack('V', $count).$records);
-            $mesh = (new TakeInMesh)($figure, $path, "{$part}.stl", $figure->parts()->where('name', $part)->firstOrFail()->id);
+            $mesh = (new ImportMesh)($figure, $path, "{$part}.stl", $figure->parts()->where('name', $part)->firstOrFail()->id);
             unlink($path);
             $mesh->update(['shell_areas' => array_map(static fn (array $piece): int => $areaIds[$piece[0]] ?? 0, $pieces)]);
         }

@@ -1,6 +1,6 @@
 @php
-    /** @var \App\Models\Figure $figure */
-    /** @var list<\App\Http\Props\CardAreaProps> $areas */
+    /** @var \App\Models\Brief\Figure $figure */
+    /** @var list<\App\Http\Props\Finish\CardAreaProps> $areas */
     $one = static fn (float $v): string => number_format($v, 1);
 @endphp
 <!DOCTYPE html>

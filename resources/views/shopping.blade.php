@@ -1,7 +1,7 @@
 @php
-    /** @var \App\Models\Figure $figure */
+    /** @var \App\Models\Brief\Figure $figure */
     /** @var int $copies */
-    /** @var list<\App\Http\Props\PotNeedProps> $pots */
+    /** @var list<\App\Http\Props\Bench\PotNeedProps> $pots */
     $buy = array_filter($pots, static fn ($p): bool => $p->toBuy > 0);
 @endphp
 <!DOCTYPE html>

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Balance;
+use App\Models\Brief\BalanceRecord;
 use App\Models\Painter;
 use Inertia\Testing\AssertableInertia;
 
@@ -32,9 +32,9 @@ final class BalanceTest extends TestCase
             ->where('page.wishes.1.limit', 3)
             ->count('page.partings', 0));
         $this->get("/figures/{$figure->id}/balance?light=A")->assertInertia(fn (AssertableInertia $page) => $page->where('page.light', 'A'));
-        $id = Balance::query()->firstOrFail()->id;
+        $id = BalanceRecord::query()->firstOrFail()->id;
         $this->deleteJson("/figures/{$figure->id}/balances/{$id}")->assertOk();
-        self::assertSame(2, Balance::query()->count());
+        self::assertSame(2, BalanceRecord::query()->count());
     }
 
     public function test_wishes_that_make_no_sense_are_refused(): void

@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Adapters\TypeScriptProps;
+use App\Console\TypeScriptProps;
 use App\Http\Controllers\SignInController;
-use App\Models\Chip;
-use App\Models\Correction;
-use App\Models\Cup;
-use App\Models\Figure;
-use App\Models\MixSearch;
+use App\Models\Bench\Run;
+use App\Models\Bench\Timer;
+use App\Models\Brief\Figure;
+use App\Models\Compare\Correction;
+use App\Models\Cups\CupRecord;
+use App\Models\Finish\MixSearchRecord;
+use App\Models\Finish\ProposalSearchRecord;
 use App\Models\Painter;
-use App\Models\ProposalSearch;
-use App\Models\Run;
-use App\Models\ShelfImport;
-use App\Models\Timer;
+use App\Models\Shelf\ChipRecord;
+use App\Models\Shelf\ShelfImport;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route as Routes;
@@ -61,17 +61,17 @@ final class BenchDoorTest extends TestCase
         $run = new Run(['figure_id' => $theirs->id, 'number' => 1]);
         $run->painter_id = $other->id;
         $run->save();
-        $search = new MixSearch(['area_id' => $area->id, 'request' => []]);
+        $search = new MixSearchRecord(['area_id' => $area->id, 'request' => []]);
         $search->painter_id = $other->id;
         $search->save();
-        foreach ([$cup = new Cup(['name' => 'x']), $import = new ShelfImport(['file_name' => 'x', 'text' => 'x'])] as $record) {
+        foreach ([$cup = new CupRecord(['name' => 'x']), $import = new ShelfImport(['file_name' => 'x', 'text' => 'x'])] as $record) {
             $record->painter_id = $other->id;
             $record->save();
         }
         $timer = new Timer(['key' => str_repeat('A', 26), 'what' => 'epoxy', 'ends_at' => now()]);
         $timer->painter_id = $other->id;
         $timer->save();
-        $proposals = new ProposalSearch(['figure_id' => $theirs->id, 'request' => []]);
+        $proposals = new ProposalSearchRecord(['figure_id' => $theirs->id, 'request' => []]);
         $proposals->painter_id = $other->id;
         $proposals->save();
         $correction = new Correction(['technique' => 'wash', 'paint_id' => $this->pot('Fen', '#43351b', owner: $other)->id, 'factors' => array_fill(0, 36, 1.0), 'seen' => 1, 'difference' => 1]);
@@ -82,7 +82,7 @@ final class BenchDoorTest extends TestCase
         $boundary = $theirs->boundaries()->create(['area_id' => $area->id, 'other_id' => $this->area($theirs, 'Hood')->id, 'mm' => 5]);
         $rule = $theirs->ownRules()->create(['before' => 'a', 'after' => 'b', 'reason' => 'x']);
         $balance = $theirs->balances()->create(['kind' => 'focal point', 'area_id' => $area->id, 'limit' => 0]);
-        $chip = new Chip(['technique' => 'wash', 'paint_id' => $this->pot('Bog', '#43351b', owner: $other)->id, 'thinner' => 0, 'coats' => 1, 'card' => 0.5, 'read' => array_fill(0, 36, 0.5)]);
+        $chip = new ChipRecord(['technique' => 'wash', 'paint_id' => $this->pot('Bog', '#43351b', owner: $other)->id, 'thinner' => 0, 'coats' => 1, 'card' => 0.5, 'read' => array_fill(0, 36, 0.5)]);
         $chip->painter_id = $other->id;
         $chip->save();
         $records = [

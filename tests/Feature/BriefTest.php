@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Area;
-use App\Models\Figure;
-use App\Models\Layer;
-use App\Models\Run;
+use App\Models\Bench\Run;
+use App\Models\Brief\Area;
+use App\Models\Brief\Figure;
+use App\Models\Finish\LayerRecord;
 use App\Models\SetAsideEdit;
 use Inertia\Testing\AssertableInertia;
 
@@ -46,7 +46,7 @@ final class BriefTest extends TestCase
         $pot = $this->pot('Cheek', '#d79a7c');
         $this->putJson("{$url}/areas/{$face->id}/finish", ['layers' => [$this->layer($pot)], 'version' => 1])->assertOk();
         $this->delete("{$url}/areas/{$face->id}")->assertRedirect();
-        self::assertSame([1, 0], [Area::query()->count(), Layer::query()->count()]);
+        self::assertSame([1, 0], [Area::query()->count(), LayerRecord::query()->count()]);
     }
 
     public function test_the_facts_of_a_figure_are_guarded_against_a_second_window(): void

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Chip;
 use App\Models\Painter;
-use App\Models\TechniqueHand;
+use App\Models\Shelf\ChipRecord;
+use App\Models\Shelf\TechniqueHand;
 use Hyalin\Finish\Technique;
 use Hyalin\Optics\OpticsQuality;
 use Inertia\Testing\AssertableInertia;
@@ -34,7 +34,7 @@ final class ChipTest extends TestCase
         self::assertNotSame($before, $section());
         $this->get('/chips')->assertInertia(fn (AssertableInertia $page) => $page->component('chips/index')->count('hands', 1)->count('hands.0.chips', 2));
         // Without chips the usual profile holds again.
-        foreach (Chip::query()->pluck('id') as $id) {
+        foreach (ChipRecord::query()->pluck('id') as $id) {
             self::assertIsInt($id);
             $this->deleteJson("/chips/{$id}")->assertOk();
         }
@@ -49,10 +49,10 @@ final class ChipTest extends TestCase
         $this->postJson('/chips', [...$chip, 'technique' => 'edge highlight'])->assertUnprocessable()->assertJsonPath('errors.technique.0', 'This technique leaves nothing on a flat chip: it lives on edges and in recesses.');
         $this->postJson('/chips', [...$chip, 'paintId' => 99])->assertUnprocessable();
         $this->postJson('/chips', [...$chip, 'card' => 'blue'])->assertUnprocessable();
-        self::assertSame(0, Chip::query()->count());
+        self::assertSame(0, ChipRecord::query()->count());
         $this->postJson('/chips', $chip)->assertCreated();
         self::assertSame(Technique::BaseCoat, TechniqueHand::query()->sole()->technique);
-        $id = Chip::query()->sole()->id;
+        $id = ChipRecord::query()->sole()->id;
         $this->actingAs(Painter::factory()->create())->deleteJson("/chips/{$id}")->assertNotFound();
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Correction;
-use App\Models\Figure;
-use App\Models\Picture;
+use App\Models\Brief\Figure;
+use App\Models\Compare\Correction;
+use App\Models\References\Picture;
 use Hyalin\Formats\Csv;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Testing\Fluent\AssertableJson;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Cup;
+use App\Models\Cups\CupRecord;
 use App\Models\Painter;
 use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia;
@@ -111,9 +111,9 @@ final class CupTest extends TestCase
         $this->get('/cups')->assertInertia(fn (AssertableInertia $page) => $page->count('cups', 0));
     }
 
-    private function cup(): Cup
+    private function cup(): CupRecord
     {
-        $cup = new Cup(['name' => 'Test']);
+        $cup = new CupRecord(['name' => 'Test']);
         $cup->painter_id = $this->painter->id;
         $cup->save();
 

@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Actions\ImportBench;
+use App\Actions\Bench\ImportBench;
 use App\Adapters\BenchFile\BenchReader;
 use App\Adapters\BenchFile\BenchWriter;
 use App\Adapters\BenchFile\Catalogue;
-use App\Adapters\FigureOptics;
+use App\Adapters\Finish\FigureOptics;
 use App\Http\Controllers\SignInController;
-use App\Http\Props\AreaFinishProps;
-use App\Http\Props\SectionProps;
-use App\Models\Area;
-use App\Models\Figure;
+use App\Http\Props\Finish\AreaFinishProps;
+use App\Http\Props\Finish\SectionProps;
+use App\Models\Brief\Area;
+use App\Models\Brief\Figure;
 use App\Models\Painter;
-use App\Models\Sample;
+use App\Models\References\Sample;
 use Hyalin\Colour\DifferenceFormula;
 use Hyalin\Finish\Zone;
 use Hyalin\Optics\OpticsQuality;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Adapters\BenchHours;
-use App\Models\Figure;
-use App\Models\PaintKind;
-use App\Models\RunStep;
+use App\Adapters\Bench\BenchHours;
+use App\Models\Bench\RunStep;
+use App\Models\Brief\Figure;
 use DateTimeImmutable;
+use Hyalin\Pot\PotKind;
 use Illuminate\Support\Carbon;
 use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia;
@@ -180,7 +180,7 @@ print(json.dumps([{"uid":str(e["UID"]),"start":e["DTSTART"].dt.isoformat(),"end"
         $figure = $this->figure();
         $figure->update(['name' => $name]);
         $part = $figure->parts()->create(['name' => 'Body', 'position' => 1]);
-        $primer = $this->pot('Primer Black', '#1a1a1a', PaintKind::Primer);
+        $primer = $this->pot('Primer Black', '#1a1a1a', PotKind::Primer);
         $green = $this->pot('Reed Green', '#5c7434');
         foreach (['Cloak', 'Skin'] as $n => $areaName) {
             $area = $this->area($figure, $areaName);

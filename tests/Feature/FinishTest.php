@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Area;
-use App\Models\Figure;
-use App\Models\MixSearch;
-use App\Models\Paint;
-use App\Models\PaintKind;
+use App\Models\Brief\Area;
+use App\Models\Brief\Figure;
+use App\Models\Finish\MixSearchRecord;
 use App\Models\SetAsideEdit;
+use App\Models\Shelf\Paint;
 use Hyalin\Colour\Srgb;
+use Hyalin\Pot\PotKind;
 
 final class FinishTest extends TestCase
 {
@@ -30,7 +30,7 @@ final class FinishTest extends TestCase
 
     public function test_the_section_of_unsaved_layers_is_predicted_without_saving_them(): void
     {
-        $black = $this->pot('Primer Black', '#1a1a1a', PaintKind::Primer);
+        $black = $this->pot('Primer Black', '#1a1a1a', PotKind::Primer);
         $ochre = $this->pot('Lamp Ochre', '#d79a1e');
         $section = $this->postJson("{$this->url}/section", ['layers' => [$this->layer($black, 'spray can'), $this->layer($ochre)]])
             ->assertOk()
@@ -85,7 +85,7 @@ final class FinishTest extends TestCase
     {
         $white = $this->pot('Chalk White', '#f4f3ee');
         $blue = $this->pot('Night Watch', '#1d2b4a');
-        $this->pot('Ink Cyan', '#0a6f9a', PaintKind::Ink);
+        $this->pot('Ink Cyan', '#0a6f9a', PotKind::Ink);
         $this->want('mid', '#7f8aa0');
         $ask = ['layers' => [$this->layer($white)], 'index' => 0, 'zone' => 'mid'];
         $answer = $this->postJson("{$this->url}/mixes", $ask)->assertOk()
@@ -107,7 +107,7 @@ final class FinishTest extends TestCase
     public function test_the_finder_says_what_stands_in_its_way(): void
     {
         $ask = fn (array $with = []): \Illuminate\Testing\TestResponse => $this->postJson("{$this->url}/mixes", $with);
-        $primer = $this->pot('Primer White', '#f2f2f0', PaintKind::Primer);
+        $primer = $this->pot('Primer White', '#f2f2f0', PotKind::Primer);
         $layers = [$this->layer($primer)];
         $ask(['layers' => $layers, 'index' => 0, 'zone' => 'mid', 'targetHex' => '#808080'])
             ->assertUnprocessable()
@@ -131,14 +131,14 @@ final class FinishTest extends TestCase
         $ask = ['layers' => [$this->layer($this->painter->paints()->firstOrFail())], 'index' => 0, 'zone' => 'mid', 'targetHex' => '#9a8a60'];
         $quick = $this->postJson("{$this->url}/mixes", $ask)->assertOk()->assertJsonPath('ending', 'settled');
         $this->postJson("{$this->url}/mixes/proof", $ask)->assertAccepted();
-        $id = MixSearch::query()->sole()->id;
+        $id = MixSearchRecord::query()->sole()->id;
         $proof = $this->getJson("/mix-searches/{$id}")->assertOk()
             ->assertJsonPath('state', 'done')
             ->assertJsonPath('progress', 1)
             ->assertJsonPath('answer.ending', 'proven');
         self::assertGreaterThanOrEqual($proof->json('answer.mixes.0.score'), $quick->json('mixes.0.score'));
         $this->deleteJson("/mix-searches/{$id}")->assertOk();
-        self::assertTrue(MixSearch::query()->sole()->stop_asked);
+        self::assertTrue(MixSearchRecord::query()->sole()->stop_asked);
     }
 
     public function test_the_card_is_a_pdf_with_embedded_type_and_every_mix(): void
@@ -177,7 +177,7 @@ final class FinishTest extends TestCase
         $figure = $this->figure();
         $area = $this->area($figure);
         foreach (['Primer Black' => '#1c1c1c', 'Primer White' => '#f1f1ee'] as $name => $hex) {
-            $this->pot($name, $hex)->update(['kind' => PaintKind::Primer]);
+            $this->pot($name, $hex)->update(['kind' => PotKind::Primer]);
         }
         $mid = $this->pot('Reed', '#5f7f57');
         $this->pot('Chalk White', '#f4f3ee');
@@ -268,7 +268,7 @@ final class FinishTest extends TestCase
     {
         $figure = $this->figure();
         $area = $this->area($figure);
-        $metal = $this->pot('Anchor', '#b9bcbf', PaintKind::Metal);
+        $metal = $this->pot('Anchor', '#b9bcbf', PotKind::Metal);
         $plain = $this->pot('Rust', '#7d2a20');
         $ask = fn (Paint $pot) => $this->postJson("/figures/{$figure->id}/areas/{$area->id}/section", ['layers' => [$this->layer($pot)]])->assertOk();
         self::assertNull($ask($plain)->json('rows.1.cells.2.side'));

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Adapters\FigureOptics;
-use App\Adapters\Meshes\Assembly;
-use App\Http\Props\AreaFinishProps;
+use App\Adapters\Finish\FigureOptics;
+use App\Adapters\Light\AssembledFigure;
+use App\Http\Props\Finish\AreaFinishProps;
 use App\Jobs\ComputeLight;
-use App\Models\Area;
-use App\Models\Figure;
-use App\Models\LightRecord;
-use App\Models\PictureKind;
+use App\Models\Brief\Area;
+use App\Models\Brief\Figure;
+use App\Models\Light\LightRecord;
+use App\Models\References\PictureKind;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
 use Hyalin\Formats\Meshes\StlWriter;
@@ -122,7 +122,7 @@ final class LightTest extends TestCase
         $this->postJson("/figures/{$figure->id}/meshes/join", ['at' => [$x, $y, $z], 'onto' => [5, 5, 20]])->assertOk()->assertJsonPath('mesh.isJoined', true);
         $light = LightRecord::query()->sole();
         self::assertTrue($light->isStale($figure));
-        $bounds = static fn (): array => MeshMeasures::of(Assembly::of($figure, $light)->mesh ?? Shapes::box(1.0, 1.0, 1.0))->boundsMm;
+        $bounds = static fn (): array => MeshMeasures::of(AssembledFigure::of($figure, $light)->mesh ?? Shapes::box(1.0, 1.0, 1.0))->boundsMm;
         self::assertEqualsWithDelta([[0.0, 0.0, 0.0], [10.0, 10.0, 25.0]], $bounds(), 1e-3);
         $head = $figure->meshes()->reorder('id', 'desc')->firstOrFail();
         $this->postJson("/figures/{$figure->id}/meshes/{$head->id}/turn", ['degrees' => 45])->assertOk();
@@ -154,7 +154,7 @@ final class LightTest extends TestCase
         $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
         $this->postJson("/figures/{$figure->id}/meshes/join", ['at' => [64, 6, 0], 'onto' => [10, 10, 40]])->assertOk();
         $light = LightRecord::query()->sole();
-        $assembly = Assembly::of($figure, $light);
+        $assembly = AssembledFigure::of($figure, $light);
         self::assertNotNull($assembly);
         self::assertEqualsWithDelta([[0.0, 0.0, 0.0], [16.0, 16.0, 40.0]], MeshMeasures::of($assembly->mesh)->boundsMm, 1e-3);
         self::assertEqualsWithDelta([1.6, 2], [$assembly->scale, count($assembly->parts)], 1e-4);

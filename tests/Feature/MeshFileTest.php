@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Adapters\Meshes\MeshFile;
+use App\Adapters\Light\MeshFile;
 use Hyalin\Formats\Meshes\ReadMesh;
 use Hyalin\Formats\Meshes\StlWriter;
 use Hyalin\InvalidInput;

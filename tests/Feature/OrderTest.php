@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Area;
-use App\Models\Figure;
-use App\Models\Layer;
-use App\Models\PaintKind;
+use App\Models\Brief\Area;
+use App\Models\Brief\Figure;
+use App\Models\Finish\LayerRecord;
+use Hyalin\Pot\PotKind;
 use Inertia\Testing\AssertableInertia;
 
 /**
@@ -80,7 +80,7 @@ final class OrderTest extends TestCase
         $this->postJson("/figures/{$figure->id}/joints", ['partId' => $base, 'otherId' => $body])->assertUnprocessable()->assertJsonPath('errors.otherId.0', 'These two are joined already.');
         $plan = $this->judged($figure, []);
         self::assertSame("glue {$body} {$base}", $plan['steps'][count($plan['steps']) - 1]['id']);
-        $layers = $coat->layers()->get()->map(static fn (Layer $l): string => "layer {$l->key}")->all();
+        $layers = $coat->layers()->get()->map(static fn (LayerRecord $l): string => "layer {$l->key}")->all();
         // Against the stack: refused with the circle in words, and not kept.
         $this->postJson("/figures/{$figure->id}/own-rules", ['before' => $layers[1], 'after' => $layers[0], 'reason' => 'I like it so'])
             ->assertUnprocessable()->assertJsonPath('errors.before.0', fn (string $words): bool => str_contains($words, 'cannot all be kept') && str_contains($words, 'not kept'));
@@ -107,7 +107,7 @@ final class OrderTest extends TestCase
     public function test_films_that_attack_each_other_stop_the_plan(): void
     {
         [$figure, $coat] = $this->built();
-        $oil = $this->pot('Bitumen', '#2a1f14', PaintKind::Oil);
+        $oil = $this->pot('Bitumen', '#2a1f14', PotKind::Oil);
         $layers = $this->getJson("/figures/{$figure->id}/areas/{$coat->id}/layers")->json();
         self::assertIsArray($layers);
         $this->putJson("/figures/{$figure->id}/areas/{$coat->id}/finish", ['layers' => [...$layers, $this->layer($oil, 'wash')], 'version' => 2])->assertOk();
@@ -115,7 +115,7 @@ final class OrderTest extends TestCase
         self::assertFalse($plan['canBePainted']);
         self::assertTrue($plan['troubles'][0]['stops']);
         self::assertStringContainsString('none on the shelf', (string) $plan['troubles'][0]['remedy']);
-        $this->pot('Flat Calm', '#ffffff', PaintKind::Varnish);
+        $this->pot('Flat Calm', '#ffffff', PotKind::Varnish);
         self::assertStringContainsString('Put a varnish', (string) $this->judged($figure, [])['troubles'][0]['remedy']);
         // An area on no part is named.
         $coat->update(['part_id' => null]);
@@ -132,7 +132,7 @@ final class OrderTest extends TestCase
         foreach ([$coat, $collar] as $area) {
             $area->update(['part_id' => $part->id]);
             $this->putJson("/figures/{$figure->id}/areas/{$area->id}/finish", ['layers' => [
-                [...$this->layer($this->pot("Ground {$area->name}", '#777777', PaintKind::Primer), 'spray can'), 'coats' => 1],
+                [...$this->layer($this->pot("Ground {$area->name}", '#777777', PotKind::Primer), 'spray can'), 'coats' => 1],
                 [...$this->layer($this->pot("Coat {$area->name}", '#c98f1f'), 'airbrush'), 'coats' => 1],
             ], 'version' => 1])->assertOk();
         }

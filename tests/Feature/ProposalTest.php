@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Jobs\ProposeFigure;
-use App\Models\Area;
-use App\Models\Figure;
-use App\Models\PaintKind;
-use App\Models\ProposalSearch;
+use App\Models\Brief\Area;
+use App\Models\Brief\Figure;
+use App\Models\Finish\ProposalSearchRecord;
+use Hyalin\Pot\PotKind;
 use Illuminate\Support\Facades\Queue;
 
 /**
@@ -112,7 +112,7 @@ final class ProposalTest extends TestCase
         self::assertIsInt($id);
         Queue::assertPushed(ProposeFigure::class);
         $this->deleteJson("/proposal-searches/{$id}")->assertOk();
-        $search = ProposalSearch::query()->findOrFail($id);
+        $search = ProposalSearchRecord::query()->findOrFail($id);
         app()->call([new ProposeFigure($search), 'handle']);
         self::assertSame('stopped', $search->refresh()->state);
         (new ProposeFigure($search))->failed(null);
@@ -135,12 +135,12 @@ final class ProposalTest extends TestCase
     {
         $ids = [];
         foreach (['Primer Black' => '#1c1c1c', 'Primer White' => '#f0f0ee'] as $name => $hex) {
-            $ids[$name] = $this->pot($name, $hex, PaintKind::Primer)->id;
+            $ids[$name] = $this->pot($name, $hex, PotKind::Primer)->id;
         }
         foreach (['Chalk White' => '#f4f3ee', 'Peat' => '#201a16', 'Lamp Ochre' => '#d79a1e', 'Buoy Yellow' => '#f2c21a', 'Rust' => '#7d3a20', 'Slate' => '#56606a', 'Deep Water' => '#1b3c66'] as $name => $hex) {
             $ids[$name] = $this->pot($name, $hex)->id;
         }
-        $ids['Ink Sepia'] = $this->pot('Ink Sepia', '#3a2414', PaintKind::Ink)->id;
+        $ids['Ink Sepia'] = $this->pot('Ink Sepia', '#3a2414', PotKind::Ink)->id;
 
         return $ids;
     }

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Answer;
-use App\Models\Figure;
-use App\Models\Paint;
-use App\Models\PaintKind;
-use App\Models\Run;
-use App\Models\RunStep;
-use App\Models\RunStepState;
-use App\Models\Timer;
+use App\Models\Bench\Run;
+use App\Models\Bench\RunStep;
+use App\Models\Bench\RunStepState;
+use App\Models\Bench\Timer;
+use App\Models\Brief\Figure;
+use App\Models\Shelf\Paint;
+use Hyalin\Pot\PotKind;
 use Illuminate\Http\UploadedFile;
 use Inertia\Testing\AssertableInertia;
 
@@ -265,7 +265,7 @@ final class RecordTest extends TestCase
     {
         $figure = $this->figure();
         $part = $figure->parts()->create(['name' => 'Body', 'position' => 1]);
-        $primer = $this->pot('Primer Black', '#1a1a1a', PaintKind::Primer);
+        $primer = $this->pot('Primer Black', '#1a1a1a', PotKind::Primer);
         $green = $this->pot('Reed Green', '#5c7434');
         $skin = $this->pot('Cheek', '#d79a7c');
         foreach (['Cloak' => [$this->layer($primer, 'spray can'), $this->layer($green, drops: 3), $this->layer($green, 'wash')], 'Skin' => [$this->layer($primer, 'spray can'), $this->layer($skin)]] as $name => $layers) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Picture;
+use App\Models\References\Picture;
 use Hyalin\Colour\Srgb;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Figure;
-use App\Models\Run;
-use App\Models\RunStepState;
+use App\Models\Bench\Run;
+use App\Models\Bench\RunStepState;
+use App\Models\Brief\Figure;
 use Inertia\Testing\AssertableInertia;
 
 final class RunTest extends TestCase
@@ -99,7 +99,7 @@ final class RunTest extends TestCase
     private function sentry(): Figure
     {
         $figure = $this->figure();
-        $primer = $this->pot('Primer Black', '#1a1a1a', \App\Models\PaintKind::Primer);
+        $primer = $this->pot('Primer Black', '#1a1a1a', \Hyalin\Pot\PotKind::Primer);
         $green = $this->pot('Reed Green', '#5c7434');
         $skin = $this->pot('Cheek', '#d79a7c');
         $prime = $this->layer($primer, 'spray can');

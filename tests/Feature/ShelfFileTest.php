@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Paint;
 use App\Models\Painter;
-use App\Models\ShelfImport;
+use App\Models\Shelf\Paint;
+use App\Models\Shelf\ShelfImport;
 use Hyalin\Formats\Cgats;
 use Hyalin\Formats\GimpPalette;
 use Hyalin\Optics\OpticsQuality;

@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Actions\EstimatePaint;
-use App\Models\Area;
-use App\Models\Figure;
-use App\Models\Paint;
+use App\Actions\Shelf\EstimatePaint;
+use App\Models\Brief\Area;
+use App\Models\Brief\Figure;
 use App\Models\Painter;
-use App\Models\PaintKind;
-use App\Models\Picture;
-use App\Models\Sample;
+use App\Models\References\Picture;
+use App\Models\References\Sample;
+use App\Models\Shelf\Paint;
 use Hyalin\Colour\Srgb;
 use Hyalin\Optics\Opacity;
 use Hyalin\Optics\Sheen;
 use Hyalin\Optics\TintingStrength;
+use Hyalin\Pot\PotKind;
 use Illuminate\Foundation\Testing\LazilyRefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
 use Illuminate\Support\Facades\Storage;
@@ -35,7 +35,7 @@ abstract class TestCase extends LaravelTestCase
         $this->actingAs($this->painter);
     }
 
-    protected function pot(string $name, string $hex, PaintKind $kind = PaintKind::Acrylic, ?Painter $owner = null): Paint
+    protected function pot(string $name, string $hex, PotKind $kind = PotKind::Acrylic, ?Painter $owner = null): Paint
     {
         $optics = (new EstimatePaint)($hex, Opacity::TwoCoats, TintingStrength::Usual);
         $paint = new Paint([

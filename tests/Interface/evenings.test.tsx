@@ -2,13 +2,13 @@ import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import fc from 'fast-check';
 import { describe, expect, it, vi } from 'vitest';
 import { EveningBoard } from '@/features/evenings/board';
-import type { EveningProps, EveningStepProps } from '@/types/generated';
+import type { SessionProps, SessionStepProps } from '@/types/generated';
 
 const START = Date.parse('2026-03-02T19:00:00Z');
 const at = (minutes: number) => new Date(START + 60_000 * minutes).toISOString();
 
-function step(id: string, figure: string, from: number, to: number): EveningStepProps {
-    return { id, figure, what: `work ${id}`, where: 'Cloak', start: at(from), end: at(to) } as EveningStepProps;
+function step(id: string, figure: string, from: number, to: number): SessionStepProps {
+    return { id, figure, what: `work ${id}`, where: 'Cloak', start: at(from), end: at(to) } as SessionStepProps;
 }
 
 /** Minutes that the pieces of a lane take up, from left to right. */
@@ -31,7 +31,7 @@ describe('evenings at a glance', () => {
                     now = from + minutes;
                     return step(`s${i}`, 'Maude', from, now);
                 });
-                const evening: EveningProps = { start: at(0), end: at(now + left), steps };
+                const evening: SessionProps = { start: at(0), end: at(now + left), steps };
                 const { container } = render(
                     <EveningBoard evenings={[evening]} chosen={null} onChoose={() => undefined} />,
                 );
@@ -45,7 +45,7 @@ describe('evenings at a glance', () => {
     });
 
     it('are as long as they last beside the longest, and name when what is done where', () => {
-        const evenings: EveningProps[] = [
+        const evenings: SessionProps[] = [
             { start: at(0), end: at(120), steps: [step('a', 'Maude', 0, 30), step('b', 'Wren', 30, 40)] },
             { start: at(1440), end: at(1500), steps: [step('c', 'Wren', 1450, 1460)] },
         ];

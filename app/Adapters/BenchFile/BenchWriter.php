@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Adapters\BenchFile;
 
-use App\Adapters\Meshes\Store;
-use App\Adapters\Meshes\StoredStudy;
-use App\Models\Figure;
+use App\Adapters\Light\MeshStore;
+use App\Adapters\Light\StoredStudy;
+use App\Models\Brief\Figure;
 use App\Models\Painter;
 use DateTimeImmutable;
 use DateTimeZone;
@@ -154,7 +154,7 @@ final class BenchWriter
         $name = "meshes/{$number}.stl";
         $this->scratch[] = $file = (string) tempnam(sys_get_temp_dir(), 'mesh');
         $out = fopen($file, 'w') ?: throw new RuntimeException("{$file} cannot be written");
-        foreach (StlWriter::parts(Store::mesh($path)) as $part) {
+        foreach (StlWriter::parts(MeshStore::mesh($path)) as $part) {
             fwrite($out, $part);
         }
         fclose($out);

@@ -4,26 +4,26 @@ declare(strict_types=1);
 
 namespace App\Adapters\BenchFile;
 
-use App\Models\BatchMode;
-use App\Models\CupAct;
-use App\Models\LightRecord;
-use App\Models\PaintKind;
-use App\Models\PictureKind;
-use App\Models\RunStepState;
+use App\Models\Bench\BatchMode;
+use App\Models\Bench\RunStepState;
+use App\Models\Cups\CupAct;
+use App\Models\Light\LightRecord;
+use App\Models\References\PictureKind;
 use Hyalin\Colour\Bands;
 use Hyalin\Colour\Illuminant;
 use Hyalin\Finish\BalanceKind;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
-use Hyalin\Matching\Shading;
+use Hyalin\Matching\Neutral\Shading;
 use Hyalin\Optics\Opacity;
 use Hyalin\Optics\OpticsQuality;
 use Hyalin\Optics\Sheen;
 use Hyalin\Optics\TintingStrength;
-use Hyalin\Order\PrintProcess;
-use Hyalin\Order\Reach;
-use Hyalin\Order\Seam;
-use Hyalin\Order\StepKind;
+use Hyalin\Order\Plan\PrintProcess;
+use Hyalin\Order\Plan\Reach;
+use Hyalin\Order\Plan\Seam;
+use Hyalin\Order\Steps\StepKind;
+use Hyalin\Pot\PotKind;
 
 /**
  * Everything a bench file holds, in an order in which what is referred to comes first. What is only of the moment - searches
@@ -73,7 +73,7 @@ final class Catalogue
     private static function paints(): RecordType
     {
         return new RecordType('paints', null, [
-            Field::integer('position'), Field::text('maker'), Field::text('name'), Field::choice('kind', PaintKind::class), Field::choice('sheen', Sheen::class),
+            Field::integer('position'), Field::text('maker'), Field::text('name'), Field::choice('kind', PotKind::class), Field::choice('sheen', Sheen::class),
             Field::integer('level_percent', 0, 100), Field::number('used_ml', 0, 100_000), self::hex('thick_hex'), Field::choice('opacity', Opacity::class), Field::choice('strength', TintingStrength::class),
             self::spectrum('absorption'), self::spectrum('scattering'), Field::choice('quality', OpticsQuality::class), self::hex('flop_hex')->optional(), Field::text('note', 4000)->optional(),
             Field::json('facts', ['type' => 'object'])->optional(), Field::of('readings', FieldKind::Readings)->optional(), Field::moment('deleted_at')->optional(),

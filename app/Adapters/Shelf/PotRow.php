@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Adapters\Shelf;
 
-use App\Models\PaintKind;
 use Hyalin\Optics\Opacity;
 use Hyalin\Optics\PaintOptics;
 use Hyalin\Optics\Sheen;
 use Hyalin\Optics\TintingStrength;
+use Hyalin\Pot\PotKind;
 
 /**
  * One pot as a file describes it.
@@ -20,7 +20,7 @@ final readonly class PotRow
         public int $line,
         public string $maker,
         public string $name,
-        public PaintKind $kind,
+        public PotKind $kind,
         public Sheen $sheen,
         public string $hex,
         public Opacity $opacity,

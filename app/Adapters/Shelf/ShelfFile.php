@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Adapters\Shelf;
 
-use App\Models\Paint;
-use App\Models\PaintKind;
+use App\Models\Shelf\Paint;
 use BackedEnum;
 use Hyalin\Formats\Csv;
 use Hyalin\Formats\CsvRecord;
@@ -17,6 +16,7 @@ use Hyalin\Optics\OpticsQuality;
 use Hyalin\Optics\PaintOptics;
 use Hyalin\Optics\Sheen;
 use Hyalin\Optics\TintingStrength;
+use Hyalin\Pot\PotKind;
 
 /**
  * A shelf as a file: CSV with a column for everything, or a palette with a name and a colour each. All faults are
@@ -75,7 +75,7 @@ final readonly class ShelfFile
         $pots = [];
         foreach ($palette->colours as [$line, $hex, $name]) {
             $pots[] = new PotRow(
-                $line, $palette->name !== '' ? mb_substr($palette->name, 0, 80) : 'Palette', mb_substr($name, 0, 80), PaintKind::Acrylic,
+                $line, $palette->name !== '' ? mb_substr($palette->name, 0, 80) : 'Palette', mb_substr($name, 0, 80), PotKind::Acrylic,
                 Sheen::Matt, $hex, Opacity::TwoCoats, TintingStrength::Usual, 100, null, null,
             );
         }
@@ -145,7 +145,7 @@ final readonly class ShelfFile
 
             return $chosen ?? $default;
         };
-        $kind = $choice('kind', PaintKind::class, PaintKind::Acrylic);
+        $kind = $choice('kind', PotKind::class, PotKind::Acrylic);
         $sheen = $choice('sheen', Sheen::class, Sheen::Matt);
         $opacity = $choice('opacity', Opacity::class, Opacity::TwoCoats);
         $strength = $choice('strength', TintingStrength::class, TintingStrength::Usual);
@@ -159,7 +159,7 @@ final readonly class ShelfFile
             }
         }
         if (count($faults) > $before
-            || ! ($kind instanceof PaintKind && $sheen instanceof Sheen && $opacity instanceof Opacity && $strength instanceof TintingStrength)) {
+            || ! ($kind instanceof PotKind && $sheen instanceof Sheen && $opacity instanceof Opacity && $strength instanceof TintingStrength)) {
             return null;
         }
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Http\Props\CupOnSillProps;
-use App\Http\Props\SillItemProps;
+use App\Http\Props\Cups\OpenCupProps;
+use App\Http\Props\Home\TrayItemProps;
 use App\Models\Painter;
 use Illuminate\Http\Request;
 use Inertia\Middleware;
@@ -22,8 +22,8 @@ final class HandleInertiaRequests extends Middleware
         return [
             ...parent::share($request),
             'painter' => $painter instanceof Painter ? $painter->name : null,
-            'cupsOnSill' => fn (): array => $painter instanceof Painter ? CupOnSillProps::of($painter) : [],
-            'sill' => fn (): array => $painter instanceof Painter ? SillItemProps::of($painter) : [],
+            'cupsOnSill' => fn (): array => $painter instanceof Painter ? OpenCupProps::of($painter) : [],
+            'sill' => fn (): array => $painter instanceof Painter ? TrayItemProps::of($painter) : [],
         ];
     }
 }

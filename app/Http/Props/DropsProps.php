@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
-use App\Models\Paint;
-use App\Models\RunStep;
+use App\Models\Bench\RunStep;
+use App\Models\Shelf\Paint;
 
 /**
  * Drops of one pot in a mix.

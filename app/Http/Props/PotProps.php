@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
-use App\Models\Paint;
+use App\Models\Shelf\Paint;
 
 /**
  * A pot where only its name and colour matter.

@@ -4,14 +4,11 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Rules;
 
-use Hyalin\Order\Constraint;
-use Hyalin\Order\FigurePlan;
-use Hyalin\Order\JointPlan;
-use Hyalin\Order\PartPlan;
-use Hyalin\Order\Rule;
-use Hyalin\Order\School;
-use Hyalin\Order\Seam;
-use Hyalin\Order\Step;
+use Hyalin\Order\Plan\FigurePlan;
+use Hyalin\Order\Plan\JointPlan;
+use Hyalin\Order\Plan\PartPlan;
+use Hyalin\Order\Plan\Seam;
+use Hyalin\Order\Steps\Step;
 
 /**
  * What a joint hides is painted and varnished before it is glued; other joints are glued before the prime, or after all

@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Rules;
 
-use Hyalin\Order\Constraint;
-use Hyalin\Order\FigurePlan;
-use Hyalin\Order\Rule;
-use Hyalin\Order\School;
-use Hyalin\Order\Step;
-use Hyalin\Order\StepKind;
+use Hyalin\Order\Plan\Approach;
+use Hyalin\Order\Plan\FigurePlan;
+use Hyalin\Order\Steps\Step;
+use Hyalin\Order\Steps\StepKind;
 
 /**
  * Inside before outside: the inner area is smaller to protect, and a slip on the outer one is painted over. The other
@@ -21,7 +19,7 @@ final class InsideFirst implements Rule
 
     public function constraints(FigurePlan $figure, array $steps): iterable
     {
-        $inside = $figure->follows(School::InsideFirst);
+        $inside = $figure->follows(Approach::InsideFirst);
         foreach ($figure->boundaries as $boundary) {
             $a = $figure->area($boundary->a);
             $b = $figure->area($boundary->b);

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Rules;
 
-use Hyalin\Order\Constraint;
-use Hyalin\Order\FigurePlan;
-use Hyalin\Order\Rule;
-use Hyalin\Order\StepKind;
+use Hyalin\Order\Plan\FigurePlan;
+use Hyalin\Order\Steps\StepKind;
 
 /**
  * Matt over everything before gloss where it is wet; powders after all varnish beside them; a decal when what it lies on

@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Rules;
 
-use Hyalin\Order\Constraint;
-use Hyalin\Order\FigurePlan;
-use Hyalin\Order\Rule;
-use Hyalin\Order\School;
-use Hyalin\Order\StepKind;
+use Hyalin\Order\Plan\Approach;
+use Hyalin\Order\Plan\FigurePlan;
+use Hyalin\Order\Steps\StepKind;
 
 /**
  * Tape lifts metal flakes: metal comes after every spray beside it, unless it is sealed first. Polished chrome comes
@@ -33,9 +31,9 @@ final class Metal implements Rule
                 }
                 if ($layer->isChrome && ($step->layer()->isChrome ?? false) === false && array_intersect($step->parts, $metal->parts) !== []) {
                     yield Constraint::must($step->id, $metal->id, 'chrome last', 'polished metal is killed by varnish, fingers and tape: nothing comes after it');
-                } elseif ($figure->follows(School::MetalLast) && $step->kind === StepKind::Spray && $this->meet($figure, $step->areas, $metal->areas)) {
+                } elseif ($figure->follows(Approach::MetalLast) && $step->kind === StepKind::Spray && $this->meet($figure, $step->areas, $metal->areas)) {
                     yield Constraint::should($step->id, $metal->id, self::FLAKES, 'metal last', 'tape over metal lifts its flakes');
-                } elseif ($figure->follows(School::MetalFirst) && $step->kind === StepKind::Spray && ! $layer->isChrome && $this->meet($figure, $step->areas, $metal->areas)) {
+                } elseif ($figure->follows(Approach::MetalFirst) && $step->kind === StepKind::Spray && ! $layer->isChrome && $this->meet($figure, $step->areas, $metal->areas)) {
                     foreach ($steps as $seal) {
                         if ($seal->kind === StepKind::Varnish && array_intersect($seal->areas, $metal->areas) !== []) {
                             yield Constraint::should($seal->id, $step->id, self::FIRST, 'metal first', 'the seal is on before the tape');

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Rules;
 
-use Hyalin\Order\Constraint;
-use Hyalin\Order\FigurePlan;
-use Hyalin\Order\Rule;
-use Hyalin\Order\StepKind;
+use Hyalin\Order\Plan\FigurePlan;
+use Hyalin\Order\Steps\StepKind;
 
 /**
  * A part is smooth and clean before any paint or glue is on it, and what is attached to it is on before its paint.

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Rules;
 
-use Hyalin\Order\Constraint;
-use Hyalin\Order\FigurePlan;
-use Hyalin\Order\Rule;
-use Hyalin\Order\StepKind;
+use Hyalin\Order\Plan\FigurePlan;
+use Hyalin\Order\Steps\StepKind;
 
 /**
  * Spray goes before brushwork beside it, messy work before neat work: what is done later would have to be protected.

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Rules;
 
-use Hyalin\Order\Constraint;
-use Hyalin\Order\FigurePlan;
-use Hyalin\Order\Rule;
+use Hyalin\Order\Plan\FigurePlan;
 
 /**
  * The layers of an area in their stack order.

@@ -8,8 +8,8 @@ export type Illuminant = 'D65' | 'D50' | 'A' | 'LED' | 'C';
 export type Likeness = 'the same to the eye' | 'close' | 'visible' | 'clearly different';
 export type Opacity = '1' | '2' | '3' | '5' | 'wash';
 export type OpticsQuality = 'measured' | 'partly measured' | 'estimated';
-export type PaintKind = 'acrylic' | 'airbrush colour' | 'primer' | 'wash' | 'one-coat' | 'ink' | 'medium' | 'thinner' | 'varnish' | 'metal flake' | 'colour-shift powder' | 'lacquer chrome' | 'oil' | 'enamel liner' | 'pigment powder';
 export type PictureKind = 'artwork' | 'photo of another piece' | 'photo of a real thing' | 'photo of my painted piece';
+export type PotKind = 'acrylic' | 'airbrush colour' | 'primer' | 'wash' | 'one-coat' | 'ink' | 'medium' | 'thinner' | 'varnish' | 'metal flake' | 'colour-shift powder' | 'lacquer chrome' | 'oil' | 'enamel liner' | 'pigment powder';
 export type PrintProcess = 'resin' | 'melted plastic';
 export type ProposalKind = 'translucent over zenithal' | 'base, wash, highlights' | 'opaque layering' | 'undercoat and glazes';
 export type Reach = 'open' | 'brush only' | 'only the prime';
@@ -25,11 +25,10 @@ export type Technique = 'base coat' | 'airbrush' | 'spray can' | 'zenithal spray
 export type TintingStrength = 'weak' | 'usual' | 'strong';
 export type Zone = 'recess' | 'shade' | 'mid' | 'light' | 'edge';
 
-export interface AdviceProps {
-    setting: SettingProps | null;
-    undercoats: Array<UndercoatProps>;
-    ramp: Array<RampStepProps>;
-    drift: HueDrift;
+export interface ApproachPairProps {
+    usual: string;
+    other: string;
+    followsOther: boolean;
 }
 
 export interface AreaFinishProps {
@@ -73,12 +72,12 @@ export interface BalanceAreaProps {
 
 export interface BalancePageProps {
     areas: Array<BalanceAreaProps>;
-    wishes: Array<BalanceWishProps>;
-    partings: Array<PartingProps>;
+    wishes: Array<BalancePreferenceProps>;
+    partings: Array<MetamerismProps>;
     light: Illuminant;
 }
 
-export interface BalanceWishProps {
+export interface BalancePreferenceProps {
     id: number;
     kind: BalanceKind;
     areaId: number;
@@ -96,12 +95,6 @@ export interface BatchProps {
     waitSaved: number;
 }
 
-export interface BenchDoorPageProps {
-    figures: Array<FigureInWorkProps>;
-    potCount: number;
-    runningOut: Array<PotProps>;
-}
-
 export interface BenchExceptionProps {
     date: string;
     start: string | null;
@@ -112,17 +105,6 @@ export interface BenchHourProps {
     day: number;
     start: string;
     minutes: number;
-}
-
-export interface BesideAreaProps {
-    id: number;
-    name: string;
-    leftLayers: Array<LayerProps>;
-    left: SectionProps;
-    rightLayers: Array<LayerProps>;
-    right: SectionProps;
-    differences: Array<number>;
-    changed: Array<string>;
 }
 
 export interface BorderProps {
@@ -207,6 +189,17 @@ export interface ComparedAreaProps {
     isWithin: boolean | null;
 }
 
+export interface ComparedRunAreaProps {
+    id: number;
+    name: string;
+    leftLayers: Array<LayerProps>;
+    left: SectionProps;
+    rightLayers: Array<LayerProps>;
+    right: SectionProps;
+    differences: Array<number>;
+    changed: Array<string>;
+}
+
 export interface ComparedZoneProps {
     zone: Zone;
     wanted: ColourProps;
@@ -244,6 +237,12 @@ export interface CorrectionProps {
     isTaken: boolean;
 }
 
+export interface CriticalStepProps {
+    what: string;
+    figure: string;
+    hold: string;
+}
+
 export interface CupEntryProps {
     key: string;
     act: CupAct;
@@ -251,15 +250,6 @@ export interface CupEntryProps {
     millilitres: number;
     undone: boolean;
     at: string;
-}
-
-export interface CupOnSillProps {
-    id: number;
-    name: string;
-    hex: string | null;
-    millilitres: number;
-    goodUntil: string;
-    url: string;
 }
 
 export interface CupPartProps {
@@ -297,44 +287,12 @@ export interface CurvesProps {
     overWhite: Array<number>;
 }
 
-export interface DoubleProps {
-    one: PotProps;
-    other: PotProps;
-    difference: number;
-}
-
 export interface DropsProps {
     paintId: number;
     maker: string;
     name: string;
     hex: string;
     drops: number;
-}
-
-export interface EveningProps {
-    start: string;
-    end: string;
-    steps: Array<EveningStepProps>;
-}
-
-export interface EveningStepProps {
-    id: string;
-    figureId: number;
-    figure: string;
-    what: string;
-    where: string;
-    start: string;
-    end: string;
-    url: string | null;
-}
-
-export interface EveningsProps {
-    evenings: Array<EveningProps>;
-    chain: Array<HoldProps>;
-    finish: string;
-    bound: string;
-    figureIds: Array<number>;
-    missed: number;
 }
 
 export interface FactProps {
@@ -357,7 +315,7 @@ export interface FigureChoiceProps {
     isLaid: boolean;
 }
 
-export interface FigureInWorkProps {
+export interface FigureInProgressProps {
     id: number;
     name: string;
     heightMm: number | null;
@@ -397,6 +355,23 @@ export interface FoundMixProps {
     score: number;
 }
 
+export interface GamutGapProps {
+    place: string;
+    colour: ColourProps;
+    nearest: ColourProps;
+    difference: number;
+    wanted: string;
+    served: number;
+}
+
+export interface GamutPageProps {
+    pots: number;
+    overWhite: Array<ColourProps | null>;
+    overBlack: Array<ColourProps | null>;
+    lacks: Array<GamutGapProps>;
+    doubles: Array<NearDuplicateProps>;
+}
+
 export interface HandProps {
     technique: Technique;
     covers: boolean;
@@ -407,10 +382,18 @@ export interface HandProps {
     chips: Array<ChipProps>;
 }
 
-export interface HoldProps {
+export interface HomePageProps {
+    figures: Array<FigureInProgressProps>;
+    potCount: number;
+    runningOut: Array<PotProps>;
+}
+
+export interface IssueProps {
     what: string;
-    figure: string;
-    hold: string;
+    remedy: string | null;
+    stops: boolean;
+    step: string | null;
+    areaId: number | null;
 }
 
 export interface JointProps {
@@ -419,15 +402,6 @@ export interface JointProps {
     otherId: number;
     hides: Array<number>;
     seam: Seam;
-}
-
-export interface LackProps {
-    place: string;
-    colour: ColourProps;
-    nearest: ColourProps;
-    difference: number;
-    wanted: string;
-    served: number;
 }
 
 export interface LayerProps {
@@ -523,6 +497,14 @@ export interface MeshProps {
     isJoined: boolean;
 }
 
+export interface MetamerismProps {
+    one: string;
+    other: string;
+    zone: string;
+    daylight: number;
+    light: number;
+}
+
 export interface MixAnswerProps {
     target: ColourProps;
     mixes: Array<FoundMixProps>;
@@ -543,6 +525,20 @@ export interface MixSearchProps {
     answer: Record<string, unknown> | null;
 }
 
+export interface NearDuplicateProps {
+    one: PotProps;
+    other: PotProps;
+    difference: number;
+}
+
+export interface NearestRampProps {
+    worst: number;
+    wanted: Array<ColourProps>;
+    ramp: Array<ColourProps>;
+    contrast: number;
+    chroma: number;
+}
+
 export interface NeutralProps {
     method: string;
     points: Array<Array<number>>;
@@ -558,11 +554,20 @@ export interface OneMorePotProps {
     after: number;
 }
 
+export interface OpenCupProps {
+    id: number;
+    name: string;
+    hex: string | null;
+    millilitres: number;
+    goodUntil: string;
+    url: string;
+}
+
 export interface OrderProps {
     steps: Array<OrderStepProps>;
     rules: Array<OrderRuleProps>;
     masks: Array<MaskProps>;
-    troubles: Array<TroubleProps>;
+    troubles: Array<IssueProps>;
     handsOnMinutes: number;
     maskMinutes: number;
     maskMm: number;
@@ -605,7 +610,7 @@ export interface PaintProps {
     id: number;
     maker: string;
     name: string;
-    kind: PaintKind;
+    kind: PotKind;
     sheen: Sheen;
     levelPercent: number;
     thickHex: string;
@@ -632,14 +637,6 @@ export interface PaletteProps {
 export interface PartProps {
     id: number;
     name: string;
-}
-
-export interface PartingProps {
-    one: string;
-    other: string;
-    zone: string;
-    daylight: number;
-    light: number;
 }
 
 export interface PictureProps {
@@ -697,13 +694,13 @@ export interface PreDilutionProps {
 export interface PreviewPotProps {
     maker: string;
     name: string;
-    kind: PaintKind;
+    kind: PotKind;
     hex: string;
 }
 
 export interface ProposalAnswerProps {
     proposals: Array<ProposalProps>;
-    beyond: RampReachProps | null;
+    beyond: NearestRampProps | null;
 }
 
 export interface ProposalProps {
@@ -726,27 +723,11 @@ export interface ProposalSearchProps {
     answer: Record<string, unknown> | null;
 }
 
-export interface RampReachProps {
-    worst: number;
-    wanted: Array<ColourProps>;
-    ramp: Array<ColourProps>;
-    contrast: number;
-    chroma: number;
-}
-
 export interface RampStepProps {
     step: number;
     added: Array<DropsProps>;
     mix: Array<DropsProps>;
     colour: ColourProps;
-}
-
-export interface ReachPageProps {
-    pots: number;
-    overWhite: Array<ColourProps | null>;
-    overBlack: Array<ColourProps | null>;
-    lacks: Array<LackProps>;
-    doubles: Array<DoubleProps>;
 }
 
 export interface ReadingProps {
@@ -858,10 +839,13 @@ export interface ScaleProps {
     everyMs: number;
 }
 
-export interface SchoolPairProps {
-    usual: string;
-    other: string;
-    followsOther: boolean;
+export interface ScheduleProps {
+    evenings: Array<SessionProps>;
+    chain: Array<CriticalStepProps>;
+    finish: string;
+    bound: string;
+    figureIds: Array<number>;
+    missed: number;
 }
 
 export interface SectionCellProps {
@@ -887,6 +871,23 @@ export interface SectionRowProps {
     mostIn: Zone | null;
     remedy: string | null;
     remedies: Array<RemedyProps>;
+}
+
+export interface SessionProps {
+    start: string;
+    end: string;
+    steps: Array<SessionStepProps>;
+}
+
+export interface SessionStepProps {
+    id: string;
+    figureId: number;
+    figure: string;
+    what: string;
+    where: string;
+    start: string;
+    end: string;
+    url: string | null;
 }
 
 export interface SettingProps {
@@ -915,16 +916,6 @@ export interface ShelfPreviewProps {
     known: number;
     shown: Array<PreviewPotProps>;
     faults: Array<FaultProps>;
-}
-
-export interface SillItemProps {
-    key: string;
-    kind: string;
-    what: string;
-    figure: string;
-    at: string;
-    url: string;
-    timerId: number | null;
 }
 
 export interface SprayProps {
@@ -964,6 +955,13 @@ export interface StepPhotoProps {
     title: string;
 }
 
+export interface SuggestionsProps {
+    setting: SettingProps | null;
+    undercoats: Array<UndercoatProps>;
+    ramp: Array<RampStepProps>;
+    drift: HueDrift;
+}
+
 export interface TechniqueProps {
     technique: Technique;
     usualZones: Array<Zone>;
@@ -984,12 +982,14 @@ export interface TouchUpProps {
     version: number;
 }
 
-export interface TroubleProps {
+export interface TrayItemProps {
+    key: string;
+    kind: string;
     what: string;
-    remedy: string | null;
-    stops: boolean;
-    step: string | null;
-    areaId: number | null;
+    figure: string;
+    at: string;
+    url: string;
+    timerId: number | null;
 }
 
 export interface UndercoatProps {

@@ -12,17 +12,17 @@ use Hyalin\Bench\Schedule;
 use Hyalin\Bench\ScheduleTask;
 use Hyalin\Bench\Work;
 use Hyalin\Bench\WorkLags;
-use Hyalin\Order\AreaPlan;
-use Hyalin\Order\BoundaryPlan;
-use Hyalin\Order\Chemistry;
-use Hyalin\Order\FigurePlan;
-use Hyalin\Order\LayerPlan;
 use Hyalin\Order\OrderPlanner;
-use Hyalin\Order\PartPlan;
-use Hyalin\Order\PrintProcess;
-use Hyalin\Order\School;
-use Hyalin\Order\StepKind;
-use Hyalin\Order\WorkSteps;
+use Hyalin\Order\Plan\Approach;
+use Hyalin\Order\Plan\AreaPlan;
+use Hyalin\Order\Plan\BoundaryPlan;
+use Hyalin\Order\Plan\FigurePlan;
+use Hyalin\Order\Plan\LayerPlan;
+use Hyalin\Order\Plan\PartPlan;
+use Hyalin\Order\Plan\PrintProcess;
+use Hyalin\Order\Steps\StepKind;
+use Hyalin\Order\Steps\WorkSteps;
+use Hyalin\Pot\Chemistry;
 use PHPUnit\Framework\TestCase;
 
 /**
@@ -38,7 +38,7 @@ final class WorkLagsTest extends TestCase
         self::assertSame([15.0, null], $lags['mask layer o1>layer o1']);
         self::assertSame(24 * 60.0, $lags['mask layer o1>peel layer o1'][1]);
         self::assertSame([0.0, 30.0], $lags['layer o1>peel layer o1']);
-        $dry = self::lags(self::work(self::masked(School::PeelDry)));
+        $dry = self::lags(self::work(self::masked(Approach::PeelDry)));
         self::assertSame([30.0, null], $dry['layer o1>peel layer o1']);
     }
 
@@ -116,7 +116,7 @@ final class WorkLagsTest extends TestCase
         }
     }
 
-    private static function masked(School ...$schools): FigurePlan
+    private static function masked(Approach ...$schools): FigurePlan
     {
         $layer = static fn (string $key): LayerPlan => new LayerPlan($key, StepKind::Spray, $key, Chemistry::Acrylic, 10, 30);
 

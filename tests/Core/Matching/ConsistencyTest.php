@@ -6,8 +6,8 @@ namespace Tests\Core\Matching;
 
 use Hyalin\Colour\DifferenceFormula;
 use Hyalin\Colour\Lab;
-use Hyalin\Matching\Consistency;
-use Hyalin\Matching\InvalidSample;
+use Hyalin\Matching\Comparison\Consistency;
+use Hyalin\Matching\Sampling\InvalidSample;
 use PHPUnit\Framework\TestCase;
 
 final class ConsistencyTest extends TestCase

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Core\Matching;
 
 use Hyalin\Colour\Srgb;
-use Hyalin\Matching\InvalidSample;
-use Hyalin\Matching\SampleStatistics;
+use Hyalin\Matching\Sampling\InvalidSample;
+use Hyalin\Matching\Sampling\SampleStatistics;
 use PHPUnit\Framework\TestCase;
 
 final class SampleStatisticsTest extends TestCase

@@ -6,12 +6,12 @@ namespace Tests\Core\Mixing;
 
 use Hyalin\Colour\Ciede2000;
 use Hyalin\Colour\Illuminant;
-use Hyalin\Mixing\Candidates;
-use Hyalin\Mixing\ColourMetric;
-use Hyalin\Mixing\DropRatios;
 use Hyalin\Mixing\MixScore;
-use Hyalin\Mixing\NearestHulls;
-use Hyalin\Mixing\WholeDrops;
+use Hyalin\Mixing\Quick\Candidates;
+use Hyalin\Mixing\Quick\ColourMetric;
+use Hyalin\Mixing\Quick\DropRatios;
+use Hyalin\Mixing\Quick\NearestHulls;
+use Hyalin\Mixing\Quick\WholeDrops;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;

@@ -9,21 +9,21 @@ use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\Lab;
 use Hyalin\Colour\Reflectance;
 use Hyalin\Colour\SpectralSum;
-use Hyalin\Mixing\ColourMetric;
-use Hyalin\Mixing\DropRatios;
 use Hyalin\Mixing\ExhaustiveMixSearch;
 use Hyalin\Mixing\FoundMix;
 use Hyalin\Mixing\InvalidMixTask;
-use Hyalin\Mixing\LaterLayer;
-use Hyalin\Mixing\LocalModel;
 use Hyalin\Mixing\MissingPaint;
-use Hyalin\Mixing\MixEvaluator;
 use Hyalin\Mixing\MixScore;
 use Hyalin\Mixing\MixSearch;
 use Hyalin\Mixing\MixTask;
 use Hyalin\Mixing\Placement;
 use Hyalin\Mixing\PreDilution;
-use Hyalin\Mixing\QuickMixSearch;
+use Hyalin\Mixing\Quick\ColourMetric;
+use Hyalin\Mixing\Quick\DropRatios;
+use Hyalin\Mixing\Quick\LaterLayer;
+use Hyalin\Mixing\Quick\LocalModel;
+use Hyalin\Mixing\Quick\MixEvaluator;
+use Hyalin\Mixing\Quick\QuickMixSearch;
 use Hyalin\Mixing\SearchEnding;
 use Hyalin\Optics\AreaCoverage;
 use Hyalin\Optics\FilmThickness;
@@ -185,7 +185,7 @@ final class MixSearchTest extends TestCase
             foreach ([Hyalin\Mixing\Placement::masstone(), Tests\Support\InventedShelf::filmOverGrey()] as $placement) {
                 $like = Hyalin\Mixing\MixTask::of(Hyalin\Colour\Lab::of(50, 0, 0), $placement);
                 foreach ($shelf->reachableTargets($paints, $like, 25) as $target) {
-                    $answer = Hyalin\Mixing\QuickMixSearch::find($paints, Hyalin\Mixing\MixTask::of($target, $placement));
+                    $answer = Hyalin\Mixing\Quick\QuickMixSearch::find($paints, Hyalin\Mixing\MixTask::of($target, $placement));
                     echo json_encode([$answer->best()->drops, round($answer->best()->score, 9), $answer->evaluations]), "\n";
                 }
             }

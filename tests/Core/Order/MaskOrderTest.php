@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Core\Order;
 
-use Hyalin\Order\BranchAndBoundOrder;
-use Hyalin\Order\InsertionOrder;
 use Hyalin\Order\InvalidOrder;
-use Hyalin\Order\MaskOrder;
-use Hyalin\Order\MaskOrderTask;
-use Hyalin\Order\SubsetOrder;
+use Hyalin\Order\Masking\BranchAndBoundOrder;
+use Hyalin\Order\Masking\InsertionOrder;
+use Hyalin\Order\Masking\MaskOrder;
+use Hyalin\Order\Masking\MaskOrderTask;
+use Hyalin\Order\Masking\SubsetOrder;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;

@@ -4,24 +4,24 @@ declare(strict_types=1);
 
 namespace Tests\Core\Order;
 
-use Hyalin\Order\AreaPlan;
-use Hyalin\Order\BoundaryPlan;
-use Hyalin\Order\Cautions;
-use Hyalin\Order\Chemistry;
-use Hyalin\Order\Constraint;
-use Hyalin\Order\FigurePlan;
+use Hyalin\Cautions\Cautions;
+use Hyalin\Order\Checks\Issue;
 use Hyalin\Order\InvalidOrder;
-use Hyalin\Order\JointPlan;
-use Hyalin\Order\Ladder;
-use Hyalin\Order\LayerPlan;
 use Hyalin\Order\OrderPlanner;
-use Hyalin\Order\PartPlan;
+use Hyalin\Order\Plan\Approach;
+use Hyalin\Order\Plan\AreaPlan;
+use Hyalin\Order\Plan\BoundaryPlan;
+use Hyalin\Order\Plan\FigurePlan;
+use Hyalin\Order\Plan\JointPlan;
+use Hyalin\Order\Plan\LayerPlan;
+use Hyalin\Order\Plan\PartPlan;
+use Hyalin\Order\Plan\PrintProcess;
 use Hyalin\Order\PlannedOrder;
-use Hyalin\Order\PrintProcess;
-use Hyalin\Order\School;
-use Hyalin\Order\Step;
-use Hyalin\Order\StepKind;
-use Hyalin\Order\Trouble;
+use Hyalin\Order\Rules\Constraint;
+use Hyalin\Order\Steps\SandingSequence;
+use Hyalin\Order\Steps\Step;
+use Hyalin\Order\Steps\StepKind;
+use Hyalin\Pot\Chemistry;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -52,7 +52,7 @@ final class OrderPlannerTest extends TestCase
         // The head hides nothing: it is glued before the prime.
         self::assertBefore($plan, 'glue body head', 'layer prime');
         // Glued to its base first, as the other school has it.
-        self::assertBefore(OrderPlanner::plan(self::keeper([School::BaseTogether])), 'glue body rock', 'layer prime');
+        self::assertBefore(OrderPlanner::plan(self::keeper([Approach::BaseTogether])), 'glue body rock', 'layer prime');
     }
 
     public function test_what_is_attached_goes_on_after_preparation_and_before_paint(): void
@@ -138,9 +138,9 @@ final class OrderPlannerTest extends TestCase
         }
         $layers[] = self::layer('b', StepKind::Wash, chemistry: $above);
         $troubles = OrderPlanner::plan(FigurePlan::of([new PartPlan('p', 'Body', PrintProcess::Resin)], [self::area('x', 'Coat', 'p', 0, $layers)]))->troubles;
-        $said = implode(' ', array_map(static fn (Trouble $t): string => "{$t->what} {$t->remedy}", array_filter($troubles, static fn (Trouble $t): bool => $t->step === 'layer b')));
+        $said = implode(' ', array_map(static fn (Issue $t): string => "{$t->what} {$t->remedy}", array_filter($troubles, static fn (Issue $t): bool => $t->step === 'layer b')));
         self::assertStringContainsString($words, $said);
-        self::assertSame($stops, array_filter($troubles, static fn (Trouble $t): bool => $t->stops && $t->step === 'layer b') !== []);
+        self::assertSame($stops, array_filter($troubles, static fn (Issue $t): bool => $t->stops && $t->step === 'layer b') !== []);
     }
 
     /** @return iterable<string, array{Chemistry, bool, Chemistry, bool, string}> */
@@ -173,7 +173,7 @@ final class OrderPlannerTest extends TestCase
         self::assertBefore($plan, 'layer f2', 'layer e2');
         self::assertBefore($plan, 'layer f2', 'layer m2');
         self::assertBefore($plan, 'layer f2', 'layer k1');
-        self::assertStringContainsString('silvers', implode(' ', array_map(static fn (Trouble $t): string => $t->what, $plan->troubles)));
+        self::assertStringContainsString('silvers', implode(' ', array_map(static fn (Issue $t): string => $t->what, $plan->troubles)));
     }
 
     public function test_nothing_that_shows_is_left_unpainted_without_a_word(): void
@@ -183,7 +183,7 @@ final class OrderPlannerTest extends TestCase
             new AreaPlan('neck', 'Neck stump', 'p', 0, 1.0, [], null, true),
             self::area('hair', 'Hair', 'p', 0, [self::layer('h1', StepKind::Brush)]),
         ]));
-        $said = array_map(static fn (Trouble $t): string => $t->what, $plan->troubles);
+        $said = array_map(static fn (Issue $t): string => $t->what, $plan->troubles);
         self::assertContains('Ear shows and has no layer yet.', $said);
         self::assertContains('Neck stump is hidden on the finished figure: it needs no paint.', $said);
         self::assertContains('Hair begins with h1 on the bare print.', $said);
@@ -212,18 +212,18 @@ final class OrderPlannerTest extends TestCase
     public function test_the_ladder_goes_from_coarse_to_fine(): void
     {
         foreach ([[PrintProcess::MeltedPlastic, false], [PrintProcess::MeltedPlastic, true], [PrintProcess::Resin, true]] as [$process, $mirror]) {
-            $ladder = Ladder::of($process, $mirror);
+            $ladder = SandingSequence::of($process, $mirror);
             foreach ([$ladder->shaping, $ladder->finishing] as $grits) {
                 $sorted = $grits;
                 sort($sorted);
                 self::assertSame($sorted, $grits);
                 foreach ($grits as $grit) {
-                    self::assertArrayHasKey($grit, Ladder::MICROMETRES);
+                    self::assertArrayHasKey($grit, SandingSequence::MICROMETRES);
                 }
             }
         }
-        self::assertSame([180, 400, 800], Ladder::of(PrintProcess::MeltedPlastic, true)->finishing);
-        $sizes = array_values(Ladder::MICROMETRES);
+        self::assertSame([180, 400, 800], SandingSequence::of(PrintProcess::MeltedPlastic, true)->finishing);
+        $sizes = array_values(SandingSequence::MICROMETRES);
         $falling = $sizes;
         rsort($falling);
         self::assertSame($falling, $sizes);
@@ -275,7 +275,7 @@ final class OrderPlannerTest extends TestCase
         yield 'boundaries that disagree' => [static fn (): FigurePlan => FigurePlan::of($parts, [], [], [new BoundaryPlan('a', 'b', 5.0), new BoundaryPlan('b', 'a', 6.0)]), 'given twice and differs'];
     }
 
-    /** @param  list<School>  $schools */
+    /** @param  list<Approach>  $schools */
     private static function keeper(array $schools = []): FigurePlan
     {
         $prime = static fn (string $key): LayerPlan => self::layer($key, StepKind::Prime, shared: 'black');

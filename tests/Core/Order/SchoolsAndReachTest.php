@@ -4,25 +4,25 @@ declare(strict_types=1);
 
 namespace Tests\Core\Order;
 
-use Hyalin\Order\AreaPlan;
-use Hyalin\Order\BoundaryPlan;
-use Hyalin\Order\Chemistry;
-use Hyalin\Order\Constraint;
-use Hyalin\Order\FigurePlan;
-use Hyalin\Order\JointPlan;
-use Hyalin\Order\LayerPlan;
-use Hyalin\Order\LayerTone;
+use Hyalin\Order\Checks\Issue;
 use Hyalin\Order\OrderPlanner;
-use Hyalin\Order\PartPlan;
+use Hyalin\Order\Plan\Approach;
+use Hyalin\Order\Plan\AreaPlan;
+use Hyalin\Order\Plan\BoundaryPlan;
+use Hyalin\Order\Plan\FigurePlan;
+use Hyalin\Order\Plan\JointPlan;
+use Hyalin\Order\Plan\LayerPlan;
+use Hyalin\Order\Plan\LayerTone;
+use Hyalin\Order\Plan\PartPlan;
+use Hyalin\Order\Plan\PrintProcess;
+use Hyalin\Order\Plan\Reach;
+use Hyalin\Order\Plan\Seam;
 use Hyalin\Order\PlannedOrder;
-use Hyalin\Order\PrintProcess;
-use Hyalin\Order\Reach;
-use Hyalin\Order\School;
-use Hyalin\Order\Seam;
-use Hyalin\Order\Step;
-use Hyalin\Order\StepKind;
-use Hyalin\Order\Trouble;
-use Hyalin\Order\WorkSteps;
+use Hyalin\Order\Rules\Constraint;
+use Hyalin\Order\Steps\Step;
+use Hyalin\Order\Steps\StepKind;
+use Hyalin\Order\Steps\WorkSteps;
+use Hyalin\Pot\Chemistry;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -53,7 +53,7 @@ final class SchoolsAndReachTest extends TestCase
     {
         $area = new AreaPlan('x', 'Fold', 'p', 0, 2.0, [self::layer('u', StepKind::Prime), self::layer('c', $kind)], reach: $reach);
         $order = OrderPlanner::plan(FigurePlan::of([new PartPlan('p', 'Body', PrintProcess::Resin)], [$area]));
-        $unreached = array_filter($order->troubles, static fn (Trouble $t): bool => str_contains($t->what, 'cannot be reached'));
+        $unreached = array_filter($order->troubles, static fn (Issue $t): bool => str_contains($t->what, 'cannot be reached'));
         self::assertSame($stops, $unreached !== []);
         self::assertSame(! $stops, $order->canBePainted());
     }
@@ -71,13 +71,13 @@ final class SchoolsAndReachTest extends TestCase
 
     /**
      * @param  list<LayerPlan>  $layers
-     * @param  list<School>  $schools
+     * @param  list<Approach>  $schools
      */
     #[DataProvider('habits')]
     public function test_a_finish_that_differs_from_the_school_is_told_and_never_stopped(string $name, array $layers, array $schools, ?string $said): void
     {
         $order = OrderPlanner::plan(FigurePlan::of([new PartPlan('p', 'Body', PrintProcess::Resin)], [new AreaPlan('x', $name, 'p', 0, 5.0, $layers)], schools: $schools));
-        $words = array_map(static fn (Trouble $t): string => "{$t->what} {$t->remedy}", $order->troubles);
+        $words = array_map(static fn (Issue $t): string => "{$t->what} {$t->remedy}", $order->troubles);
         $about = array_filter($words, static fn (string $w): bool => str_contains($w, 'chool') || str_contains($w, 'brush only'));
         self::assertCount($said === null ? 0 : 1, $about, implode("\n", $words));
         if ($said !== null) {
@@ -86,7 +86,7 @@ final class SchoolsAndReachTest extends TestCase
         self::assertTrue($order->canBePainted());
     }
 
-    /** @return iterable<string, array{string, list<LayerPlan>, list<School>, string|null}> */
+    /** @return iterable<string, array{string, list<LayerPlan>, list<Approach>, string|null}> */
     public static function habits(): iterable
     {
         $u = self::layer('u', StepKind::Prime);
@@ -95,17 +95,17 @@ final class SchoolsAndReachTest extends TestCase
         $light = self::layer('l', StepKind::DryBrush, LayerTone::Light);
         yield 'wash, then light' => ['Coat', [$u, $base, $wash, $light], [], null];
         yield 'light, then wash' => ['Coat', [$u, $base, $light, $wash], [], 'dulls them'];
-        yield 'light, then wash, as the other school has it' => ['Coat', [$u, $base, $light, $wash], [School::WashAfter], null];
-        yield 'wash, then light against it' => ['Coat', [$u, $base, $wash, $light], [School::WashAfter], 'shades down'];
+        yield 'light, then wash, as the other school has it' => ['Coat', [$u, $base, $light, $wash], [Approach::WashAfter], null];
+        yield 'wash, then light against it' => ['Coat', [$u, $base, $wash, $light], [Approach::WashAfter], 'shades down'];
         yield 'two primes' => ['Coat', [$u, self::layer('z', StepKind::Prime), $base], [], null];
-        yield 'two primes against one primer' => ['Coat', [$u, self::layer('z', StepKind::Prime), $base], [School::OnePrimer], 'one primer colour'];
-        yield 'sprayed against brush only' => ['Coat', [$u, self::layer('s', StepKind::Spray)], [School::BrushOnly], 'Make it a base coat'];
-        yield 'no barrier' => ['Coat', [$u, $base, $wash], [School::VarnishBetween], 'varnish between'];
-        yield 'with a barrier' => ['Coat', [$u, $base, self::layer('v', StepKind::Varnish), $wash], [School::VarnishBetween], null];
+        yield 'two primes against one primer' => ['Coat', [$u, self::layer('z', StepKind::Prime), $base], [Approach::OnePrimer], 'one primer colour'];
+        yield 'sprayed against brush only' => ['Coat', [$u, self::layer('s', StepKind::Spray)], [Approach::BrushOnly], 'Make it a base coat'];
+        yield 'no barrier' => ['Coat', [$u, $base, $wash], [Approach::VarnishBetween], 'varnish between'];
+        yield 'with a barrier' => ['Coat', [$u, $base, self::layer('v', StepKind::Varnish), $wash], [Approach::VarnishBetween], null];
         $white = self::layer('e', StepKind::Brush, lightness: 92.0);
         yield 'an eye without a socket' => ['Left eye', [$u, $white], [], 'darkens the socket'];
         yield 'an eye with its socket' => ['Left eye', [$u, self::layer('d', StepKind::Brush, lightness: 20.0), $white], [], null];
-        yield 'white straight away' => ['Left eye', [$u, $white], [School::EyeWhite], null];
+        yield 'white straight away' => ['Left eye', [$u, $white], [Approach::EyeWhite], null];
         yield 'no eye at all' => ['Eyelet', [$u, $white], [], null];
     }
 
@@ -115,9 +115,9 @@ final class SchoolsAndReachTest extends TestCase
             new AreaPlan('m', 'Brass', 'p', 0, 5.0, [self::layer('m1', StepKind::Spray, flake: true), self::layer('m2', StepKind::Varnish)]),
             new AreaPlan('c', 'Cloth', 'p', 1, 5.0, [self::layer('c1', StepKind::Spray)]),
         ];
-        $figure = static fn (School ...$schools): FigurePlan => FigurePlan::of([new PartPlan('p', 'Lantern', PrintProcess::Resin)], $areas, [], [new BoundaryPlan('m', 'c', 40.0, false)], array_values($schools));
+        $figure = static fn (Approach ...$schools): FigurePlan => FigurePlan::of([new PartPlan('p', 'Lantern', PrintProcess::Resin)], $areas, [], [new BoundaryPlan('m', 'c', 40.0, false)], array_values($schools));
         self::assertLessThan(array_search('layer m1', $last = self::ids(OrderPlanner::plan($figure())), true), array_search('layer c1', $last, true));
-        $order = OrderPlanner::plan($figure(School::MetalFirst));
+        $order = OrderPlanner::plan($figure(Approach::MetalFirst));
         $first = self::ids($order);
         self::assertLessThan(array_search('layer c1', $first, true), array_search('layer m2', $first, true));
         self::assertContains('metal first', array_map(static fn (Constraint $c): string => $c->rule, $order->constraints));

@@ -8,7 +8,7 @@ import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
 import { Stepper } from '@/shared/ui/stepper';
 import type {
-    AdviceProps,
+    SuggestionsProps,
     DropsProps,
     HueDrift,
     RampStepProps,
@@ -33,14 +33,14 @@ type Props = {
 export function Advice({ figureId, areaId, layers, index, zone, onSetting, onLayer }: Props) {
     const [contrast, setContrast] = useState(9);
     const [drift, setDrift] = useState<HueDrift>('straight');
-    const [advice, setAdvice] = useState<AdviceProps | null>(null);
+    const [advice, setAdvice] = useState<SuggestionsProps | null>(null);
     const [problem, setProblem] = useState<string | null>(null);
     const question = JSON.stringify({ layers, index, zone, contrast, drift });
 
     useEffect(() => {
         const controller = new AbortController();
         const timer = window.setTimeout(() => {
-            send<AdviceProps>(
+            send<SuggestionsProps>(
                 'POST',
                 url('finishes.advice', { figure: figureId, area: areaId }),
                 JSON.parse(question),

@@ -1,6 +1,6 @@
 import { Fragment } from 'react';
 import { capital } from '@/shared/lib/format';
-import type { EveningProps, EveningStepProps } from '@/types/generated';
+import type { SessionProps, SessionStepProps } from '@/types/generated';
 
 const LANE = 26;
 
@@ -10,9 +10,9 @@ export function EveningBoard({
     chosen,
     onChoose,
 }: {
-    evenings: readonly EveningProps[];
+    evenings: readonly SessionProps[];
     chosen: string | null;
-    onChoose: (step: EveningStepProps) => void;
+    onChoose: (step: SessionStepProps) => void;
 }) {
     const figures = [...new Set(evenings.flatMap((e) => e.steps.map((s) => s.figure)))];
     const longest = Math.max(1, ...evenings.map((e) => span(e.start, e.end)));
@@ -61,10 +61,10 @@ function Lane({
     onChoose,
 }: {
     figure: string;
-    evening: EveningProps;
+    evening: SessionProps;
     longest: number;
     chosen: string | null;
-    onChoose: (step: EveningStepProps) => void;
+    onChoose: (step: SessionStepProps) => void;
 }) {
     return (
         <div className="flex items-center gap-2">
@@ -104,7 +104,7 @@ function Lane({
 }
 
 /** The steps of a figure in order, each with the minutes before it. */
-function blocks(evening: EveningProps, figure: string): { step: EveningStepProps; gap: number }[] {
+function blocks(evening: SessionProps, figure: string): { step: SessionStepProps; gap: number }[] {
     const steps = evening.steps.filter((step) => step.figure === figure);
     return steps.map((step, i) => ({
         step,
@@ -112,7 +112,7 @@ function blocks(evening: EveningProps, figure: string): { step: EveningStepProps
     }));
 }
 
-function rest(evening: EveningProps, figure: string): number {
+function rest(evening: SessionProps, figure: string): number {
     const last = evening.steps.filter((step) => step.figure === figure).at(-1);
     return last ? Math.max(0, span(last.end, evening.end)) : 0;
 }

@@ -9,9 +9,9 @@ import { Field, TextArea } from '@/shared/ui/field';
 import { LevelSlider } from '@/shared/ui/level-slider';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
-import type { ColourProps, Opacity, PaintKind, PaintProps, Sheen, TintingStrength } from '@/types/generated';
+import type { ColourProps, Opacity, PotKind, PaintProps, Sheen, TintingStrength } from '@/types/generated';
 
-const KINDS: readonly PaintKind[] = [
+const KINDS: readonly PotKind[] = [
     'acrylic',
     'airbrush colour',
     'primer',
@@ -30,7 +30,7 @@ const KINDS: readonly PaintKind[] = [
 ];
 
 /** Kinds with a second face. */
-const FLAKES: readonly PaintKind[] = ['metal flake', 'colour-shift powder', 'lacquer chrome'];
+const FLAKES: readonly PotKind[] = ['metal flake', 'colour-shift powder', 'lacquer chrome'];
 
 const OPACITIES: readonly { value: Opacity; label: string }[] = [
     { value: '1', label: '1 coat' },
@@ -49,7 +49,7 @@ const STRENGTHS: readonly { value: TintingStrength; label: string }[] = [
 type Values = {
     maker: string;
     name: string;
-    kind: PaintKind;
+    kind: PotKind;
     sheen: Sheen;
     levelPercent: number;
     thickHex: string;
@@ -242,7 +242,7 @@ export function PotForm({
                 />
             </Labelled>
             <div className="grid grid-cols-2 gap-3">
-                <Pick<PaintKind>
+                <Pick<PotKind>
                     label="Kind"
                     value={values.kind}
                     options={KINDS.map((kind) => ({ value: kind, label: kind }))}

@@ -5,7 +5,7 @@ import { send } from '@/shared/lib/api';
 import { minutesWords } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
 import { useNow } from '@/shared/lib/use-now';
-import type { CupOnSillProps, SillItemProps } from '@/types/generated';
+import type { OpenCupProps, TrayItemProps } from '@/types/generated';
 import { ask, canAsk, ringOnce } from './alarm';
 
 /** A mask is called for this long before it must be off. */
@@ -13,7 +13,7 @@ const WARN_MASK = 30;
 
 /** The lower edge of every screen: what is wet, masked or timed, and for how long. */
 export function Sill() {
-    const { sill: items, cupsOnSill: cups } = usePage<{ sill: SillItemProps[]; cupsOnSill: CupOnSillProps[] }>().props;
+    const { sill: items, cupsOnSill: cups } = usePage<{ sill: TrayItemProps[]; cupsOnSill: OpenCupProps[] }>().props;
     const now = useNow(2_000);
     const [asking, setAsking] = useState(canAsk);
     useEffect(() => {
@@ -61,11 +61,11 @@ export function Sill() {
     );
 }
 
-function minutesLeft(item: SillItemProps, now: number): number {
+function minutesLeft(item: TrayItemProps, now: number): number {
     return Math.ceil((Date.parse(item.at) - now) / 60_000);
 }
 
-function words(item: SillItemProps, now: number): string {
+function words(item: TrayItemProps, now: number): string {
     const left = minutesLeft(item, now);
     switch (item.kind) {
         case 'mask':
@@ -77,7 +77,7 @@ function words(item: SillItemProps, now: number): string {
     }
 }
 
-function SillItem({ item, now }: { item: SillItemProps; now: number }) {
+function SillItem({ item, now }: { item: TrayItemProps; now: number }) {
     const left = minutesLeft(item, now);
     const presses = left <= 0 || (item.kind === 'mask' && left <= WARN_MASK);
     const timer = item.timerId;
@@ -112,7 +112,7 @@ function SillItem({ item, now }: { item: SillItemProps; now: number }) {
     );
 }
 
-function CupOnSill({ cup, now }: { cup: CupOnSillProps; now: number }) {
+function CupOnSill({ cup, now }: { cup: OpenCupProps; now: number }) {
     const left = Math.ceil((Date.parse(cup.goodUntil) - now) / 60_000);
     return (
         <Link

@@ -10,11 +10,11 @@ import { Button } from '@/shared/ui/button';
 import { Field } from '@/shared/ui/field';
 import { PotMark } from '@/shared/ui/pot-mark';
 import { Sheet } from '@/shared/ui/sheet';
-import type { BenchDoorPageProps, FigureInWorkProps } from '@/types/generated';
+import type { HomePageProps, FigureInProgressProps } from '@/types/generated';
 
 const KEYS = [['n', 'start a figure']] as const;
 
-export default function BenchDoorPage({ page }: { page: BenchDoorPageProps }) {
+export default function BenchDoorPage({ page }: { page: HomePageProps }) {
     const [starting, setStarting] = useState(false);
     useKeys({
         n: () => {
@@ -77,7 +77,7 @@ export default function BenchDoorPage({ page }: { page: BenchDoorPageProps }) {
     );
 }
 
-function FigureCard({ figure }: { figure: FigureInWorkProps }) {
+function FigureCard({ figure }: { figure: FigureInProgressProps }) {
     const facts = [
         figure.heightMm === null ? '' : `${figure.heightMm} mm`,
         figure.copies > 1 ? `${figure.copies} alike` : '',

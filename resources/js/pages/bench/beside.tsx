@@ -8,7 +8,7 @@ import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
-import type { BesideAreaProps, FigureProps } from '@/types/generated';
+import type { ComparedRunAreaProps, FigureProps } from '@/types/generated';
 
 type Props = {
     figure: FigureProps;
@@ -16,7 +16,7 @@ type Props = {
     runNumber: number;
     otherNumber: number | null;
     others: { id: number; number: number }[];
-    areas: BesideAreaProps[];
+    areas: ComparedRunAreaProps[];
 };
 
 const PLAN = 'plan';
@@ -100,8 +100,8 @@ export default function BesidePage({ figure, runId, runNumber, otherNumber, othe
     );
 }
 
-function Area({ area, left, right }: { area: BesideAreaProps; left: string; right: string }) {
-    const top = (section: BesideAreaProps['left']) => section.rows[section.rows.length - 1];
+function Area({ area, left, right }: { area: ComparedRunAreaProps; left: string; right: string }) {
+    const top = (section: ComparedRunAreaProps['left']) => section.rows[section.rows.length - 1];
     return (
         <section aria-label={area.name} className="border border-ink bg-raised p-3">
             <h2 className="text-lg font-semibold">

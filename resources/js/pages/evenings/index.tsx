@@ -11,14 +11,14 @@ import { Notice } from '@/shared/ui/notice';
 import type {
     BenchExceptionProps,
     BenchHourProps,
-    EveningStepProps,
-    EveningsProps,
+    SessionStepProps,
+    ScheduleProps,
     FigureChoiceProps,
 } from '@/types/generated';
 import { Hours } from './hours';
 
 type Props = {
-    evenings: EveningsProps | null;
+    evenings: ScheduleProps | null;
     hours: BenchHourProps[];
     exceptions: BenchExceptionProps[];
     aid: string;
@@ -33,7 +33,7 @@ export default function EveningsPage(props: Props) {
     const [chosen, setChosen] = useState(() => figures.filter((f) => f.isLaid).map((f) => f.id));
     const { said, say, attempt } = useAttempt();
     const [working, setWorking] = useState(false);
-    const [step, setStep] = useState<EveningStepProps | null>(null);
+    const [step, setStep] = useState<SessionStepProps | null>(null);
 
     // The hours are the painter's, so they are kept in the painter's own time zone.
     useEffect(() => {
@@ -130,7 +130,7 @@ export default function EveningsPage(props: Props) {
     );
 }
 
-function Summary({ evenings }: { evenings: EveningsProps }) {
+function Summary({ evenings }: { evenings: ScheduleProps }) {
     const minutes = evenings.evenings
         .flatMap((e) => e.steps)
         .reduce((sum, s) => sum + (Date.parse(s.end) - Date.parse(s.start)) / 60_000, 0);
@@ -168,7 +168,7 @@ function Summary({ evenings }: { evenings: EveningsProps }) {
     );
 }
 
-function Detail({ step }: { step: EveningStepProps | null }) {
+function Detail({ step }: { step: SessionStepProps | null }) {
     if (step === null)
         return <p className="text-sm text-quiet">Press a block for its step. Each lane is one figure.</p>;
     const time = (iso: string) => new Date(iso).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' });

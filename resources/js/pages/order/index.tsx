@@ -12,7 +12,7 @@ import { Button } from '@/shared/ui/button';
 import { Choice } from '@/shared/ui/choice';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
-import type { BuildProps, FigureProps, OrderProps, SchoolPairProps, StepKind, TroubleProps } from '@/types/generated';
+import type { BuildProps, FigureProps, OrderProps, ApproachPairProps, StepKind, IssueProps } from '@/types/generated';
 import { Build } from './build';
 import { Schools } from './schools';
 
@@ -22,7 +22,7 @@ type Props = {
     own: OrderProps | null;
     problem: string | null;
     build: BuildProps;
-    schools: SchoolPairProps[];
+    schools: ApproachPairProps[];
 };
 
 type Tab = 'order' | 'build' | 'schools';
@@ -262,7 +262,7 @@ function Troubles({
     onChoose,
 }: {
     figureId: number;
-    troubles: readonly TroubleProps[];
+    troubles: readonly IssueProps[];
     onChoose: (id: string) => void;
 }) {
     return (

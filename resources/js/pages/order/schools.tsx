@@ -9,7 +9,7 @@ import { Button } from '@/shared/ui/button';
 import { Field } from '@/shared/ui/field';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
-import type { BuildProps, FigureProps, OrderProps, SchoolPairProps } from '@/types/generated';
+import type { BuildProps, FigureProps, OrderProps, ApproachPairProps } from '@/types/generated';
 
 /** Where painters disagree: this painter's choices, for every figure; and own rules for this one. */
 export function Schools({
@@ -19,11 +19,11 @@ export function Schools({
     planned,
 }: {
     figure: FigureProps;
-    schools: readonly SchoolPairProps[];
+    schools: readonly ApproachPairProps[];
     build: BuildProps;
     planned: OrderProps | null;
 }) {
-    async function choose(pair: SchoolPairProps, other: boolean) {
+    async function choose(pair: ApproachPairProps, other: boolean) {
         await send('PUT', url('schools.update'), {
             schools: schools.flatMap((s) => ((s === pair ? other : s.followsOther) ? [s.other] : [])),
         });

@@ -3,7 +3,7 @@ import { Shell } from '@/features/shell/shell';
 import { labWords, many, one } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
 import { PotMark } from '@/shared/ui/pot-mark';
-import type { ColourProps, ReachPageProps } from '@/types/generated';
+import type { ColourProps, GamutPageProps } from '@/types/generated';
 
 const SECTORS = [
     'red',
@@ -23,7 +23,7 @@ const SECTORS = [
 const BANDS = ['L* over 80', '60 to 80', '40 to 60', '20 to 40', '0 to 20'] as const;
 
 /** What the shelf can reach, what it lacks for the figures in work, and what stands on it twice. */
-export default function ReachPage({ page }: { page: ReachPageProps }) {
+export default function ReachPage({ page }: { page: GamutPageProps }) {
     return (
         <Shell title="What the shelf reaches">
             <div className="flex flex-col gap-6">

@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Bench;
+
+use App\Actions\Finish\SaveFinish;
+use App\Adapters\Bench\RunFinish;
+use App\Adapters\Finish\LayerDraft;
+use App\Http\Props\Finish\AreaFinishProps;
+use App\Models\Bench\Run;
+use App\Models\Brief\Figure;
+use App\Models\Finish\RecipeVersion;
+use App\Models\NextNumber;
+use App\Models\Shelf\Paint;
+use Hyalin\Finish\Technique;
+use Hyalin\Finish\Zone;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/**
+ * What was done becomes the recipe; what the recipe was before is kept as a version, and any version can come back.
+ *
+ * @phpstan-import-type KeptFinish from RecipeVersion
+ * @phpstan-import-type KeptLayer from RecipeVersion
+ */
+final readonly class AdoptRun
+{
+    public function __construct(private SaveFinish $save)
+    {
+    }
+
+    /** @return int areas whose finish changed; nothing is written when none did */
+    public function __invoke(Run $run): int
+    {
+        return DB::transaction(function () use ($run): int {
+            $figure = $run->figure()->firstOrFail();
+            $changes = [];
+            foreach ($figure->areas()->with('layers.paints.paint')->get() as $area) {
+                $done = RunFinish::of($area, $run);
+                if ($done !== [] && self::layers($done) !== self::layers(AreaFinishProps::drafts($area))) {
+                    $changes[] = [$area, self::withOwnKeys($done)];
+                }
+            }
+            if ($changes !== []) {
+                $this->keep($figure, $run->id, "before run {$run->number} became the recipe");
+            }
+            foreach ($changes as [$area, $drafts]) {
+                ($this->save)($area, $drafts);
+                $area->update(['version' => $area->version + 1]);
+            }
+
+            return count($changes);
+        });
+    }
+
+    /** Back to a version; what stands now is kept as another one. */
+    public function restore(Figure $figure, RecipeVersion $version): void
+    {
+        DB::transaction(function () use ($figure, $version): void {
+            $this->keep($figure, null, "before version {$version->number} came back");
+            foreach ($version->finishes as $finish) {
+                $area = $figure->areas()->find($finish['areaId']);
+                if ($area !== null) {
+                    ($this->save)($area, self::drafts($finish));
+                    $area->update(['version' => $area->version + 1]);
+                }
+            }
+        });
+    }
+
+    private function keep(Figure $figure, ?int $runId, string $why): void
+    {
+        $finishes = [];
+        foreach ($figure->areas()->with('layers.paints.paint')->get() as $area) {
+            $finishes[] = ['areaId' => $area->id, 'area' => $area->name, 'layers' => self::layers(AreaFinishProps::drafts($area))];
+        }
+        $figure->versions()->create(['number' => NextNumber::of($figure->versions(), 'number'), 'run_id' => $runId, 'why' => $why, 'finishes' => $finishes]);
+    }
+
+    /**
+     * A layer that was done twice is two layers from now on.
+     *
+     * @param  list<LayerDraft>  $drafts
+     * @return list<LayerDraft>
+     */
+    private static function withOwnKeys(array $drafts): array
+    {
+        $seen = [];
+        foreach ($drafts as $n => $d) {
+            $drafts[$n] = isset($seen[$d->key]) ? new LayerDraft(Str::ulid()->toBase32(), $d->technique, $d->zones, $d->thinner, $d->coats, $d->mix, $d->note) : $d;
+            $seen[$d->key] = true;
+        }
+
+        return array_values($drafts);
+    }
+
+    /**
+     * @param  list<LayerDraft>  $drafts
+     * @return list<KeptLayer>
+     */
+    private static function layers(array $drafts): array
+    {
+        return array_map(static fn (LayerDraft $d): array => [
+            'key' => $d->key,
+            'technique' => $d->technique->value,
+            'zones' => array_column($d->zones, 'value'),
+            'thinner' => $d->thinner,
+            'coats' => $d->coats,
+            'note' => $d->note,
+            'mix' => array_map(static fn (array $e): array => ['paintId' => $e[0]->id, 'drops' => $e[1]], $d->mix),
+        ], $drafts);
+    }
+
+    /**
+     * @param  KeptFinish  $finish
+     * @return list<LayerDraft>
+     */
+    private static function drafts(array $finish): array
+    {
+        $drafts = [];
+        foreach ($finish['layers'] as $layer) {
+            $mix = [];
+            foreach ($layer['mix'] as $entry) {
+                $mix[] = [Paint::withTrashed()->findOrFail($entry['paintId']), $entry['drops']];
+            }
+            $zones = array_map(Zone::from(...), $layer['zones']);
+            $technique = Technique::from($layer['technique']);
+            if ($mix !== []) {
+                $drafts[] = new LayerDraft($layer['key'], $technique, $zones ?: $technique->usualZones(), (float) $layer['thinner'], $layer['coats'], $mix, $layer['note']);
+            }
+        }
+
+        return $drafts;
+    }
+}

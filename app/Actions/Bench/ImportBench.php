@@ -1,0 +1,250 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Bench;
+
+use App\Adapters\BenchFile\BenchReader;
+use App\Adapters\BenchFile\Catalogue;
+use App\Adapters\BenchFile\Field;
+use App\Adapters\BenchFile\FieldKind;
+use App\Adapters\BenchFile\Numbers;
+use App\Adapters\BenchFile\RecordType;
+use App\Adapters\BenchFile\UnreadableBench;
+use App\Adapters\Light\MeshFile;
+use App\Adapters\Light\MeshStore;
+use App\Adapters\Light\StoredStudy;
+use App\Adapters\References\PictureIntake;
+use App\Adapters\References\UnreadablePicture;
+use App\Models\Brief\Figure;
+use App\Models\Painter;
+use Hyalin\InvalidInput;
+use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Str;
+use Throwable;
+
+/**
+ * Takes a bench file in, wholly or not at all. Pots that are on the shelf already, alike in every number, are those; a pot
+ * or figure of the same name that differs comes in under a name of its own, never over the one that is there.
+ */
+final class ImportBench
+{
+    private Numbers $numbers;
+
+    /** @var list<string> pictures stored so far */
+    private array $stored;
+
+    /** @var list<string> print files stored so far */
+    private array $prints;
+
+    /**
+     * @return array<string, int> how many records of each kind came in
+     *
+     * @throws UnreadableBench
+     */
+    public function __invoke(Painter $painter, BenchReader $file): array
+    {
+        $this->numbers = new Numbers;
+        $this->stored = $this->prints = [];
+        try {
+            return DB::transaction(function () use ($painter, $file): array {
+                $counts = [];
+                foreach (Catalogue::all() as $type) {
+                    $counts[$type->table] = $this->bringIn($painter, $file, $type);
+                }
+                $this->adoptHabits($painter, $file);
+
+                return $counts;
+            });
+        } catch (Throwable $e) {
+            Storage::disk('local')->delete($this->stored);
+            array_map(MeshStore::forget(...), $this->prints);
+            throw $e;
+        }
+    }
+
+    /** @return list<string> names of figures of the file that the painter has already */
+    public static function clashes(Painter $painter, BenchReader $file): array
+    {
+        $names = array_filter(array_column($file->records('figures'), 'name'), is_string(...));
+
+        return array_values(array_unique(array_intersect($names, $painter->figures()->get()->map(static fn (Figure $f): string => $f->name)->all())));
+    }
+
+    private function bringIn(Painter $painter, BenchReader $file, RecordType $type): int
+    {
+        $name = Str::camel($type->table);
+        $later = $tinted = [];
+        foreach ($file->records($name) as $n => $record) {
+            $where = "bench.json, {$name} ".($n + 1);
+            $number = is_int($record['id']) ? $record['id'] : 0;
+            if ($this->numbers->of($type->table, $number) !== null) {
+                throw UnreadableBench::contradicts($where);
+            }
+            $row = $this->row($file, $type, $record, $where, $later);
+            $known = $type->table === 'paints' ? self::known($painter, $row) : null;
+            $this->numbers->add($type->table, $number, $known ?? $this->insert($painter, $type, $row, $where));
+            $readings = $known === null ? $record['readings'] ?? null : null;
+            if ($readings !== null) {
+                $tinted[$number] = $readings;
+            }
+        }
+        // The white of a tint may be a later pot.
+        foreach ($tinted as $number => $readings) {
+            DB::table($type->table)->where('id', $this->numbers->of($type->table, $number))->update(['readings' => json_encode($this->numbers->turned(Field::of('readings', FieldKind::Readings), $readings), JSON_THROW_ON_ERROR)]);
+        }
+        foreach ($later as [$number, $field, $to, $where]) {
+            $id = $this->numbers->of($type->table, $to) ?? throw UnreadableBench::pointsNowhere($where, $to, $name);
+            DB::table($type->table)->where('id', $this->numbers->of($type->table, $number))->update([$field => $id]);
+        }
+
+        return count($file->records($name));
+    }
+
+    /**
+     * @param  array<string, mixed>  $record
+     * @param  list<array{int, string, int, string}>  $later  references to a record of the same kind, which may come later
+     * @return array<string, mixed> by column
+     */
+    private function row(BenchReader $file, RecordType $type, array $record, string $where, array &$later): array
+    {
+        $row = [];
+        foreach ($type->fields as $field) {
+            $value = $record[$field->name()] ?? null;
+            if ($field->to === $type->table && is_int($value)) {
+                $later[] = [is_int($record['id']) ? $record['id'] : 0, $field->column, $value, "{$where}, {$field->name()}"];
+                $value = null;
+            } elseif ($field->kind === FieldKind::Reference && is_int($value) && $this->numbers->of((string) $field->to, $value) === null) {
+                throw UnreadableBench::pointsNowhere("{$where}, {$field->name()}", $value, Str::camel((string) $field->to));
+            }
+            $row[$field->column] = match (true) {
+                $field->kind === FieldKind::File && is_string($value) => $this->picture($file, $value),
+                $field->kind === FieldKind::Print && is_string($value) => $this->print($file, $value, $record['triangles'] ?? null),
+                default => self::stored($field, $this->numbers->turned($field, $value)),
+            };
+        }
+
+        return $row;
+    }
+
+    private static function stored(Field $field, mixed $value): mixed
+    {
+        return match (true) {
+            $value === null => null,
+            $field->kind === FieldKind::Moment && is_string($value) => str_replace(['T', 'Z'], [' ', ''], $value),
+            is_array($value) => json_encode($value === [] && ($field->shape['type'] ?? '') === 'object' ? (object) [] : $value, JSON_THROW_ON_ERROR),
+            default => $value,
+        };
+    }
+
+    /** @param  array<string, mixed>  $row */
+    private function insert(Painter $painter, RecordType $type, array $row, string $where): int
+    {
+        $row += ['created_at' => now(), 'updated_at' => now()];
+        if ($type->parent === null || in_array($type->table, ['runs', 'light_studies'], true)) {
+            $row['painter_id'] = $painter->id;
+        }
+        if ($type->table === 'light_studies') {
+            // Light is computed where it is looked at.
+            $row['state'] = 'none';
+        }
+        if ($type->table === 'layer_paints') {
+            unset($row['created_at'], $row['updated_at']);
+        }
+        if ($type->table === 'figures' || $type->table === 'paints') {
+            $row['name'] = self::free($painter, $type->table, $row);
+        }
+        try {
+            return DB::table($type->table)->insertGetId($row);
+        } catch (UniqueConstraintViolationException) {
+            throw UnreadableBench::contradicts($where);
+        }
+    }
+
+    /**
+     * A pot that is on the shelf already, alike in all that makes its colour.
+     *
+     * @param  array<string, mixed>  $row
+     */
+    private static function known(Painter $painter, array $row): ?int
+    {
+        $id = DB::table('paints')->where('painter_id', $painter->id)->whereNull('deleted_at')
+            ->where(array_intersect_key($row, array_flip(['maker', 'name', 'kind', 'sheen', 'thick_hex', 'absorption', 'scattering'])))->value('id');
+
+        return is_int($id) ? $id : null;
+    }
+
+    /** @param  array<string, mixed>  $row */
+    private static function free(Painter $painter, string $table, array $row): string
+    {
+        $name = is_string($row['name']) ? $row['name'] : '';
+        $taken = static fn (string $name): bool => DB::table($table)->where('painter_id', $painter->id)->where('name', $name)
+            ->when($table === 'paints', static fn ($q) => $q->where('maker', $row['maker'])->whereNull('deleted_at'))->exists();
+        $free = $name;
+        for ($n = 2; $taken($free); $n++) {
+            $free = Str::limit($name, 240, '')." ({$n})";
+        }
+
+        return $free;
+    }
+
+    /** @throws UnreadableBench when it is no picture, too large or damaged */
+    private function picture(BenchReader $file, string $name): string
+    {
+        try {
+            $intake = PictureIntake::of($file->picture($name), config()->integer('hyalin.uploads.max_bytes') * 2, config()->integer('hyalin.uploads.max_pixels'), config()->integer('hyalin.uploads.kept_side'));
+        } catch (UnreadablePicture $e) {
+            throw UnreadableBench::badPicture($name, $e->getMessage());
+        }
+        $path = 'pictures/'.Str::ulid()->toBase32().'.png';
+        Storage::disk('local')->put($path, $intake->png);
+        $this->stored[] = $path;
+
+        return $path;
+    }
+
+    /** @throws UnreadableBench when it is no print file, or another one than was said */
+    private function print(BenchReader $file, string $name, mixed $triangles): string
+    {
+        $scratch = (string) tempnam(sys_get_temp_dir(), 'mesh');
+        try {
+            $file->print($name, $scratch);
+            $mesh = MeshFile::read($scratch, $name)->mesh;
+        } catch (InvalidInput $e) {
+            throw UnreadableBench::badPrint($name, $e->getMessage());
+        } finally {
+            unlink($scratch);
+        }
+        if ($mesh->triangles() !== $triangles) {
+            throw UnreadableBench::badPrint($name, 'it has another number of triangles than bench.json says');
+        }
+        $this->prints[] = $path = 'meshes/'.Str::ulid()->toBase32();
+        MeshStore::putMesh($path, $mesh);
+        $chosen = [];
+        $choice = str_replace('.stl', '.areas.json', $name);
+        foreach ($file->chosen($choice) as [$count, $areas]) {
+            if (count($chosen) + $count > $mesh->triangles()) {
+                throw UnreadableBench::noChoice($choice);
+            }
+            array_push($chosen, ...array_fill(0, $count, array_map(fn (?int $area): ?int => $area === null ? null : $this->numbers->of('areas', $area) ?? 0, $areas)));
+        }
+        StoredStudy::putChosen($path, $chosen);
+
+        return $path;
+    }
+
+    /** A painter's own ways are never written over. */
+    private function adoptHabits(Painter $painter, BenchReader $file): void
+    {
+        $habits = is_array($file->document['painter'] ?? null) ? $file->document['painter'] : [];
+        /** @var list<string>|null $schools judged by the schema */
+        $schools = $habits['schools'] ?? null;
+        /** @var list<array{day: int, start: string, minutes: int}>|null $hours judged by the schema */
+        $hours = $habits['hours'] ?? null;
+        $painter->schools ??= $schools;
+        $painter->bench_hours ??= $hours;
+        $painter->save();
+    }
+}

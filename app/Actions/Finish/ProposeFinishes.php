@@ -1,0 +1,158 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Finish;
+
+use App\Actions\Shelf\EstimatePaint;
+use App\Adapters\Finish\FigureOptics;
+use App\Adapters\Finish\ProposalShelf;
+use App\Http\Props\ColourProps;
+use App\Http\Props\Finish\AreaProposalProps;
+use App\Http\Props\Finish\FigureProposalProps;
+use App\Http\Props\Finish\NearestRampProps;
+use App\Http\Props\Finish\OneMorePotProps;
+use App\Http\Props\Finish\ProposalAnswerProps;
+use App\Http\Props\Finish\ProposalProps;
+use App\Models\Brief\Area;
+use App\Models\Brief\Figure;
+use App\Models\Painter;
+use Hyalin\Colour\Illuminant;
+use Hyalin\Colour\Lab;
+use Hyalin\Finish\Zone;
+use Hyalin\Matching\Proposals\FigureProposals;
+use Hyalin\Matching\Proposals\PotRole;
+use Hyalin\Matching\Proposals\Proposal;
+use Hyalin\Matching\Proposals\ProposalSearch;
+use Hyalin\Matching\Proposals\RampReach;
+use Hyalin\Matching\Proposals\ShelfPot;
+use Hyalin\Mixing\Placement;
+use Hyalin\Mixing\ShelfReach;
+use Hyalin\Optics\Opacity;
+use Hyalin\Optics\PaintOptics;
+use Hyalin\Optics\Surface;
+use Hyalin\Optics\TintingStrength;
+use Hyalin\Progress;
+use Illuminate\Validation\ValidationException;
+
+/**
+ * Complete finishes for an area, or for all areas of a figure at once, from what was sampled and what is on the shelf.
+ */
+final class ProposeFinishes
+{
+    /**
+     * @param  list<int>|null  $only  ids of the pots to use
+     *
+     * @throws ValidationException when there is nothing to propose from
+     */
+    public function forArea(Figure $figure, Area $area, Painter $painter, bool $brushOnly, ?array $only): ProposalAnswerProps
+    {
+        $shelf = ProposalShelf::of($painter, $only);
+        $targets = self::targets($area);
+        $proposals = $this->search($figure, $area, $shelf->shelf, $targets)->find(ProposalShelf::kinds($brushOnly));
+        if ($proposals === []) {
+            throw ValidationException::withMessages(['shelf' => 'These pots do not make a finish: it needs a light or a dark primer and at least one paint to mix.']);
+        }
+
+        return new ProposalAnswerProps(
+            array_map(static fn (Proposal $p): ProposalProps => ProposalProps::of($figure, $area, $shelf, $p), $proposals),
+            self::beyond($figure, $shelf, $targets),
+        );
+    }
+
+    /** @throws ValidationException */
+    public function oneMorePot(Figure $figure, Area $area, Painter $painter, bool $brushOnly): OneMorePotProps
+    {
+        $shelf = ProposalShelf::of($painter);
+        $targets = self::targets($area);
+        $best = $this->search($figure, $area, $shelf->shelf, $targets)->find(ProposalShelf::kinds($brushOnly))[0]
+            ?? throw ValidationException::withMessages(['shelf' => 'Nothing can be proposed from this shelf.']);
+        $missed = $best->differences;
+        arsort($missed);
+        $zone = (string) array_key_first($missed);
+        $hex = ColourProps::of($targets[$zone] ?? Lab::of(50, 0, 0))->hex;
+        $pot = new ShelfPot((new EstimatePaint)($hex, Opacity::TwoCoats, TintingStrength::Usual), PotRole::Covering);
+        $after = $this->search($figure, $area, [...$shelf->shelf, $pot], $targets)->find(ProposalShelf::kinds($brushOnly))[0] ?? $best;
+
+        return new OneMorePotProps(ColourProps::of($targets[$zone] ?? Lab::of(50, 0, 0)), Zone::from($zone), $best->total, min($best->total, $after->total));
+    }
+
+    /**
+     * @param  list<int>|null  $only  ids of the pots to use
+     *
+     * @throws ValidationException when no area has a sample
+     */
+    public function forFigure(Figure $figure, Painter $painter, bool $brushOnly, ?int $mostPots, ?array $only, ?Progress $progress): FigureProposalProps
+    {
+        $shelf = ProposalShelf::of($painter, $only);
+        $areas = $figure->areas()->with(['samples', 'layers.paints.paint'])->get()->filter(static fn (Area $a): bool => $a->samples->isNotEmpty())->keyBy('id');
+        $asked = [];
+        $prediction = null;
+        foreach ($areas as $id => $area) {
+            $optics = FigureOptics::of($figure, $area, Illuminant::D65);
+            $prediction ??= $optics->prediction;
+            $asked["a{$id}"] = [$optics->start, self::targets($area)];
+        }
+        if ($prediction === null) {
+            throw ValidationException::withMessages(['figure' => 'No area of this figure has a colour to match yet: take some from a reference first.']);
+        }
+        $found = FigureProposals::find($prediction, $shelf->shelf, $asked, ProposalShelf::kinds($brushOnly), $mostPots, $progress);
+        $props = $names = [];
+        foreach ($areas as $id => $area) {
+            $proposal = $found["a{$id}"] ?? null;
+            if ($proposal !== null) {
+                $props[] = new AreaProposalProps($area->id, $area->name, $area->version, $area->layers->count(), ProposalProps::of($figure, $area, $shelf, $proposal));
+                foreach ($proposal->pots() as $place) {
+                    $names[$place] = $shelf->pots[$place]->name;
+                }
+            }
+        }
+        ksort($names);
+
+        return new FigureProposalProps($props, array_values($names));
+    }
+
+    /**
+     * @param  list<ShelfPot>  $shelf
+     * @param  non-empty-array<string, Lab>  $targets
+     */
+    private function search(Figure $figure, Area $area, array $shelf, array $targets): ProposalSearch
+    {
+        $optics = FigureOptics::of($figure, $area, Illuminant::D65);
+
+        return new ProposalSearch($optics->prediction, $optics->start, $shelf, $targets);
+    }
+
+    /**
+     * @return non-empty-array<string, Lab> by zone, recess to edge
+     *
+     * @throws ValidationException
+     */
+    private static function targets(Area $area): array
+    {
+        $targets = [];
+        foreach (Zone::cases() as $zone) {
+            $sample = $area->samples->firstWhere('zone', $zone);
+            if ($sample !== null) {
+                $targets[$zone->value] = $sample->lab();
+            }
+        }
+
+        return $targets ?: throw ValidationException::withMessages(['area' => "{$area->name} has no colour to match yet: take one from a reference first."]);
+    }
+
+    /** @param  non-empty-array<string, Lab>  $targets */
+    private static function beyond(Figure $figure, ProposalShelf $shelf, array $targets): ?NearestRampProps
+    {
+        $paints = array_map(static fn (ShelfPot $p): PaintOptics => $p->optics, $shelf->shelf);
+        $reach = RampReach::of(ShelfReach::of($paints, Placement::masstone(), Surface::of($figure->sheen)), $targets);
+
+        return $reach->isReached() ? null : new NearestRampProps(
+            $reach->worst,
+            array_values(array_map(ColourProps::of(...), $targets)),
+            array_values(array_map(ColourProps::of(...), $reach->ramp)),
+            $reach->contrast,
+            $reach->chroma,
+        );
+    }
+}

@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Light;
+
+use App\Adapters\Light\StoredStudy;
+use App\Models\Light\LightRecord;
+use Hyalin\Mesh\Adjacency;
+use Hyalin\Mesh\MeshMeasures;
+use Hyalin\Mesh\Nearest;
+use Hyalin\Mesh\Regions;
+use Hyalin\Mesh\TriangleMesh;
+
+/**
+ * Gives part of a mesh to an area: all of one piece, what lies within creases, or what a brush touches.
+ */
+final readonly class AssignArea
+{
+    public function __construct(private MeasureAreas $measureAreas, private CastSprays $castSprays)
+    {
+    }
+
+    /**
+     * @param  array{float, float, float}  $at  point on the mesh, mm
+     * @param  string  $tool  piece, crease or brush
+     * @param  float  $size  degrees of the crease, or mm of the brush's radius
+     * @param  int  $areaId  0 takes it away from every area
+     * @return int triangles that changed
+     */
+    public function __invoke(LightRecord $light, array $at, string $tool, float $size, int $areaId): int
+    {
+        $study = StoredStudy::of($light);
+        $mesh = $study?->measured();
+        if ($study === null || $mesh === null) {
+            return 0;
+        }
+
+        return $this->give($light, $study, array_fill_keys(self::touched($mesh, $at, $tool, $size), $areaId));
+    }
+
+    /**
+     * Everything that hangs together with the seeds is divided between them.
+     *
+     * @param  non-empty-list<array{array{float, float, float}, int}>  $seeds  point on the mesh, mm, and its area
+     * @return int triangles that changed
+     */
+    public function divide(LightRecord $light, array $seeds): int
+    {
+        $study = StoredStudy::of($light);
+        $mesh = $study?->measured();
+        if ($study === null || $mesh === null) {
+            return 0;
+        }
+        $at = [];
+        foreach ($seeds as [$point, $areaId]) {
+            $at[Nearest::to($mesh, $point)[0]] = $areaId;
+        }
+
+        return $this->give($light, $study, array_filter(Regions::seeded($mesh, Adjacency::of($mesh), $at), is_int(...)));
+    }
+
+    /**
+     * @param  array<int, int>  $areas  by measured triangle
+     * @return int triangles that changed
+     */
+    public function give(LightRecord $light, StoredStudy $study, array $areas): int
+    {
+        $chosen = $study->chosen();
+        $areaOf = $study->areas();
+        $changed = 0;
+        foreach ($areas as $t => $areaId) {
+            $changed += $areaOf[$t] === $areaId ? 0 : 1;
+            $areaOf[$t] = $chosen[$t] = $areaId;
+        }
+        $study->choose(array_values($chosen), array_values($areaOf));
+        ($this->measureAreas)($light);
+        ($this->castSprays)($light);
+
+        return $changed;
+    }
+
+    /**
+     * @param  array{float, float, float}  $at
+     * @return list<int>
+     */
+    private static function touched(TriangleMesh $mesh, array $at, string $tool, float $size): array
+    {
+        $nearest = Nearest::to($mesh, $at)[0];
+
+        return match ($tool) {
+            'brush' => Nearest::within($mesh, $at, $size),
+            'crease' => array_keys(Regions::grown(Adjacency::of($mesh), $nearest, $size)),
+            default => self::piece($mesh, $mesh->corners(), $nearest),
+        };
+    }
+
+    /**
+     * @param  list<int>  $corners
+     * @return list<int>
+     */
+    private static function piece(TriangleMesh $mesh, array $corners, int $nearest): array
+    {
+        $shellOf = MeshMeasures::of($mesh)->shellOf;
+        $piece = $shellOf[$corners[3 * $nearest]];
+
+        return array_values(array_filter(range(0, intdiv(count($corners), 3) - 1), static fn (int $t): bool => $shellOf[$corners[3 * $t]] === $piece));
+    }
+}

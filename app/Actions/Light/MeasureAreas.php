@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Light;
+
+use App\Adapters\Light\StoredStudy;
+use App\Models\Light\LightRecord;
+use Hyalin\Light\ZoneMap;
+use Hyalin\Light\ZoneWeights;
+use Hyalin\Mesh\Adjacency;
+use Hyalin\Mesh\Borders;
+use Hyalin\Mesh\Regions;
+use Hyalin\Mesh\TriangleMesh;
+
+/**
+ * What follows from which triangle is which area: cm2, shares of the zones, what no eye reaches, borders, and what each
+ * vertex counts for in the light of an area.
+ *
+ * @phpstan-import-type LitBorder from LightRecord
+ */
+final class MeasureAreas
+{
+    /** Of the surroundings: a surface that sees less is hidden. */
+    private const HIDDEN = 0.02;
+
+    public function __invoke(LightRecord $light): void
+    {
+        $study = StoredStudy::of($light);
+        if ($study === null || $light->result === null) {
+            return;
+        }
+        $mesh = $study->measured();
+        $edges = Adjacency::of($mesh);
+        $areaOf = $study->areas();
+        $zones = ZoneMap::known($study->zones());
+        $vertexOf = $study->vertexOf();
+        $study->putWeights(ZoneWeights::of($mesh, $vertexOf, $edges->area, $zones->of, $areaOf));
+        $open = $study->openness();
+        $mm2 = $hidden = [];
+        $t = 0;
+        foreach ($mesh->chunks() as $corners) {
+            for ($i = 1, $n = count($corners); $i < $n; $i += 3, $t++) {
+                $id = $areaOf[$t];
+                $mm2[$id] = ($mm2[$id] ?? 0.0) + $edges->area[$t];
+                $most = 0;
+                foreach ([$corners[$i], $corners[$i + 1], $corners[$i + 2]] as $v) {
+                    $most = max($most, ord($open[$vertexOf === null ? $v : $vertexOf[$v]]));
+                }
+                // No way out in any direction from any corner: no eye gets there either.
+                $hidden[$id] = ($hidden[$id] ?? 0.0) + ($most < 255 * self::HIDDEN ? $edges->area[$t] : 0.0);
+            }
+        }
+        $shares = $zones->shares($edges->area, $areaOf);
+        $areas = [];
+        foreach ($mm2 as $id => $all) {
+            $areas[] = ['areaId' => $id, 'cm2' => $all / 100, 'hidden' => $hidden[$id] / max(1e-9, $all), 'shares' => $shares[$id], 'exposure' => 0.0, 'byZone' => []];
+        }
+        $light->update(['result' => [
+            ...$light->result, 'areas' => array_values(array_filter($areas, static fn (array $a): bool => $a['areaId'] !== 0)),
+            'noAreaCm2' => ($mm2[0] ?? 0.0) / 100, 'borders' => self::borders($mesh, $edges, $areaOf),
+        ]]);
+    }
+
+    /**
+     * @param  list<int>  $areaOf
+     * @return list<LitBorder> between areas that have a name
+     */
+    private static function borders(TriangleMesh $mesh, Adjacency $edges, array $areaOf): array
+    {
+        $borders = [];
+        foreach (Borders::of($mesh, $edges, Regions::given($areaOf)) as [$a, $b, $mm, $isCurved]) {
+            if ($a !== 0 && $b !== 0) {
+                $borders[] = ['areaId' => $a, 'otherId' => $b, 'mm' => $mm, 'isCurved' => $isCurved];
+            }
+        }
+
+        return $borders;
+    }
+}

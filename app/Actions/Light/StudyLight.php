@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Light;
+
+use App\Adapters\Light\AssembledFigure;
+use App\Adapters\Light\MeshStore;
+use App\Adapters\Light\StoredStudy;
+use App\Models\Brief\Area;
+use App\Models\Brief\Figure;
+use App\Models\Light\LightRecord;
+use Hyalin\InvalidInput;
+use Hyalin\Light\Exposure;
+use Hyalin\Light\LightStudy;
+use Hyalin\Light\Openness;
+use Hyalin\Light\Sky;
+use Hyalin\Light\ZoneMap;
+use Hyalin\Mesh\Adjacency;
+use Hyalin\Mesh\MeshMeasures;
+use Hyalin\Progress;
+
+/**
+ * Computes the light on a figure and keeps what is slow to compute: its working mesh, which directions reach it, its zones.
+ * Another spray is then a matter of moments (CastSprays), other areas one of seconds (MeasureAreas).
+ */
+final readonly class StudyLight
+{
+    public function __construct(private MeasureAreas $measureAreas, private CastSprays $castSprays)
+    {
+    }
+
+    /** @throws InvalidInput when it was stopped */
+    public function __invoke(Figure $figure, LightRecord $light, Progress $progress): void
+    {
+        $assembly = AssembledFigure::of($figure, $light);
+        if ($assembly === null) {
+            return;
+        }
+        $measures = MeshMeasures::of($assembly->mesh);
+        $sky = Sky::around($light->axis());
+        $study = LightStudy::of($assembly->mesh, $measures, $sky->directions, $progress);
+        $stored = StoredStudy::create($study, $assembly);
+        self::putZones($stored, $study, $sky, $measures->size());
+        $old = StoredStudy::of($light);
+        $chosen = self::chosen($figure, $assembly, $study->parentOf);
+        $areaOf = [];
+        foreach ($chosen as $t => $own) {
+            $areaOf[] = $own ?? $assembly->areaOf[$study->parentOf[$t] ?? $t];
+        }
+        $stored->putAreas($chosen, $areaOf);
+        $light->update(['path' => $stored->path, 'of' => AssembledFigure::signature($figure, $light), 'result' => [
+            'areas' => [], 'borders' => [], 'noAreaCm2' => 0.0, 'triangles' => $study->evaluated->triangles(), 'sizeMm' => $measures->size(), 'apart' => self::apart($assembly, $light),
+        ]]);
+        ($this->measureAreas)($light);
+        ($this->castSprays)($light);
+        $old?->forget();
+    }
+
+    private static function putZones(StoredStudy $stored, LightStudy $study, Sky $sky, float $size): void
+    {
+        $work = $study->working;
+        // Zones are those of light from a wide sky, however narrow the spray: an upright wall is a mid tone.
+        $wide = Exposure::ofVertices($work, $study->seen, $sky->spray($sky->up, Sky::CAP));
+        [$x, $y, $z] = $work->coordinates();
+        $open = Openness::ofVertices($x, $y, $z, $work->corners(), $study->seen, $sky->solidAngles);
+        $stored->putOpenness($open);
+        if ($study->vertexOf !== null) {
+            $wide = array_map(static fn (int $v): float => $wide[$v], $study->vertexOf);
+            $open = array_map(static fn (int $v): float => $open[$v], $study->vertexOf);
+        }
+        $stored->putZones(ZoneMap::of($study->evaluated, Adjacency::of($study->evaluated), $wide, $open, $size)->of);
+    }
+
+    /**
+     * What the painter chose on the mesh stays with the triangles of its files.
+     *
+     * @param  list<int>|null  $parentOf
+     * @return list<int|null>
+     */
+    private static function chosen(Figure $figure, AssembledFigure $assembly, ?array $parentOf): array
+    {
+        // An area that was taken out of the brief since is none any more; 0 is no area by choice.
+        $known = array_fill_keys([0, ...$figure->areas()->get()->map(static fn (Area $a): int => $a->id)->all()], true);
+        $byTriangle = [];
+        $any = false;
+        foreach ($assembly->sources() as [$file, $count]) {
+            $chosen = StoredStudy::chosenOf($file);
+            $any = $any || $chosen !== [];
+            for ($t = 0; $t < $count; $t++) {
+                $byTriangle[] = $chosen[$t] ?? [];
+            }
+        }
+        if (! $any) {
+            return array_fill(0, count($parentOf ?? $byTriangle), null);
+        }
+        $parentOf ??= array_keys($byTriangle);
+        $pieces = array_count_values($parentOf);
+        $seen = $all = [];
+        foreach ($parentOf as $parent) {
+            $own = $byTriangle[$parent];
+            $nth = $seen[$parent] = ($seen[$parent] ?? -1) + 1;
+            // Split as before, each piece keeps its own; split otherwise, all get what the first of them had.
+            $area = count($own) === $pieces[$parent] ? $own[$nth] : $own[0] ?? null;
+            $all[] = $area !== null && isset($known[$area]) ? $area : null;
+        }
+
+        return $all;
+    }
+
+    /**
+     * Files that stand otherwise on the figure than in themselves: a part sprayed as in its file gets light on its wrong side.
+     *
+     * @return array<int, array{share: float, up: array{float, float, float}}> by mesh
+     */
+    private static function apart(AssembledFigure $assembly, LightRecord $light): array
+    {
+        $apart = [];
+        foreach ($assembly->parts as [$record]) {
+            $pose = $record->stands($light->axis());
+            $share = $pose->lightOnWrongSide(MeshStore::mesh($record->path), $light->axis());
+            if ($share > 0.0) {
+                $apart[$record->id] = ['share' => $share, 'up' => $pose->inFile($light->axis())];
+            }
+        }
+
+        return $apart;
+    }
+}

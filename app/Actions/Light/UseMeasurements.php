@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Light;
+
+use App\Models\Brief\Figure;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Sizes of areas and lengths of borders as the mesh has them, into the brief: order, masks and quantities reckon with them.
+ */
+final class UseMeasurements
+{
+    /** mm; a border shorter than this is where corners touch. */
+    private const SHORTEST = 0.5;
+
+    /** @return string what was taken over */
+    public function __invoke(Figure $figure): string
+    {
+        $result = $figure->lightStudy()->first()?->result;
+
+        return DB::transaction(static function () use ($figure, $result): string {
+            $areas = $borders = 0;
+            foreach ($result['areas'] ?? [] as $lit) {
+                $areas += $figure->areas()->whereKey($lit['areaId'])->update([
+                    'square_cm' => round($lit['cm2'], 2),
+                    'zone_shares' => self::rounded($lit['shares']),
+                    'zone_exposures' => json_encode(array_map(static fn (array $byZone): array => array_map(static fn (float|int|null $e): ?float => $e === null ? null : round($e, 4), $byZone), $lit['byZone']), JSON_THROW_ON_ERROR),
+                ]);
+            }
+            foreach ($result['borders'] ?? [] as $border) {
+                [$a, $b] = [$border['areaId'], $border['otherId']];
+                if ($border['mm'] < self::SHORTEST || $figure->areas()->whereKey([$a, $b])->count() !== 2) {
+                    continue;
+                }
+                $figure->boundaries()->where(static fn ($q) => $q->where(['area_id' => $a, 'other_id' => $b])->orWhere(['area_id' => $b, 'other_id' => $a]))->delete();
+                $figure->boundaries()->create(['area_id' => $a, 'other_id' => $b, 'mm' => round($border['mm'], 1), 'is_curved' => $border['isCurved']]);
+                $borders++;
+            }
+
+            return "Taken over: {$areas} ".($areas === 1 ? 'area' : 'areas').", {$borders} ".($borders === 1 ? 'border' : 'borders').'. Borders that the mesh does not show stay as they were.';
+        });
+    }
+
+    /** @param  list<float|int>  $shares */
+    private static function rounded(array $shares): string
+    {
+        return json_encode(array_map(static fn (float|int $s): float => round($s, 4), $shares), JSON_THROW_ON_ERROR);
+    }
+}

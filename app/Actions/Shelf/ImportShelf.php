@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Shelf;
+
+use App\Adapters\Shelf\PotRow;
+use App\Adapters\Shelf\ShelfFile;
+use App\Models\NextNumber;
+use App\Models\Painter;
+use App\Models\Shelf\Paint;
+use App\Models\Shelf\ShelfImport;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Puts the pots of a file on the shelf, all or none. Pots that stand there already are left as they are.
+ */
+final readonly class ImportShelf
+{
+    private const AT_ONCE = 100;
+
+    public function __construct(private EstimatePaint $estimate)
+    {
+    }
+
+    /**
+     * @param  list<PotRow>  $pots
+     * @return list<PotRow> those that are not on the painter's shelf yet
+     */
+    public static function missing(Painter $painter, array $pots): array
+    {
+        $known = [];
+        foreach ($painter->paints()->get(['maker', 'name']) as $paint) {
+            $known[PotRow::identityOf($paint->maker, $paint->name)] = true;
+        }
+
+        return array_values(array_filter($pots, static fn (PotRow $p): bool => ! isset($known[$p->identity()])));
+    }
+
+    public function __invoke(ShelfImport $import): void
+    {
+        $painter = $import->painter()->firstOrFail();
+        $file = ShelfFile::read($import->text);
+        if ($file->faults !== []) {
+            // The preview refuses such a file; it cannot get here but by hand.
+            $import->update(['state' => 'failed', 'problem' => $file->faults[0]->message]);
+
+            return;
+        }
+        $pots = self::missing($painter, $file->pots);
+        $rows = [];
+        // Optics first, with progress; then everything is written in one transaction.
+        foreach ($pots as $i => $pot) {
+            $rows[] = $this->row($pot);
+            if ($i % self::AT_ONCE === 0) {
+                $import->update(['state' => 'running', 'progress' => $i / max(1, count($pots))]);
+            }
+        }
+        DB::transaction(function () use ($painter, $rows, $import): void {
+            $position = NextNumber::of($painter->paints(), 'position');
+            $records = [];
+            foreach ($rows as $i => $row) {
+                $paint = new Paint([...$row, 'position' => $position + $i]);
+                $paint->painter_id = $painter->id;
+                $records[] = [...$paint->getAttributes(), 'created_at' => now(), 'updated_at' => now()];
+            }
+            // Many rows a statement: one by one, 5 000 pots take as long again.
+            foreach (array_chunk($records, self::AT_ONCE) as $chunk) {
+                Paint::query()->insert($chunk);
+            }
+            $ids = $painter->paints()->where('position', '>=', $position)->pluck('id')->all();
+            $import->update(['state' => 'done', 'progress' => 1.0, 'paint_ids' => $ids]);
+        });
+    }
+
+    /** @return array<string, mixed> */
+    private function row(PotRow $pot): array
+    {
+        $optics = $pot->optics ?? ($this->estimate)($pot->hex, $pot->opacity, $pot->strength);
+
+        return [
+            'maker' => $pot->maker,
+            'name' => $pot->name,
+            'kind' => $pot->kind,
+            'sheen' => $pot->sheen,
+            'thick_hex' => $pot->hex,
+            'opacity' => $pot->opacity,
+            'strength' => $pot->strength,
+            'level_percent' => $pot->level,
+            'note' => $pot->note,
+            'absorption' => $optics->k,
+            'scattering' => $optics->s,
+            'quality' => $optics->quality,
+        ];
+    }
+}

@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Adapters\Bench;
+
+use App\Adapters\Order\FigureOrder;
+use App\Models\Bench\Run;
+use App\Models\Bench\RunStep;
+use App\Models\Bench\RunStepState;
+use App\Models\Brief\Figure;
+use Hyalin\Bench\DryingAid;
+use Hyalin\Bench\Work;
+use Hyalin\Bench\WorkLags;
+use Hyalin\InvalidInput;
+use Hyalin\Order\Steps\Step;
+use Hyalin\Order\Steps\StepKind;
+
+/**
+ * What is left to do on a figure, to be laid over evenings: the open steps of its run, or all of its plan where no run has
+ * begun. Says of each step what it is.
+ *
+ * @phpstan-type Known array{figureId: int, figure: string, runStepId: int|null, what: string, where: string}
+ */
+final readonly class FigureWork
+{
+    /** @param  array<string, Known>  $known  by id of the step */
+    private function __construct(public Work $work, public array $known)
+    {
+    }
+
+    /** @return self|null null when nothing is left, or nothing is planned yet */
+    public static function of(Figure $figure, DryingAid $aid): ?self
+    {
+        $run = $figure->runs()->reorder('number', 'desc')->with('steps')->first();
+        if ($run !== null && $run->finished_at === null) {
+            return self::ofRun($figure, $run, $aid);
+        }
+
+        return $run === null ? self::ofPlan($figure, $aid) : null;
+    }
+
+    private static function ofPlan(Figure $figure, DryingAid $aid): ?self
+    {
+        if (! $figure->areas()->whereHas('layers')->exists()) {
+            return null;
+        }
+        try {
+            $order = FigureOrder::of($figure);
+        } catch (InvalidInput) {
+            return null;
+        }
+        $prefix = "f{$figure->id} ";
+        $known = [];
+        foreach ($order->steps() as $step) {
+            $where = implode(', ', array_map(static fn (string $id): string => $order->plan->area($id)->name ?? '', $step->areas));
+            $known[$prefix.$step->id] = ['figureId' => $figure->id, 'figure' => $figure->name, 'runStepId' => null, 'what' => $step->layers === [] ? $step->words : explode(',', $step->words)[0], 'where' => $where];
+        }
+
+        return new self(WorkLags::of($order->plan, $order->order, self::forCopies($order->steps(), $figure->copies), $aid, [], $prefix), $known);
+    }
+
+    /**
+     * @param  list<Step>  $steps
+     * @return list<Step>
+     */
+    private static function forCopies(array $steps, int $copies): array
+    {
+        return array_map(static fn (Step $s): Step => new Step($s->id, $s->kind, $s->words, $s->areas, $s->parts, $s->layers, $s->minutes * max(1, $copies), $s->dryMinutes), $steps);
+    }
+
+    private static function ofRun(Figure $figure, Run $run, DryingAid $aid): ?self
+    {
+        try {
+            $order = FigureOrder::of($figure);
+        } catch (InvalidInput) {
+            $order = null;
+        }
+        $planned = [];
+        foreach ($order?->steps() ?? [] as $step) {
+            $planned[$step->id] = $step;
+        }
+        $work = new Work([], []);
+        $known = [];
+        foreach ($run->steps->groupBy('copy') as $copy => $steps) {
+            $prefix = "r{$run->id}c{$copy} ";
+            $own = $done = [];
+            foreach ($steps as $record) {
+                $step = self::step($record, $planned);
+                $own[] = $step;
+                $known[$prefix.$step->id] = ['figureId' => $figure->id, 'figure' => $figure->name.($record->copy === null ? '' : " {$record->copy}"), 'runStepId' => $record->id, 'what' => $record->title().($record->technique === null ? ': '.$record->words : ''), 'where' => $record->area_name];
+                if ($record->state !== RunStepState::Open) {
+                    $done[$step->id] = ($record->done_at?->getTimestamp() ?? 0) / 60;
+                }
+            }
+            $work = $work->with($order === null ? self::chain($own, $done, $prefix) : WorkLags::of($order->plan, $order->order, $own, $aid, $done, $prefix));
+        }
+
+        return $work->steps === [] ? null : new self($work, $known);
+    }
+
+    /**
+     * A step as it was planned when the run began; its layers as the plan has them now.
+     *
+     * @param  array<string, Step>  $planned
+     */
+    private static function step(RunStep $record, array $planned): Step
+    {
+        $known = $planned[$record->step_key ?? ''] ?? null;
+
+        return new Step(
+            $record->step_key === null || $record->is_inserted ? "step {$record->id}" : $record->step_key,
+            $known->kind ?? StepKind::Brush,
+            (string) $record->words,
+            $known->areas ?? array_map(strval(...), $record->area_ids ?? []),
+            $known->parts ?? array_map(strval(...), $record->part_ids ?? []),
+            $known->layers ?? [],
+            $record->minutes,
+            $record->drying_minutes,
+        );
+    }
+
+    /**
+     * Where the order cannot be made: one step after the other, each dry before the next.
+     *
+     * @param  list<Step>  $steps
+     * @param  array<string, float|int>  $done
+     */
+    private static function chain(array $steps, array $done, string $prefix): Work
+    {
+        $open = array_values(array_filter($steps, static fn (Step $s): bool => ! isset($done[$s->id])));
+        $lags = [];
+        foreach ($open as $n => $step) {
+            if ($n > 0) {
+                $lags[] = [$prefix.$open[$n - 1]->id, $prefix.$step->id, (float) $open[$n - 1]->dryMinutes, null];
+            }
+        }
+
+        return new Work(array_map(static fn (Step $s): array => [$prefix.$s->id, (float) $s->minutes, false], $open), $lags);
+    }
+}

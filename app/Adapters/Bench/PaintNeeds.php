@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Adapters\Bench;
+
+use App\Adapters\Order\WorkPlan;
+use App\Models\Bench\RunStep;
+use App\Models\Bench\RunStepState;
+use App\Models\Brief\Area;
+use Hyalin\Bench\LearnedUse;
+use Hyalin\Bench\Quantity;
+use Hyalin\Finish\Consumption;
+use Hyalin\Finish\Technique;
+
+/**
+ * How much paint steps take: defaults of the trade, corrected by what this painter's past runs used. What was learned is
+ * looked up once a request.
+ */
+final class PaintNeeds
+{
+    /** @var array<int, array<string, float>> by painter and technique */
+    private array $learned = [];
+
+    /** @var array<int, array{list<float>|null}> zone shares by area */
+    private array $measured = [];
+
+    /** @return Quantity|null null for work without paint, and for what is not counted in drops */
+    public function of(RunStep $step): ?Quantity
+    {
+        return $this->reckoned($step, $step->technique === null ? 1.0 : $this->learned($step->run->painter_id, $step->technique));
+    }
+
+    /**
+     * Whole drops to put into the cup, by paint.
+     *
+     * @return array<int, int> empty when nothing is counted
+     */
+    public function drops(RunStep $step): array
+    {
+        $mix = $step->used_mix ?? $step->planned_mix;
+        $need = $this->of($step);
+        if ($need === null || $mix === []) {
+            return [];
+        }
+
+        return array_combine(array_column($mix, 'paintId'), $need->drops(array_column($mix, 'drops')));
+    }
+
+    /** @return float factor on what the defaults say; 1 until a run has told more */
+    public function learned(int $painterId, Technique $technique): float
+    {
+        $this->learned[$painterId] ??= $this->allOf($painterId);
+
+        return $this->learned[$painterId][$technique->value] ?? 1.0;
+    }
+
+    public function forget(): void
+    {
+        $this->learned = $this->measured = [];
+    }
+
+    private function reckoned(RunStep $step, float $learned): ?Quantity
+    {
+        if ($step->technique === null || ! Consumption::isCounted($step->technique)) {
+            return null;
+        }
+        $use = Consumption::of($step->technique, $step->zones, $this->shares($step));
+
+        return Quantity::of(
+            $step->square_cm ?? WorkPlan::USUAL_CM2,
+            $use->wetMicrometres,
+            $use->efficiency,
+            max(1, $step->used_coats ?? $step->coats),
+            max(1, $step->figures()),
+            $use->keptDrops,
+            $step->thinner,
+            $learned,
+        );
+    }
+
+    /** @return list<float>|null of the step's area where it has one and the mesh measured it */
+    private function shares(RunStep $step): ?array
+    {
+        $ids = $step->area_ids ?? [];
+        if (count($ids) !== 1) {
+            return null;
+        }
+        $this->measured[$ids[0]] ??= [Area::query()->find($ids[0])?->zone_shares];
+
+        return $this->measured[$ids[0]][0];
+    }
+
+    /** @return array<string, float> */
+    private function allOf(int $painterId): array
+    {
+        $runs = [];
+        $steps = RunStep::query()->whereNotNull('used_drops')->where('state', RunStepState::Done)
+            ->whereHas('run', static fn ($q) => $q->where('painter_id', $painterId))->with('run')->get();
+        foreach ($steps as $step) {
+            $need = $this->reckoned($step, 1.0);
+            if ($need !== null && $step->technique !== null) {
+                $runs[$step->technique->value][] = [$need->paintMillilitres(), $step->used_drops * Quantity::DROP_MILLILITRES];
+            }
+        }
+
+        return array_map(LearnedUse::factor(...), $runs);
+    }
+}

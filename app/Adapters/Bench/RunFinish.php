@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Adapters\Bench;
+
+use App\Adapters\Finish\LayerDraft;
+use App\Http\Props\Finish\AreaFinishProps;
+use App\Models\Bench\Run;
+use App\Models\Bench\RunStep;
+use App\Models\Bench\RunStepState;
+use App\Models\Brief\Area;
+use App\Models\Shelf\Paint;
+
+/**
+ * The finish of an area as a run really painted it: the layers of its plan with the mixes and coats that were used, those
+ * that were skipped left out.
+ */
+final class RunFinish
+{
+    /** @return list<LayerDraft> empty when the area has no layer in the run */
+    public static function of(Area $area, Run $run): array
+    {
+        $steps = [];
+        foreach ($run->steps as $step) {
+            if ($step->layer_key !== null && ($step->copy === null || $step->copy === 1)) {
+                $steps[] = $step;
+            }
+        }
+        $drafts = [];
+        foreach (AreaFinishProps::drafts($area) as $draft) {
+            foreach (self::matching($steps, $area, $draft) as $step) {
+                if ($step->state !== RunStepState::Skipped) {
+                    $drafts[] = self::draft($draft, $step);
+                }
+            }
+        }
+
+        return $drafts;
+    }
+
+    /**
+     * The steps that put a layer on: its own, those done once more, or one that it shares with other areas.
+     *
+     * @param  list<RunStep>  $steps
+     * @return list<RunStep>
+     */
+    private static function matching(array $steps, Area $area, LayerDraft $draft): array
+    {
+        $own = array_values(array_filter($steps, static fn (RunStep $s): bool => $s->layer_key === $draft->key));
+
+        return $own ?: array_values(array_filter($steps, static fn (RunStep $s): bool => count($s->area_ids ?? []) > 1
+            && in_array($area->id, $s->area_ids ?? [], true) && $s->technique === $draft->technique && $s->planned_mix !== []
+            && array_column($s->planned_mix, 'paintId') === array_map(static fn (array $e): int => $e[0]->id, $draft->mix)));
+    }
+
+    private static function draft(LayerDraft $plan, RunStep $step): LayerDraft
+    {
+        $mix = [];
+        foreach ($step->used_mix ?? $step->planned_mix as $entry) {
+            $pot = Paint::withTrashed()->find($entry['paintId']);
+            if ($pot !== null) {
+                $mix[] = [$pot, $entry['drops']];
+            }
+        }
+
+        return new LayerDraft($plan->key, $step->technique ?? $plan->technique, $step->zones ?: $plan->zones, $step->thinner, $step->used_coats ?? $step->coats, $mix ?: $plan->mix, $plan->note);
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Adapters\Finish;
+
+use App\Http\Props\Finish\CardAreaProps;
+use App\Http\Props\Finish\WorkCardProps;
+use App\Models\Brief\Figure;
+use Dompdf\Dompdf;
+use Dompdf\Options;
+use Illuminate\Contracts\View\Factory;
+use Illuminate\Support\Facades\Storage;
+
+/**
+ * The card as a PDF: fonts embedded, nothing fetched.
+ */
+final readonly class CardPdf
+{
+    public function __construct(private Factory $views)
+    {
+    }
+
+    /** @param  list<CardAreaProps>  $areas */
+    public function of(Figure $figure, array $areas, ?WorkCardProps $work): string
+    {
+        $path = $figure->lightStudy()->first()?->still;
+        $still = $path === null ? null : Storage::disk('local')->get($path);
+
+        return $this->render('card', ['figure' => $figure, 'areas' => $areas, 'work' => $work, 'still' => $still === null ? null : 'data:image/png;base64,'.base64_encode($still)]);
+    }
+
+    /**
+     * @param  view-string  $view
+     * @param  array<string, mixed>  $data
+     */
+    public function render(string $view, array $data): string
+    {
+        // One folder for the application: a second one with the same family name would get the first one's face.
+        $cache = storage_path('framework/cache/fonts');
+        if (! is_dir($cache)) {
+            mkdir($cache, 0o755, true);
+        }
+        $options = new Options([
+            'chroot' => [resource_path('fonts')],
+            'isRemoteEnabled' => false,
+            'isPhpEnabled' => false,
+            'isJavascriptEnabled' => false,
+            'isFontSubsettingEnabled' => true,
+            'fontDir' => $cache,
+            'fontCache' => $cache,
+            'tempDir' => $cache,
+        ]);
+        $pdf = new Dompdf($options);
+        $pdf->loadHtml($this->views->make($view, [...$data, 'fonts' => resource_path('fonts')])->render());
+        $pdf->setPaper('a4');
+        $pdf->render();
+
+        return (string) $pdf->output();
+    }
+}

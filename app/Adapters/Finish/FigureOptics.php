@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Adapters\Finish;
+
+use App\Models\Brief\Area;
+use App\Models\Brief\Figure;
+use App\Models\Finish\LayerRecord as LayerRecord;
+use App\Models\Shelf\Paint;
+use Closure;
+use Hyalin\Colour\Illuminant;
+use Hyalin\Colour\Reflectance;
+use Hyalin\Colour\SpectralRecovery;
+use Hyalin\Colour\Srgb;
+use Hyalin\Finish\Hand;
+use Hyalin\Finish\Layer;
+use Hyalin\Finish\Section;
+use Hyalin\Finish\SectionPrediction;
+use Hyalin\Finish\SectionRow;
+use Hyalin\Finish\Technique;
+use Hyalin\Optics\PaintOptics;
+use Hyalin\Optics\Sheen;
+use Hyalin\Optics\Surface;
+
+/**
+ * What the core needs to know of a figure, or of one area of it: what a finish starts from, its sheen, the light it is
+ * looked at in.
+ */
+final readonly class FigureOptics
+{
+    /** Areas may lie on areas that lie on others, so deep. */
+    private const DEEPEST = 8;
+
+    /** @param  array<string, list<float|null>>  $exposures  of the zones to directed sprays, as the mesh has them */
+    private function __construct(
+        public Reflectance $bare,
+        public Surface $surface,
+        public SectionPrediction $prediction,
+        public SectionRow $start,
+        private array $exposures,
+    ) {
+    }
+
+    /**
+     * @param  Area|null  $area  null for the bare print; an area that lies on another starts from that one's finish
+     * @param  Illuminant|null  $light  that of the figure by default
+     * @param  array<string, list<float|null>>|null  $exposures  of the area; as the brief has them by default
+     */
+    public static function of(Figure $figure, ?Area $area = null, ?Illuminant $light = null, ?array $exposures = null): self
+    {
+        $surface = Surface::of($figure->sheen);
+        $bare = Surface::of(Sheen::Gloss)->inside(SpectralRecovery::of(Srgb::hex($figure->bare_hex)->toXyz()));
+        $prediction = SectionPrediction::under($light ?? $figure->light, $surface);
+
+        return new self($bare, $surface, $prediction, self::beneath($prediction, $prediction->start($bare), $area, self::DEEPEST), $exposures ?? $area->zone_exposures ?? []);
+    }
+
+    /** @param  list<LayerDraft>  $drafts */
+    public function section(array $drafts): Section
+    {
+        return $this->prediction->onTop($this->start, $this->layers($drafts));
+    }
+
+    /**
+     * @param  list<LayerDraft>  $drafts
+     * @param  (Closure(Paint): PaintOptics)|null  $optics  of a pot; as it is on the shelf by default
+     * @param  Hand|null  $hand  that of the painter by default
+     * @return list<Layer>
+     */
+    public function layers(array $drafts, ?Closure $optics = null, ?Hand $hand = null): array
+    {
+        return self::sprayed($drafts, $this->exposures, $optics, $hand);
+    }
+
+    /**
+     * @param  list<LayerDraft>  $drafts
+     * @param  array<string, list<float|null>>  $exposures
+     * @param  (Closure(Paint): PaintOptics)|null  $optics
+     * @return list<Layer>
+     */
+    private static function sprayed(array $drafts, array $exposures, ?Closure $optics = null, ?Hand $hand = null): array
+    {
+        $layers = [];
+        foreach ($drafts as $i => $draft) {
+            $layer = $draft->toLayer($optics, $hand)->sprayedAs($exposures);
+            $before = $layers[$i - 1] ?? null;
+            $layers[] = $draft->technique === Technique::WetBlend && $before !== null ? $layer->blendedInto($before->mix) : $layer;
+        }
+
+        return $layers;
+    }
+
+    private static function beneath(SectionPrediction $prediction, SectionRow $bare, ?Area $area, int $deepest): SectionRow
+    {
+        if ($area?->lies_on_id === null || $deepest === 0) {
+            return $bare;
+        }
+        $carrier = Area::query()->with('layers.paints.paint')->find($area->lies_on_id);
+        if ($carrier === null) {
+            return $bare;
+        }
+        $drafts = array_values($carrier->layers->map(static fn (LayerRecord $l): LayerDraft => LayerDraft::of($l))->all());
+
+        return $prediction->onTop(self::beneath($prediction, $bare, $carrier, $deepest - 1), self::sprayed($drafts, $carrier->zone_exposures ?? []))->top();
+    }
+}

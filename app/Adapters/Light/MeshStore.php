@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Adapters\Light;
+
+use Hyalin\Mesh\TriangleMesh;
+use Illuminate\Contracts\Filesystem\Filesystem;
+use Illuminate\Support\Facades\Storage;
+use RuntimeException;
+
+/**
+ * Meshes and lists of numbers on disk, packed.
+ */
+final class MeshStore
+{
+    /** Numbers packed at a time. */
+    private const CHUNK = 8192;
+
+    public static function put(string $path, string $bytes): void
+    {
+        self::disk()->put("{$path}.gz", (string) gzencode($bytes, 3));
+    }
+
+    /** @throws RuntimeException when it is gone */
+    public static function get(string $path): string
+    {
+        $bytes = gzdecode((string) self::disk()->get("{$path}.gz"));
+
+        return $bytes === false ? throw new RuntimeException("{$path} is not there any more") : $bytes;
+    }
+
+    public static function has(string $path): bool
+    {
+        return self::disk()->exists("{$path}.gz");
+    }
+
+    public static function putMesh(string $path, TriangleMesh $mesh): void
+    {
+        self::put("{$path}.pos", $mesh->positions);
+        self::put("{$path}.idx", $mesh->indices);
+    }
+
+    public static function mesh(string $path): TriangleMesh
+    {
+        return TriangleMesh::of(self::get("{$path}.pos"), self::get("{$path}.idx"));
+    }
+
+    /** @param  array<int, int>  $values  32 bits each */
+    public static function putInts(string $path, array $values): void
+    {
+        self::put($path, self::packed('V*', $values));
+    }
+
+    /** @return list<int> */
+    public static function ints(string $path): array
+    {
+        return self::unpacked('V*', self::get($path));
+    }
+
+    /** @param  array<int, int>  $values  64 bits each */
+    public static function putLongs(string $path, array $values): void
+    {
+        self::put($path, self::packed('P*', $values));
+    }
+
+    /** @return list<int> */
+    public static function longs(string $path): array
+    {
+        return self::unpacked('P*', self::get($path));
+    }
+
+    /** @param  array<int, float>  $values  0..1, a byte each */
+    public static function bytes(array $values): string
+    {
+        $bytes = '';
+        for ($at = 0, $count = count($values); $at < $count; $at += self::CHUNK) {
+            $bytes .= pack('C*', ...array_map(static fn (float $v): int => (int) (255 * max(0.0, min(1.0, $v)) + 0.5), array_slice($values, $at, self::CHUNK)));
+        }
+
+        return $bytes;
+    }
+
+    public static function forget(string $path): void
+    {
+        $disk = self::disk();
+        foreach ($disk->files(dirname($path)) as $file) {
+            if (str_starts_with($file, $path)) {
+                $disk->delete($file);
+            }
+        }
+    }
+
+    /**
+     * @param  array<int, int>  $values
+     */
+    private static function packed(string $format, array $values): string
+    {
+        $bytes = '';
+        // Slice by slice: all chunks at once would hold a long list twice.
+        for ($at = 0, $count = count($values); $at < $count; $at += self::CHUNK) {
+            $bytes .= pack($format, ...array_slice($values, $at, self::CHUNK));
+        }
+
+        return $bytes;
+    }
+
+    /** @return list<int> */
+    private static function unpacked(string $format, string $bytes): array
+    {
+        $all = [];
+        for ($at = 0, $end = strlen($bytes); $at < $end; $at += 65_536) {
+            /** @var array<int, int> $part written by us */
+            $part = unpack($format, substr($bytes, $at, 65_536));
+            array_push($all, ...array_values($part));
+        }
+
+        return $all;
+    }
+
+    private static function disk(): Filesystem
+    {
+        return Storage::disk('local');
+    }
+}

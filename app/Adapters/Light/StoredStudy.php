@@ -1,0 +1,329 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Adapters\Light;
+
+use App\Models\Light\LightRecord;
+use Hyalin\Light\LightStudy;
+use Hyalin\Light\Sky;
+use Hyalin\Light\Visibility;
+use Hyalin\Light\ZoneWeights;
+use Hyalin\Mesh\TriangleMesh;
+use Illuminate\Support\Str;
+
+/**
+ * What was computed of the light on a figure, as lists on disk: its working mesh with the shadows, the mesh that is
+ * measured (the same, unless the print is a fine one), areas and zones of both.
+ */
+final readonly class StoredStudy
+{
+    /** Stands for no area chosen: 32 bits. */
+    private const NONE = 0xFFFFFFFF;
+
+    private function __construct(public string $path)
+    {
+    }
+
+    /** @return self|null null when nothing is computed yet */
+    public static function of(LightRecord $light): ?self
+    {
+        return $light->path === null ? null : new self($light->path);
+    }
+
+    public static function create(LightStudy $study, AssembledFigure $assembly): self
+    {
+        $stored = new self('light/'.Str::ulid()->toBase32());
+        MeshStore::putMesh("{$stored->path}.work", $study->working);
+        if ($study->vertexOf !== null) {
+            MeshStore::putMesh("{$stored->path}.full", $study->evaluated);
+            MeshStore::putInts("{$stored->path}.vertexOf", $study->vertexOf);
+            MeshStore::putInts("{$stored->path}.triangleOf", self::triangles($study->working, $study->evaluated, $study->vertexOf));
+        }
+        if ($study->parentOf !== null) {
+            MeshStore::putInts("{$stored->path}.parentOf", $study->parentOf);
+        }
+        foreach ($study->seen->bits as $word => $bits) {
+            MeshStore::putLongs("{$stored->path}.seen{$word}", $bits);
+        }
+        MeshStore::put("{$stored->path}.sources", json_encode($assembly->sources(), JSON_THROW_ON_ERROR));
+
+        return $stored;
+    }
+
+    /** What the screen shows and shadows are cast by. */
+    public function working(): TriangleMesh
+    {
+        return MeshStore::mesh("{$this->path}.work");
+    }
+
+    /** What is measured and cut into areas. */
+    public function measured(): TriangleMesh
+    {
+        return MeshStore::mesh($this->path.($this->isCoarse() ? '.full' : '.work'));
+    }
+
+    /** @return list<int>|null working vertex by vertex of the measured mesh; null where they are the same */
+    public function vertexOf(): ?array
+    {
+        return $this->isCoarse() ? MeshStore::ints("{$this->path}.vertexOf") : null;
+    }
+
+    public function seen(Sky $sky): Visibility
+    {
+        $bits = [];
+        for ($word = 0, $words = intdiv(count($sky->directions) + 63, 64); $word < $words; $word++) {
+            $bits[] = MeshStore::longs("{$this->path}.seen{$word}");
+        }
+
+        return Visibility::known($sky->directions, $bits);
+    }
+
+    /** @return list<int> id of the area of each measured triangle, 0 for none */
+    public function areas(): array
+    {
+        return MeshStore::ints("{$this->path}.areas");
+    }
+
+    /** @return list<int|null> what the painter chose for each measured triangle, 0 for no area; null where nothing was chosen */
+    public function chosen(): array
+    {
+        return array_map(static fn (int $area): ?int => $area === self::NONE ? null : $area, MeshStore::ints("{$this->path}.chosen"));
+    }
+
+    /**
+     * @param  list<int|null>  $chosen  by the painter, by measured triangle
+     * @param  list<int>  $areas  with what was chosen
+     */
+    public function choose(array $chosen, array $areas): void
+    {
+        $this->putAreas($chosen, $areas);
+        $this->keepWithFiles($chosen);
+    }
+
+    /**
+     * @param  list<int|null>  $chosen
+     * @param  list<int>  $areas
+     */
+    public function putAreas(array $chosen, array $areas): void
+    {
+        MeshStore::putInts("{$this->path}.chosen", array_map(static fn (?int $area): int => $area ?? self::NONE, $chosen));
+        MeshStore::putInts("{$this->path}.areas", $areas);
+        MeshStore::putInts("{$this->path}.workAreas", $this->onWorking($areas));
+    }
+
+    /** @return list<int> zone of each measured triangle */
+    public function zones(): array
+    {
+        return array_map(ord(...), str_split(MeshStore::get("{$this->path}.allZones")));
+    }
+
+    /** @param  list<int>  $zones */
+    public function putZones(array $zones): void
+    {
+        MeshStore::put("{$this->path}.allZones", implode('', array_map(chr(...), $zones)));
+        MeshStore::put("{$this->path}.zones", implode('', array_map(chr(...), $this->onWorking($zones))));
+    }
+
+    /** @param  array<int, float>  $open  0..1 by working vertex */
+    public function putOpenness(array $open): void
+    {
+        MeshStore::put("{$this->path}.open", MeshStore::bytes($open));
+    }
+
+    /** @return string one byte a working vertex */
+    public function openness(): string
+    {
+        return MeshStore::get("{$this->path}.open");
+    }
+
+    public function weights(): ZoneWeights
+    {
+        $of = [];
+        $keys = MeshStore::ints("{$this->path}.weightKeys");
+        $vertices = MeshStore::ints("{$this->path}.weightVertices");
+        foreach (str_split(MeshStore::get("{$this->path}.weights"), 65_536) as $n => $part) {
+            /** @var array<int, float> $values written by us */
+            $values = unpack('g*', $part);
+            foreach ($values as $i => $mm2) {
+                $at = 16_384 * $n + $i - 1;
+                $of[$keys[$at]][$vertices[$at]] = $mm2;
+            }
+        }
+
+        return ZoneWeights::known($of);
+    }
+
+    public function putWeights(ZoneWeights $weights): void
+    {
+        $keys = $vertices = [];
+        $bytes = '';
+        foreach ($weights->of as $key => $byVertex) {
+            foreach (array_chunk($byVertex, 8192, true) as $chunk) {
+                $bytes .= pack('g*', ...$chunk);
+                array_push($keys, ...array_fill(0, count($chunk), $key));
+                array_push($vertices, ...array_keys($chunk));
+            }
+        }
+        MeshStore::putInts("{$this->path}.weightKeys", $keys);
+        MeshStore::putInts("{$this->path}.weightVertices", $vertices);
+        MeshStore::put("{$this->path}.weights", $bytes);
+    }
+
+    /** @param  array<int, float>  $exposure  0..1 by working vertex */
+    public function putExposure(string $spray, array $exposure): void
+    {
+        MeshStore::put("{$this->path}.exposure ".Str::slug($spray), MeshStore::bytes($exposure));
+    }
+
+    /** @return string one byte a working vertex */
+    public function exposure(string $spray): string
+    {
+        return MeshStore::get("{$this->path}.exposure ".Str::slug($spray));
+    }
+
+    /** @return list<int> zone of each working triangle */
+    public function workingZones(): array
+    {
+        return array_map(ord(...), str_split(MeshStore::get("{$this->path}.zones")));
+    }
+
+    /** @return list<int> */
+    public function workingAreas(): array
+    {
+        return MeshStore::ints("{$this->path}.workAreas");
+    }
+
+    /**
+     * For the view: counts, positions, corners, areas, then a byte a vertex for each spray, zones. See docs/formats.md.
+     *
+     * @param  list<string>  $sprays
+     */
+    public function forView(array $sprays): string
+    {
+        $mesh = $this->working();
+        $exposures = implode('', array_map($this->exposure(...), $sprays));
+
+        return pack('V2', $mesh->vertices(), $mesh->triangles()).$mesh->positions.$mesh->indices.MeshStore::get("{$this->path}.workAreas").$exposures.MeshStore::get("{$this->path}.zones");
+    }
+
+    /**
+     * What the painter chose for the triangles of a print file: it outlives every computing. Where a triangle was split and
+     * its pieces chosen apart, the list has them in their order.
+     *
+     * @return array<int, list<int|null>>
+     */
+    public static function chosenOf(string $file): array
+    {
+        if (! MeshStore::has("{$file}.chosen")) {
+            return [];
+        }
+        $of = [];
+        $values = MeshStore::ints("{$file}.chosen");
+        for ($at = 0, $end = count($values); $at < $end; $at += $pieces + 1) {
+            $pieces = $values[$at];
+            $own = [];
+            for ($k = 1; $k <= $pieces; $k++) {
+                $own[] = $values[$at + $k] === self::NONE ? null : $values[$at + $k];
+            }
+            $of[] = $own;
+        }
+
+        return $of;
+    }
+
+    /** @param  list<int|null>  $chosen */
+    private function keepWithFiles(array $chosen): void
+    {
+        /** @var list<array{string, int}> $sources written by us */
+        $sources = json_decode(MeshStore::get("{$this->path}.sources"), true, 512, JSON_THROW_ON_ERROR);
+        $byTriangle = [];
+        $parentOf = $this->parentOf();
+        foreach ($chosen as $t => $area) {
+            $byTriangle[$parentOf === null ? $t : $parentOf[$t]][] = $area;
+        }
+        $first = 0;
+        foreach ($sources as [$file, $count]) {
+            $own = [];
+            for ($t = $first; $t < $first + $count; $t++) {
+                $own[] = $byTriangle[$t] ?? [];
+            }
+            self::putChosen($file, $own);
+            $first += $count;
+        }
+    }
+
+    /** @param  list<list<int|null>>  $chosen  by triangle of the file */
+    public static function putChosen(string $file, array $chosen): void
+    {
+        $values = [];
+        foreach ($chosen as $own) {
+            $values[] = count($own);
+            foreach ($own as $area) {
+                $values[] = $area ?? self::NONE;
+            }
+        }
+        if ($values !== []) {
+            MeshStore::putInts("{$file}.chosen", $values);
+        }
+    }
+
+    /** @return list<int>|null triangle of the files by measured triangle; null where they are the same */
+    public function parentOf(): ?array
+    {
+        return MeshStore::has("{$this->path}.parentOf") ? MeshStore::ints("{$this->path}.parentOf") : null;
+    }
+
+    public function forget(): void
+    {
+        MeshStore::forget($this->path);
+    }
+
+    private function isCoarse(): bool
+    {
+        return MeshStore::has("{$this->path}.full.pos");
+    }
+
+    /**
+     * @param  list<int>  $values  by measured triangle
+     * @return list<int> by working triangle
+     */
+    private function onWorking(array $values): array
+    {
+        return $this->isCoarse() ? array_map(static fn (int $t): int => $values[$t], MeshStore::ints("{$this->path}.triangleOf")) : $values;
+    }
+
+    /**
+     * The measured triangle that a working one was made of.
+     *
+     * @param  list<int>  $vertexOf
+     * @return list<int>
+     */
+    private static function triangles(TriangleMesh $work, TriangleMesh $full, array $vertexOf): array
+    {
+        $known = [];
+        $t = 0;
+        foreach ($full->chunks() as $corners) {
+            for ($i = 1, $n = count($corners); $i < $n; $i += 3, $t++) {
+                $known[self::key($vertexOf[$corners[$i]], $vertexOf[$corners[$i + 1]], $vertexOf[$corners[$i + 2]])] ??= $t;
+            }
+        }
+        $of = [];
+        foreach ($work->chunks() as $corners) {
+            for ($i = 1, $n = count($corners); $i < $n; $i += 3) {
+                $of[] = $known[self::key($corners[$i], $corners[$i + 1], $corners[$i + 2])] ?? 0;
+            }
+        }
+
+        return $of;
+    }
+
+    /** @return int the same for three vertices in any order: 21 bits each are enough for a working mesh */
+    private static function key(int $a, int $b, int $c): int
+    {
+        $least = min($a, $b, $c);
+        $most = max($a, $b, $c);
+
+        return ($least * 2_097_143 + ($a + $b + $c - $least - $most)) * 2_097_143 + $most;
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Adapters\Order;
+
+use App\Models\Brief\Figure;
+use Hyalin\InvalidInput;
+use Hyalin\Order\OrderPlanner;
+use Hyalin\Order\Plan\FigurePlan;
+use Hyalin\Order\PlannedOrder;
+use Hyalin\Order\Steps\Step;
+use Hyalin\Order\Steps\WorkSteps;
+
+/**
+ * The order a figure is painted in: the painter's own where there is one, the planned one otherwise.
+ */
+final readonly class FigureOrder
+{
+    private function __construct(public FigurePlan $plan, public PlannedOrder $order)
+    {
+    }
+
+    /** @throws InvalidInput when the figure cannot be built so, or rules run in a circle */
+    public static function of(Figure $figure): self
+    {
+        $plan = WorkPlan::of($figure);
+
+        return new self($plan, $figure->own_order === null ? OrderPlanner::plan($plan) : OrderPlanner::judge($plan, $figure->own_order));
+    }
+
+    /** @return list<Step> masks and peels as steps of their own */
+    public function steps(): array
+    {
+        return WorkSteps::of($this->plan, $this->order);
+    }
+
+    /** @return int|null longest minutes a mask that this step puts on may stay */
+    public function mostMinutes(Step $step): ?int
+    {
+        foreach ($this->order->masks as $mask) {
+            if ($step->id === "mask {$mask->step}") {
+                return $mask->mostHours * 60;
+            }
+        }
+
+        return null;
+    }
+}

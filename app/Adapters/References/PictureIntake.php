@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Adapters\References;
+
+use ErrorException;
+use Intervention\Image\Drivers\Gd\Driver;
+use Intervention\Image\ImageManager;
+use Throwable;
+
+/**
+ * A picture from outside, hostile until decoded: limited in bytes and pixels, judged by its content and not its name,
+ * turned upright by its EXIF orientation, and encoded anew, so that nothing but pixels is kept.
+ */
+final readonly class PictureIntake
+{
+    private const TYPES = [IMAGETYPE_JPEG => 'JPEG', IMAGETYPE_PNG => 'PNG', IMAGETYPE_WEBP => 'WebP'];
+
+    /**
+     * @param  bool  $blockGrid  it was JPEG and its pixels still lie on the grid of blocks they were compressed in
+     * @param  list<string>  $remarks  what the painter should know of the file
+     */
+    private function __construct(
+        public string $png,
+        public int $width,
+        public int $height,
+        public bool $blockGrid,
+        public array $remarks,
+    ) {
+    }
+
+    /**
+     * @param  string  $bytes  the file
+     *
+     * @throws UnreadablePicture naming what is wrong and what is allowed
+     */
+    public static function of(string $bytes, int $maxBytes, int $maxPixels, int $keptSide): self
+    {
+        if (strlen($bytes) > $maxBytes) {
+            throw UnreadablePicture::tooManyBytes(strlen($bytes), $maxBytes);
+        }
+        $size = @getimagesizefromstring($bytes);
+        if ($size === false || ! isset(self::TYPES[$size[2]])) {
+            throw UnreadablePicture::notAPicture();
+        }
+        [$width, $height, $type] = $size;
+        if ($width < 1 || $height < 1 || $width * $height > $maxPixels) {
+            throw UnreadablePicture::tooManyPixels($width, $height, $maxPixels);
+        }
+        self::refuseTruncated($bytes, $type);
+        self::refuseOtherKinds($bytes, $type, $size['channels'] ?? 3);
+
+        return self::encode($bytes, $keptSide, $type, $size['bits'] ?? 8);
+    }
+
+    /** Inks instead of lights, or several pictures in one: neither is a colour to be matched. */
+    private static function refuseOtherKinds(string $bytes, int $type, int $channels): void
+    {
+        if ($type === IMAGETYPE_JPEG && $channels === 4) {
+            throw UnreadablePicture::inks();
+        }
+        $moves = match ($type) {
+            IMAGETYPE_PNG => str_contains(substr($bytes, 0, 4096), 'acTL'),
+            IMAGETYPE_WEBP => str_contains(substr($bytes, 0, 64), 'ANIM'),
+            default => false,
+        };
+        if ($moves) {
+            throw UnreadablePicture::moves();
+        }
+    }
+
+    /** @return list<string> */
+    private static function remarks(string $bytes, int $bits): array
+    {
+        $remarks = [];
+        if ($bits > 8) {
+            $remarks[] = "It had {$bits} bits a channel and is kept with 8.";
+        }
+        $head = substr($bytes, 0, 65_536);
+        foreach (['Display P3' => 'Display P3', 'Adobe RGB' => 'Adobe RGB', 'ProPhoto' => 'ProPhoto RGB'] as $mark => $name) {
+            if (str_contains($head, $mark) || str_contains($head, implode("\0", str_split($mark)))) {
+                $remarks[] = "It names {$name} as its colour space and is read as sRGB: strong colours come out duller than they were.";
+            }
+        }
+
+        return $remarks;
+    }
+
+    private static function encode(string $bytes, int $keptSide, int $type, int $bits): self
+    {
+        try {
+            $image = self::strictly(static fn () => (new ImageManager(new Driver(), autoOrientation: true))->read($bytes));
+            [$width, $height] = [$image->width(), $image->height()];
+            $image->scaleDown($keptSide, $keptSide);
+            // Transparent pixels have no colour of their own: they are laid over white, as a viewer shows them.
+            $image->blendTransparency('ffffff');
+
+            return new self(
+                (string) $image->toPng(),
+                $image->width(),
+                $image->height(),
+                $type === IMAGETYPE_JPEG && [$width, $height] === [$image->width(), $image->height()],
+                self::remarks($bytes, $bits),
+            );
+        } catch (Throwable $e) {
+            throw UnreadablePicture::damaged($e);
+        }
+    }
+
+    /** A decoder fills what is missing of a cut-off file with grey: that would be sampled as if it were paint. */
+    private static function refuseTruncated(string $bytes, int $type): void
+    {
+        $whole = match ($type) {
+            IMAGETYPE_JPEG => str_contains(substr($bytes, -512), "\xFF\xD9"),
+            IMAGETYPE_PNG => str_contains(substr($bytes, -64), 'IEND'),
+            default => strlen($bytes) >= 8 + self::littleEndian(substr($bytes, 4, 4)),
+        };
+        if (! $whole) {
+            throw UnreadablePicture::truncated(self::TYPES[$type]);
+        }
+    }
+
+    private static function littleEndian(string $four): int
+    {
+        $read = strlen($four) === 4 ? unpack('V', $four) : false;
+
+        return is_array($read) && is_int($read[1] ?? null) ? $read[1] : PHP_INT_MAX;
+    }
+
+    /**
+     * Warnings of the decoder become exceptions.
+     *
+     * @template T
+     *
+     * @param  callable(): T  $decode
+     * @return T
+     */
+    private static function strictly(callable $decode): mixed
+    {
+        set_error_handler(static function (int $level, string $message): never {
+            throw new ErrorException($message, 0, $level);
+        });
+        try {
+            return $decode();
+        } finally {
+            restore_error_handler();
+        }
+    }
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Bench;
+
+use App\Actions\Bench\CalculatePaint;
+use App\Actions\Bench\PlanSteps;
+use App\Actions\Bench\StartRun;
+use App\Http\Props\Bench\PotNeedProps;
+use App\Http\Props\Bench\RunProps;
+use App\Http\Props\Brief\FigureProps;
+use App\Http\Props\Finish\RecipeVersionProps;
+use App\Http\Props\PotProps;
+use App\Models\Bench\BatchMode;
+use App\Models\Bench\Run;
+use App\Models\Brief\Figure;
+use App\Models\Finish\RecipeVersion;
+use App\Models\Painter;
+use App\Models\Shelf\Paint;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+
+/**
+ * Painting: runs, their steps, what was really used.
+ */
+final class BenchController
+{
+    public function index(Figure $figure, PlanSteps $plan): Response
+    {
+        return Inertia::render('bench/index', [
+            'figure' => FigureProps::of($figure, 'Bench'),
+            'runs' => array_values($figure->runs->map(static fn (Run $r) => RunProps::of($r))->all()),
+            'plannedSteps' => count($plan($figure)),
+            'versions' => array_values($figure->versions->map(static fn (RecipeVersion $v) => RecipeVersionProps::of($v))->all()),
+        ]);
+    }
+
+    /** @throws ValidationException when there is nothing to paint */
+    public function store(Request $request, Figure $figure, StartRun $start): RedirectResponse
+    {
+        $request->validate(['copies' => ['sometimes', 'integer', 'between:1,200'], 'mode' => ['sometimes', Rule::enum(BatchMode::class)]]);
+        $run = $start($figure, null, $request->has('copies') ? $request->integer('copies') : null, $request->enum('mode', BatchMode::class) ?? BatchMode::StepByStep) ?? throw ValidationException::withMessages([
+            'figure' => 'No area of this figure has a layer yet: build a finish first.',
+        ]);
+
+        return redirect()->route('runs.show', $run);
+    }
+
+    public function repeat(Request $request, Run $run, StartRun $start): RedirectResponse
+    {
+        $request->validate(['copies' => ['sometimes', 'integer', 'between:1,200']]);
+        $repeat = $start($run->figure()->firstOrFail(), $run->load('steps'), $request->has('copies') ? $request->integer('copies') : null);
+
+        return redirect()->route('runs.show', $repeat ?? $run);
+    }
+
+    public function show(Run $run, CalculatePaint $reckon, #[CurrentUser] Painter $painter): Response
+    {
+        return Inertia::render('bench/run', [
+            'figure' => FigureProps::of($run->figure()->firstOrFail(), 'Bench'),
+            'run' => RunProps::of($run),
+            // What runs out before the run is done.
+            'short' => array_values(array_map(static fn (PotNeedProps $p): string => $p->name, array_filter($reckon->pots(CalculatePaint::left($run)), static fn (PotNeedProps $p): bool => $p->missingMl > 0.0))),
+            'onMesh' => $run->figure()->firstOrFail()->lightStudy()->whereNotNull('result')->exists(),
+            'pots' => array_values($painter->paints->map(static fn (Paint $p) => PotProps::of($p))->all()),
+        ]);
+    }
+}

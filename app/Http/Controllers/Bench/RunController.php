@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Bench;
+
+use App\Actions\Bench\InsertStep;
+use App\Actions\Bench\TakePaintFromPots;
+use App\Actions\References\AddPicture;
+use App\Actions\SaveVersioned;
+use App\Http\Props\Bench\RunStepProps;
+use App\Http\Requests\Bench\RunStepRequest;
+use App\Models\Bench\Run;
+use App\Models\Bench\RunStep;
+use App\Models\Bench\RunStepState;
+use App\Models\Painter;
+use App\Models\References\Picture;
+use App\Models\References\PictureKind;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Validation\ValidationException;
+
+/**
+ * The record of a run: what really happened, stored the moment it happens.
+ */
+final class RunController
+{
+    public function updateStep(RunStepRequest $request, Run $run, RunStep $step, SaveVersioned $save, TakePaintFromPots $take, #[CurrentUser] Painter $painter): JsonResponse
+    {
+        $show = static fn (RunStep $s): RunStepProps => RunStepProps::one($s);
+        $save(
+            $painter->id,
+            $step,
+            $request->integer('version'),
+            $request->validated(),
+            static function (RunStep $step) use ($request, $painter, $take): void {
+                $request->applyTo($step, $painter);
+                $take($step);
+            },
+            $show,
+        );
+        $run->finished_at = $run->steps()->where('state', RunStepState::Open)->exists() ? null : ($run->finished_at ?? now());
+        $run->save();
+
+        return new JsonResponse($show($step));
+    }
+
+    /** @throws ValidationException when it stands nowhere, or says nothing */
+    public function insertStep(Request $request, Run $run, InsertStep $insert): JsonResponse
+    {
+        $request->validate([
+            'after' => ['required', 'integer', 'between:0,'.$run->steps()->count()],
+            'words' => ['required_without:againId', 'nullable', 'string', 'max:300'],
+            'minutes' => ['sometimes', 'integer', 'between:0,600'],
+            'againId' => ['sometimes', 'integer'],
+        ], ['words.required_without' => 'Say what is to be done.']);
+        $again = $request->filled('againId')
+            ? $run->steps()->find($request->integer('againId')) ?? throw ValidationException::withMessages(['againId' => 'This step is not of this run.'])
+            : null;
+        $step = $insert($run, $request->integer('after'), $request->string('words')->trim()->value(), $request->integer('minutes', $again->minutes ?? 10), $again);
+
+        return new JsonResponse(RunStepProps::one($step), JsonResponse::HTTP_CREATED);
+    }
+
+    /** @throws ValidationException when it is no picture */
+    public function photograph(Request $request, Run $run, RunStep $step, AddPicture $hang): JsonResponse
+    {
+        $file = $request->file('picture');
+        if (! $file instanceof UploadedFile || ! $file->isValid()) {
+            throw ValidationException::withMessages(['picture' => 'No picture arrived: it may be larger than this server takes. Nothing was added.']);
+        }
+        $figure = $run->figure()->firstOrFail();
+        $picture = $hang($figure, (string) $file->get(), "Run {$run->number}, step {$step->position}: {$step->area_name}", PictureKind::OwnPiece);
+        Picture::query()->whereKey($picture->id)->update(['run_step_id' => $step->id]);
+
+        return new JsonResponse(RunStepProps::one($step->refresh()), JsonResponse::HTTP_CREATED);
+    }
+}

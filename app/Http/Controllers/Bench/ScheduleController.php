@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Bench;
+
+use App\Actions\Bench\PlanSessions;
+use App\Adapters\Bench\BenchCalendar;
+use App\Adapters\Bench\BenchHours;
+use App\Adapters\Bench\FigureWork;
+use App\Http\Props\Bench\BenchExceptionProps;
+use App\Http\Props\Bench\BenchHourProps;
+use App\Http\Props\Bench\FigureChoiceProps;
+use App\Http\Props\Bench\ScheduleProps;
+use App\Models\Painter;
+use Hyalin\Bench\DryingAid;
+use Hyalin\InvalidInput;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response as PlainResponse;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+
+/**
+ * The painter's hours, and the work laid over them.
+ */
+final class ScheduleController
+{
+    public function show(#[CurrentUser] Painter $painter): Response
+    {
+        $schedule = $painter->schedule()->first();
+        $hours = BenchHours::of($painter);
+        $figures = [];
+        foreach ($painter->figures as $figure) {
+            $left = FigureWork::of($figure, $painter->drying_aid);
+            if ($left !== null) {
+                $figures[] = new FigureChoiceProps($figure->id, $figure->name, count($left->work->steps), $schedule === null || in_array($figure->id, $schedule->figure_ids, true));
+            }
+        }
+        $exceptions = $hours->exceptions;
+        ksort($exceptions);
+
+        return Inertia::render('evenings/index', [
+            'evenings' => $schedule === null ? null : ScheduleProps::of($schedule),
+            'hours' => array_map(static fn (array $h): BenchHourProps => new BenchHourProps($h['day'], $h['start'], $h['minutes']), $hours->pattern),
+            'exceptions' => array_map(static fn (string $date, ?array $e): BenchExceptionProps => new BenchExceptionProps($date, $e['start'] ?? null, $e['minutes'] ?? null), array_keys($exceptions), $exceptions),
+            'aid' => $painter->drying_aid,
+            'aids' => array_column(DryingAid::cases(), 'value'),
+            'timeZone' => $painter->time_zone,
+            'figures' => $figures,
+        ]);
+    }
+
+    /** @throws ValidationException when a time is none */
+    public function hours(Request $request, #[CurrentUser] Painter $painter): JsonResponse
+    {
+        $clock = 'regex:/^([01]\d|2[0-3]):[0-5]\d\z/';
+        $request->validate([
+            'hours' => ['sometimes', 'array', 'list', 'max:21'],
+            'hours.*.day' => ['required', 'integer', 'between:1,7'],
+            'hours.*.start' => ['required', 'string', $clock],
+            'hours.*.minutes' => ['required', 'integer', 'between:10,1200'],
+            'exceptions' => ['sometimes', 'array', 'list', 'max:400'],
+            'exceptions.*.date' => ['required', 'date_format:Y-m-d'],
+            'exceptions.*.start' => ['nullable', 'string', $clock],
+            'exceptions.*.minutes' => ['nullable', 'required_with:exceptions.*.start', 'integer', 'between:10,1200'],
+            'aid' => ['sometimes', Rule::enum(DryingAid::class)],
+            'timeZone' => ['sometimes', 'timezone:all'],
+        ], ['hours.*.start.regex' => 'A time is written as 19:30.', 'exceptions.*.start.regex' => 'A time is written as 19:30.']);
+        if ($request->has('hours')) {
+            $painter->bench_hours = array_map(static fn (Request $h): array => ['day' => $h->integer('day'), 'start' => $h->string('start')->value(), 'minutes' => $h->integer('minutes')], self::rows($request, 'hours'));
+        }
+        if ($request->has('exceptions')) {
+            $exceptions = [];
+            foreach (self::rows($request, 'exceptions') as $e) {
+                $exceptions[$e->string('date')->value()] = $e->filled('start') ? ['start' => $e->string('start')->value(), 'minutes' => $e->integer('minutes')] : null;
+            }
+            $painter->bench_exceptions = $exceptions;
+        }
+        $painter->drying_aid = $request->enum('aid', DryingAid::class) ?? $painter->drying_aid;
+        $painter->time_zone = $request->filled('timeZone') ? $request->string('timeZone')->value() : $painter->time_zone;
+        $painter->save();
+
+        return new JsonResponse(['message' => 'Kept.']);
+    }
+
+    /** @throws ValidationException when the work does not fit into the painter's hours, saying why */
+    public function lay(Request $request, PlanSessions $lay, #[CurrentUser] Painter $painter): JsonResponse
+    {
+        $request->validate(['figureIds' => ['required', 'array', 'list', 'max:50'], 'figureIds.*' => ['integer']]);
+        $figures = $painter->figures()->whereKey($request->array('figureIds'))->get();
+        try {
+            $schedule = $lay($painter, $figures, now()->toImmutable());
+        } catch (InvalidInput $e) {
+            throw ValidationException::withMessages(['figureIds' => ucfirst($e->getMessage())]);
+        }
+
+        return new JsonResponse($schedule === null ? null : ScheduleProps::of($schedule));
+    }
+
+    public function calendar(#[CurrentUser] Painter $painter): PlainResponse
+    {
+        $schedule = $painter->schedule()->first();
+        abort_if($schedule === null, 404, 'No evenings are laid yet.');
+
+        return new PlainResponse(BenchCalendar::of($schedule), 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => 'attachment; filename="bench.ics"']);
+    }
+
+    /** @return list<Request> each row of a list as typed input of its own */
+    private static function rows(Request $request, string $key): array
+    {
+        return array_values(array_map(static fn (mixed $row): Request => new Request(is_array($row) ? $row : []), $request->array($key)));
+    }
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Brief;
+
+use App\Http\Props\Brief\AreaProps;
+use App\Http\Props\Brief\FigureProps;
+use App\Http\Props\Brief\PartProps;
+use App\Http\Requests\Brief\AreaRequest;
+use App\Models\Brief\Area;
+use App\Models\Brief\Figure;
+use App\Models\Brief\Part;
+use App\Models\NextNumber;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Inertia\Inertia;
+use Inertia\Response;
+
+/**
+ * The first stage: the figure, its printed parts, the areas of paint on them.
+ */
+final class BriefController
+{
+    public function show(Figure $figure): Response
+    {
+        return Inertia::render('brief/index', [
+            'figure' => FigureProps::of($figure, 'Brief'),
+            'parts' => PartProps::allOf($figure),
+            'areas' => AreaProps::allOf($figure),
+        ]);
+    }
+
+    public function storePart(Request $request, Figure $figure): RedirectResponse
+    {
+        $request->validate(['name' => ['required', 'string', 'max:120']]);
+        $part = new Part(['name' => $request->string('name')->trim()->value()]);
+        $part->position = NextNumber::of($figure->parts(), 'position');
+        $figure->parts()->save($part);
+
+        return back();
+    }
+
+    public function destroyPart(Figure $figure, Part $part): RedirectResponse
+    {
+        $part->delete();
+
+        return back();
+    }
+
+    public function storeArea(AreaRequest $request, Figure $figure): RedirectResponse
+    {
+        $area = new Area($request->attributesOfArea());
+        $area->position = NextNumber::of($figure->areas(), 'position');
+        $figure->areas()->save($area);
+
+        return back();
+    }
+
+    public function updateArea(AreaRequest $request, Figure $figure, Area $area): RedirectResponse
+    {
+        $area->update($request->attributesOfArea());
+
+        return back();
+    }
+
+    public function destroyArea(Figure $figure, Area $area): RedirectResponse
+    {
+        DB::transaction(static fn () => $area->delete());
+
+        return back();
+    }
+}

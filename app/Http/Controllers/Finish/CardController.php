@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Finish;
+
+use App\Adapters\Finish\CardPdf;
+use App\Http\Props\Brief\FigureProps;
+use App\Http\Props\Finish\CardAreaProps;
+use App\Http\Props\Finish\WorkCardProps;
+use App\Http\Props\Light\LightProps;
+use App\Models\Brief\Figure;
+use Illuminate\Http\Response as PlainResponse;
+use Illuminate\Support\Str;
+use Inertia\Inertia;
+use Inertia\Response;
+
+/**
+ * The recipe on paper.
+ */
+final class CardController
+{
+    public function show(Figure $figure): Response
+    {
+        return Inertia::render('card/index', [
+            'figure' => FigureProps::of($figure, 'Finishes'),
+            'areas' => CardAreaProps::allOf($figure),
+            'work' => WorkCardProps::of($figure),
+            'stillUrl' => LightProps::stillUrl($figure),
+        ]);
+    }
+
+    public function pdf(Figure $figure, CardPdf $pdf): PlainResponse
+    {
+        return new PlainResponse($pdf->of($figure, CardAreaProps::allOf($figure), WorkCardProps::of($figure)), 200, [
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => 'inline; filename="'.Str::slug($figure->name).'.pdf"',
+        ]);
+    }
+}

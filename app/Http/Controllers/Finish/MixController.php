@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Finish;
+
+use App\Actions\Finish\SuggestForLayer;
+use App\Http\Props\Finish\MixAnswerProps;
+use App\Http\Props\Finish\MixSearchProps;
+use App\Http\Requests\Finish\MixFinderRequest;
+use App\Http\Requests\Finish\SuggestionsRequest;
+use App\Jobs\ProveMix;
+use App\Models\Brief\Area;
+use App\Models\Brief\Figure;
+use App\Models\Finish\MixSearchRecord as MixSearchRecord;
+use App\Models\Painter;
+use Hyalin\Mixing\ExhaustiveMixSearch;
+use Hyalin\Mixing\MixSearch;
+use Hyalin\Mixing\ZonesMixSearch;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Validation\ValidationException;
+
+/**
+ * The mix finder: an answer at once, and a proof on request.
+ */
+final class MixController
+{
+    public function find(MixFinderRequest $request, Figure $figure, Area $area, #[CurrentUser] Painter $painter): JsonResponse
+    {
+        $wanted = $request->mixRequest($figure, $area, $painter);
+        $answer = count($wanted->zones) > 1
+            ? ZonesMixSearch::find($wanted->optics, $wanted->zones)
+            : MixSearch::provingUpTo(config()->integer('hyalin.prove_at_once'))->find($wanted->optics, $wanted->task);
+
+        return new JsonResponse(MixAnswerProps::of(
+            $wanted,
+            $answer,
+            ExhaustiveMixSearch::size(count($wanted->pots), $wanted->task),
+        ));
+    }
+
+    /** Other coats, other undercoats, a ramp from the mix. */
+    public function advise(SuggestionsRequest $request, Figure $figure, Area $area, SuggestForLayer $advise, #[CurrentUser] Painter $painter): JsonResponse
+    {
+        $drafts = $request->drafts($painter);
+        if (! isset($drafts[$request->integer('index')])) {
+            throw ValidationException::withMessages(['index' => 'There is no such layer.']);
+        }
+        $hasTarget = $request->filled('targetHex') || $area->samples->firstWhere('zone', $request->zone()) !== null;
+
+        return new JsonResponse($advise(
+            $figure,
+            $area,
+            $painter,
+            $drafts,
+            $request->integer('index'),
+            $request->zone(),
+            $hasTarget ? $request->target($area) : null,
+            $request->contrast(),
+            $request->drift(),
+        ));
+    }
+
+    /** Starts a search to the end in the queue. */
+    public function prove(MixFinderRequest $request, Figure $figure, Area $area, #[CurrentUser] Painter $painter): JsonResponse
+    {
+        // Asked once here, so that a request that cannot be searched for is refused before it waits.
+        $request->mixRequest($figure, $area, $painter);
+        $search = new MixSearchRecord(['area_id' => $area->id, 'request' => $request->validated()]);
+        $search->painter_id = $painter->id;
+        $search->save();
+        ProveMix::dispatch($search);
+
+        return new JsonResponse(MixSearchProps::of($search), JsonResponse::HTTP_ACCEPTED);
+    }
+
+    public function progress(MixSearchRecord $mixSearch): JsonResponse
+    {
+        return new JsonResponse(MixSearchProps::of($mixSearch));
+    }
+
+    public function stop(MixSearchRecord $mixSearch): JsonResponse
+    {
+        $mixSearch->update(['stop_asked' => true]);
+
+        return new JsonResponse(MixSearchProps::of($mixSearch));
+    }
+}

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Finish;
+
+use App\Actions\Finish\ProposeFinishes;
+use App\Http\Props\Brief\AreaProps;
+use App\Http\Props\Brief\FigureProps;
+use App\Http\Props\Finish\ProposalSearchProps;
+use App\Http\Props\PotProps;
+use App\Jobs\ProposeFigure;
+use App\Models\Brief\Area;
+use App\Models\Brief\Figure;
+use App\Models\Finish\ProposalSearchRecord;
+use App\Models\Painter;
+use App\Models\Shelf\Paint;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Inertia\Inertia;
+use Inertia\Response;
+
+/**
+ * Finishes proposed for an area, or for the whole figure.
+ */
+final class ProposalController
+{
+    public function show(Figure $figure, #[CurrentUser] Painter $painter, ?Area $area = null): Response
+    {
+        return Inertia::render('proposals/index', [
+            'figure' => FigureProps::of($figure, 'Finishes'),
+            'areas' => AreaProps::allOf($figure),
+            'areaId' => $area?->exists ? $area->id : null,
+            'version' => $area?->exists ? $area->version : null,
+            'pots' => array_values($painter->paints->map(static fn (Paint $p) => PotProps::of($p))->all()),
+        ]);
+    }
+
+    public function find(Request $request, Figure $figure, Area $area, ProposeFinishes $propose, #[CurrentUser] Painter $painter): JsonResponse
+    {
+        $request->validate(['brushOnly' => ['sometimes', 'boolean'], 'only' => ['sometimes', 'nullable', 'array', 'list'], 'only.*' => ['integer']]);
+
+        return new JsonResponse($propose->forArea($figure, $area, $painter, $request->boolean('brushOnly'), self::only($request)));
+    }
+
+    public function oneMore(Request $request, Figure $figure, Area $area, ProposeFinishes $propose, #[CurrentUser] Painter $painter): JsonResponse
+    {
+        return new JsonResponse($propose->oneMorePot($figure, $area, $painter, $request->boolean('brushOnly')));
+    }
+
+    /** Starts a search for the whole figure in the queue. */
+    public function store(Request $request, Figure $figure, #[CurrentUser] Painter $painter): JsonResponse
+    {
+        $request->validate(['brushOnly' => ['sometimes', 'boolean'], 'mostPots' => ['nullable', 'integer', 'between:3,60'], 'only' => ['sometimes', 'nullable', 'array', 'list'], 'only.*' => ['integer']]);
+        $search = new ProposalSearchRecord(['figure_id' => $figure->id, 'request' => [
+            'brushOnly' => $request->boolean('brushOnly'),
+            'mostPots' => $request->filled('mostPots') ? $request->integer('mostPots') : null,
+            'only' => self::only($request),
+        ]]);
+        $search->painter_id = $painter->id;
+        $search->save();
+        ProposeFigure::dispatch($search);
+
+        return new JsonResponse(ProposalSearchProps::of($search), JsonResponse::HTTP_ACCEPTED);
+    }
+
+    /** @return list<int>|null ids of the pots to use; null for any */
+    private static function only(Request $request): ?array
+    {
+        return $request->filled('only') ? array_values(array_map(static fn (mixed $id): int => is_numeric($id) ? (int) $id : 0, $request->array('only'))) : null;
+    }
+
+    public function progress(ProposalSearchRecord $proposalSearch): JsonResponse
+    {
+        return new JsonResponse(ProposalSearchProps::of($proposalSearch));
+    }
+
+    public function stop(ProposalSearchRecord $proposalSearch): JsonResponse
+    {
+        $proposalSearch->update(['stop_asked' => true]);
+
+        return new JsonResponse(ProposalSearchProps::of($proposalSearch));
+    }
+}

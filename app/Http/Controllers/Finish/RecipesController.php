@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Finish;
+
+use App\Http\Props\Finish\RecipeProps;
+use App\Http\Props\PotProps;
+use App\Models\Brief\Area;
+use App\Models\Brief\Figure;
+use App\Models\Painter;
+use App\Models\Shelf\Paint;
+use Hyalin\Colour\Srgb;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Http\Request;
+use Inertia\Inertia;
+use Inertia\Response;
+
+/**
+ * The recipe book: every finish the painter has, found by colour, pot, figure or word.
+ */
+final class RecipesController
+{
+    public function index(Request $request, #[CurrentUser] Painter $painter): Response
+    {
+        $request->validate(['hex' => ['nullable', 'regex:/^#?[0-9a-fA-F]{6}\z/'], 'word' => ['nullable', 'string', 'max:80'], 'paintId' => ['nullable', 'integer'], 'figureId' => ['nullable', 'integer']]);
+        $hex = $request->filled('hex') ? '#'.ltrim($request->string('hex')->lower()->value(), '#') : null;
+        $wanted = $hex === null ? null : Srgb::hex($hex)->toXyz()->toLab();
+        $recipes = array_values(self::areas($request, $painter)->get()->map(static fn (Area $a): RecipeProps => RecipeProps::of($a, $wanted))->all());
+        if ($wanted !== null) {
+            usort($recipes, static fn (RecipeProps $p, RecipeProps $q): int => $p->difference <=> $q->difference);
+        }
+
+        return Inertia::render('recipes/index', [
+            'recipes' => $recipes,
+            'hex' => $hex,
+            'word' => $request->string('word')->value(),
+            'paintId' => $request->integer('paintId') ?: null,
+            'figureId' => $request->integer('figureId') ?: null,
+            'pots' => array_values($painter->paints->map(static fn (Paint $p) => PotProps::of($p))->all()),
+            'figures' => array_values($painter->figures->map(static fn (Figure $f): array => ['id' => $f->id, 'name' => $f->name])->all()),
+        ]);
+    }
+
+    /** @return Builder<Area> */
+    private static function areas(Request $request, Painter $painter): Builder
+    {
+        $word = '%'.addcslashes($request->string('word')->trim()->value(), '%_\\').'%';
+        $like = static fn (string $column): string => "{$column} like ? escape '\\'";
+
+        return Area::query()->whereHas('layers')->with(['layers.paints.paint', 'figure'])
+            ->whereHas('figure', static fn (Builder $q) => $q->where('painter_id', $painter->id)->when($request->filled('figureId'), static fn (Builder $f) => $f->whereKey($request->integer('figureId'))))
+            ->when($request->filled('paintId'), static fn (Builder $q) => $q->whereHas('layers.paints', static fn (Builder $p) => $p->where('paint_id', $request->integer('paintId'))))
+            ->when($request->filled('word'), static fn (Builder $q) => $q->where(static fn (Builder $any) => $any
+                ->whereRaw($like('areas.name'), [$word])->orWhereRaw($like('areas.wish'), [$word])
+                ->orWhereHas('figure', static fn (Builder $f) => $f->whereRaw($like('figures.name'), [$word]))
+                ->orWhereHas('layers', static fn (Builder $l) => $l->whereRaw($like('technique'), [$word])->orWhereRaw($like('note'), [$word]))
+                ->orWhereHas('layers.paints.paint', static fn (Builder $p) => $p->whereRaw($like('paints.name'), [$word]))))
+            ->orderBy('figure_id')->orderBy('position');
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Props\Home\HomePageProps;
+use App\Models\Painter;
+use Illuminate\Container\Attributes\CurrentUser;
+use Inertia\Inertia;
+use Inertia\Response;
+
+/**
+ * Home: what is in work, and what comes next for each.
+ */
+final class HomeController
+{
+    public function __invoke(#[CurrentUser] Painter $painter): Response
+    {
+        return Inertia::render('bench-door/index', ['page' => HomePageProps::of($painter)]);
+    }
+}

@@ -1,0 +1,189 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Light;
+
+use App\Actions\Light\CastGlow;
+use App\Actions\Light\CastSprays;
+use App\Actions\Light\ExportPaintedMesh;
+use App\Actions\Light\SaveView;
+use App\Actions\Light\UseMeasurements;
+use App\Adapters\Light\AssembledFigure;
+use App\Adapters\Light\StoredStudy;
+use App\Http\Props\Brief\FigureProps;
+use App\Http\Props\Light\LightProps;
+use App\Http\Props\Light\MeshProps;
+use App\Http\Requests\Light\CameraRule;
+use App\Jobs\ComputeLight;
+use App\Models\Brief\Area;
+use App\Models\Brief\Figure;
+use App\Models\Light\FigureMesh;
+use App\Models\Light\LightRecord;
+use Hyalin\Formats\Meshes\StlWriter;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response as PlainResponse;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Str;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+
+/**
+ * The printed mesh and the light on it.
+ */
+final class LightController
+{
+    public function show(Figure $figure): Response
+    {
+        return Inertia::render('light/index', [
+            'figure' => FigureProps::of($figure, 'Light'),
+            'meshes' => array_values($figure->meshes()->get()->map(static fn (FigureMesh $m) => MeshProps::of($m))->all()),
+            'parts' => array_values($figure->parts()->get()->map(static fn ($p): array => ['id' => $p->id, 'name' => $p->name])->all()),
+            'light' => LightProps::of($figure),
+        ]);
+    }
+
+    /** How it is sprayed; what needs new shadows is computed in the queue when the painter asks, the rest at once. */
+    public function settings(Request $request, Figure $figure, CastSprays $cast): JsonResponse
+    {
+        $sprays = implode(',', array_keys(LightRecord::ofFigure($figure)->directedSprays()));
+        $request->validate([
+            'up' => ['sometimes', Rule::in(LightRecord::sideNames())],
+            'front' => ['sometimes', Rule::in(LightRecord::sideNames())],
+            'heightMm' => ['sometimes', 'nullable', 'numeric', 'between:1,5000'],
+            'spray' => ['sometimes', "in:{$sprays}"],
+            'elevation' => ['sometimes', 'numeric', 'between:-90,90'],
+            'side' => ['sometimes', 'numeric', 'between:-180,180'],
+            'spread' => ['sometimes', 'numeric', 'between:0,90'],
+            'passes' => ['sometimes', 'integer', 'between:0,9'],
+        ]);
+        $light = LightRecord::ofFigure($figure);
+        $light->up = $request->has('up') ? $request->string('up')->value() : $light->up;
+        $light->front = $request->has('front') ? $request->string('front')->value() : $light->front;
+        if ($request->has('front') && $light->frontName() !== $light->front) {
+            throw ValidationException::withMessages(['front' => 'The front must lie across from up.']);
+        }
+        $light->height_mm = $request->has('heightMm') ? ($request->filled('heightMm') ? $request->float('heightMm') : null) : $light->height_mm;
+        if ($request->has('spray')) {
+            $name = $request->string('spray')->value();
+            $change = array_filter([
+                'elevation' => $request->has('elevation') ? $request->float('elevation') : null,
+                'side' => $request->has('side') ? $request->float('side') : null,
+                'spread' => $request->has('spread') ? $request->float('spread') : null,
+                'passes' => $request->has('passes') ? $request->integer('passes') : null,
+            ], static fn (float|int|null $v): bool => $v !== null);
+            $light->sprays = [...$light->sprays ?? [], $name => [...$light->sprays[$name] ?? [], ...$change]];
+        }
+        $light->save();
+        // What is stale is computed as a whole; what is not must follow, also what was set while it was stale.
+        if (! $light->isStale($figure)) {
+            $cast($light);
+        }
+
+        return new JsonResponse(LightProps::of($figure));
+    }
+
+    /** @throws ValidationException when there is no mesh */
+    public function compute(Figure $figure): JsonResponse
+    {
+        if (! $figure->meshes()->exists()) {
+            throw ValidationException::withMessages(['mesh' => 'Bring in a print file first: STL, OBJ or 3MF.']);
+        }
+        $light = LightRecord::ofFigure($figure);
+        $light->update(['state' => 'waiting', 'progress' => 0.0, 'stop_asked' => false, 'problem' => null]);
+        ComputeLight::dispatch($light, $figure->id);
+
+        return new JsonResponse(LightProps::of($figure), JsonResponse::HTTP_ACCEPTED);
+    }
+
+    /** The light for a view that stands beside other work. */
+    public function shown(Figure $figure): JsonResponse
+    {
+        return new JsonResponse(LightProps::of($figure));
+    }
+
+    public function progress(Figure $figure): JsonResponse
+    {
+        $light = LightRecord::ofFigure($figure);
+
+        return new JsonResponse(['state' => $light->state, 'progress' => $light->progress, 'problem' => $light->problem]);
+    }
+
+    public function stop(Figure $figure): JsonResponse
+    {
+        LightRecord::ofFigure($figure)->update(['stop_asked' => true]);
+
+        return new JsonResponse(['message' => 'It is being stopped.']);
+    }
+
+    /** The view's own format, described in docs/formats.md. */
+    public function data(Figure $figure): PlainResponse
+    {
+        $light = $figure->lightStudy()->first();
+        $study = $light === null || $light->result === null ? null : StoredStudy::of($light);
+        abort_if($light === null || $study === null, 404);
+
+        return new PlainResponse((string) gzencode($study->forView(array_keys($light->directedSprays())), 4), 200, ['Content-Type' => 'application/octet-stream', 'Content-Encoding' => 'gzip', 'Cache-Control' => 'private, max-age=3600']);
+    }
+
+    /** The figure put together, as a print file. */
+    public function stl(Figure $figure): PlainResponse
+    {
+        $assembly = AssembledFigure::of($figure, LightRecord::ofFigure($figure));
+        abort_if($assembly === null, 404, 'There is no print file yet.');
+
+        return self::download(StlWriter::write($assembly->mesh), $figure, 'stl');
+    }
+
+    /** The figure as it is finished: colour and exposure of every vertex. */
+    public function ply(Figure $figure, ExportPaintedMesh $painted): PlainResponse
+    {
+        $ply = $painted($figure, LightRecord::ofFigure($figure));
+        abort_if($ply === null, 404, 'No light is computed yet.');
+
+        return self::download($ply, $figure, 'ply');
+    }
+
+    private static function download(string $bytes, Figure $figure, string $ending): PlainResponse
+    {
+        return new PlainResponse($bytes, 200, ['Content-Type' => 'model/'.$ending, 'Content-Disposition' => 'attachment; filename="'.Str::slug($figure->name).".{$ending}\""]);
+    }
+
+    /** How an area that shines lights the rest: one byte a vertex. */
+    public function glow(Figure $figure, Area $area, CastGlow $glow): PlainResponse
+    {
+        $light = $figure->lightStudy()->first();
+        $bytes = $light === null || $light->path === null || $light->result === null ? null : $glow($light, $area->id);
+        abort_if($bytes === null, 404, 'The mesh shows nothing of this area yet.');
+
+        return new PlainResponse((string) gzencode($bytes, 4), 200, ['Content-Type' => 'application/octet-stream', 'Content-Encoding' => 'gzip']);
+    }
+
+    /** The measured areas and borders, for order and quantities. */
+    public function measures(Figure $figure, UseMeasurements $take): JsonResponse
+    {
+        return new JsonResponse(['message' => $take($figure)]);
+    }
+
+    /** From where the figure is looked at: with its picture, for the bench, the card and beside photos. */
+    public function look(Request $request, Figure $figure, SaveView $keep): JsonResponse
+    {
+        $request->validate([...CameraRule::rules('camera'), 'still' => ['nullable', 'file']]);
+        $still = $request->file('still');
+        $keep(LightRecord::ofFigure($figure), CameraRule::of($request->array('camera')), $still instanceof UploadedFile ? $still->getContent() : null);
+
+        return new JsonResponse(['message' => 'Kept: the bench, the comparison and the card look from here.']);
+    }
+
+    public function still(Figure $figure): PlainResponse
+    {
+        $path = $figure->lightStudy()->first()?->still;
+        abort_if($path === null, 404);
+
+        return new PlainResponse((string) Storage::disk('local')->get($path), 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=3600']);
+    }
+}

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Light;
+
+use App\Actions\Light\AssignArea;
+use App\Actions\Light\ProposeAreas;
+use App\Http\Props\Light\LightProps;
+use App\Http\Requests\Light\PointRule;
+use App\Models\Brief\Figure;
+use App\Models\Light\LightRecord;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
+
+/**
+ * Which part of the mesh is which area.
+ */
+final class LitAreasController
+{
+    /** @throws ValidationException when no light is computed yet, or the area is of another figure */
+    public function assign(Request $request, Figure $figure, AssignArea $assign): JsonResponse
+    {
+        $request->validate([
+            'at' => PointRule::LIST,
+            'at.*' => PointRule::EACH,
+            'tool' => ['required', Rule::in(['piece', 'crease', 'brush'])],
+            'size' => ['required', 'numeric', 'between:0.1,180'],
+            'areaId' => ['nullable', 'integer', self::own($figure)],
+        ]);
+        $assign(self::lit($figure), PointRule::of($request->array('at')), $request->string('tool')->value(), $request->float('size'), $request->integer('areaId'));
+
+        return new JsonResponse(LightProps::of($figure));
+    }
+
+    /**
+     * Everything that hangs together with the seeds is divided between them.
+     *
+     * @throws ValidationException
+     */
+    public function divide(Request $request, Figure $figure, AssignArea $assign): JsonResponse
+    {
+        $request->validate([
+            'seeds' => ['required', 'array', 'list', 'between:2,60'],
+            'seeds.*.at' => PointRule::LIST,
+            'seeds.*.at.*' => PointRule::EACH,
+            'seeds.*.areaId' => ['required', 'integer', self::own($figure)],
+        ]);
+        $seeds = [];
+        foreach ($request->array('seeds') as $seed) {
+            if (is_array($seed) && is_array($seed['at'] ?? null) && is_numeric($seed['areaId'] ?? null)) {
+                $seeds[] = [PointRule::of($seed['at']), (int) $seed['areaId']];
+            }
+        }
+        if ($seeds !== []) {
+            $assign->divide(self::lit($figure), $seeds);
+        }
+
+        return new JsonResponse(LightProps::of($figure));
+    }
+
+    /** A first proposal: what is no area yet becomes areas of the brief. */
+    public function propose(Figure $figure, ProposeAreas $propose): JsonResponse
+    {
+        if ($propose($figure, self::lit($figure)) === 0) {
+            throw ValidationException::withMessages(['areas' => 'Nothing large enough is left without an area. Small places are given away by brush.']);
+        }
+
+        return new JsonResponse(LightProps::of($figure));
+    }
+
+    private static function own(Figure $figure): mixed
+    {
+        return Rule::exists('areas', 'id')->where('figure_id', $figure->id);
+    }
+
+    /** @throws ValidationException when no light is computed yet */
+    private static function lit(Figure $figure): LightRecord
+    {
+        $light = LightRecord::ofFigure($figure);
+
+        return $light->path === null || $light->result === null ? throw ValidationException::withMessages(['at' => 'Compute the light first.']) : $light;
+    }
+}

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Order;
+
+use App\Actions\Order\ApplyTemplate;
+use App\Models\Brief\Area;
+use App\Models\Brief\Boundary;
+use App\Models\Brief\Figure;
+use App\Models\Brief\Joint;
+use App\Models\Brief\Part;
+use Hyalin\Order\Plan\PrintProcess;
+use Hyalin\Order\Plan\Reach;
+use Hyalin\Order\Plan\Seam;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
+
+/**
+ * The figure as it is built: parts, joints, where areas lie and meet.
+ */
+final class BuildController
+{
+    public function template(Request $request, Figure $figure, ApplyTemplate $apply): JsonResponse
+    {
+        $request->validate(['template' => ['required', Rule::in(ApplyTemplate::names())]]);
+        $apply($figure, $request->string('template')->value());
+
+        return new JsonResponse(['message' => 'Parts, areas, joints and boundaries were added.'], JsonResponse::HTTP_CREATED);
+    }
+
+    public function updatePart(Request $request, Figure $figure, Part $part): JsonResponse
+    {
+        $request->validate(['process' => ['sometimes', Rule::enum(PrintProcess::class)], 'isBase' => ['sometimes', 'boolean'], 'isFiddly' => ['sometimes', 'boolean'], 'attachments' => ['sometimes', 'nullable', 'string', 'max:120']]);
+        $part->process = $request->enum('process', PrintProcess::class) ?? $part->process;
+        $part->is_base = $request->boolean('isBase', $part->is_base);
+        $part->is_fiddly = $request->boolean('isFiddly', $part->is_fiddly);
+        $part->attachments = $request->has('attachments') ? ($request->string('attachments')->trim()->value() ?: null) : $part->attachments;
+        $part->save();
+
+        return new JsonResponse(['message' => 'Kept.']);
+    }
+
+    public function updateArea(Request $request, Figure $figure, Area $area): JsonResponse
+    {
+        $request->validate(['depth' => ['sometimes', 'integer', 'between:0,9'], 'squareCm' => ['sometimes', 'nullable', 'numeric', 'gt:0', 'max:10000'], 'isHidden' => ['sometimes', 'boolean'], 'reach' => ['sometimes', Rule::enum(Reach::class)]]);
+        $area->depth = $request->integer('depth', $area->depth);
+        $area->square_cm = $request->has('squareCm') ? ($request->filled('squareCm') ? $request->float('squareCm') : null) : $area->square_cm;
+        $area->is_hidden = $request->boolean('isHidden', $area->is_hidden);
+        $area->reach = $request->enum('reach', Reach::class) ?? $area->reach;
+        $area->save();
+
+        return new JsonResponse(['message' => 'Kept.']);
+    }
+
+    /** @throws ValidationException when a part is joined with itself, or the two are joined already */
+    public function storeJoint(Request $request, Figure $figure): JsonResponse
+    {
+        $own = Rule::exists('parts', 'id')->where('figure_id', $figure->id);
+        $request->validate([
+            'partId' => ['required', 'integer', $own],
+            'otherId' => ['required', 'integer', 'different:partId', $own],
+            'seam' => ['sometimes', Rule::enum(Seam::class)],
+            'hides' => ['sometimes', 'array', 'list'],
+            'hides.*' => ['integer', Rule::exists('areas', 'id')->where('figure_id', $figure->id)],
+        ], ['otherId.different' => 'A part cannot be joined with itself.']);
+        [$a, $b] = [$request->integer('partId'), $request->integer('otherId')];
+        if ($figure->joints()->where(static fn ($q) => $q->where(['part_id' => $a, 'other_id' => $b])->orWhere(['part_id' => $b, 'other_id' => $a]))->exists()) {
+            throw ValidationException::withMessages(['otherId' => 'These two are joined already.']);
+        }
+        $joint = $figure->joints()->create(['part_id' => $a, 'other_id' => $b, 'hides' => $request->array('hides') ?: null, 'seam' => $request->enum('seam', Seam::class) ?? Seam::Clean]);
+
+        return new JsonResponse(['id' => $joint->id], JsonResponse::HTTP_CREATED);
+    }
+
+    public function destroyJoint(Figure $figure, Joint $joint): JsonResponse
+    {
+        $joint->delete();
+
+        return new JsonResponse(['message' => 'The joint was removed.']);
+    }
+
+    /** @throws ValidationException when an area meets itself, or the two have a boundary that differs */
+    public function storeBoundary(Request $request, Figure $figure): JsonResponse
+    {
+        $own = Rule::exists('areas', 'id')->where('figure_id', $figure->id);
+        $request->validate([
+            'areaId' => ['required', 'integer', $own],
+            'otherId' => ['required', 'integer', 'different:areaId', $own],
+            'mm' => ['required', 'numeric', 'gt:0', 'max:10000'],
+            'isCurved' => ['sometimes', 'boolean'],
+        ], ['otherId.different' => 'An area has no boundary with itself.']);
+        [$a, $b] = [$request->integer('areaId'), $request->integer('otherId')];
+        $known = $figure->boundaries()->where(static fn ($q) => $q->where(['area_id' => $a, 'other_id' => $b])->orWhere(['area_id' => $b, 'other_id' => $a]))->first();
+        if ($known !== null) {
+            throw ValidationException::withMessages(['mm' => "These two meet along {$known->mm} mm already: remove that boundary first."]);
+        }
+        $boundary = $figure->boundaries()->create(['area_id' => $a, 'other_id' => $b, 'mm' => $request->float('mm'), 'is_curved' => $request->boolean('isCurved', true)]);
+
+        return new JsonResponse(['id' => $boundary->id], JsonResponse::HTTP_CREATED);
+    }
+
+    public function destroyBoundary(Figure $figure, Boundary $boundary): JsonResponse
+    {
+        $boundary->delete();
+
+        return new JsonResponse(['message' => 'The boundary was removed.']);
+    }
+}

@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Order;
+
+use App\Adapters\Order\WorkPlan;
+use App\Http\Props\Brief\FigureProps;
+use App\Http\Props\Order\ApproachPairProps;
+use App\Http\Props\Order\BuildProps;
+use App\Http\Props\Order\OrderProps;
+use App\Models\Brief\Figure;
+use App\Models\Order\OwnRule;
+use App\Models\Painter;
+use Hyalin\InvalidInput;
+use Hyalin\Order\OrderPlanner;
+use Hyalin\Order\Plan\Approach;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+
+/**
+ * The order of work: planned, judged, the painter's own.
+ */
+final class OrderController
+{
+    public function show(Figure $figure, #[CurrentUser] Painter $painter): Response
+    {
+        $problem = $planned = $own = null;
+        try {
+            $plan = WorkPlan::of($figure);
+            $planned = OrderProps::of($figure, $plan, OrderPlanner::plan($plan));
+            $own = $figure->own_order === null ? null : OrderProps::of($figure, $plan, OrderPlanner::judge($plan, $figure->own_order));
+        } catch (InvalidInput $e) {
+            $problem = ucfirst($e->getMessage()).'.';
+        }
+
+        return Inertia::render('order/index', [
+            'figure' => FigureProps::of($figure, 'Order'),
+            'planned' => $planned,
+            'own' => $own,
+            'problem' => $problem,
+            'build' => BuildProps::of($figure),
+            'schools' => array_map(static fn (array $pair): ApproachPairProps => new ApproachPairProps($pair[0]->value, $pair[1]->value, in_array($pair[1]->value, $painter->schools ?? [], true)), Approach::pairs()),
+        ]);
+    }
+
+    /** What another order would cost and break; nothing is saved. */
+    public function judge(Request $request, Figure $figure): JsonResponse
+    {
+        return new JsonResponse($this->judged($figure, self::ids($request)));
+    }
+
+    /** Keeps an order of one's own, or goes back to the planned one. */
+    public function update(Request $request, Figure $figure): JsonResponse
+    {
+        $ids = $request->input('steps') === null ? null : self::ids($request);
+        $judged = $ids === null ? null : $this->judged($figure, $ids);
+        $figure->update(['own_order' => $ids]);
+
+        return new JsonResponse($judged);
+    }
+
+    /** The schools belong to the painter: they count for every figure. */
+    public function schools(Request $request, #[CurrentUser] Painter $painter): JsonResponse
+    {
+        $others = array_map(static fn (array $pair): string => $pair[1]->value, Approach::pairs());
+        $request->validate(['schools' => ['present', 'array', 'list'], 'schools.*' => ['string', Rule::in($others)]]);
+        $painter->update(['schools' => array_values(array_unique(array_filter($request->array('schools'), is_string(...))))]);
+
+        return new JsonResponse(['message' => 'Kept.']);
+    }
+
+    /** @throws ValidationException when it runs against the others in a circle, or names no step */
+    public function storeRule(Request $request, Figure $figure): JsonResponse
+    {
+        $request->validate([
+            'before' => ['required', 'string', 'max:80', 'different:after'],
+            'after' => ['required', 'string', 'max:80'],
+            'weight' => ['nullable', 'numeric', 'between:0,600'],
+            'reason' => ['required', 'string', 'max:200'],
+        ], ['before.different' => 'A step cannot come before itself.']);
+        $rule = new OwnRule([
+            'before' => $request->string('before')->value(),
+            'after' => $request->string('after')->value(),
+            'weight' => $request->filled('weight') ? $request->float('weight') : null,
+            'reason' => $request->string('reason')->trim()->value(),
+        ]);
+        $figure->ownRules()->save($rule);
+        try {
+            OrderPlanner::plan(WorkPlan::of($figure));
+        } catch (InvalidInput $e) {
+            $rule->delete();
+            throw ValidationException::withMessages(['before' => ucfirst($e->getMessage()).'. The rule was not kept.']);
+        }
+
+        return new JsonResponse(['id' => $rule->id], JsonResponse::HTTP_CREATED);
+    }
+
+    public function destroyRule(Figure $figure, OwnRule $ownRule): JsonResponse
+    {
+        $ownRule->delete();
+
+        return new JsonResponse(['message' => 'The rule was dropped.']);
+    }
+
+    /** @param  list<string>  $ids */
+    private function judged(Figure $figure, array $ids): OrderProps
+    {
+        try {
+            $plan = WorkPlan::of($figure);
+
+            return OrderProps::of($figure, $plan, OrderPlanner::judge($plan, $ids));
+        } catch (InvalidInput $e) {
+            throw ValidationException::withMessages(['steps' => ucfirst($e->getMessage()).'.']);
+        }
+    }
+
+    /** @return list<string> */
+    private static function ids(Request $request): array
+    {
+        $request->validate(['steps' => ['required', 'array', 'list', 'max:400'], 'steps.*' => ['string', 'max:80']]);
+
+        return array_values(array_filter($request->array('steps'), is_string(...)));
+    }
+}

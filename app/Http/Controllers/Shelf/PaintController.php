@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Shelf;
+
+use App\Actions\SaveVersioned;
+use App\Actions\Shelf\EstimatePaint;
+use App\Http\Props\Shelf\GamutPageProps;
+use App\Http\Props\Shelf\PaintProps;
+use App\Http\Props\Shelf\ShelfPageProps;
+use App\Http\Requests\Shelf\PaintRequest;
+use App\Models\NextNumber;
+use App\Models\Painter;
+use App\Models\Shelf\Paint;
+use Hyalin\Optics\Hiding;
+use Hyalin\Optics\OpticsQuality;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Inertia\Inertia;
+use Inertia\Response;
+
+final class PaintController
+{
+    public function index(#[CurrentUser] Painter $painter): Response
+    {
+        return Inertia::render('shelf/index', ['page' => ShelfPageProps::of($painter)]);
+    }
+
+    /** The shelf as it opens over a stage. */
+    public function list(#[CurrentUser] Painter $painter): JsonResponse
+    {
+        return new JsonResponse(ShelfPageProps::of($painter)->paints);
+    }
+
+    /** What the shelf reaches, lacks, and has twice. */
+    public function reach(#[CurrentUser] Painter $painter): Response
+    {
+        return Inertia::render('shelf/reach', ['page' => GamutPageProps::of($painter)]);
+    }
+
+    /** The swatches a pot would have, while it is being described. */
+    public function estimate(PaintRequest $request, EstimatePaint $estimate): JsonResponse
+    {
+        $optics = $estimate($request->string('thickHex')->value(), $request->opacity(), $request->strength());
+
+        return new JsonResponse([
+            'overBlack' => PaintProps::coatOver($optics, 0.0),
+            'overWhite' => PaintProps::coatOver($optics, 1.0),
+            'coatsToHide' => Hiding::coatsToHide($optics),
+        ]);
+    }
+
+    public function store(PaintRequest $request, EstimatePaint $estimate, #[CurrentUser] Painter $painter): JsonResponse
+    {
+        $paint = new Paint($request->attributesOfPaint());
+        $paint->painter_id = $painter->id;
+        $paint->position = NextNumber::of($painter->paints(), 'position');
+        $this->giveOptics($paint, $estimate);
+        $paint->save();
+
+        return new JsonResponse(PaintProps::of($paint), JsonResponse::HTTP_CREATED);
+    }
+
+    public function update(
+        PaintRequest $request,
+        Paint $paint,
+        EstimatePaint $estimate,
+        SaveVersioned $save,
+        #[CurrentUser] Painter $painter,
+    ): JsonResponse {
+        $save(
+            $painter->id,
+            $paint,
+            $request->integer('version'),
+            $request->validated(),
+            function (Paint $paint) use ($request, $estimate): void {
+                $paint->fill($request->attributesOfPaint());
+                // A measured pot keeps its K and S: its name or level may change, not what was read.
+                if ($paint->quality === OpticsQuality::Estimated) {
+                    $this->giveOptics($paint, $estimate);
+                }
+            },
+            PaintProps::of(...),
+        );
+
+        return new JsonResponse(PaintProps::of($paint));
+    }
+
+    public function destroy(Paint $paint): JsonResponse
+    {
+        $paint->delete();
+
+        return new JsonResponse(['message' => "{$paint->name} was taken off the shelf. Recipes that use it keep it as it was."]);
+    }
+
+    public function restore(Paint $paint): JsonResponse
+    {
+        $paint->restore();
+
+        return new JsonResponse(PaintProps::of($paint));
+    }
+
+    private function giveOptics(Paint $paint, EstimatePaint $estimate): void
+    {
+        $optics = $estimate($paint->thick_hex, $paint->opacity, $paint->strength);
+        $paint->absorption = $optics->k;
+        $paint->scattering = $optics->s;
+        $paint->quality = $optics->quality;
+    }
+}

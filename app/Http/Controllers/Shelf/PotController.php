@@ -1,0 +1,197 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Shelf;
+
+use App\Actions\SaveVersioned;
+use App\Actions\Shelf\MeasurePot;
+use App\Devices\Booth;
+use App\Devices\Camera;
+use App\Devices\ColourReader;
+use App\Devices\Swatch;
+use App\Http\Props\ColourProps;
+use App\Http\Props\PotProps;
+use App\Http\Props\Shelf\CurvesProps;
+use App\Http\Props\Shelf\FactProps;
+use App\Http\Props\Shelf\MeasurementProps;
+use App\Http\Props\Shelf\PaintProps;
+use App\Http\Props\Shelf\ReadingProps;
+use App\Http\Requests\Shelf\CardPhotoRequest;
+use App\Http\Requests\Shelf\MeasureRequest;
+use App\Http\Requests\Shelf\ShelfFileRequest;
+use App\Models\Painter;
+use App\Models\Shelf\Paint;
+use Hyalin\Colour\Illuminant;
+use Hyalin\Colour\SpectralRecovery;
+use Hyalin\Colour\SpectralSum;
+use Hyalin\Colour\Srgb;
+use Hyalin\Formats\Cgats;
+use Hyalin\InvalidInput;
+use Hyalin\Optics\Sheen;
+use Hyalin\Optics\Surface;
+use Hyalin\Pot\PotKind;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+use Symfony\Component\HttpFoundation\Response as PlainResponse;
+
+/**
+ * A pot's own page, and the swatch table it is measured at.
+ */
+final class PotController
+{
+    public function show(Paint $paint, #[CurrentUser] Painter $painter): Response
+    {
+        $whites = $painter->paints->filter(static fn (Paint $p): bool => $p->id !== $paint->id
+            && $p->kind === PotKind::Acrylic
+            && Srgb::hex($p->thick_hex)->toXyz()->toLab()->lightness > 90);
+
+        return Inertia::render('pots/show', [
+            'pot' => PaintProps::of($paint),
+            'curves' => CurvesProps::of($paint->optics()),
+            'facts' => FactProps::of($paint),
+            'whites' => array_values($whites->map(static fn (Paint $p) => PotProps::of($p))->all()),
+        ]);
+    }
+
+    /** One swatch under the reader. */
+    public function read(Request $request, Paint $paint, Swatch $swatch, ColourReader $reader, #[CurrentUser] Painter $painter): JsonResponse
+    {
+        $white = $this->white($painter, $request->integer('whiteId'));
+        if ($swatch === Swatch::Tint && $white === null) {
+            throw ValidationException::withMessages(['whiteId' => 'Say which white the tint is mixed with.']);
+        }
+
+        return new JsonResponse(ReadingProps::of($swatch, $reader->read($paint, $swatch, $white)));
+    }
+
+    /** A swatch described by a colour: as good as the eye and the screen it was compared on. */
+    public function typed(Request $request, Paint $paint, Swatch $swatch): JsonResponse
+    {
+        $request->validate(['hex' => ['required', 'regex:/^#[0-9a-f]{6}\z/i']], ['hex.regex' => 'The colour must be of the form #rrggbb.']);
+        try {
+            return new JsonResponse(ReadingProps::of($swatch, SpectralRecovery::of(Srgb::hex($request->string('hex')->lower()->value())->toXyz())));
+        } catch (InvalidInput $e) {
+            throw ValidationException::withMessages(['hex' => ucfirst($e->getMessage()).'.']);
+        }
+    }
+
+    /**
+     * Readings from a CGATS file: each row goes to the swatch whose name it bears.
+     *
+     * @throws ValidationException naming line and column, or that no row is for a swatch
+     */
+    public function file(ShelfFileRequest $request, Paint $paint): JsonResponse
+    {
+        $names = ['black card' => Swatch::BlackCard, 'white card' => Swatch::WhiteCard, 'over black' => Swatch::OverBlack, 'over white' => Swatch::OverWhite, 'thick' => Swatch::Thick, 'tint' => Swatch::Tint];
+        $found = [];
+        try {
+            foreach (Cgats::read($request->text())->spectra() as [, $name, $spectrum]) {
+                foreach ($names as $words => $swatch) {
+                    if (str_contains(strtolower($name), $words)) {
+                        $found[$swatch->value] = ReadingProps::of($swatch, $spectrum);
+                    }
+                }
+            }
+        } catch (InvalidInput $e) {
+            throw ValidationException::withMessages(['file' => ucfirst($e->getMessage()).'.']);
+        }
+
+        return $found === []
+            ? throw ValidationException::withMessages(['file' => 'No row is named after a swatch: '.implode(', ', array_keys($names)).'.'])
+            : new JsonResponse(array_values($found));
+    }
+
+    /**
+     * Readings from a photo of the test card, neutralised on the grey that lies in it: three numbers a swatch, so its
+     * spectrum is a likely one and not the measured one.
+     *
+     * @throws ValidationException when it is no picture, or what is said to be grey is not
+     */
+    public function photo(CardPhotoRequest $request, Paint $paint): JsonResponse
+    {
+        try {
+            $readings = [];
+            foreach ($request->colours() as $swatch => $colour) {
+                $readings[] = ReadingProps::of(Swatch::from($swatch), SpectralRecovery::of($colour->toXyz()));
+            }
+        } catch (InvalidInput $e) {
+            throw ValidationException::withMessages(['photo' => ucfirst($e->getMessage()).'.']);
+        }
+
+        return new JsonResponse($readings);
+    }
+
+    /** A photo of this pot's test card by the simulated camera. */
+    public function cardPhoto(Paint $paint, Camera $camera): PlainResponse
+    {
+        return new PlainResponse($camera->card($paint, new Booth), 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'no-store']);
+    }
+
+    /** What the readings say; kept when asked. */
+    public function measure(
+        MeasureRequest $request,
+        Paint $paint,
+        MeasurePot $measure,
+        SaveVersioned $save,
+        ColourReader $reader,
+        #[CurrentUser] Painter $painter,
+    ): JsonResponse {
+        $readings = $request->readings();
+        $white = $this->white($painter, $request->integer('whiteId'));
+        $measured = $measure($paint, $readings, $request->noise($reader), $white);
+        $answer = MeasurementProps::of($paint, $measured, $white);
+        if ($request->boolean('keep')) {
+            $save(
+                $painter->id,
+                $paint,
+                $request->integer('version'),
+                $request->validated(),
+                static function (Paint $paint) use ($measured, $request): void {
+                    $paint->absorption = $measured->optics->k;
+                    $paint->scattering = $measured->optics->s;
+                    $paint->quality = $measured->optics->quality;
+                    $seen = Surface::of(Sheen::Gloss)->seen($measured->optics->masstone());
+                    $paint->thick_hex = ColourProps::of(SpectralSum::under(Illuminant::D65)->xyz($seen)->toLab())->hex;
+                    $paint->readings = ['source' => $request->string('source')->value(), 'whiteId' => $request->integer('whiteId') ?: null, 'values' => $request->array('readings')];
+                },
+                PaintProps::of(...),
+            );
+        }
+
+        return new JsonResponse(['measurement' => $answer, 'pot' => PaintProps::of($paint)]);
+    }
+
+    /** What the painter says of the pot; an empty value goes back to the default of its kind. */
+    public function facts(Request $request, Paint $paint): JsonResponse
+    {
+        $request->validate([
+            'chemistry' => ['nullable', 'string', 'max:60'],
+            'density' => ['nullable', 'numeric', 'between:0.2,5'],
+            'sizeMl' => ['nullable', 'numeric', 'between:1,5000'],
+            'price' => ['nullable', 'numeric', 'between:0,10000'],
+            'dryingMinutes' => ['nullable', 'integer', 'between:0,20160'],
+            'pressurePsi' => ['nullable', 'numeric', 'between:1,100'],
+            'thinner' => ['nullable', 'numeric', 'between:0,20'],
+            'cleaner' => ['nullable', 'string', 'max:60'],
+        ]);
+        $facts = $paint->facts ?? [];
+        foreach (FactProps::of($paint) as $fact) {
+            if ($request->has($fact->key)) {
+                $facts[$fact->key] = $request->input($fact->key);
+            }
+        }
+        $paint->update(['facts' => array_filter($facts, static fn (mixed $v): bool => $v !== null && $v !== '') ?: null]);
+
+        return new JsonResponse(FactProps::of($paint));
+    }
+
+    private function white(Painter $painter, int $id): ?Paint
+    {
+        return $id === 0 ? null : $painter->paints()->find($id);
+    }
+}

@@ -1,0 +1,163 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props\Bench;
+
+use App\Http\Props\DropsProps;
+use App\Models\Bench\RunStep;
+use App\Models\Bench\RunStepState;
+use App\Models\References\Picture;
+use App\Models\Shelf\Paint;
+use Hyalin\Finish\Technique;
+use Hyalin\Finish\Zone;
+use Hyalin\Order\Steps\StepKind;
+
+/**
+ * A step at the bench.
+ */
+final readonly class RunStepProps
+{
+    /**
+     * @param  Technique|null  $technique  null for work without paint
+     * @param  string  $title  technique or kind of work
+     * @param  string  $instruction  what to do, in a painter's words
+     * @param  list<int>  $partIds
+     * @param  list<int>  $areaIds
+     * @param  list<Zone>  $zones
+     * @param  list<DropsProps>  $plannedMix
+     * @param  array<string, string>  $plannedColours  hex by zone, recess to edge
+     * @param  int  $minutes  at the bench: an estimate
+     * @param  list<DropsProps>|null  $usedMix  null while it was used as planned or is not done
+     * @param  string|null  $doneAt  ISO 8601
+     * @param  string|null  $lastTime  what was noted at this step the last time it was done
+     * @param  list<string>  $cautions
+     * @param  int|null  $pressurePsi  for what is sprayed
+     * @param  int|null  $mostMinutes  that a mask may stay on
+     * @param  list<StepPhotoProps>  $photos
+     * @param  int|null  $copy  which figure of a batch; null for all
+     */
+    public function __construct(
+        public int $id,
+        public int $position,
+        public ?string $stepKey,
+        public StepKind $kind,
+        public ?string $partName,
+        public string $areaName,
+        public array $partIds,
+        public array $areaIds,
+        public ?Technique $technique,
+        public string $title,
+        public string $instruction,
+        public array $zones,
+        public float $thinner,
+        public int $coats,
+        public array $plannedMix,
+        public array $plannedColours,
+        public int $minutes,
+        public ?int $usedMinutes,
+        public int $dryingMinutes,
+        public ?int $mostMinutes,
+        public RunStepState $state,
+        public ?array $usedMix,
+        public ?int $usedCoats,
+        public ?int $usedDrops,
+        public ?StepNeedProps $need,
+        public ?string $note,
+        public ?string $skipReason,
+        public ?string $doneAt,
+        public ?string $lastTime,
+        public array $cautions,
+        public ?string $tool,
+        public ?int $pressurePsi,
+        public array $photos,
+        public bool $isInserted,
+        public ?int $copy,
+        public int $version,
+    ) {
+    }
+
+    /** A step by itself, after it was changed. */
+    public static function one(RunStep $step): self
+    {
+        $step->load(['run.figure', 'repeats', 'pictures']);
+
+        return self::of($step, self::pots([$step]), RunProps::lessons($step->run)[$step->id] ?? null);
+    }
+
+    /**
+     * @param  array<int, Paint>  $pots  by id
+     */
+    public static function of(RunStep $step, array $pots, ?string $lastTime): self
+    {
+        return new self(
+            $step->id,
+            $step->position,
+            $step->step_key,
+            $step->kind,
+            $step->part_name,
+            $step->area_name,
+            $step->part_ids ?? [],
+            $step->area_ids ?? [],
+            $step->technique,
+            $step->title(),
+            $step->technique?->instruction() ?? (string) $step->words,
+            $step->zones,
+            $step->thinner,
+            $step->coats,
+            DropsProps::recorded($step->planned_mix),
+            $step->planned_colours,
+            $step->minutes,
+            $step->used_minutes,
+            $step->drying_minutes,
+            $step->most_minutes,
+            $step->state,
+            $step->used_mix === null ? null : DropsProps::recorded($step->used_mix),
+            $step->used_coats,
+            $step->used_drops,
+            StepNeedProps::of($step),
+            $step->note,
+            $step->skip_reason,
+            $step->done_at?->toIso8601String(),
+            $lastTime,
+            $step->cautions ?? [],
+            $step->tool,
+            self::pressure($step, $pots),
+            array_values($step->pictures->map(static fn (Picture $p): StepPhotoProps => new StepPhotoProps($p->id, route('pictures.image', [$step->run->figure, $p], false), $p->title))->all()),
+            $step->is_inserted,
+            $step->copy,
+            $step->version,
+        );
+    }
+
+    /**
+     * @param  iterable<RunStep>  $steps
+     * @return array<int, Paint>
+     */
+    public static function pots(iterable $steps): array
+    {
+        $ids = [];
+        foreach ($steps as $step) {
+            $ids = [...$ids, ...array_column($step->planned_mix, 'paintId')];
+        }
+
+        $pots = [];
+        foreach (Paint::withTrashed()->whereKey(array_unique($ids))->get() as $pot) {
+            $pots[$pot->id] = $pot;
+        }
+
+        return $pots;
+    }
+
+    /** @param  array<int, Paint>  $pots */
+    private static function pressure(RunStep $step, array $pots): ?int
+    {
+        if ($step->technique === null || ! $step->technique->isSprayed() || $step->technique === Technique::SprayCan) {
+            return null;
+        }
+        $pot = $pots[$step->planned_mix[0]['paintId'] ?? 0] ?? null;
+        $own = $pot->facts['pressurePsi'] ?? null;
+
+        return is_numeric($own) ? (int) $own : $pot?->kind->usual()->pressurePsi;
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props\Bench;
+
+use App\Models\Bench\RunStep;
+use App\Models\Bench\RunStepState;
+use App\Models\Bench\ScheduleRecord;
+use Carbon\CarbonImmutable;
+
+/**
+ * The evenings as they were last laid.
+ */
+final readonly class ScheduleProps
+{
+    /**
+     * @param  list<SessionProps>  $evenings
+     * @param  list<CriticalStepProps>  $chain  what decides the date, first step first
+     * @param  string  $finish  ISO 8601
+     * @param  string  $bound  ISO 8601: no order of work finishes earlier
+     * @param  list<int>  $figureIds
+     * @param  int  $missed  steps of past evenings that are still open
+     */
+    public function __construct(public array $evenings, public array $chain, public string $finish, public string $bound, public array $figureIds, public int $missed)
+    {
+    }
+
+    public static function of(ScheduleRecord $schedule): self
+    {
+        $runs = RunStep::query()->whereHas('run', static fn ($q) => $q->where('painter_id', $schedule->painter_id))->get(['id', 'run_id', 'state'])->keyBy('id');
+        $missed = 0;
+        $evenings = [];
+        foreach ($schedule->sessions as $session) {
+            $steps = [];
+            foreach ($session['steps'] as $step) {
+                $record = $runs->get($step['runStepId'] ?? 0);
+                $missed += $step['end'] < now()->getTimestamp() && ($record === null ? true : $record->state === RunStepState::Open) ? 1 : 0;
+                $steps[] = new SessionStepProps($step['id'], $step['figureId'], $step['figure'], $step['what'], $step['where'], self::iso($step['start']), self::iso($step['end']), $record === null ? null : route('runs.show', $record->run_id, false));
+            }
+            $evenings[] = new SessionProps(self::iso($session['start']), self::iso($session['end']), $steps);
+        }
+
+        return new self(
+            $evenings,
+            array_map(static fn (array $h): CriticalStepProps => new CriticalStepProps($h['what'], $h['figure'], $h['hold']), $schedule->chain),
+            $schedule->finish->toIso8601String(),
+            $schedule->bound->toIso8601String(),
+            $schedule->figure_ids,
+            $missed,
+        );
+    }
+
+    private static function iso(int $seconds): string
+    {
+        return CarbonImmutable::createFromTimestamp($seconds)->toIso8601String();
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props\Brief;
+
+use App\Http\Props\References\SampleProps;
+use App\Models\Brief\Area;
+use App\Models\Brief\Figure;
+use App\Models\References\Sample;
+
+/**
+ * An area with what is wanted of it.
+ */
+final readonly class AreaProps
+{
+    /**
+     * @param  list<SampleProps>  $samples
+     * @param  int  $layers  how many layers its finish has
+     * @param  int|null  $liesOnId  the area it lies on when that is finished: a decal
+     * @param  float|null  $tolerance  CIEDE2000; null for the usual
+     */
+    public function __construct(
+        public int $id,
+        public ?int $partId,
+        public ?string $partName,
+        public string $name,
+        public ?string $wish,
+        public array $samples,
+        public int $layers,
+        public ?int $liesOnId,
+        public ?float $tolerance,
+    ) {
+    }
+
+    /** @return list<self> in the figure's order */
+    public static function allOf(Figure $figure): array
+    {
+        $areas = $figure->areas()->with(['part', 'samples'])->withCount('layers')->get();
+
+        return array_values($areas->map(static fn (Area $a) => new self(
+            $a->id,
+            $a->part_id,
+            $a->part?->name,
+            $a->name,
+            $a->wish,
+            array_values($a->samples->map(static fn (Sample $s) => SampleProps::of($s))->all()),
+            (int) $a->layers_count,
+            $a->lies_on_id,
+            $a->tolerance,
+        ))->all());
+    }
+}

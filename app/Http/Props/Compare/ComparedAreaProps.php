@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props\Compare;
+
+/**
+ * An area of the painted piece.
+ */
+final readonly class ComparedAreaProps
+{
+    /**
+     * @param  float  $tolerance  CIEDE2000 in the mean it may be off by
+     * @param  list<ComparedZoneProps>  $zones
+     * @param  float|null  $mean  null until something of it is found on the photo
+     * @param  bool|null  $isWithin  its tolerance
+     */
+    public function __construct(
+        public int $areaId,
+        public string $name,
+        public float $tolerance,
+        public array $zones,
+        public ?float $mean,
+        public ?float $worst,
+        public ?bool $isWithin,
+    ) {
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props\Compare;
+
+use App\Http\Props\ColourProps;
+use Hyalin\Colour\Likeness;
+use Hyalin\Finish\Zone;
+
+/**
+ * One zone of the painted piece beside what was wanted and what was predicted.
+ */
+final readonly class ComparedZoneProps
+{
+    /**
+     * @param  ColourProps  $wanted  the reference's colour; where none was taken, the predicted one
+     * @param  ColourProps|null  $painted  null until it is found on the photo
+     * @param  ColourProps|null  $predicted  null without a finish
+     * @param  float|null  $difference  CIEDE2000 of painted to wanted
+     * @param  list<string>  $words  how the painted one differs: lighter, duller, redder
+     * @param  float|null  $fromPredicted  CIEDE2000 of painted to predicted
+     * @param  list<list<float>>  $outline
+     */
+    public function __construct(
+        public Zone $zone,
+        public ColourProps $wanted,
+        public ?ColourProps $painted,
+        public ?ColourProps $predicted,
+        public ?float $difference,
+        public ?Likeness $likeness,
+        public array $words,
+        public ?float $fromPredicted,
+        public ?string $doubt,
+        public ?string $method,
+        public array $outline,
+    ) {
+    }
+}

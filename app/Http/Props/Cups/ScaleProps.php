@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props\Cups;
+
+use Hyalin\Cup\ScaleState;
+
+/**
+ * What the scale has counted so far in one filling.
+ */
+final readonly class ScaleProps
+{
+    /**
+     * @param  int  $readings  so far
+     * @param  int  $everyMs  milliseconds from reading to reading
+     */
+    public function __construct(
+        public float $grams,
+        public ScaleState $state,
+        public int $readings,
+        public int $missing,
+        public int $jumps,
+        public float $drift,
+        public int $everyMs,
+    ) {
+    }
+}

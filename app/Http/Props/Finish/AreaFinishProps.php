@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props\Finish;
+
+use App\Adapters\Finish\LayerDraft;
+use App\Http\Props\References\SampleProps;
+use App\Models\Brief\Area;
+use App\Models\Brief\Figure;
+use App\Models\Finish\LayerRecord;
+use App\Models\References\Sample;
+
+/**
+ * The finish of one area with what it gives.
+ */
+final readonly class AreaFinishProps
+{
+    /**
+     * @param  list<LayerProps>  $layers
+     * @param  list<SampleProps>  $samples
+     */
+    public function __construct(
+        public int $id,
+        public string $name,
+        public ?string $wish,
+        public int $version,
+        public array $layers,
+        public SectionProps $section,
+        public array $samples,
+    ) {
+    }
+
+    public static function of(Figure $figure, Area $area): self
+    {
+        $area->load(['layers.paints.paint', 'samples']);
+        $drafts = self::drafts($area);
+
+        return new self(
+            $area->id,
+            $area->name,
+            $area->wish,
+            $area->version,
+            array_map(LayerProps::of(...), $drafts),
+            SectionProps::predict($figure, $area, $drafts),
+            array_values($area->samples->map(static fn (Sample $s) => SampleProps::of($s))->all()),
+        );
+    }
+
+    /** @return list<LayerDraft> */
+    public static function drafts(Area $area): array
+    {
+        return array_values($area->layers->map(static fn (LayerRecord $l) => LayerDraft::of($l))->all());
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props\Finish;
+
+use App\Http\Props\ColourProps;
+use Hyalin\Finish\Zone;
+
+/**
+ * What one more pot would bring: an opaque paint of the colour that is missed most. An estimate, as the pot is not known.
+ */
+final readonly class OneMorePotProps
+{
+    public function __construct(public ColourProps $colour, public Zone $zone, public float $before, public float $after)
+    {
+    }
+}

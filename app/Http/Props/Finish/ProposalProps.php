@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props\Finish;
+
+use App\Adapters\Finish\ProposalShelf;
+use App\Http\Props\DropsProps;
+use App\Models\Brief\Area;
+use App\Models\Brief\Figure;
+use Hyalin\Matching\Proposals\Proposal;
+use Hyalin\Matching\Proposals\ProposalKind;
+
+/**
+ * A complete finish that could be painted.
+ */
+final readonly class ProposalProps
+{
+    /**
+     * @param  list<LayerProps>  $layers
+     * @param  list<bool>  $grown  by layer: its cup is that of the layer before with drops added
+     * @param  float  $total  mean CIEDE2000 over the zones
+     * @param  list<DropsProps>  $pots  each once, with how many drops of it there are in all
+     * @param  int  $minutes  at the bench, an estimate
+     * @param  list<string>  $lacks  what it cannot reach, in words
+     */
+    public function __construct(
+        public ProposalKind $kind,
+        public array $layers,
+        public array $grown,
+        public SectionProps $section,
+        public float $total,
+        public float $worst,
+        public int $cups,
+        public array $pots,
+        public int $minutes,
+        public array $lacks,
+    ) {
+    }
+
+    public static function of(Figure $figure, Area $area, ProposalShelf $shelf, Proposal $proposal): self
+    {
+        $drafts = array_map($shelf->draft(...), $proposal->layers);
+        $pots = [];
+        foreach ($proposal->layers as $layer) {
+            foreach ($layer->drops as $place => $drops) {
+                $pots[$place] = ($pots[$place] ?? 0) + $drops;
+            }
+        }
+        $lacks = [];
+        foreach ($proposal->lacks as $zone => $wanted) {
+            $lacks[] = "{$zone}: ".implode(', ', $wanted);
+        }
+
+        return new self(
+            $proposal->kind,
+            array_map(LayerProps::of(...), $drafts),
+            array_map(static fn ($layer): bool => $layer->grown, $proposal->layers),
+            SectionProps::predict($figure, $area, $drafts),
+            $proposal->total,
+            $proposal->worst(),
+            $proposal->cups(),
+            array_values(array_map(static fn (int $place, int $drops): DropsProps => DropsProps::of($shelf->pots[$place], $drops), array_keys($pots), $pots)),
+            $proposal->minutes(),
+            $lacks,
+        );
+    }
+}

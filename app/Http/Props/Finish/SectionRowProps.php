@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props\Finish;
+
+use Hyalin\Finish\Zone;
+use Hyalin\Optics\OpticsQuality;
+
+/**
+ * The zones after one layer, and whether the layer can be seen.
+ */
+final readonly class SectionRowProps
+{
+    /**
+     * @param  list<SectionCellProps>  $cells  recess to edge
+     * @param  bool  $shows  false when no zone changes enough to be seen at arm's length
+     * @param  string|null  $remedy  what would make it read
+     * @param  list<RemedyProps>  $remedies  the same as changes to choose from
+     */
+    public function __construct(
+        public array $cells,
+        public OpticsQuality $quality,
+        public bool $shows,
+        public float $largestChange,
+        public ?Zone $mostIn,
+        public ?string $remedy,
+        public array $remedies,
+    ) {
+    }
+}

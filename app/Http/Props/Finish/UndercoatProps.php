@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props\Finish;
+
+use App\Http\Props\ColourProps;
+
+/**
+ * What an undercoat makes of a mix.
+ */
+final readonly class UndercoatProps
+{
+    public function __construct(public string $name, public string $hex, public int $coats, public ColourProps $colour, public float $difference)
+    {
+    }
+}

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props\Home;
+
+use App\Models\Bench\RunStep;
+use App\Models\Bench\RunStepState;
+use App\Models\Bench\Timer;
+use App\Models\Painter;
+use Hyalin\Order\Steps\StepKind;
+use Illuminate\Support\Carbon;
+
+/**
+ * Something that waits: a piece that dries, a mask that must come off, a timer.
+ */
+final readonly class TrayItemProps
+{
+    /** Nothing of the trade waits longer on the sill: fluid a day, tape three, a thin oil wash overnight. */
+    private const DAYS = 4;
+
+    /**
+     * @param  string  $key  the same for the same thing
+     * @param  string  $kind  drying, mask or timer
+     * @param  string  $at  ISO 8601: dry, to be peeled before, rings
+     * @param  int|null  $timerId  what can be stopped
+     */
+    public function __construct(
+        public string $key,
+        public string $kind,
+        public string $what,
+        public string $figure,
+        public string $at,
+        public string $url,
+        public ?int $timerId,
+    ) {
+    }
+
+    /** @return list<self> soonest first */
+    public static function of(Painter $painter): array
+    {
+        $steps = RunStep::query()
+            ->whereHas('run', fn ($q) => $q->where('painter_id', $painter->id))
+            ->where('state', RunStepState::Done)
+            ->where('done_at', '>', now()->subDays(self::DAYS))
+            ->with('run.figure')
+            ->get();
+        $items = [];
+        foreach ($steps as $step) {
+            if ($step->kind === StepKind::Mask) {
+                $items[] = self::mask($step);
+            } elseif ($step->done_at?->addMinutes($step->drying_minutes)->isFuture() ?? false) {
+                $items[] = self::item('drying', $step, (int) $step->drying_minutes);
+            }
+        }
+        foreach ($painter->timers()->whereNull('stopped_at')->where('ends_at', '>', now()->subDay())->get() as $timer) {
+            $items[] = self::timer($timer);
+        }
+        $items = array_values(array_filter($items));
+        usort($items, static fn (self $p, self $q): int => $p->at <=> $q->at);
+
+        return $items;
+    }
+
+    public static function timer(Timer $timer): self
+    {
+        return new self("timer {$timer->id}", 'timer', $timer->what, '', $timer->ends_at->toIso8601String(), $timer->run_id === null ? route('bench-door', [], false) : route('runs.show', $timer->run_id, false), $timer->id);
+    }
+
+    /** A mask stays until its peel is done or given up. */
+    private static function mask(RunStep $step): ?self
+    {
+        $peel = $step->run->steps()->where('step_key', 'peel '.substr((string) $step->step_key, strlen('mask ')))->where('copy', $step->copy)->first();
+
+        return $step->most_minutes === null || $peel === null || $peel->state !== RunStepState::Open ? null : self::item('mask', $step, $step->most_minutes);
+    }
+
+    private static function item(string $kind, RunStep $step, int $minutes): self
+    {
+        $at = ($step->done_at ?? Carbon::now())->addMinutes($minutes);
+
+        return new self("{$kind} {$step->id}", $kind, self::short($step->area_name).', '.$step->title(), $step->run->figure->name, $at->toIso8601String(), route('runs.show', $step->run_id, false), null);
+    }
+
+    /** A step for many areas says how many: the sill has little room. */
+    private static function short(string $areas): string
+    {
+        $names = explode(', ', $areas);
+
+        return count($names) > 2 ? count($names).' areas' : $areas;
+    }
+}

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props\Light;
+
+use App\Adapters\Finish\FigureOptics;
+use App\Adapters\Light\LightAdvice;
+use App\Http\Props\ColourProps;
+use App\Http\Props\Finish\AreaFinishProps;
+use App\Models\Brief\Figure;
+use App\Models\Light\LightRecord;
+use Hyalin\Finish\Section;
+use Hyalin\Finish\SectionRow;
+use Hyalin\Finish\Zone;
+
+/**
+ * The light on a figure.
+ */
+final readonly class LightProps
+{
+    /**
+     * @param  string  $front  one of the six sides, across from up
+     * @param  list<SprayProps>  $sprays  directed ones, in the order of the view's data
+     * @param  string  $state  none, waiting, running, done, stopped or failed
+     * @param  bool  $isStale  meshes or pose changed since it was computed
+     * @param  string|null  $dataUrl  of what the view shows
+     * @param  float  $noAreaCm2  of the surface that is no area yet
+     * @param  list<LitAreaProps>  $areas
+     * @param  list<BorderProps>  $borders
+     * @param  list<string>  $apart  how parts must be held that are sprayed apart
+     * @param  CameraProps|null  $camera  kept, for bench, comparison and card
+     */
+    public function __construct(
+        public string $up,
+        public string $front,
+        public ?float $heightMm,
+        public array $sprays,
+        public string $state,
+        public float $progress,
+        public ?string $problem,
+        public bool $isStale,
+        public ?string $dataUrl,
+        public int $triangles,
+        public float $sizeMm,
+        public float $noAreaCm2,
+        public array $areas,
+        public array $borders,
+        public array $apart,
+        public ?CameraProps $camera,
+        public ?string $stillUrl,
+    ) {
+    }
+
+    public static function of(Figure $figure): self
+    {
+        $light = $figure->lightStudy()->first() ?? new LightRecord;
+        $lit = array_column($light->result['areas'] ?? [], null, 'areaId');
+        $names = $areas = [];
+        foreach ($figure->areas()->with(['layers.paints.paint', 'part'])->get() as $area) {
+            $names[$area->id] = $area->name;
+            $found = $lit[$area->id] ?? null;
+            $exposures = $found['byZone'] ?? null;
+            $section = FigureOptics::of($figure, $area, null, $exposures)->section(AreaFinishProps::drafts($area));
+            $areas[] = new LitAreaProps(
+                $area->id, $area->name, $area->part?->name, $found['cm2'] ?? null, $found['exposure'] ?? null, $found['shares'] ?? [],
+                $found === null ? [] : LightAdvice::of($figure, $area, $found, $section), self::rows($section),
+            );
+        }
+        $borders = [];
+        foreach ($light->result['borders'] ?? [] as $b) {
+            if (isset($names[$b['areaId']], $names[$b['otherId']])) {
+                $borders[] = new BorderProps($names[$b['areaId']], $names[$b['otherId']], $b['mm'], $b['isCurved']);
+            }
+        }
+
+        return new self(
+            $light->up, $light->frontName(), $light->height_mm, SprayProps::allOf($light), $light->exists ? $light->state : 'none', $light->progress, $light->problem,
+            $light->isStale($figure),
+            self::dataUrl($figure, $light),
+            $light->result['triangles'] ?? 0, $light->result['sizeMm'] ?? 0.0, $light->result['noAreaCm2'] ?? 0.0, $areas, $borders,
+            LightAdvice::apart($figure, $light),
+            CameraProps::of($light->camera),
+            self::stillUrl($figure),
+        );
+    }
+
+    /** @return string|null another one for everything that changes what is shown; null while nothing is computed */
+    public static function dataUrl(Figure $figure, LightRecord $light): ?string
+    {
+        return $light->path === null || $light->result === null ? null : route('light.data', [$figure, 'of' => substr(hash('sha256', $light->path.json_encode([$light->result, $light->sprays, $light->front])), 0, 12)], false);
+    }
+
+    /** @return string|null of the picture that was kept with the look */
+    public static function stillUrl(Figure $figure): ?string
+    {
+        $still = $figure->lightStudy()->first()?->still;
+
+        return $still === null ? null : route('light.still', [$figure, 'of' => substr(hash('sha256', $still), 0, 12)], false);
+    }
+
+    /** @return list<list<string>> */
+    private static function rows(Section $section): array
+    {
+        return array_map(static fn (SectionRow $row): array => array_map(static fn (Zone $z): string => ColourProps::of($row->cell($z)->seen)->hex, Zone::cases()), $section->rows);
+    }
+}

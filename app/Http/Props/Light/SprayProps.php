@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props\Light;
+
+use App\Models\Light\LightRecord;
+use Hyalin\Finish\Technique;
+
+/**
+ * One directed spray of a figure.
+ */
+final readonly class SprayProps
+{
+    /**
+     * @param  float  $elevation  degrees over the horizon
+     * @param  float  $side  degrees from the front, to the figure's own left
+     * @param  float  $spread  half angle of the cone, degrees
+     * @param  int  $passes  0 where it is not used
+     */
+    public function __construct(public Technique $technique, public float $elevation, public float $side, public float $spread, public int $passes)
+    {
+    }
+
+    /** @return list<self> */
+    public static function allOf(LightRecord $light): array
+    {
+        $sprays = [];
+        foreach ($light->directedSprays() as $name => $spray) {
+            $sprays[] = new self(Technique::from($name), $spray->elevation, $spray->side, $spray->spread, $spray->passes);
+        }
+
+        return $sprays;
+    }
+}

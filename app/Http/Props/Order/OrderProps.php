@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props\Order;
+
+use App\Actions\Bench\PlanSteps;
+use App\Models\Brief\Figure;
+use App\Models\Finish\LayerPaint;
+use Hyalin\Cautions\Cautions;
+use Hyalin\Order\Checks\Issue;
+use Hyalin\Order\Masking\MaskPlan;
+use Hyalin\Order\Plan\FigurePlan;
+use Hyalin\Order\Plan\PartPlan;
+use Hyalin\Order\Plan\PrintProcess;
+use Hyalin\Order\PlannedOrder;
+use Hyalin\Order\Rules\Constraint;
+use Hyalin\Order\Steps\Step;
+
+/**
+ * The whole work in one order, with what it costs.
+ */
+final readonly class OrderProps
+{
+    /**
+     * @param  list<OrderStepProps>  $steps
+     * @param  list<OrderRuleProps>  $rules
+     * @param  list<MaskProps>  $masks
+     * @param  list<IssueProps>  $troubles
+     * @param  float  $maskMm  taped and dabbed in all
+     * @param  float  $cost  minutes of masking and of wishes not kept
+     */
+    public function __construct(
+        public array $steps,
+        public array $rules,
+        public array $masks,
+        public array $troubles,
+        public int $handsOnMinutes,
+        public float $maskMinutes,
+        public float $maskMm,
+        public float $cost,
+        public bool $canBePainted,
+    ) {
+    }
+
+    public static function of(Figure $figure, FigurePlan $plan, PlannedOrder $order): self
+    {
+        $hexes = [];
+        foreach ($figure->areas()->with('layers.paints.paint')->get() as $area) {
+            foreach ($area->layers as $layer) {
+                $hexes[$layer->key] = array_values($layer->paints->map(static fn (LayerPaint $p): string => $p->paint->thick_hex)->all());
+            }
+        }
+        $process = [];
+        foreach ($plan->parts as $part) {
+            $process[$part->id] = $part->process;
+        }
+        $broken = array_map(self::key(...), $order->broken);
+
+        return new self(
+            array_map(static fn (Step $s): OrderStepProps => self::step($plan, $s, $hexes, $process[$s->parts[0] ?? ''] ?? PrintProcess::Resin), $order->steps),
+            array_map(static fn (Constraint $c): OrderRuleProps => new OrderRuleProps($c->before, $c->after, $c->weight, $c->rule, $c->reason, ! in_array(self::key($c), $broken, true)), $order->constraints),
+            array_map(static fn (MaskPlan $m): MaskProps => self::mask($plan, $m), $order->masks),
+            array_map(static fn (Issue $t): IssueProps => new IssueProps($t->what, $t->remedy, $t->stops, $t->step, $t->area === null ? null : (int) $t->area), $order->troubles),
+            $order->handsOnMinutes(),
+            $order->maskMinutes(),
+            $order->maskMm(),
+            $order->cost(),
+            $order->canBePainted(),
+        );
+    }
+
+    /** @param  array<string, list<string>>  $hexes  by layer */
+    private static function step(FigurePlan $plan, Step $step, array $hexes, PrintProcess $process): OrderStepProps
+    {
+        return new OrderStepProps(
+            $step->id,
+            $step->kind,
+            $step->words,
+            $step->parts,
+            array_map(static fn (string $id): string => $plan->area($id)->name ?? '', $step->areas),
+            $step->minutes,
+            $step->dryMinutes,
+            $hexes[$step->layer()->key ?? ''] ?? [],
+            array_values(Cautions::at($step, $process)),
+            $step->kind->isSprayed() ? $step->layer()?->chemistry->cleaner() : null,
+            PlanSteps::tool($step->kind),
+        );
+    }
+
+    private static function mask(FigurePlan $plan, MaskPlan $mask): MaskProps
+    {
+        return new MaskProps(
+            $mask->step,
+            $mask->after,
+            array_map(static fn (string $id): string => $plan->area($id)->name ?? '', $mask->protects),
+            $plan->area($mask->protects[0])->part ?? ($plan->parts[0] ?? new PartPlan('', '', PrintProcess::Resin))->id,
+            $mask->material(),
+            $mask->tapeMm + $mask->fluidMm,
+            $mask->squareCm,
+            $mask->minutes,
+            $mask->dryMinutes,
+            $mask->mostHours,
+            $mask->peel,
+            $mask->warning,
+        );
+    }
+
+    private static function key(Constraint $c): string
+    {
+        return "{$c->before}\n{$c->after}\n{$c->rule}";
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props\References;
+
+use App\Http\Props\ColourProps;
+use App\Models\References\Sample;
+use Hyalin\Finish\Zone;
+
+/**
+ * The colour wanted of one zone, and where it was taken from.
+ */
+final readonly class SampleProps
+{
+    /**
+     * @param  string  $method  spot, lasso or stroke
+     * @param  list<list<float>>  $outline  points, 0..1 of width and height; a spot is its centre and [radius, 0], a stroke ends with [half width, 0]
+     * @param  float  $spread  mean CIEDE2000 of its pixels to it
+     * @param  string|null  $doubt  why this sample may not be what it seems
+     */
+    public function __construct(
+        public int $areaId,
+        public Zone $zone,
+        public int $pictureId,
+        public string $method,
+        public array $outline,
+        public ColourProps $colour,
+        public float $spread,
+        public int $pixels,
+        public ?string $doubt,
+    ) {
+    }
+
+    public static function of(Sample $sample): self
+    {
+        return new self(
+            $sample->area_id,
+            $sample->zone,
+            $sample->picture_id,
+            $sample->method,
+            $sample->outline,
+            ColourProps::of($sample->lab()),
+            $sample->spread,
+            $sample->pixels,
+            self::doubt($sample),
+        );
+    }
+
+    private static function doubt(Sample $sample): ?string
+    {
+        $doubts = $sample->doubts ?? [];
+        if ($sample->pixels < 12) {
+            $doubts[] = 'it is only a few pixels';
+        }
+
+        return $doubts === [] ? null : ucfirst(implode('; ', $doubts)).'.';
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props\Shelf;
+
+use App\Models\Shelf\Paint;
+use Hyalin\Colour\Ciede2000;
+use Hyalin\Colour\Illuminant;
+use Hyalin\Colour\Lab;
+use Hyalin\Colour\SpectralSum;
+use Hyalin\Measuring\PotMeasurement;
+use Hyalin\Optics\FilmThickness;
+use Hyalin\Optics\Hiding;
+use Hyalin\Optics\OpticsQuality;
+use Hyalin\Optics\PaintOptics;
+
+/**
+ * What a measurement says of a pot, before it is kept.
+ */
+final readonly class MeasurementProps
+{
+    /**
+     * @param  float  $residual  largest difference in reflectance between what was read and what K and S give back
+     * @param  float  $trusted  share of the bands whose S comes from their own two readings, 0..1
+     * @param  float  $moved  CIEDE2000 between the half tint with white as predicted before and now
+     */
+    public function __construct(
+        public OpticsQuality $quality,
+        public float $residual,
+        public float $trusted,
+        public bool $needsTint,
+        public float $contrastRatio,
+        public ?int $coatsToHide,
+        public float $moved,
+        public CurvesProps $curves,
+    ) {
+    }
+
+    public static function of(Paint $pot, PotMeasurement $measured, ?Paint $white): self
+    {
+        $white = $white?->optics() ?? PaintOptics::of(array_fill(0, 36, 0.01), array_fill(0, 36, 5.0), OpticsQuality::Estimated);
+
+        return new self(
+            $measured->optics->quality,
+            $measured->residual,
+            array_sum($measured->trust) / count($measured->trust),
+            $measured->needsTint,
+            Hiding::contrastRatio($measured->optics, FilmThickness::coats(1.0)),
+            Hiding::coatsToHide($measured->optics),
+            self::difference(self::halfTint($pot->optics(), $white), self::halfTint($measured->optics, $white)),
+            CurvesProps::of($measured->optics),
+        );
+    }
+
+    private static function halfTint(PaintOptics $paint, PaintOptics $white): Lab
+    {
+        return SpectralSum::under(Illuminant::D65)->xyz(PaintOptics::mixed([[$paint, 1.0], [$white, 1.0]])->masstone())->toLab();
+    }
+
+    private static function difference(Lab $p, Lab $q): float
+    {
+        return Ciede2000::between($p->lightness, $p->a, $p->b, $q->lightness, $q->a, $q->b);
+    }
+}

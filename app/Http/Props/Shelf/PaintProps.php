@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props\Shelf;
+
+use App\Http\Props\ColourProps;
+use App\Models\Shelf\Paint;
+use Hyalin\Colour\Illuminant;
+use Hyalin\Colour\Lab;
+use Hyalin\Colour\Reflectance;
+use Hyalin\Colour\SpectralSum;
+use Hyalin\Colour\Srgb;
+use Hyalin\Optics\FilmThickness;
+use Hyalin\Optics\Hiding;
+use Hyalin\Optics\Opacity;
+use Hyalin\Optics\OpticsQuality;
+use Hyalin\Optics\PaintOptics;
+use Hyalin\Optics\Sheen;
+use Hyalin\Optics\Surface;
+use Hyalin\Optics\TintingStrength;
+use Hyalin\Pot\PotKind;
+
+/**
+ * A pot with its three swatches: thick, one coat over black, one coat over white.
+ */
+final readonly class PaintProps
+{
+    /**
+     * @param  int|null  $coatsToHide null when 40 coats do not hide
+     * @param  string|null  $flopHex second face of flakes, seen from the side; null for other pots
+     */
+    public function __construct(
+        public int $id,
+        public string $maker,
+        public string $name,
+        public PotKind $kind,
+        public Sheen $sheen,
+        public int $levelPercent,
+        public string $thickHex,
+        public ColourProps $thick,
+        public ColourProps $overBlack,
+        public ColourProps $overWhite,
+        public Opacity $opacity,
+        public TintingStrength $strength,
+        public OpticsQuality $quality,
+        public ?int $coatsToHide,
+        public ?string $note,
+        public bool $isMixed,
+        public bool $isFlake,
+        public ?string $flopHex,
+        public int $version,
+    ) {
+    }
+
+    public static function of(Paint $paint): self
+    {
+        $optics = $paint->optics();
+
+        return new self(
+            $paint->id,
+            $paint->maker,
+            $paint->name,
+            $paint->kind,
+            $paint->sheen,
+            $paint->level_percent,
+            $paint->thick_hex,
+            ColourProps::of(Srgb::hex($paint->thick_hex)->toXyz()->toLab()),
+            self::coatOver($optics, 0.0),
+            self::coatOver($optics, 1.0),
+            $paint->opacity,
+            $paint->strength,
+            $paint->quality,
+            Hiding::coatsToHide($optics),
+            $paint->note,
+            $paint->kind->isMixed(),
+            $paint->kind->isFlake(),
+            self::flopOf($paint),
+            $paint->version,
+        );
+    }
+
+    /** @return string|null second face of flakes as #rrggbb; null for other pots */
+    public static function flopOf(Paint $paint): ?string
+    {
+        return $paint->kind->isFlake() ? $paint->flop_hex ?? self::usualFlop($paint) : null;
+    }
+
+    /** Flakes that lie flat send little light to the side: half the lightness, an own estimate until it is read. */
+    private static function usualFlop(Paint $paint): string
+    {
+        $face = Srgb::hex($paint->thick_hex)->toXyz()->toLab();
+
+        return ColourProps::of(Lab::of($face->lightness / 2, $face->a / 2, $face->b / 2))->hex;
+    }
+
+    /** One reference coat, off its highlight. */
+    public static function coatOver(PaintOptics $optics, float $card): ColourProps
+    {
+        $film = $optics->filmOver(Reflectance::flat($card), FilmThickness::coats(1.0));
+
+        return ColourProps::of(
+            SpectralSum::under(Illuminant::D65)->xyz(Surface::of(Sheen::Gloss)->seen($film))->toLab(),
+        );
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Props\Shelf;
+
+use App\Actions\Shelf\ImportShelf;
+use App\Adapters\Shelf\Fault;
+use App\Adapters\Shelf\PotRow;
+use App\Adapters\Shelf\ShelfFile;
+use App\Models\Painter;
+
+/**
+ * What a file would do to the shelf, before it does.
+ */
+final readonly class ShelfPreviewProps
+{
+    private const SHOWN = 60;
+
+    /**
+     * @param  int  $known  pots that stand on the shelf already and are left as they are
+     * @param  list<PreviewPotProps>  $shown  the first of the new ones
+     * @param  list<FaultProps>  $faults
+     */
+    public function __construct(public string $format, public int $new, public int $known, public array $shown, public array $faults)
+    {
+    }
+
+    public static function of(Painter $painter, ShelfFile $file): self
+    {
+        $new = ImportShelf::missing($painter, $file->pots);
+
+        return new self(
+            $file->format,
+            count($new),
+            count($file->pots) - count($new),
+            array_map(static fn (PotRow $p): PreviewPotProps => new PreviewPotProps($p->maker, $p->name, $p->kind, $p->hex), array_slice($new, 0, self::SHOWN)),
+            array_map(static fn (Fault $f): FaultProps => new FaultProps($f->line, $f->column, $f->message), $file->faults),
+        );
+    }
+}

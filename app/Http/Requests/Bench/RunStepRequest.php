@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Bench;
+
+use App\Models\Bench\RunStep;
+use App\Models\Bench\RunStepState;
+use App\Models\Painter;
+use App\Models\Shelf\Paint;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
+
+/**
+ * What really happened at a step. Only what is sent is changed.
+ *
+ * @phpstan-import-type MixEntry from RunStep
+ */
+final class RunStepRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'version' => ['required', 'integer', 'min:1'],
+            'state' => ['sometimes', Rule::enum(RunStepState::class)],
+            'usedMix' => ['sometimes', 'nullable', 'array', 'list', 'min:1', 'max:8'],
+            'usedMix.*.paintId' => ['required', 'integer'],
+            'usedMix.*.drops' => ['required', 'integer', 'between:1,99'],
+            'usedCoats' => ['sometimes', 'nullable', 'integer', 'between:1,12'],
+            'usedMinutes' => ['sometimes', 'nullable', 'integer', 'between:0,10000'],
+            'usedDrops' => ['sometimes', 'nullable', 'integer', 'between:1,9999'],
+            'skipReason' => ['sometimes', 'nullable', 'required_if:state,skipped', 'string', 'max:200'],
+            'note' => ['sometimes', 'nullable', 'string', 'max:2000'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['skipReason.required_if' => 'Say why it is skipped: the next run will ask.', 'usedMix.*.drops.integer' => 'Drops are counted: they must be whole.'];
+    }
+
+    public function applyTo(RunStep $step, Painter $painter): void
+    {
+        if ($this->has('state')) {
+            $state = $this->enum('state', RunStepState::class) ?? RunStepState::Open;
+            $step->done_at = $state === RunStepState::Open ? null : ($step->done_at ?? now());
+            $step->state = $state;
+            $step->skip_reason = $state === RunStepState::Skipped ? $this->string('skipReason')->trim()->value() : null;
+        }
+        if ($this->has('usedMix')) {
+            $step->used_mix = $this->input('usedMix') === null ? null : $this->mix($step, $painter);
+        }
+        if ($this->has('usedCoats')) {
+            $step->used_coats = $this->input('usedCoats') === null ? null : $this->integer('usedCoats');
+        }
+        if ($this->has('usedMinutes')) {
+            $step->used_minutes = $this->input('usedMinutes') === null ? null : $this->integer('usedMinutes');
+        }
+        if ($this->has('usedDrops')) {
+            $step->used_drops = $this->input('usedDrops') === null ? null : $this->integer('usedDrops');
+        }
+        if ($this->has('note')) {
+            $step->note = $this->filled('note') ? $this->string('note')->value() : null;
+        }
+    }
+
+    /**
+     * @return list<MixEntry>
+     *
+     * @throws ValidationException when a pot is neither on the shelf nor in the plan
+     */
+    private function mix(RunStep $step, Painter $painter): array
+    {
+        $known = [];
+        foreach ($step->planned_mix as $entry) {
+            $known[$entry['paintId']] = $entry;
+        }
+        $mix = [];
+        foreach ($this->array('usedMix') as $entry) {
+            $id = is_array($entry) && is_numeric($entry['paintId'] ?? null) ? (int) $entry['paintId'] : 0;
+            $drops = is_array($entry) && is_numeric($entry['drops'] ?? null) ? (int) $entry['drops'] : 1;
+            $pot = Paint::withTrashed()->where('painter_id', $painter->id)->find($id);
+            $mix[] = match (true) {
+                $pot !== null => [
+                    'paintId' => $id, 'maker' => $pot->maker, 'name' => $pot->name, 'hex' => $pot->thick_hex, 'drops' => $drops,
+                ],
+                isset($known[$id]) => [...$known[$id], 'drops' => $drops],
+                default => throw ValidationException::withMessages(['usedMix' => 'This pot is not on your shelf.']),
+            };
+        }
+
+        return $mix;
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Brief;
+
+use Hyalin\Colour\Illuminant;
+use Hyalin\Optics\Sheen;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+
+final class FigureRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'name' => ['required', 'string', 'max:120'],
+            'sculptor' => ['nullable', 'string', 'max:120'],
+            'heightMm' => ['nullable', 'integer', 'between:5,3000'],
+            'copies' => ['sometimes', 'integer', 'between:1,500'],
+            'about' => ['nullable', 'string', 'max:4000'],
+            'bareHex' => ['sometimes', 'regex:/^#[0-9a-f]{6}\z/i'],
+            'light' => ['sometimes', Rule::enum(Illuminant::class)],
+            'sheen' => ['sometimes', Rule::enum(Sheen::class)],
+            'version' => ['sometimes', 'integer', 'min:1'],
+        ];
+    }
+
+    /** @return array<string, mixed> attributes of App\Models\Brief\Figure, only those that were sent */
+    public function attributesOfFigure(): array
+    {
+        $names = [
+            'name' => 'name', 'sculptor' => 'sculptor', 'heightMm' => 'height_mm', 'copies' => 'copies',
+            'about' => 'about', 'bareHex' => 'bare_hex', 'light' => 'light', 'sheen' => 'sheen',
+        ];
+        $attributes = [];
+        foreach ($names as $sent => $attribute) {
+            if ($this->has($sent)) {
+                $attributes[$attribute] = $this->input($sent);
+            }
+        }
+
+        return $attributes;
+    }
+}

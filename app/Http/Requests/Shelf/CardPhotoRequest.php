@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Shelf;
+
+use App\Adapters\References\PictureFile;
+use App\Adapters\References\PictureIntake;
+use App\Adapters\References\UnreadablePicture;
+use App\Devices\Swatch;
+use Hyalin\Colour\Lab;
+use Hyalin\InvalidInput;
+use Hyalin\Matching\Neutral\GreyPatch;
+use Hyalin\Matching\Sampling\SampleStatistics;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Validation\ValidationException;
+
+/**
+ * A photo of a test card with a spot on its grey patch and one on each swatch: `spots[grey]`, `spots[overBlack]` and
+ * so on, each as x, y, radius; x of width, y of height, radius of width.
+ */
+final class CardPhotoRequest extends FormRequest
+{
+    private const GREY = 'grey';
+
+    /** Share of the pixels with a channel at 0 or 255 above which a swatch counts as clipped. */
+    private const CLIPPED = 0.1;
+
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'photo' => ['required', 'file'],
+            'reflectance' => ['required', 'numeric', 'between:0.02,1'],
+            'spots' => ['required', 'array:'.implode(',', [self::GREY, ...array_column(Swatch::cases(), 'value')])],
+            'spots.grey' => ['required'],
+            'spots.*' => ['array', 'list', 'size:3'],
+            'spots.*.*' => ['numeric', 'between:0,1'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['spots.grey.required' => 'Say where the grey patch is: without it the lamp and the exposure are not known.'];
+    }
+
+    /**
+     * @return array<string, Lab> by App\Devices\Swatch
+     *
+     * @throws ValidationException when the photo cannot be read
+     * @throws InvalidInput when the grey is none
+     */
+    public function colours(): array
+    {
+        $photo = $this->file('photo');
+        try {
+            $png = PictureIntake::of(
+                $photo instanceof UploadedFile ? (string) $photo->get() : '',
+                config()->integer('hyalin.uploads.max_bytes'),
+                config()->integer('hyalin.uploads.max_pixels'),
+                config()->integer('hyalin.uploads.kept_side'),
+            )->png;
+        } catch (UnreadablePicture $e) {
+            throw ValidationException::withMessages(['photo' => $e->getMessage()]);
+        }
+        $file = PictureFile::decode($png) ?? throw ValidationException::withMessages(['photo' => 'This photo cannot be decoded.']);
+        $spots = $this->spots();
+        $correction = GreyPatch::of(SampleStatistics::of($file->pixels('spot', $spots[self::GREY] ?? [])), $this->float('reflectance'));
+        unset($spots[self::GREY]);
+
+        $colours = [];
+        foreach ($spots as $swatch => $spot) {
+            $read = SampleStatistics::of($file->pixels('spot', $spot), $correction);
+            if ($read->clipped > self::CLIPPED) {
+                throw ValidationException::withMessages(["spots.{$swatch}" => "A channel of the swatch \"{$swatch}\" is at its end: its colour is beyond what this photo holds. Take it in whiter light, or expose otherwise."]);
+            }
+            $colours[$swatch] = $read->colour;
+        }
+
+        return $colours;
+    }
+
+    /** @return array<string, list<array{float, float}>> */
+    private function spots(): array
+    {
+        $spots = [];
+        foreach ($this->array('spots') as $key => $spot) {
+            if (is_array($spot) && is_numeric($spot[0] ?? null) && is_numeric($spot[1] ?? null) && is_numeric($spot[2] ?? null)) {
+                $spots[(string) $key] = [[(float) $spot[0], (float) $spot[1]], [(float) $spot[2], 0.0]];
+            }
+        }
+
+        return $spots;
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Bench;
+
+use App\Models\Brief\Figure;
+use App\Models\OwnedByPainter;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
+
+/**
+ * One actual painting of a figure.
+ *
+ * @property int $id
+ * @property int $painter_id
+ * @property int $figure_id
+ * @property int|null $repeats_id
+ * @property int $number
+ * @property int $copies
+ * @property BatchMode $batch_mode
+ * @property Carbon|null $finished_at
+ * @property Carbon $created_at
+ * @property Figure $figure
+ * @property-read int|null $open_count
+ */
+final class Run extends Model
+{
+    use OwnedByPainter;
+
+    protected $guarded = ['id', 'painter_id'];
+
+    protected $attributes = ['copies' => 1, 'batch_mode' => 'step by step'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['finished_at' => 'datetime', 'batch_mode' => BatchMode::class];
+    }
+
+    /** @return BelongsTo<Figure, $this> */
+    public function figure(): BelongsTo
+    {
+        return $this->belongsTo(Figure::class);
+    }
+
+    /** @return BelongsTo<Run, $this> */
+    public function repeats(): BelongsTo
+    {
+        return $this->belongsTo(self::class, 'repeats_id');
+    }
+
+    /** @return HasMany<RunStep, $this> */
+    public function steps(): HasMany
+    {
+        return $this->hasMany(RunStep::class)->orderBy('position');
+    }
+
+    /** @return HasMany<PieceReading, $this> */
+    public function readings(): HasMany
+    {
+        return $this->hasMany(PieceReading::class);
+    }
+}

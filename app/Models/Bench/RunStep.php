@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Bench;
+
+use App\Casts\RecordedMix;
+use App\Casts\ZoneColours;
+use App\Casts\Zones;
+use App\Models\Cups\CupRecord;
+use App\Models\References\Picture;
+use Hyalin\Finish\Technique;
+use Hyalin\Finish\Zone;
+use Hyalin\Order\Steps\StepKind;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
+
+/**
+ * One step of a run: as it was planned when the run began, and as it was really done.
+ *
+ * @phpstan-type MixEntry array{paintId: int, name: string, maker: string, hex: string, drops: int}
+ *
+ * @property int $id
+ * @property int $run_id
+ * @property int $position
+ * @property StepKind $kind
+ * @property string|null $step_key as the order of work names it; null for one that was inserted
+ * @property string|null $layer_key null for work without paint
+ * @property string|null $words what to do, where no technique says it
+ * @property string|null $tool
+ * @property list<string>|null $cautions
+ * @property list<int>|null $part_ids
+ * @property list<int>|null $area_ids
+ * @property int $minutes at the bench, for all figures of the step
+ * @property int|null $used_minutes
+ * @property int|null $most_minutes that a mask may stay on
+ * @property float|null $square_cm of one figure
+ * @property int|null $copy which figure of a batch; null for all
+ * @property string|null $skip_reason
+ * @property bool $is_inserted
+ * @property int|null $used_drops of the whole mix
+ * @property array<int, float>|null $taken_ml by paint, what left the pots when it was done
+ * @property int|null $repeats_step_id
+ * @property string|null $part_name
+ * @property string $area_name
+ * @property Technique|null $technique
+ * @property list<Zone> $zones
+ * @property float $thinner
+ * @property int $coats
+ * @property list<MixEntry> $planned_mix
+ * @property array<string, string> $planned_colours hex by zone
+ * @property int $drying_minutes
+ * @property RunStepState $state
+ * @property list<MixEntry>|null $used_mix
+ * @property int|null $used_coats
+ * @property string|null $note
+ * @property Carbon|null $done_at
+ * @property int $version
+ * @property Run $run
+ */
+final class RunStep extends Model
+{
+    protected $guarded = ['id', 'run_id'];
+
+    protected $attributes = ['version' => 1, 'state' => 'open', 'kind' => 'brush', 'minutes' => 0, 'is_inserted' => false];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return [
+            'kind' => StepKind::class,
+            'cautions' => 'array',
+            'part_ids' => 'array',
+            'area_ids' => 'array',
+            'square_cm' => 'float',
+            'is_inserted' => 'boolean',
+            'taken_ml' => 'array',
+            'technique' => Technique::class,
+            'zones' => Zones::class,
+            'thinner' => 'float',
+            'planned_mix' => RecordedMix::class,
+            'planned_colours' => ZoneColours::class,
+            'state' => RunStepState::class,
+            'used_mix' => RecordedMix::class,
+            'done_at' => 'datetime',
+        ];
+    }
+
+    /** @return BelongsTo<Run, $this> */
+    public function run(): BelongsTo
+    {
+        return $this->belongsTo(Run::class);
+    }
+
+    /** @return BelongsTo<RunStep, $this> */
+    public function repeats(): BelongsTo
+    {
+        return $this->belongsTo(self::class, 'repeats_step_id');
+    }
+
+    /** @return HasMany<Picture, $this> */
+    public function pictures(): HasMany
+    {
+        return $this->hasMany(Picture::class);
+    }
+
+    /** @return HasMany<CupRecord, $this> */
+    public function cups(): HasMany
+    {
+        return $this->hasMany(CupRecord::class);
+    }
+
+    /** @return string what kind of work it is, in a word or two */
+    public function title(): string
+    {
+        return $this->technique->value ?? ($this->is_inserted ? 'repair' : $this->kind->value);
+    }
+
+    /** @return int figures it is done on at once */
+    public function figures(): int
+    {
+        return $this->copy === null ? $this->run->copies : 1;
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Brief;
+
+use App\Models\Finish\LayerRecord;
+use App\Models\References\Sample;
+use Hyalin\Finish\Zone;
+use Hyalin\Order\Plan\Reach;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * One surface with one finish. Its version counts changes of the stack of layers.
+ *
+ * @property int $id
+ * @property int $figure_id
+ * @property int|null $part_id
+ * @property string $name
+ * @property string|null $wish
+ * @property int|null $lies_on_id the area that this one lies on when that is finished: a decal
+ * @property int $position
+ * @property int $depth 0 lies innermost
+ * @property float|null $square_cm
+ * @property bool $is_hidden
+ * @property Reach $reach
+ * @property list<float>|null $zone_shares recess to edge, as the mesh has them
+ * @property array<string, list<float|null>>|null $zone_exposures what each directed spray gives to recess .. edge, 0..1, by technique
+ * @property float|null $tolerance CIEDE2000 the painted piece may differ by; null for the usual
+ * @property int $version
+ * @property-read int|null $layers_count
+ * @property-read int|null $samples_count
+ */
+final class Area extends Model
+{
+    protected $guarded = ['id', 'figure_id'];
+
+    protected $attributes = ['version' => 1, 'position' => 0, 'depth' => 0, 'is_hidden' => false, 'reach' => 'open'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['tolerance' => 'float', 'square_cm' => 'float', 'is_hidden' => 'boolean', 'reach' => Reach::class, 'zone_shares' => 'array', 'zone_exposures' => 'array'];
+    }
+
+    /** @return BelongsTo<Figure, $this> */
+    public function figure(): BelongsTo
+    {
+        return $this->belongsTo(Figure::class);
+    }
+
+    /** @return BelongsTo<Part, $this> */
+    public function part(): BelongsTo
+    {
+        return $this->belongsTo(Part::class);
+    }
+
+    /** @return HasMany<LayerRecord, $this> */
+    public function layers(): HasMany
+    {
+        return $this->hasMany(LayerRecord::class)->orderBy('position');
+    }
+
+    /** @return HasMany<Sample, $this> */
+    public function samples(): HasMany
+    {
+        return $this->hasMany(Sample::class);
+    }
+
+    /** @return float share of this area that a zone has: measured on the mesh, or the usual */
+    public function share(Zone $zone): float
+    {
+        return $this->zone_shares[$zone->index()] ?? $zone->usualShare();
+    }
+}

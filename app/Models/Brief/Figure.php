@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Brief;
+
+use App\Models\Bench\Run;
+use App\Models\Finish\RecipeVersion;
+use App\Models\Light\FigureMesh;
+use App\Models\Light\LightRecord;
+use App\Models\Order\OwnRule;
+use App\Models\OwnedByPainter;
+use App\Models\References\Picture;
+use Hyalin\Colour\Illuminant;
+use Hyalin\Optics\Sheen;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+
+/**
+ * @property int $id
+ * @property int $painter_id
+ * @property string $name
+ * @property string|null $sculptor
+ * @property int|null $height_mm
+ * @property int $copies
+ * @property string|null $about
+ * @property string $bare_hex
+ * @property Illuminant $light
+ * @property Sheen $sheen
+ * @property int $version
+ * @property list<string>|null $own_order steps in the painter's own order
+ */
+final class Figure extends Model
+{
+    use OwnedByPainter;
+
+    protected $guarded = ['id', 'painter_id'];
+
+    protected $attributes = [
+        'version' => 1, 'copies' => 1, 'bare_hex' => '#8c8c8c', 'light' => 'D65', 'sheen' => 'matt',
+    ];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['light' => Illuminant::class, 'sheen' => Sheen::class, 'own_order' => 'array'];
+    }
+
+    /** @return HasMany<Part, $this> */
+    public function parts(): HasMany
+    {
+        return $this->hasMany(Part::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** @return HasMany<Area, $this> */
+    public function areas(): HasMany
+    {
+        return $this->hasMany(Area::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** @return HasMany<Picture, $this> */
+    public function pictures(): HasMany
+    {
+        return $this->hasMany(Picture::class)->orderBy('id');
+    }
+
+    /** @return HasMany<Run, $this> */
+    public function runs(): HasMany
+    {
+        return $this->hasMany(Run::class)->orderBy('number');
+    }
+
+    /** @return HasMany<Joint, $this> */
+    public function joints(): HasMany
+    {
+        return $this->hasMany(Joint::class)->orderBy('id');
+    }
+
+    /** @return HasMany<Boundary, $this> */
+    public function boundaries(): HasMany
+    {
+        return $this->hasMany(Boundary::class)->orderBy('id');
+    }
+
+    /** @return HasMany<OwnRule, $this> */
+    public function ownRules(): HasMany
+    {
+        return $this->hasMany(OwnRule::class)->orderBy('id');
+    }
+
+    /** @return HasMany<BalanceRecord, $this> */
+    public function balances(): HasMany
+    {
+        return $this->hasMany(BalanceRecord::class)->orderBy('id');
+    }
+
+    /** @return HasMany<RecipeVersion, $this> */
+    public function versions(): HasMany
+    {
+        return $this->hasMany(RecipeVersion::class)->orderBy('number');
+    }
+
+    /** @return HasMany<FigureMesh, $this> */
+    public function meshes(): HasMany
+    {
+        return $this->hasMany(FigureMesh::class)->orderBy('id');
+    }
+
+    /** @return HasOne<LightRecord, $this> */
+    public function lightStudy(): HasOne
+    {
+        return $this->hasOne(LightRecord::class);
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Compare;
+
+use App\Casts\Outline;
+use App\Models\Brief\Area;
+use Hyalin\Colour\Lab;
+use Hyalin\Finish\Zone;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A colour taken from a photo of the painted piece; D65.
+ *
+ * @property int $id
+ * @property int $picture_id
+ * @property int $area_id
+ * @property Zone $zone
+ * @property string $method
+ * @property list<array{float, float}> $outline
+ * @property float $lightness
+ * @property float $a
+ * @property float $b
+ * @property float $spread
+ * @property int $pixels
+ * @property float $clipped
+ * @property list<string>|null $doubts
+ */
+final class Finding extends Model
+{
+    protected $guarded = ['id'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return [
+            'zone' => Zone::class, 'outline' => Outline::class, 'doubts' => 'array',
+            'lightness' => 'float', 'a' => 'float', 'b' => 'float', 'spread' => 'float', 'clipped' => 'float',
+        ];
+    }
+
+    /** @return BelongsTo<Area, $this> */
+    public function area(): BelongsTo
+    {
+        return $this->belongsTo(Area::class);
+    }
+
+    public function lab(): Lab
+    {
+        return Lab::of($this->lightness, $this->a, $this->b);
+    }
+}

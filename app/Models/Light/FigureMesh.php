@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Light;
+
+use App\Models\Brief\Part;
+use Hyalin\Light\Pose;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * One print file of a figure, welded.
+ *
+ * @phpstan-type Stands array{move: array{float, float, float}, turn: float, mirror: bool, rotation?: array{float, float, float, float}, joint?: array{at: array{float, float, float}, axis: array{float, float, float}}}
+ * @phpstan-type Measured array{areaMm2: float, volumeMm3: float, boundsMm: array{array{float, float, float}, array{float, float, float}}, shells: int, openEdges: int, inconsistentEdges: int, degenerate: int, remarks: list<string>}
+ *
+ * @property int $id
+ * @property int $figure_id
+ * @property int|null $part_id
+ * @property-read Part|null $part
+ * @property string $title
+ * @property string $path of its two lists, without their endings
+ * @property int $triangles
+ * @property Measured $measures in units of the file
+ * @property float $unit_mm
+ * @property Stands|null $pose rotation as a quaternion x, y, z, w, before it is turned about up; joint it was set on by, mm
+ * @property array<int, int>|null $shell_areas area by piece of the file
+ * @property Carbon $updated_at
+ */
+final class FigureMesh extends Model
+{
+    protected $table = 'meshes';
+
+    protected $guarded = ['id', 'figure_id'];
+
+    protected $attributes = ['unit_mm' => 1.0];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['measures' => 'array', 'pose' => 'array', 'shell_areas' => 'array', 'unit_mm' => 'float'];
+    }
+
+    /** @return BelongsTo<Part, $this> */
+    public function part(): BelongsTo
+    {
+        return $this->belongsTo(Part::class);
+    }
+
+    /** @param  array{float, float, float}  $up */
+    public function stands(array $up): Pose
+    {
+        return Pose::of($this->pose['move'] ?? [0.0, 0.0, 0.0], $this->pose['rotation'] ?? [0.0, 0.0, 0.0, 1.0], $this->pose['mirror'] ?? false, $this->unit_mm)
+            // Left about the axis itself, whichever end of it is up.
+            ->turned([abs($up[0]), abs($up[1]), abs($up[2])], $this->pose['turn'] ?? 0.0);
+    }
+}

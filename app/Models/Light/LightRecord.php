@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Light;
+
+use App\Adapters\Light\AssembledFigure;
+use App\Models\Brief\Figure;
+use App\Models\OwnedByPainter;
+use Hyalin\Finish\Technique;
+use Hyalin\Light\SprayFrom;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * The light on a figure: how it is sprayed, and what was computed of it.
+ *
+ * @phpstan-type LitArea array{areaId: int, cm2: float, exposure: float, hidden: float, shares: list<float>, byZone: array<string, list<float|null>>}
+ * @phpstan-type LitBorder array{areaId: int, otherId: int, mm: float, isCurved: bool}
+ * @phpstan-type Spray array{elevation?: float, side?: float, spread?: float, passes?: int}
+ * @phpstan-type Camera array{from: array{float, float, float}, to: array{float, float, float}, size: float}
+ *
+ * @property int $id
+ * @property int $painter_id
+ * @property int $figure_id
+ * @property string $up x, y, z, -x, -y or -z
+ * @property string|null $front the same, across from up; null for the usual
+ * @property float|null $height_mm of the assembled figure; null for as it is in its files
+ * @property float $spread half angle of the spray from above, degrees
+ * @property int $passes of white from above
+ * @property array<string, Spray>|null $sprays what differs from the usual, by technique
+ * @property Camera|null $camera from where to where it is looked, and how large the figure was then; mm
+ * @property string|null $still picture of the figure from there
+ * @property string $state none, waiting, running, done, stopped, failed
+ * @property float $progress
+ * @property bool $stop_asked
+ * @property string|null $problem
+ * @property string|null $of what it was computed from
+ * @property string|null $path folder of its lists
+ * @property array{areas: list<LitArea>, borders: list<LitBorder>, triangles: int, sizeMm: float, noAreaCm2: float, apart: array<int, array{share: float, up: array{float, float, float}}>}|null $result
+ */
+final class LightRecord extends Model
+{
+    use OwnedByPainter;
+
+    private const SIDES = ['x' => [1.0, 0.0, 0.0], 'y' => [0.0, 1.0, 0.0], 'z' => [0.0, 0.0, 1.0], '-x' => [-1.0, 0.0, 0.0], '-y' => [0.0, -1.0, 0.0], '-z' => [0.0, 0.0, -1.0]];
+
+    protected $table = 'light_studies';
+
+    protected $guarded = ['id', 'painter_id'];
+
+    protected $attributes = ['up' => 'z', 'spread' => 30.0, 'passes' => 2, 'state' => 'none', 'progress' => 0.0, 'stop_asked' => false, 'of' => null, 'path' => null, 'result' => null, 'problem' => null, 'height_mm' => null, 'front' => null, 'sprays' => null, 'camera' => null, 'still' => null];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['result' => 'array', 'progress' => 'float', 'stop_asked' => 'boolean', 'spread' => 'float', 'height_mm' => 'float', 'sprays' => 'array', 'camera' => 'array'];
+    }
+
+    /** @return list<string> */
+    public static function sideNames(): array
+    {
+        return array_keys(self::SIDES);
+    }
+
+    /** Of a figure; made when it has none yet. */
+    public static function ofFigure(Figure $figure): self
+    {
+        $light = $figure->lightStudy()->first();
+        if ($light === null) {
+            $light = new self(['figure_id' => $figure->id]);
+            $light->painter_id = $figure->painter_id;
+            $light->save();
+        }
+
+        return $light;
+    }
+
+    /** @return bool whether files or pose changed since it was computed */
+    public function isStale(Figure $figure): bool
+    {
+        return $this->of !== null && $this->of !== AssembledFigure::signature($figure, $this);
+    }
+
+    /** @return array{float, float, float} */
+    public function axis(): array
+    {
+        return self::SIDES[$this->up];
+    }
+
+    /** @return string one of the six, across from up: as slicers stand a print unless the painter said otherwise */
+    public function frontName(): string
+    {
+        $usual = str_ends_with($this->up, 'z') ? '-y' : 'z';
+
+        return $this->front === null || ltrim($this->front, '-') === ltrim($this->up, '-') ? $usual : $this->front;
+    }
+
+    /** @return array{float, float, float} */
+    public function frontAxis(): array
+    {
+        return self::SIDES[$this->frontName()];
+    }
+
+    /**
+     * The directed sprays, those that are not used with no pass.
+     *
+     * @return array<string, SprayFrom> by technique
+     */
+    public function directedSprays(): array
+    {
+        $usual = [
+            Technique::ZenithalSpray->value => [90.0, 0.0, $this->spread, $this->passes],
+            Technique::SlantedSpray->value => [45.0, 0.0, 30.0, 0],
+            Technique::SprayFromBelow->value => [-90.0, 0.0, 45.0, 0],
+        ];
+        $sprays = [];
+        foreach ($usual as $name => [$elevation, $side, $spread, $passes]) {
+            $own = $this->sprays[$name] ?? [];
+            $sprays[$name] = SprayFrom::of($own['elevation'] ?? $elevation, $own['side'] ?? $side, $own['spread'] ?? $spread, $own['passes'] ?? $passes);
+        }
+
+        return $sprays;
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Shelf;
+
+use App\Models\OwnedByPainter;
+use Hyalin\Finish\Hand;
+use Hyalin\Finish\Technique;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * What test chips say of a painter's hand at one technique: factors of the usual profile.
+ *
+ * @property int $id
+ * @property int $painter_id
+ * @property Technique $technique
+ * @property float $coverage
+ * @property float $coverage_deviation
+ * @property float $thickness
+ * @property float $thickness_deviation
+ * @property int $chips
+ */
+final class TechniqueHand extends Model
+{
+    use OwnedByPainter;
+
+    protected $guarded = ['id', 'painter_id'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['technique' => Technique::class, 'coverage' => 'float', 'coverage_deviation' => 'float', 'thickness' => 'float', 'thickness_deviation' => 'float'];
+    }
+
+    public function toHand(): Hand
+    {
+        return new Hand($this->coverage, $this->thickness);
+    }
+}

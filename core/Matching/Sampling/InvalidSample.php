@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Matching\Sampling;
+
+use Hyalin\InvalidInput;
+
+final class InvalidSample extends InvalidInput
+{
+    public static function noPixels(): self
+    {
+        return new self('the sample holds no pixel of the picture: draw it larger or inside the picture');
+    }
+
+    public static function tooFewPieces(int $found): self
+    {
+        return new self("{$found} pieces were read; how alike they are can be said of two or more");
+    }
+
+    public static function strokeTooShort(int $pixels): self
+    {
+        return new self("this stroke holds {$pixels} pixels; a ramp needs at least 40: draw it longer or wider");
+    }
+
+    public static function strokeOfOneTone(float $range): self
+    {
+        return new self(sprintf('this stroke runs through one tone only (lightness differs by %.1f): draw it from the shade to the light', $range));
+    }
+}

@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Order\Checks;
+
+use Hyalin\Order\Plan\AreaPlan;
+use Hyalin\Order\Plan\FigurePlan;
+use Hyalin\Order\Plan\LayerPlan;
+use Hyalin\Order\Plan\Reach;
+use Hyalin\Order\Steps\Step;
+use Hyalin\Order\Steps\StepKind;
+use Hyalin\Pot\Compatibility;
+
+/**
+ * Whether a plan is complete and its films get on with each other: nothing planned is lost, nothing that shows is
+ * unpainted, nothing attacks what lies beneath.
+ */
+final class Checks
+{
+    /**
+     * @param  list<Step>  $steps
+     * @return list<Issue> those that stop the plan first
+     */
+    public static function of(FigurePlan $figure, array $steps): array
+    {
+        $found = [...self::chemistry($figure), ...self::completeness($figure, $steps), ...Habits::of($figure)];
+        usort($found, static fn (Issue $p, Issue $q): int => $q->stops <=> $p->stops);
+
+        return $found;
+    }
+
+    /** @return list<Issue> */
+    private static function chemistry(FigurePlan $figure): array
+    {
+        $found = [];
+        foreach ($figure->areas as $area) {
+            $below = null;
+            $sealed = $glossy = false;
+            foreach ($area->layers as $layer) {
+                if ($layer->kind === StepKind::Varnish) {
+                    $sealed = true;
+                    $glossy = $layer->sheen === 'gloss';
+
+                    continue;
+                }
+                $pair = $below === null ? Compatibility::fine() : $layer->chemistry->over($below, $sealed);
+                if (! $pair->isAllowed) {
+                    $remedy = $figure->hasVarnish ? "Put {$pair->remedy}." : "It needs {$pair->remedy}, and there is none on the shelf.";
+                    $found[] = new Issue("{$area->name}, {$layer->words}: {$pair->reason}.", $remedy, true, "layer {$layer->key}", $area->id);
+                } elseif ($pair->minutes > 0) {
+                    $found[] = new Issue("{$area->name}, {$layer->words}: {$pair->reason}.", self::wait($pair->minutes), false, "layer {$layer->key}", $area->id);
+                }
+                if ($layer->kind === StepKind::Decal && ! $glossy) {
+                    $found[] = new Issue("{$area->name}: a decal on anything but gloss silvers.", 'Put a gloss varnish under it.', false, "layer {$layer->key}", $area->id);
+                }
+                if ($glossy && in_array($layer->kind, [StepKind::Brush, StepKind::DryBrush], true)) {
+                    $found[] = new Issue("{$area->name}, {$layer->words}: paint holds badly on gloss.", 'Dull it with a matt coat first, or expect two to three coats.', false, "layer {$layer->key}", $area->id);
+                }
+                $below = $layer->chemistry;
+                $sealed = $glossy = false;
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param  list<Step>  $steps
+     * @return list<Issue>
+     */
+    private static function completeness(FigurePlan $figure, array $steps): array
+    {
+        $found = $bare = [];
+        $planned = [];
+        foreach ($steps as $step) {
+            foreach ($step->layers as $layer) {
+                $planned[$layer->key] = true;
+            }
+        }
+        foreach ($figure->areas as $area) {
+            if ($area->isHidden) {
+                $found[] = new Issue("{$area->name} is hidden on the finished figure: it needs no paint.", null, false, null, $area->id);
+
+                continue;
+            }
+            if ($area->layers === []) {
+                $found[] = new Issue("{$area->name} shows and has no layer yet.", 'Build its finish, or tick it as hidden under How it is built.', false, null, $area->id);
+
+                continue;
+            }
+            foreach ($area->layers as $layer) {
+                if (! isset($planned[$layer->key])) {
+                    $found[] = new Issue("{$area->name}, {$layer->words}: planned, and in no step.", null, true, null, $area->id);
+                }
+            }
+            foreach ($area->layers as $layer) {
+                if (! $area->reach->allows($layer->kind)) {
+                    $found[] = self::unreached($area, $layer);
+                    break;
+                }
+            }
+            $first = $area->layers[0];
+            if ($area->liesOn === null && $first->kind !== StepKind::Prime && ! $first->isFlake) {
+                $found[] = new Issue("{$area->name} begins with {$first->words} on the bare print.", 'Paint holds to a primer: put one first.', false, "layer {$first->key}", $area->id);
+            }
+            if ($area->layers[count($area->layers) - 1]->kind !== StepKind::Varnish && ! self::endsBare($area)) {
+                $bare[] = $area;
+            }
+        }
+        if ($bare !== []) {
+            $names = implode(', ', array_map(static fn (AreaPlan $a): string => $a->name, $bare));
+            $found[] = new Issue(
+                count($bare) === 1 ? "{$names} ends without a varnish." : count($bare)." areas end without a varnish: {$names}.",
+                'Nothing protects them from handling; the last coat sets the sheen.',
+                false,
+                null,
+                count($bare) === 1 ? $bare[0]->id : null,
+            );
+        }
+
+        return $found;
+    }
+
+    private static function unreached(AreaPlan $area, LayerPlan $layer): Issue
+    {
+        $remedy = $area->reach === Reach::None
+            ? 'It stays the colour of its prime: choose that well, or paint it before something is glued over it.'
+            : 'Put it on with the brush, or spray it before its parts are glued.';
+
+        return new Issue("{$area->name}, {$layer->words}: it cannot be reached so ({$area->reach->value}).", $remedy, true, "layer {$layer->key}", $area->id);
+    }
+
+    /** Chrome and powders get none. */
+    private static function endsBare(AreaPlan $area): bool
+    {
+        $last = $area->layers[count($area->layers) - 1] ?? null;
+
+        return $last !== null && ($last->isChrome || $last->kind === StepKind::Powder);
+    }
+
+    private static function wait(int $minutes): string
+    {
+        return $minutes >= 2 * 24 * 60 ? 'Wait '.intdiv($minutes, 24 * 60).' days.' : 'Wait '.intdiv($minutes, 60).' hours.';
+    }
+}

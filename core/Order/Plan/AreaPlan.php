@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Order\Plan;
+
+/**
+ * An area with its stack of layers.
+ */
+final readonly class AreaPlan
+{
+    /**
+     * @param  int  $depth  0 lies innermost; a larger number farther outside
+     * @param  float  $squareCm  of surface
+     * @param  list<LayerPlan>  $layers  in stack order
+     * @param  string|null  $liesOn  id of the area it lies on when that is finished
+     * @param  bool  $isHidden  no eye reaches it on the finished figure
+     * @param  Reach  $reach  what gets to it
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $part,
+        public int $depth,
+        public float $squareCm,
+        public array $layers,
+        public ?string $liesOn = null,
+        public bool $isHidden = false,
+        public Reach $reach = Reach::Open,
+    ) {
+    }
+}

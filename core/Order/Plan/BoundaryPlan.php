@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Order\Plan;
+
+/**
+ * Where two areas meet.
+ */
+final readonly class BoundaryPlan
+{
+    public function __construct(public string $a, public string $b, public float $mm, public bool $isCurved = true)
+    {
+    }
+}

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Order\Plan;
+
+use Hyalin\Order\InvalidOrder;
+use Hyalin\Order\Rules\Constraint;
+
+/**
+ * A figure as it is built and as it is to be painted.
+ */
+final readonly class FigurePlan
+{
+    /**
+     * @param  list<PartPlan>  $parts
+     * @param  list<AreaPlan>  $areas
+     * @param  list<JointPlan>  $joints
+     * @param  list<BoundaryPlan>  $boundaries
+     * @param  list<Approach>  $schools  that differ from the default
+     * @param  list<Constraint>  $own  the painter's own rules, between step ids
+     * @param  bool  $hasVarnish  whether the shelf holds one, for barriers
+     */
+    private function __construct(
+        public array $parts,
+        public array $areas,
+        public array $joints,
+        public array $boundaries,
+        public array $schools,
+        public array $own,
+        public bool $hasVarnish,
+    ) {
+    }
+
+    /**
+     * @param  list<PartPlan>  $parts
+     * @param  list<AreaPlan>  $areas
+     * @param  list<JointPlan>  $joints
+     * @param  list<BoundaryPlan>  $boundaries
+     * @param  list<Approach>  $schools
+     * @param  list<Constraint>  $own
+     *
+     * @throws InvalidOrder when an area is on no part, a part is joined with itself, a boundary is given twice and differs
+     */
+    public static function of(array $parts, array $areas, array $joints = [], array $boundaries = [], array $schools = [], array $own = [], bool $hasVarnish = true): self
+    {
+        $partIds = array_map(static fn (PartPlan $p): string => $p->id, $parts);
+        foreach ($areas as $area) {
+            if (! in_array($area->part, $partIds, true)) {
+                throw InvalidOrder::onNoPart($area->name);
+            }
+        }
+        foreach ($joints as $joint) {
+            if ($joint->a === $joint->b) {
+                throw InvalidOrder::withItself($joint->a, 'a joint');
+            }
+        }
+        $known = [];
+        foreach ($boundaries as $boundary) {
+            $key = min($boundary->a, $boundary->b).' '.max($boundary->a, $boundary->b);
+            if (isset($known[$key]) && $known[$key] !== $boundary->mm) {
+                throw InvalidOrder::disagree($boundary->a, $boundary->b);
+            }
+            $known[$key] = $boundary->mm;
+        }
+
+        return new self($parts, $areas, $joints, $boundaries, $schools, $own, $hasVarnish);
+    }
+
+    public function follows(Approach $school): bool
+    {
+        if (in_array($school, $this->schools, true)) {
+            return true;
+        }
+        foreach (Approach::pairs() as [$default, $other]) {
+            if ($default === $school) {
+                return ! in_array($other, $this->schools, true);
+            }
+        }
+
+        return false;
+    }
+
+    /** @return bool whether a joint is glued on bare print, before the prime, as it hides nothing and the school allows it */
+    public function isGluedEarly(JointPlan $joint): bool
+    {
+        $isBase = array_filter($this->parts, static fn (PartPlan $p): bool => $p->isBase && in_array($p->id, [$joint->a, $joint->b], true)) !== [];
+
+        return $joint->hides === [] && (! $isBase || $this->follows(Approach::BaseTogether));
+    }
+
+    public function area(string $id): ?AreaPlan
+    {
+        foreach ($this->areas as $area) {
+            if ($area->id === $id) {
+                return $area;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<array{AreaPlan, BoundaryPlan}> areas that meet this one */
+    public function neighbours(string $id): array
+    {
+        $found = [];
+        foreach ($this->boundaries as $boundary) {
+            $other = match ($id) {
+                $boundary->a => $this->area($boundary->b),
+                $boundary->b => $this->area($boundary->a),
+                default => null,
+            };
+            if ($other !== null) {
+                $found[] = [$other, $boundary];
+            }
+        }
+
+        return $found;
+    }
+}

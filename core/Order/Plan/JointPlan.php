@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Order\Plan;
+
+/**
+ * Where two parts meet in the finished figure.
+ */
+final readonly class JointPlan
+{
+    /** @param  list<string>  $hides  ids of areas that cannot be reached any more once it is glued */
+    public function __construct(public string $a, public string $b, public array $hides = [], public Seam $seam = Seam::Clean)
+    {
+    }
+}

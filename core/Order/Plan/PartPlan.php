@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Order\Plan;
+
+/**
+ * A printed part as it comes off the printer.
+ */
+final readonly class PartPlan
+{
+    /**
+     * @param  bool  $isBase  what the figure stands on
+     * @param  bool  $isFiddly  too small to hold
+     * @param  string|null  $attachments  magnets, pins, straps and fixings, in words
+     */
+    public function __construct(public string $id, public string $name, public PrintProcess $process, public bool $isBase = false, public bool $isFiddly = false, public ?string $attachments = null)
+    {
+    }
+}

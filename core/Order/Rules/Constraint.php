@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Order\Rules;
+
+/**
+ * One step before another, and why.
+ */
+final readonly class Constraint
+{
+    /**
+     * @param  float|null  $weight  minutes it is worth; null when it must be
+     * @param  string  $rule  by its short name
+     * @param  string  $reason  in a sentence a painter would say
+     */
+    private function __construct(public string $before, public string $after, public ?float $weight, public string $rule, public string $reason)
+    {
+    }
+
+    public static function must(string $before, string $after, string $rule, string $reason): self
+    {
+        return new self($before, $after, null, $rule, $reason);
+    }
+
+    public static function should(string $before, string $after, float $weight, string $rule, string $reason): self
+    {
+        return new self($before, $after, $weight, $rule, $reason);
+    }
+
+    public function isMust(): bool
+    {
+        return $this->weight === null;
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Order\Steps;
+
+use Hyalin\Order\Plan\LayerPlan;
+
+/**
+ * One thing to do at the bench, on one area, on several in one go, or on a part.
+ */
+final readonly class Step
+{
+    /**
+     * @param  string  $id  the same for the same layer, joint or part in every plan
+     * @param  list<string>  $areas  ids; empty for work on a part
+     * @param  list<string>  $parts  ids
+     * @param  list<LayerPlan>  $layers  it puts on, one for each area
+     * @param  int  $dryMinutes  until something may go over it
+     */
+    public function __construct(
+        public string $id,
+        public StepKind $kind,
+        public string $words,
+        public array $areas,
+        public array $parts,
+        public array $layers,
+        public int $minutes,
+        public int $dryMinutes,
+    ) {
+    }
+
+    public function layer(): ?LayerPlan
+    {
+        return $this->layers[0] ?? null;
+    }
+
+    public function touches(string $area): bool
+    {
+        return in_array($area, $this->areas, true);
+    }
+}

@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Order\Steps;
+
+use Hyalin\Order\InvalidOrder;
+use Hyalin\Order\Plan\FigurePlan;
+use Hyalin\Order\Plan\LayerPlan;
+use Hyalin\Order\Plan\PrintProcess;
+use Hyalin\Order\Plan\Seam;
+
+/**
+ * The steps a figure asks for, in no order yet: preparation, layers, joints. Layers that are put on in one go on several
+ * areas are one step.
+ */
+final class StepList
+{
+    /** Common practice: minutes to shape and smooth a part for its first primer. */
+    private const RESIN = 20;
+
+    private const PLASTIC = 90;
+
+    /** @return list<Step> */
+    public static function of(FigurePlan $figure): array
+    {
+        return [...self::preparations($figure), ...self::layers($figure), ...self::joints($figure)];
+    }
+
+    /** @return list<Step> */
+    private static function preparations(FigurePlan $figure): array
+    {
+        $steps = [];
+        foreach ($figure->parts as $part) {
+            $ladder = SandingSequence::of($part->process, self::isMirror($figure, $part->id));
+            $steps[] = new Step(
+                "prepare {$part->id}",
+                StepKind::Prepare,
+                "Prepare {$part->name}: ".implode(', ', $ladder->words()).($part->isFiddly ? ', put it on a temporary handle' : ''),
+                [],
+                [$part->id],
+                [],
+                $part->process === PrintProcess::Resin ? self::RESIN : self::PLASTIC,
+                $part->process === PrintProcess::Resin ? 10 : 60,
+            );
+            if ($part->attachments !== null) {
+                $steps[] = new Step("attach {$part->id}", StepKind::Glue, "Attach to {$part->name}: {$part->attachments}", [], [$part->id], [], 10, 30);
+            }
+        }
+
+        return $steps;
+    }
+
+    /** @return list<Step> */
+    private static function layers(FigurePlan $figure): array
+    {
+        $own = $shared = [];
+        foreach ($figure->areas as $area) {
+            foreach ($area->layers as $layer) {
+                if ($layer->shared === null) {
+                    $own[] = new Step("layer {$layer->key}", $layer->kind, $layer->words, [$area->id], [$area->part], [$layer], $layer->minutes, $layer->dryMinutes);
+                } else {
+                    $shared[$layer->shared][] = [$area, $layer];
+                }
+            }
+        }
+        $steps = [];
+        foreach ($shared as $group) {
+            [, $first] = $group[0];
+            $steps[] = new Step(
+                "layer {$first->key}",
+                $first->kind,
+                $first->words,
+                array_map(static fn (array $g): string => $g[0]->id, $group),
+                array_values(array_unique(array_map(static fn (array $g): string => $g[0]->part, $group))),
+                array_map(static fn (array $g): LayerPlan => $g[1], $group),
+                // One goes once round all of them.
+                $first->minutes + 2 * (count($group) - 1),
+                $first->dryMinutes,
+            );
+        }
+
+        return [...$steps, ...$own];
+    }
+
+    /** @return list<Step> */
+    private static function joints(FigurePlan $figure): array
+    {
+        $names = [];
+        foreach ($figure->parts as $part) {
+            $names[$part->id] = $part->name;
+        }
+        $steps = [];
+        foreach ($figure->joints as $joint) {
+            $a = $names[$joint->a] ?? throw InvalidOrder::unknown($joint->a, 'a joint');
+            $b = $names[$joint->b] ?? throw InvalidOrder::unknown($joint->b, 'a joint');
+            $steps[] = new Step("glue {$joint->a} {$joint->b}", StepKind::Glue, "Dry-fit, then glue {$a} to {$b}; the joint free of paint", [], [$joint->a, $joint->b], [], 10, 30);
+            if ($joint->seam === Seam::Filled) {
+                $isEarly = $figure->isGluedEarly($joint);
+                $steps[] = new Step(
+                    "fill {$joint->a} {$joint->b}",
+                    StepKind::Fill,
+                    $isEarly
+                        ? "Fill the seam of {$a} and {$b} with putty, smooth it when hard"
+                        : "Fill the seam of {$a} and {$b} with a very thin line of resin, cured spot by spot; it needs no sanding. Touch the line up",
+                    [],
+                    [$joint->a, $joint->b],
+                    [],
+                    Seam::MINUTES,
+                    $isEarly ? Seam::PUTTY_MINUTES : Seam::RESIN_MINUTES,
+                );
+            }
+        }
+
+        return $steps;
+    }
+
+    private static function isMirror(FigurePlan $figure, string $part): bool
+    {
+        foreach ($figure->areas as $area) {
+            foreach ($area->part === $part ? $area->layers : [] as $layer) {
+                if ($layer->isChrome) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+}
