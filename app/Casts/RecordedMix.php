@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace App\Casts;
 
-use App\Models\Bench\RunStep;
 use Illuminate\Contracts\Database\Eloquent\CastsAttributes;
 use Illuminate\Database\Eloquent\Model;
 
 /**
  * A mix as it was on that day: names and colours stand by themselves, whatever became of the pots.
  *
- * @phpstan-import-type MixEntry from RunStep
+ * @phpstan-type MixEntry array{paintId: int, name: string, maker: string, hex: string, drops: int}
  *
  * @implements CastsAttributes<list<MixEntry>|null, list<MixEntry>|null>
  */

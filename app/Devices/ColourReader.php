@@ -10,6 +10,7 @@ use App\Models\Shelf\Paint;
 use Hyalin\Colour\Reflectance;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
+use Hyalin\Measuring\Swatch;
 
 /**
  * A device that reads the spectrum of a swatch with its gloss excluded: a matt surface still shows its veil.

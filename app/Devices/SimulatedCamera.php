@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Devices;
 
 use App\Adapters\Finish\FigureOptics;
-use App\Http\Props\Finish\AreaFinishProps;
+use App\Adapters\Finish\LayerDraft;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Shelf\Paint;
@@ -136,7 +136,7 @@ final class SimulatedCamera implements Camera
         foreach ($figure->areas()->with(['layers.paints.paint'])->get() as $area) {
             /** @var Area $area */
             $optics = FigureOptics::of($figure, $area);
-            $top = $optics->prediction->onTop($optics->start, $optics->layers(AreaFinishProps::drafts($area), SimulatedPot::optics(...), $hand))->top();
+            $top = $optics->prediction->onTop($optics->start, $optics->layers(LayerDraft::stackOf($area), SimulatedPot::optics(...), $hand))->top();
             $ramps[$area->name] = array_map(static fn (Zone $z): array => self::light($top->cell($z)->surface->seen($top->cell($z)->inside), $booth), Zone::cases());
         }
 

@@ -11,6 +11,7 @@ use Hyalin\Finish\Hand;
 use Hyalin\Finish\Layer;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
+use Hyalin\Measuring\Swatch;
 use Hyalin\Optics\FilmThickness;
 use Hyalin\Optics\PaintOptics;
 use Hyalin\Optics\Sheen;

@@ -6,6 +6,7 @@ namespace App\Jobs;
 
 use App\Actions\Finish\ProposeFinishes;
 use App\Adapters\StoredProgress;
+use App\Http\Props\Finish\FigureProposalProps;
 use App\Models\Finish\ProposalSearchRecord;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
@@ -31,7 +32,7 @@ final class ProposeFigure implements ShouldQueue
         $most = $search->request['mostPots'] ?? null;
         $answer = $propose->forFigure($search->figure, $search->painter()->firstOrFail(), ($search->request['brushOnly'] ?? false) === true, is_int($most) ? $most : null, self::ids($search->request['only'] ?? null), new StoredProgress($search));
         $search->refresh();
-        $search->update(['state' => $search->stop_asked ? 'stopped' : 'done', 'progress' => $search->stop_asked ? $search->progress : 1.0, 'result' => $answer]);
+        $search->update(['state' => $search->stop_asked ? 'stopped' : 'done', 'progress' => $search->stop_asked ? $search->progress : 1.0, 'result' => FigureProposalProps::of($answer)]);
     }
 
     /** @return list<int>|null */

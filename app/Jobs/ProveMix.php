@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use App\Adapters\Finish\MixQuestion;
 use App\Adapters\StoredProgress;
 use App\Http\Props\Finish\MixAnswerProps;
-use App\Http\Requests\Finish\MixFinderRequest;
 use App\Models\Finish\MixSearchRecord;
 use Hyalin\Mixing\ExhaustiveMixSearch;
 use Hyalin\Mixing\SearchEnding;
@@ -32,8 +32,7 @@ final class ProveMix implements ShouldQueue
         $search = $this->search->load(['painter', 'area.figure', 'area.samples']);
         $search->update(['state' => 'running']);
         // The request was judged when it came in; here it is only read again.
-        $request = new MixFinderRequest($search->request);
-        $wanted = $request->mixRequest($search->area->figure()->firstOrFail(), $search->area, $search->painter()->firstOrFail());
+        $wanted = MixQuestion::of($search->request)->request($search->area->figure()->firstOrFail(), $search->area, $search->painter()->firstOrFail());
         $answer = ExhaustiveMixSearch::find($wanted->optics, $wanted->task, new StoredProgress($search));
         $search->update([
             'state' => $answer->ending === SearchEnding::Proven ? 'done' : 'stopped',

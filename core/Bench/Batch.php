@@ -42,8 +42,8 @@ final readonly class Batch
         return new self($together, $apart, $setUps, $waits);
     }
 
-    public function isQuickerStepByStep(): bool
+    public function quicker(): BatchMode
     {
-        return $this->stepByStep < $this->figureByFigure;
+        return $this->stepByStep < $this->figureByFigure ? BatchMode::StepByStep : BatchMode::FigureByFigure;
     }
 }

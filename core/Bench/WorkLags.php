@@ -9,6 +9,7 @@ use Hyalin\Order\Plan\Approach;
 use Hyalin\Order\Plan\FigurePlan;
 use Hyalin\Order\PlannedOrder;
 use Hyalin\Order\Steps\Step;
+use Hyalin\Order\Steps\StepId;
 use Hyalin\Order\Steps\StepKind;
 use Hyalin\Pot\Chemistry;
 
@@ -43,9 +44,9 @@ final class WorkLags
             }
             $lags[] = [$prefix.$from, $prefix.$to, (float) $least, $most === null ? null : (float) $most];
         }
-        $open = array_values(array_filter($steps, static fn (Step $s): bool => ! isset($done[$s->id])));
+        $open = array_values(array_filter($steps, static fn (Step $s): bool => ! isset($done[(string) $s->id])));
 
-        return new Work(array_map(static fn (Step $s): array => [$prefix.$s->id, (float) $s->minutes, $s->kind === StepKind::Prepare], $open), $lags, $notBefore);
+        return new Work(array_map(static fn (Step $s): array => ["{$prefix}{$s->id}", (float) $s->minutes, $s->kind === StepKind::Prepare], $open), $lags, $notBefore);
     }
 
     /**
@@ -57,18 +58,18 @@ final class WorkLags
         $last = $onArea = [];
         $byId = [];
         foreach ($steps as $step) {
-            $byId[$step->id] = $step;
+            $byId[(string) $step->id] = $step;
             foreach ($step->parts as $part) {
                 $before = $last[$part] ?? null;
                 if ($before !== null) {
-                    yield [$before->id, $step->id, self::handled($before, $step, $aid), null];
+                    yield [(string) $before->id, (string) $step->id, self::handled($before, $step, $aid), null];
                 }
                 $last[$part] = $step;
             }
             foreach ($step->areas as $area) {
                 $before = $onArea[$area] ?? null;
                 if ($before !== null) {
-                    yield [$before->id, $step->id, self::dried($before, $step, $aid), null];
+                    yield [(string) $before->id, (string) $step->id, self::dried($before, $step, $aid), null];
                 }
                 if ($step->layers !== []) {
                     $onArea[$area] = $step;
@@ -116,10 +117,10 @@ final class WorkLags
     private static function musts(PlannedOrder $order, array $byId): iterable
     {
         foreach ($order->constraints as $constraint) {
-            $first = $byId[$constraint->before] ?? null;
-            $second = $byId[$constraint->after] ?? null;
+            $first = $byId[(string) $constraint->before] ?? null;
+            $second = $byId[(string) $constraint->after] ?? null;
             if ($constraint->isMust() && ! in_array($constraint, $order->broken, true) && $first !== null && $second !== null && array_intersect($first->parts, $second->parts) === []) {
-                yield [$first->id, $second->id, 0, null];
+                yield [(string) $first->id, (string) $second->id, 0, null];
             }
         }
     }
@@ -132,14 +133,14 @@ final class WorkLags
     {
         $count = [];
         foreach ($order->masks as $mask) {
-            $n = $count[$mask->step] ?? 0;
-            $count[$mask->step] = $n + 1;
-            $end = $n === 0 ? '' : " {$n}";
-            [$on, $off, $spray] = ["mask {$mask->step}{$end}", "peel {$mask->step}{$end}", $byId[$mask->step] ?? null];
+            $sprayed = (string) $mask->step;
+            $n = $count[$sprayed] ?? 0;
+            $count[$sprayed] = $n + 1;
+            [$on, $off, $spray] = [(string) StepId::mask($mask->step, $n), (string) StepId::peel($mask->step, $n), $byId[$sprayed] ?? null];
             if ($spray === null || ! isset($byId[$on], $byId[$off])) {
                 continue;
             }
-            yield [$on, $mask->step, $byId[$on]->dryMinutes, null];
+            yield [$on, $sprayed, $byId[$on]->dryMinutes, null];
             yield [$on, $off, 0, $mask->mostHours * 60];
             yield self::peeled($figure, $mask, $spray, $off);
         }
@@ -149,7 +150,7 @@ final class WorkLags
     private static function peeled(FigurePlan $figure, MaskPlan $mask, Step $spray, string $off): array
     {
         return $figure->follows(Approach::PeelSoft)
-            ? [$mask->step, $off, 0, max(self::SOFT, $spray->dryMinutes)]
-            : [$mask->step, $off, $spray->dryMinutes, null];
+            ? [(string) $mask->step, $off, 0, max(self::SOFT, $spray->dryMinutes)]
+            : [(string) $mask->step, $off, $spray->dryMinutes, null];
     }
 }

@@ -13,6 +13,13 @@ final readonly class GamutMapping
     {
     }
 
+    /** A colour as a display shows it: adapted to the display's white, D65, and mapped into its gamut. */
+    public static function displayed(Lab $colour): self
+    {
+        return self::toSrgb($colour->white === Illuminant::D65 ? $colour : $colour->toXyz()->adaptedTo(Illuminant::D65)->toLab());
+    }
+
+    /** @param  Lab  $colour  relative to D65 */
     public static function toSrgb(Lab $colour): self
     {
         $srgb = $colour->toXyz()->toSrgb();

@@ -37,6 +37,12 @@ final readonly class Lab
         return Xyz::of($x * $xn, $y * $yn, $z * $zn, $this->white);
     }
 
+    /** @return self the grey of the same lightness */
+    public function toGrey(): self
+    {
+        return self::of($this->lightness, 0.0, 0.0, $this->white);
+    }
+
     public function toLch(): Lch
     {
         return Lch::of($this->lightness, hypot($this->a, $this->b), self::hueDegrees($this->a, $this->b), $this->white);

@@ -12,6 +12,9 @@ use Hyalin\Optics\AreaCoverage;
  */
 final readonly class DepositProfile
 {
+    /** Hits at full exposure in one pass of a directed spray: own estimate. */
+    public const HITS = 1.2;
+
     /**
      * @param  array{float, float, float, float, float}  $coverage
      * @param  array{float, float, float, float, float}  $thickness

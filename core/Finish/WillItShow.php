@@ -56,7 +56,7 @@ final readonly class WillItShow
             }
         }
         // A varnish is there to protect and to set the sheen: it need not be seen.
-        if ($change >= $threshold || $layers[$index]->technique === Technique::Varnish) {
+        if ($change >= $threshold || $layers[$index]->technique->spec()->setsSheen) {
             return new self(true, $change, $most, []);
         }
         $beneath = array_map(static fn (SectionCell $c): Reflectance => $c->inside, $section->rows[$index]->cells);

@@ -11,6 +11,18 @@ namespace Hyalin\Light;
  */
 final class Openness
 {
+    /** Of the surroundings: a surface that sees less is hidden from every eye (own estimate). */
+    private const HIDDEN = 0.02;
+
+    /**
+     * @param  float  $most  openness of its most open corner, 0..1
+     * @return bool whether no eye reaches a triangle
+     */
+    public static function isHidden(float $most): bool
+    {
+        return $most < self::HIDDEN;
+    }
+
     /**
      * @param  list<float>  $x
      * @param  list<float>  $y

@@ -16,6 +16,11 @@ final class InvalidOrder extends InvalidInput
         return new self("{$where} names \"{$id}\", which is none of the areas");
     }
 
+    public static function noStep(string $words): self
+    {
+        return new self("\"{$words}\" names no step");
+    }
+
     public static function twice(string $id): self
     {
         return new self("the area \"{$id}\" is given twice");

@@ -45,7 +45,7 @@ final class OrderPlanner
         $planned = self::plan($figure);
         $by = [];
         foreach ($planned->steps as $step) {
-            $by[$step->id] = $step;
+            $by[(string) $step->id] = $step;
         }
         $own = [];
         foreach ($ids as $id) {
@@ -64,8 +64,8 @@ final class OrderPlanner
      */
     private static function judged(FigurePlan $figure, array $order, array $constraints): PlannedOrder
     {
-        $at = array_flip(array_map(static fn (Step $s): string => $s->id, $order));
-        $broken = array_values(array_filter($constraints, static fn (Constraint $c): bool => $at[$c->before] > $at[$c->after]));
+        $at = array_flip(array_map(static fn (Step $s): string => (string) $s->id, $order));
+        $broken = array_values(array_filter($constraints, static fn (Constraint $c): bool => $at[(string) $c->before] > $at[(string) $c->after]));
 
         return new PlannedOrder($order, $constraints, $broken, Masks::of($figure, $order), Checks::of($figure, $order));
     }
@@ -82,13 +82,13 @@ final class OrderPlanner
         $before = $soft = [];
         foreach ($constraints as $c) {
             if ($c->weight === null) {
-                $before[] = [$c->before, $c->after];
+                $before[] = [(string) $c->before, (string) $c->after];
             } else {
-                $soft[] = [$c->before, $c->after, $c->weight];
+                $soft[] = [(string) $c->before, (string) $c->after, $c->weight];
             }
         }
 
-        return MaskOrderTask::of(array_map(static fn (Step $s): array => [$s->id, false, 0.0], $steps), [], $before, [...$soft, ...self::maskWishes($figure, $steps)]);
+        return MaskOrderTask::of(array_map(static fn (Step $s): array => [(string) $s->id, false, 0.0], $steps), [], $before, [...$soft, ...self::maskWishes($figure, $steps)]);
     }
 
     /**
@@ -107,7 +107,7 @@ final class OrderPlanner
             foreach ($figure->neighbours($spray->areas[0]) as [$other, $boundary]) {
                 $own = array_values(array_filter($steps, static fn (Step $s): bool => $s->areas === [$other->id]));
                 foreach ($own as $step) {
-                    $wishes[] = [$spray->id, $step->id, Masks::minutes($boundary, $other) / count($own)];
+                    $wishes[] = [(string) $spray->id, (string) $step->id, Masks::minutes($boundary, $other) / count($own)];
                 }
             }
         }
@@ -150,12 +150,12 @@ final class OrderPlanner
      */
     private static function refuseCircles(array $steps, array $constraints): void
     {
-        $place = array_flip(array_map(static fn (Step $s): string => $s->id, $steps));
+        $place = array_flip(array_map(static fn (Step $s): string => (string) $s->id, $steps));
         $next = array_fill(0, count($steps), []);
         $by = [];
         foreach ($constraints as $c) {
             if ($c->isMust()) {
-                $next[$place[$c->before]][$place[$c->after]] = true;
+                $next[$place[(string) $c->before]][$place[(string) $c->after]] = true;
                 $by["{$c->before}\n{$c->after}"] = $c;
             }
         }

@@ -6,6 +6,9 @@ namespace Hyalin\Pot;
 
 use Hyalin\Optics\Sheen;
 
+/**
+ * What is in a pot, as painters sort their shelf.
+ */
 enum PotKind: string
 {
     case Acrylic = 'acrylic';
@@ -24,52 +27,27 @@ enum PotKind: string
     case Enamel = 'enamel liner';
     case Powder = 'pigment powder';
 
-    /** Made to let show what lies beneath: poor stuff for a base coat, the right stuff for a glaze. */
-    public function isTranslucent(): bool
-    {
-        return match ($this) {
-            self::Wash, self::OneCoat, self::Ink => true,
-            default => false,
-        };
-    }
+    private const DAY = 24 * 60;
 
-    /** Whether a pot of this kind is put into colour mixes unless the painter says otherwise. */
-    public function isMixed(): bool
+    /** @return UsualFacts what is known of a pot of this kind before anyone reads its label */
+    public function usual(): UsualFacts
     {
         return match ($this) {
-            self::Acrylic, self::Airbrush, self::Wash, self::OneCoat, self::Ink => true,
-            default => false,
-        };
-    }
-
-    /** Opaque platelets that lie flat: they cover, they do not tint, and look different from two angles. */
-    public function isFlake(): bool
-    {
-        return match ($this) {
-            self::Metal, self::ColourShift, self::Chrome => true,
-            default => false,
-        };
-    }
-
-    /** What is known of a pot of this kind before anyone reads its label. */
-    public function usual(): PotFacts
-    {
-        return match ($this) {
-            self::Acrylic => new PotFacts('acrylic', Sheen::Matt, 1.25, 17, 20, 15, 1.0, 'water'),
-            self::Airbrush => new PotFacts('acrylic', Sheen::Satin, 1.15, 17, 10, 18, 0.0, 'airbrush cleaner'),
-            self::Primer => new PotFacts('acrylic-polyurethane', Sheen::Matt, 1.2, 60, 60, 25, 0.0, 'airbrush cleaner'),
-            self::Wash => new PotFacts('acrylic', Sheen::Matt, 1.05, 17, 30, 15, 0.0, 'water'),
-            self::OneCoat => new PotFacts('acrylic', Sheen::Matt, 1.05, 18, 30, 15, 0.0, 'water'),
-            self::Ink => new PotFacts('acrylic ink', Sheen::Satin, 1.05, 15, 15, 12, 0.5, 'water'),
-            self::Medium => new PotFacts('acrylic', Sheen::Satin, 1.03, 17, 15, 15, 0.0, 'water'),
-            self::Thinner => new PotFacts('acrylic', Sheen::Satin, 1.0, 60, 0, 15, 0.0, 'water'),
-            self::Varnish => new PotFacts('acrylic', Sheen::Matt, 1.05, 60, 60, 20, 0.3, 'airbrush cleaner'),
-            self::Metal => new PotFacts('acrylic', Sheen::Gloss, 1.1, 17, 15, 15, 0.0, 'airbrush cleaner'),
-            self::ColourShift => new PotFacts('powder in medium', Sheen::Gloss, 1.1, 17, 15, 15, 0.0, 'airbrush cleaner'),
-            self::Chrome => new PotFacts('lacquer', Sheen::Gloss, 0.85, 30, 30, 13, 0.0, 'lacquer thinner'),
-            self::Oil => new PotFacts('oil', Sheen::Satin, 1.4, 20, 1440, null, null, 'white spirit'),
-            self::Enamel => new PotFacts('enamel', Sheen::Satin, 0.95, 30, 720, 15, 0.0, 'white spirit'),
-            self::Powder => new PotFacts('dry pigment', Sheen::Matt, 0.6, 20, 0, null, null, 'soap and water'),
+            self::Acrylic => new UsualFacts(Chemistry::Acrylic, Sheen::Matt, 1.25, 17, 20, self::DAY, 15, 1.0, 'water', 'water', isMixed: true),
+            self::Airbrush => new UsualFacts(Chemistry::Acrylic, Sheen::Satin, 1.15, 17, 10, self::DAY, 18, 0.0, 'airbrush thinner', 'airbrush cleaner', isMixed: true),
+            self::Primer => new UsualFacts(Chemistry::Acrylic, Sheen::Matt, 1.2, 60, 60, self::DAY, 25, 0.0, 'airbrush thinner', 'airbrush cleaner'),
+            self::Wash => new UsualFacts(Chemistry::Acrylic, Sheen::Matt, 1.05, 17, 30, self::DAY, 15, 0.0, 'water', 'water', isMixed: true, isTranslucent: true),
+            self::OneCoat => new UsualFacts(Chemistry::Acrylic, Sheen::Matt, 1.05, 18, 30, self::DAY, 15, 0.0, 'medium', 'water', isMixed: true, isTranslucent: true),
+            self::Ink => new UsualFacts(Chemistry::Acrylic, Sheen::Satin, 1.05, 15, 15, self::DAY, 12, 0.5, 'water', 'water', isMixed: true, isTranslucent: true),
+            self::Medium => new UsualFacts(Chemistry::Acrylic, Sheen::Satin, 1.03, 17, 15, self::DAY, 15, 0.0, 'water', 'water'),
+            self::Thinner => new UsualFacts(Chemistry::Acrylic, Sheen::Satin, 1.0, 60, 0, 0, 15, 0.0, 'water', 'water'),
+            self::Varnish => new UsualFacts(Chemistry::Acrylic, Sheen::Matt, 1.05, 60, 60, self::DAY, 20, 0.3, 'airbrush thinner', 'airbrush cleaner'),
+            self::Metal => new UsualFacts(Chemistry::Acrylic, Sheen::Gloss, 1.1, 17, 15, self::DAY, 15, 0.0, 'airbrush thinner', 'airbrush cleaner', isFlake: true),
+            self::ColourShift => new UsualFacts(Chemistry::Acrylic, Sheen::Gloss, 1.1, 17, 15, self::DAY, 15, 0.0, 'airbrush thinner', 'airbrush cleaner', isFlake: true),
+            self::Chrome => new UsualFacts(Chemistry::Lacquer, Sheen::Gloss, 0.85, 30, 30, self::DAY, 13, 0.0, 'lacquer thinner', 'lacquer thinner', isFlake: true),
+            self::Oil => new UsualFacts(Chemistry::Oil, Sheen::Satin, 1.4, 20, self::DAY, 7 * self::DAY, null, null, 'white spirit', 'white spirit'),
+            self::Enamel => new UsualFacts(Chemistry::Enamel, Sheen::Satin, 0.95, 30, self::DAY / 2, self::DAY, 15, 0.0, 'white spirit', 'white spirit'),
+            self::Powder => new UsualFacts(Chemistry::Powder, Sheen::Matt, 0.6, 20, 0, 0, null, null, 'white spirit', 'soap and water'),
         };
     }
 }

@@ -243,9 +243,9 @@ final class FigurePlans
         return [
             'technique' => $technique,
             'mix' => $mix,
-            'zones' => $zones ?? $technique->usualZones(),
+            'zones' => $zones ?? $technique->spec()->usualZones,
             'coats' => $coats,
-            'thinner' => $thinner ?? $technique->usualThinner(),
+            'thinner' => $thinner ?? $technique->spec()->usualThinner,
         ];
     }
 

@@ -198,7 +198,7 @@ final class DatabaseSeeder extends Seeder
         }
         $areaIds = $figure->areas()->pluck('id', 'name');
         foreach ($plan['joints'] ?? [] as [$a, $b, $hides]) {
-            $figure->joints()->create(['part_id' => $partIds[$a], 'other_id' => $partIds[$b], 'hides' => array_map(static fn (string $name): mixed => $areaIds[$name], $hides) ?: null]);
+            $figure->joints()->create(['part_id' => $partIds[$a], 'other_id' => $partIds[$b]])->hiddenAreas()->sync(array_map(static fn (string $name): mixed => $areaIds[$name], $hides));
         }
         foreach ($plan['boundaries'] ?? [] as [$a, $b, $mm, $curved]) {
             $figure->boundaries()->create(['area_id' => $areaIds[$a], 'other_id' => $areaIds[$b], 'mm' => $mm, 'is_curved' => $curved]);
@@ -241,8 +241,8 @@ final class DatabaseSeeder extends Seeder
             $drafts[] = new LayerDraft(
                 Str::ulid()->toBase32(),
                 $layer['technique'],
-                $layer['zones'] ?? $layer['technique']->usualZones(),
-                $layer['thinner'] ?? $layer['technique']->usualThinner(),
+                $layer['zones'] ?? $layer['technique']->spec()->usualZones,
+                $layer['thinner'] ?? $layer['technique']->spec()->usualThinner,
                 $layer['coats'] ?? 1,
                 // Until its mix is found a layer stands as a coat of the first pot.
                 $mix ?: [[$pots['Chalk White'], 1]],
@@ -317,7 +317,9 @@ final class DatabaseSeeder extends Seeder
             file_put_contents($path, str_pad('written by Hyalin', 80).pack('V', $count).$records);
             $mesh = (new ImportMesh)($figure, $path, "{$part}.stl", $figure->parts()->where('name', $part)->firstOrFail()->id);
             unlink($path);
-            $mesh->update(['shell_areas' => array_map(static fn (array $piece): int => $areaIds[$piece[0]] ?? 0, $pieces)]);
+            foreach (array_values($pieces) as $shell => $piece) {
+                $mesh->shells()->create(['shell' => $shell, 'area_id' => $areaIds[$piece[0]] ?? null]);
+            }
         }
         $light = new LightRecord(['figure_id' => $figure->id]);
         $light->painter_id = $figure->painter_id;

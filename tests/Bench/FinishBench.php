@@ -24,7 +24,7 @@ final class FinishBench
     {
         $paints = (new InventedShelf(2027))->paints(12);
         $layers = array_map(
-            static fn (int $i): Layer => Layer::of(Technique::cases()[$i % 9], $paints[$i], 0.5, 1 + $i % 2, Technique::cases()[$i % 9]->usualZones()),
+            static fn (int $i): Layer => Layer::of(Technique::cases()[$i % 9], $paints[$i], 0.5, 1 + $i % 2, Technique::cases()[$i % 9]->spec()->usualZones),
             range(0, 11),
         );
         $prediction = SectionPrediction::under(Illuminant::D65, Surface::of(Sheen::Satin));

@@ -38,7 +38,7 @@ final class OrderBench
         $figure = self::figure(30);
         $half = self::time(static fn () => OrderPlanner::plan(self::figure(15)));
         $plan = self::time(static fn () => OrderPlanner::plan($figure));
-        $ids = array_map(static fn (Step $s): string => $s->id, OrderPlanner::plan($figure)->steps);
+        $ids = array_map(static fn (Step $s): string => (string) $s->id, OrderPlanner::plan($figure)->steps);
         printf("plan of %d steps: %.0f ms, %.1f times one of half the areas; a step moved is judged in %.0f ms\n", count($ids), $plan, $plan / $half, self::time(static fn () => OrderPlanner::judge($figure, array_reverse($ids))));
         $task = self::evenings(150, 60);
         $schedule = null;

@@ -205,7 +205,7 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
         $mesh = $this->post("/figures/{$figure->id}/meshes", ['mesh' => UploadedFile::fake()->createWithContent('body.stl', StlWriter::write(Shapes::ball(10.0, 6))), 'partId' => $partId], ['Accept' => 'application/json'])->assertCreated()->json('id');
         self::assertIsInt($mesh);
         $this->patchJson("/figures/{$figure->id}/meshes/{$mesh}", ['turn' => 30, 'move' => [1, 2, 3]])->assertOk();
-        $figure->meshes()->sole()->update(['shell_areas' => [$cloakId]]);
+        $figure->meshes()->sole()->shells()->create(['shell' => 0, 'area_id' => $cloakId]);
         // The top of it is another area, a piece of one triangle none at all.
         StoredStudy::putChosen($figure->meshes()->sole()->path, [...array_fill(0, 12, [$handId]), [$cloakId, 0, null], ...array_fill(0, 120 - 13, [null])]);
         $this->putJson("/figures/{$figure->id}/light", ['spray' => 'spray from 45 degrees', 'passes' => 1, 'side' => 30])->assertOk();

@@ -9,8 +9,8 @@ use App\Adapters\BenchFile\BenchReader;
 use App\Adapters\BenchFile\BenchWriter;
 use App\Adapters\BenchFile\Catalogue;
 use App\Adapters\Finish\FigureOptics;
+use App\Adapters\Finish\LayerDraft;
 use App\Http\Controllers\SignInController;
-use App\Http\Props\Finish\AreaFinishProps;
 use App\Http\Props\Finish\SectionProps;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
@@ -40,7 +40,7 @@ final class DemoTest extends TestCase
         self::assertSame(7, $maude->parts()->count());
         $better = $zones = $shown = $layers = 0;
         foreach ($areas as $area) {
-            $drafts = AreaFinishProps::drafts($area);
+            $drafts = LayerDraft::stackOf($area);
             $section = SectionProps::predict($maude, $area, $drafts);
             // Painting brought the figure nearer to its reference than the primed figure was.
             $primed = SectionProps::predict($maude, $area, array_slice($drafts, 0, 2));
@@ -93,6 +93,6 @@ final class DemoTest extends TestCase
 
     private function top(Figure $figure, Area $area, Zone $zone): \Hyalin\Colour\Lab
     {
-        return FigureOptics::of($figure)->section(AreaFinishProps::drafts($area))->top()->cell($zone)->seen;
+        return FigureOptics::of($figure)->section(LayerDraft::stackOf($area))->top()->cell($zone)->seen;
     }
 }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Adapters\Finish\FigureOptics;
+use App\Adapters\Finish\LayerDraft;
 use App\Adapters\Light\AssembledFigure;
-use App\Http\Props\Finish\AreaFinishProps;
 use App\Jobs\ComputeLight;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
@@ -121,7 +121,7 @@ final class LightTest extends TestCase
         $this->postJson("/figures/{$figure->id}/meshes/join", ['at' => [5, 5, 20], 'onto' => [5, 5, 0]])->assertUnprocessable()->assertJsonPath('errors.onto.0', fn (string $words): bool => str_contains($words, 'glued to'));
         $this->postJson("/figures/{$figure->id}/meshes/join", ['at' => [$x, $y, $z], 'onto' => [5, 5, 20]])->assertOk()->assertJsonPath('mesh.isJoined', true);
         $light = LightRecord::query()->sole();
-        self::assertTrue($light->isStale($figure));
+        self::assertTrue(AssembledFigure::isStale($figure, $light));
         $bounds = static fn (): array => MeshMeasures::of(AssembledFigure::of($figure, $light)->mesh ?? Shapes::box(1.0, 1.0, 1.0))->boundsMm;
         self::assertEqualsWithDelta([[0.0, 0.0, 0.0], [10.0, 10.0, 25.0]], $bounds(), 1e-3);
         $head = $figure->meshes()->reorder('id', 'desc')->firstOrFail();
@@ -243,7 +243,7 @@ final class LightTest extends TestCase
             $layer = $table->layers()->create(['key' => "layer{$n}", 'position' => $n, 'technique' => $technique, 'zones' => Zone::cases(), 'thinner' => 0, 'coats' => 2]);
             $layer->paints()->create(['paint_id' => $pot->id, 'drops' => 1, 'position' => 0]);
         }
-        $lightness = static fn (): array => array_map(static fn (Zone $z): float => FigureOptics::of($figure, $table->refresh()->load('layers.paints.paint'))->section(AreaFinishProps::drafts($table))->top()->cell($z)->seen->lightness, Zone::cases());
+        $lightness = static fn (): array => array_map(static fn (Zone $z): float => FigureOptics::of($figure, $table->refresh()->load('layers.paints.paint'))->section(LayerDraft::stackOf($table))->top()->cell($z)->seen->lightness, Zone::cases());
         $usual = $lightness();
         $this->postJson("/figures/{$figure->id}/light/measures")->assertOk();
         $exposures = $table->refresh()->zone_exposures['zenithal spray'] ?? [];
@@ -251,7 +251,7 @@ final class LightTest extends TestCase
         $measured = $lightness();
         foreach (Zone::cases() as $zone) {
             $i = $zone->index();
-            $usually = Technique::ZenithalSpray->usualExposure()[$i] ?? 0.0;
+            $usually = Technique::ZenithalSpray->spec()->direction->exposure[$i] ?? 0.0;
             // More spray is lighter, less is darker; a zone the table has not is predicted as usual.
             self::assertSame(($exposures[$i] ?? $usually) <=> $usually, round($measured[$i], 6) <=> round($usual[$i], 6));
         }

@@ -117,7 +117,7 @@ final class PotTest extends TestCase
         $pot = $this->pot('Gull', '#c9b48a');
         $this->get("/shelf/paints/{$pot->id}")->assertInertia(fn (AssertableInertia $page) => $page
             ->component('pots/show')
-            ->where('facts.1', ['key' => 'density', 'label' => 'Density, g/mL', 'value' => '1.25', 'isDefault' => true])
+            ->where('facts.1', ['key' => 'density', 'label' => 'Density, g/mL', 'type' => 'number', 'choices' => [], 'value' => '1.25', 'isDefault' => true])
             ->count('curves.thick', 36));
         $this->patchJson("/shelf/paints/{$pot->id}/facts", ['density' => 1.4])->assertOk()->assertJsonPath('1.value', '1.4')->assertJsonPath('1.isDefault', false);
         $this->patchJson("/shelf/paints/{$pot->id}/facts", ['density' => 40])->assertUnprocessable();

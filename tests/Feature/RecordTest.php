@@ -79,7 +79,7 @@ final class RecordTest extends TestCase
         $step = $this->step($run, 'base coat');
         $url = "/runs/{$run->id}/steps/{$step->id}";
         $pot = Paint::query()->findOrFail($step->planned_mix[0]['paintId']);
-        $held = static fn (): float => $pot->refresh()->size() * $pot->level_percent / 100 - $pot->used_ml;
+        $held = static fn (): float => $pot->refresh()->pot()->sizeMl() * $pot->level_percent / 100 - $pot->used_ml;
         $full = $held();
         $this->patchJson($url, ['version' => 1, 'state' => 'done', 'usedDrops' => 40])->assertOk()->assertJsonPath('usedDrops', 40);
         // 40 drops of 0.05 mL.

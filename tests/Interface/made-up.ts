@@ -4,6 +4,7 @@ import type {
     CupProps,
     LayerProps,
     PaintProps,
+    PotFieldProps,
     PotProps,
     RunProps,
     RunStepProps,
@@ -147,3 +148,23 @@ export function cup(change: Partial<CupProps> = {}): CupProps {
         ...change,
     };
 }
+
+function potField(
+    key: string,
+    label: string,
+    type: PotFieldProps['type'],
+    change: Partial<PotFieldProps> = {},
+): PotFieldProps {
+    return { key, label, type, choices: [], least: null, most: null, isRequired: false, default: null, ...change };
+}
+
+export const POT_FIELDS: PotFieldProps[] = [
+    potField('maker', 'Maker', 'text', { most: 80, isRequired: true }),
+    potField('name', 'Name', 'text', { most: 80, isRequired: true }),
+    potField('kind', 'Kind', 'choice', { choices: ['acrylic', 'metal flake'], default: 'acrylic' }),
+    potField('thickHex', 'Colour when thick', 'colour', { isRequired: true }),
+    potField('flopHex', 'Colour from the side', 'colour'),
+    potField('opacity', 'Coats to opaque', 'choice', { choices: ['1', '2', '3', '5', 'wash'], default: '2' }),
+    potField('levelPercent', 'Level', 'whole', { least: 0, most: 100, default: '100' }),
+    potField('note', 'Note', 'note', { most: 2000 }),
+];

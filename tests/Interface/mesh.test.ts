@@ -103,17 +103,19 @@ describe('the colours of a mesh', () => {
         side: 0,
         spread: 60,
         passes,
+        luminance: technique === 'zenithal spray' ? 0.8 : 0.07,
     });
+    const under = (sprays: SprayProps[] = []) => ({ sprays, hitsPerPass: 1.2, beneath: 0.02 });
     const ramp = ['#101010', '#303030', '#606060', '#a0a0a0', '#e0e0e0'];
     const red = ['#200000', '#400000', '#800000', '#c00000', '#ff0000'];
 
     it('are the paint of each zone, in linear light (IEC 61966-2-1), by the layers put on so far', () => {
         const areas = [{ id: 3, rows: [['#000000', '#000000', '#000000', '#000000', '#000000'], ramp] }];
-        const seen = colours(pair([3, 3], [4, 4]), 'finish', areas, 1, [], 0, null, null);
+        const seen = colours(pair([3, 3], [4, 4]), 'finish', areas, 1, under(), 0, null, null);
         for (const v of seen) expect(v).toBeCloseTo(linear(0xe0 / 255), 5);
-        expect(Math.max(...colours(pair([3, 3], [4, 4]), 'finish', areas, 0, [], 0, null, null))).toBe(0);
+        expect(Math.max(...colours(pair([3, 3], [4, 4]), 'finish', areas, 0, under(), 0, null, null))).toBe(0);
         // More layers asked for than there are: the last.
-        expect(colours(pair([3, 3], [4, 4]), 'finish', areas, 9, [], 0, null, null)).toEqual(seen);
+        expect(colours(pair([3, 3], [4, 4]), 'finish', areas, 9, under(), 0, null, null)).toEqual(seen);
     });
 
     it('run into each other within an area and stop at its border', () => {
@@ -121,13 +123,13 @@ describe('the colours of a mesh', () => {
             { id: 3, rows: [ramp] },
             { id: 8, rows: [red] },
         ];
-        const within = colours(pair([3, 3], [0, 4]), 'finish', areas, 0, [], 0, null, null);
+        const within = colours(pair([3, 3], [0, 4]), 'finish', areas, 0, under(), 0, null, null);
         const dark = linear(0x10 / 255);
         const light = linear(0xe0 / 255);
         expect(within[0]).toBeCloseTo(dark, 5);
         expect(within[3]).toBeCloseTo((dark + light) / 2, 5);
         expect(within[15]).toBeCloseTo(light, 5);
-        const across = colours(pair([3, 8], [4, 4]), 'finish', areas, 0, [], 0, null, null);
+        const across = colours(pair([3, 8], [4, 4]), 'finish', areas, 0, under(), 0, null, null);
         expect([...across.slice(0, 9)].every((v) => Math.abs(v - light) < 1e-5)).toBe(true);
         for (let k = 3; k < 6; k++) {
             expect(across[3 * k]).toBeCloseTo(1, 5);
@@ -146,7 +148,7 @@ describe('the colours of a mesh', () => {
                         'prime',
                         [],
                         0,
-                        [spray('zenithal spray', passes + more), spray('spray from below', 1)],
+                        under([spray('zenithal spray', passes + more), spray('spray from below', 1)]),
                         0,
                         null,
                         null,
@@ -178,7 +180,7 @@ describe('the colours of a mesh', () => {
                     const mesh = parseMesh(bytes(what), what.sprays);
                     const areas = [{ id: 3, rows: [red] }];
                     const sprays = Array.from({ length: what.sprays }, () => spray('zenithal spray', 1));
-                    const seen = colours(mesh, view, areas, 0, sprays, 0, 3, null);
+                    const seen = colours(mesh, view, areas, 0, under(sprays), 0, 3, null);
                     expect(seen).toHaveLength(9 * what.triangles);
                     for (let i = 0; i < seen.length; i += 3) {
                         expect(seen[i + 1]).toBe(seen[i]);
@@ -194,7 +196,7 @@ describe('the colours of a mesh', () => {
             { id: 3, rows: [red] },
             { id: 8, rows: [['#ffffff', '#ffffff', '#ffffff', '#ffffff', '#ffffff']] },
         ];
-        const seen = colours(pair([3, 8], [4, 4]), 'glow', areas, 0, [], 0, 3, new Uint8Array([255, 255, 0, 0]));
+        const seen = colours(pair([3, 8], [4, 4]), 'glow', areas, 0, under(), 0, 3, new Uint8Array([255, 255, 0, 0]));
         // The lamp itself; then a white area: red where it is lit, dim and grey where it is not.
         expect(seen[0]).toBeCloseTo(1, 5);
         expect(seen[3 * 4]).toBeCloseTo(1, 5);

@@ -3,7 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { FileSheet } from '@/features/shelf/file-sheet';
 import { PotForm } from '@/features/shelf/pot-form';
 import type { ShelfImportProps, ShelfPreviewProps } from '@/types/generated';
-import { colour, paint } from './made-up';
+import { colour, paint, POT_FIELDS } from './made-up';
 import { fakeServer, settled } from './server';
 
 vi.mock('@inertiajs/react', () => ({ Link: ({ children }: { children: React.ReactNode }) => <span>{children}</span> }));
@@ -34,7 +34,15 @@ describe('a pot described by hand', () => {
     });
 
     function form(pot: Parameters<typeof PotForm>[0]['paint']) {
-        return render(<PotForm paint={pot} onSaved={saved} onRemoved={() => undefined} />);
+        return render(
+            <PotForm
+                paint={pot}
+                fields={POT_FIELDS}
+                flakes={['metal flake']}
+                onSaved={saved}
+                onRemoved={() => undefined}
+            />,
+        );
     }
 
     function type(label: string, value: string) {
@@ -52,9 +60,9 @@ describe('a pot described by hand', () => {
         form(null);
         await wait(160);
         expect(to('estimate')[0]?.body).toMatchObject({ name: '-', maker: '-', thickHex: '#808080' });
-        type('As a code', '#336699');
+        type('Colour when thick, as a code', '#336699');
         await wait(60);
-        type('As a code', '#336690');
+        type('Colour when thick, as a code', '#336690');
         await wait(160);
         expect(to('estimate')).toHaveLength(1);
         expect(to('estimate')[0]?.body).toMatchObject({ thickHex: '#336690' });
@@ -68,9 +76,9 @@ describe('a pot described by hand', () => {
         );
         const swatches = () => container.innerHTML.match(/#123456|rgb\(18, 52, 86\)/g);
         expect(swatches()).not.toBeNull();
-        type('As a code', '#336699');
+        type('Colour when thick, as a code', '#336699');
         await wait(160);
-        type('As a code', '#336690');
+        type('Colour when thick, as a code', '#336690');
         await wait(160);
         // The question in between was given up; it takes nothing away.
         expect(swatches()).not.toBeNull();
@@ -82,14 +90,14 @@ describe('a pot described by hand', () => {
         form(null);
         type('Name', 'Bone');
         type('Maker', 'Tallow');
-        await submit('Put it on the shelf');
+        await submit('Add pot');
         const asked = server.open().find(({ method, path }) => method === 'POST' && !path.includes('estimate'));
         expect(asked?.body).toMatchObject({ name: 'Bone', maker: 'Tallow', kind: 'acrylic', opacity: '2' });
         await act(async () => asked?.answer(422, { errors: { name: ['There is a Bone of Tallow already.'] } }));
         expect(screen.getByText('There is a Bone of Tallow already.')).toBeTruthy();
         expect(saved).not.toHaveBeenCalled();
         type('Name', 'Bone 2');
-        await submit('Put it on the shelf');
+        await submit('Add pot');
         await act(async () =>
             server
                 .open()

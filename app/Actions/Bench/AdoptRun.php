@@ -7,7 +7,6 @@ namespace App\Actions\Bench;
 use App\Actions\Finish\SaveFinish;
 use App\Adapters\Bench\RunFinish;
 use App\Adapters\Finish\LayerDraft;
-use App\Http\Props\Finish\AreaFinishProps;
 use App\Models\Bench\Run;
 use App\Models\Brief\Figure;
 use App\Models\Finish\RecipeVersion;
@@ -38,7 +37,7 @@ final readonly class AdoptRun
             $changes = [];
             foreach ($figure->areas()->with('layers.paints.paint')->get() as $area) {
                 $done = RunFinish::of($area, $run);
-                if ($done !== [] && self::layers($done) !== self::layers(AreaFinishProps::drafts($area))) {
+                if ($done !== [] && self::layers($done) !== self::layers(LayerDraft::stackOf($area))) {
                     $changes[] = [$area, self::withOwnKeys($done)];
                 }
             }
@@ -73,7 +72,7 @@ final readonly class AdoptRun
     {
         $finishes = [];
         foreach ($figure->areas()->with('layers.paints.paint')->get() as $area) {
-            $finishes[] = ['areaId' => $area->id, 'area' => $area->name, 'layers' => self::layers(AreaFinishProps::drafts($area))];
+            $finishes[] = ['areaId' => $area->id, 'area' => $area->name, 'layers' => self::layers(LayerDraft::stackOf($area))];
         }
         $figure->versions()->create(['number' => NextNumber::of($figure->versions(), 'number'), 'run_id' => $runId, 'why' => $why, 'finishes' => $finishes]);
     }
@@ -127,7 +126,7 @@ final readonly class AdoptRun
             $zones = array_map(Zone::from(...), $layer['zones']);
             $technique = Technique::from($layer['technique']);
             if ($mix !== []) {
-                $drafts[] = new LayerDraft($layer['key'], $technique, $zones ?: $technique->usualZones(), (float) $layer['thinner'], $layer['coats'], $mix, $layer['note']);
+                $drafts[] = new LayerDraft($layer['key'], $technique, $zones ?: $technique->spec()->usualZones, (float) $layer['thinner'], $layer['coats'], $mix, $layer['note']);
             }
         }
 

@@ -4,21 +4,19 @@ declare(strict_types=1);
 
 namespace App\Actions\Bench;
 
+use App\Adapters\Bench\PaintNeed;
 use App\Adapters\Bench\PaintNeeds;
-use App\Http\Props\Bench\PotNeedProps;
-use App\Models\Bench\BatchMode;
+use App\Adapters\Bench\PlannedStep;
 use App\Models\Bench\Run;
 use App\Models\Bench\RunStep;
 use App\Models\Bench\RunStepState;
 use App\Models\Brief\Figure;
 use App\Models\Shelf\Paint;
 use Hyalin\Bench\Batch;
-use Hyalin\Bench\Quantity;
+use Hyalin\Bench\BatchMode;
 
 /**
  * What a figure, or the rest of a run, takes from the pots; and whether a batch is quicker step by step.
- *
- * @phpstan-import-type StepAttributes from PlanSteps
  */
 final readonly class CalculatePaint
 {
@@ -35,9 +33,12 @@ final readonly class CalculatePaint
         $run = new Run(['figure_id' => $figure->id, 'copies' => $copies, 'batch_mode' => BatchMode::StepByStep]);
         $run->painter_id = $figure->painter_id;
 
-        return array_map(static function (array $attributes) use ($run): RunStep {
-            $step = new RunStep($attributes);
+        $areas = $figure->areas()->get();
+
+        return array_map(static function (PlannedStep $planned) use ($run, $areas): RunStep {
+            $step = new RunStep($planned->attributes);
             $step->setRelation('run', $run);
+            $step->setRelation('areas', $areas->whereIn('id', $planned->areaIds)->values());
 
             return $step;
         }, ($this->plan)($figure));
@@ -46,26 +47,26 @@ final readonly class CalculatePaint
     /** @return list<RunStep> that are still to be done */
     public static function left(Run $run): array
     {
-        return array_values($run->steps()->where('state', RunStepState::Open)->with('run')->get()->all());
+        return array_values($run->steps()->where('state', RunStepState::Open)->with(['run', 'areas'])->get()->all());
     }
 
     /**
      * @param  list<RunStep>  $steps
-     * @return list<PotNeedProps> what runs out first comes first
+     * @return list<PaintNeed> what runs out first comes first
      */
     public function pots(array $steps): array
     {
-        $millilitres = [];
+        $taken = [];
         foreach ($steps as $step) {
             foreach ($this->needs->drops($step) as $paintId => $drops) {
-                $millilitres[$paintId] = ($millilitres[$paintId] ?? 0.0) + $drops * Quantity::DROP_MILLILITRES;
+                $taken[$paintId] = ($taken[$paintId] ?? 0) + $drops;
             }
         }
         $found = [];
-        foreach (Paint::withTrashed()->whereKey(array_keys($millilitres))->get() as $paint) {
-            $found[] = PotNeedProps::of($paint, $millilitres[$paint->id]);
+        foreach (Paint::withTrashed()->whereKey(array_keys($taken))->get() as $paint) {
+            $found[] = PaintNeed::of($paint, $taken[$paint->id] * $paint->pot()->dropMillilitres());
         }
-        usort($found, static fn (PotNeedProps $p, PotNeedProps $q): int => [$q->missingMl, $q->needMl] <=> [$p->missingMl, $p->needMl]);
+        usort($found, static fn (PaintNeed $p, PaintNeed $q): int => [$q->need->missingMl, $q->need->needMl] <=> [$p->need->missingMl, $p->need->needMl]);
 
         return $found;
     }

@@ -86,6 +86,9 @@ final class ImportBench
             $row = $this->row($file, $type, $record, $where, $later);
             $known = $type->table === 'paints' ? self::known($painter, $row) : null;
             $this->numbers->add($type->table, $number, $known ?? $this->insert($painter, $type, $row, $where));
+            if ($known === null) {
+                $this->insertLists($type, $record, $this->numbers->of($type->table, $number) ?? 0);
+            }
             $readings = $known === null ? $record['readings'] ?? null : null;
             if ($readings !== null) {
                 $tinted[$number] = $readings;
@@ -119,6 +122,9 @@ final class ImportBench
             } elseif ($field->kind === FieldKind::Reference && is_int($value) && $this->numbers->of((string) $field->to, $value) === null) {
                 throw UnreadableBench::pointsNowhere("{$where}, {$field->name()}", $value, Str::camel((string) $field->to));
             }
+            if ($field->link !== null) {
+                continue;
+            }
             $row[$field->column] = match (true) {
                 $field->kind === FieldKind::File && is_string($value) => $this->picture($file, $value),
                 $field->kind === FieldKind::Print && is_string($value) => $this->print($file, $value, $record['triangles'] ?? null),
@@ -137,6 +143,17 @@ final class ImportBench
             is_array($value) => json_encode($value === [] && ($field->shape['type'] ?? '') === 'object' ? (object) [] : $value, JSON_THROW_ON_ERROR),
             default => $value,
         };
+    }
+
+    /** @param  array<string, mixed>  $record */
+    private function insertLists(RecordType $type, array $record, int $id): void
+    {
+        foreach ($type->fields as $field) {
+            $list = $field->link === null ? null : $this->numbers->turned($field, $record[$field->name()] ?? null);
+            if ($field->link !== null && is_array($list)) {
+                DB::table($field->link->table)->insertOrIgnore($field->link->rows($id, $list));
+            }
+        }
     }
 
     /** @param  array<string, mixed>  $row */

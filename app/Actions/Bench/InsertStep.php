@@ -27,6 +27,8 @@ final class InsertStep
                 ?? new RunStep(['kind' => StepKind::Brush, 'zones' => [], 'thinner' => 0.0, 'coats' => 1, 'planned_mix' => [], 'planned_colours' => [], 'area_name' => 'Repair', 'drying_minutes' => 15, 'tool' => 'brush']);
             $step->fill(['position' => $after + 1, 'step_key' => null, 'is_inserted' => true, 'words' => $words === '' ? $step->words : $words, 'minutes' => $minutes]);
             $run->steps()->save($step);
+            $step->areas()->sync($again?->load('areas')->areaIds() ?? []);
+            $step->parts()->sync($again?->load('parts')->partIds() ?? []);
             $run->update(['finished_at' => null]);
 
             return $step->refresh();

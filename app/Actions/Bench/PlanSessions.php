@@ -12,12 +12,13 @@ use App\Models\Painter;
 use DateTimeImmutable;
 use Hyalin\Bench\BenchScheduler;
 use Hyalin\Bench\CriticalChain;
-use Hyalin\Bench\FreeTime;
 use Hyalin\Bench\InvalidSchedule;
 use Hyalin\Bench\Schedule as Laid;
 use Hyalin\Bench\ScheduleTask;
+use Hyalin\Bench\SessionPieces;
 use Hyalin\Bench\Work;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 
 /**
  * Lays what is left of some figures over the painter's evenings, and keeps it.
@@ -56,14 +57,16 @@ final class PlanSessions
         $schedule = $painter->schedule()->first() ?? new ScheduleRecord(['laid' => 0]);
         $schedule->painter_id = $painter->id;
         $schedule->laid++;
-        $schedule->figure_ids = $ids;
         $schedule->sessions = self::sessions($task, $laid, $known);
         $schedule->chain = self::chain($task, $laid, $known);
         $schedule->finish = Carbon::createFromTimestamp((int) round($laid->finish * 60));
         $schedule->bound = Carbon::createFromTimestamp((int) round($laid->bound * 60));
-        $schedule->save();
+        DB::transaction(static function () use ($schedule, $ids): void {
+            $schedule->save();
+            $schedule->figures()->sync($ids);
+        });
 
-        return $schedule;
+        return $schedule->load('figures');
     }
 
     /**
@@ -72,7 +75,7 @@ final class PlanSessions
      */
     private static function sessions(ScheduleTask $task, Laid $laid, array $known): array
     {
-        $pieces = self::pieces($task, $laid);
+        $pieces = SessionPieces::of($task, $laid);
         $sessions = [];
         foreach ($task->sessions as [$start, $end]) {
             $steps = [];
@@ -88,27 +91,6 @@ final class PlanSessions
         }
 
         return $sessions;
-    }
-
-    /**
-     * What is broken off is done in pieces: in the time of its sessions that no other step has.
-     *
-     * @return list<array{int, float, float}> place of the step, from, to
-     */
-    private static function pieces(ScheduleTask $task, Laid $laid): array
-    {
-        $spans = $laid->placed;
-        uasort($spans, static fn (array $p, array $q): int => $p[1] - $p[0] <=> $q[1] - $q[0]);
-        $free = new FreeTime($task->sessions);
-        $pieces = [];
-        foreach ($spans as $place => [$from, $to]) {
-            foreach ($from === $to ? [[$from, $to]] : $free->within($from, $to) as [$s, $e]) {
-                $pieces[] = [$place, $s, $e];
-                $free = $free->without($s, $e);
-            }
-        }
-
-        return $pieces;
     }
 
     /**

@@ -4,35 +4,30 @@ declare(strict_types=1);
 
 namespace App\Actions\Bench;
 
+use App\Adapters\Bench\PlannedStep;
 use App\Adapters\Finish\FigureOptics;
 use App\Adapters\Finish\LayerDraft;
 use App\Adapters\Order\FigureOrder;
-use App\Http\Props\ColourProps;
-use App\Http\Props\Finish\AreaFinishProps;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use Hyalin\Cautions\Cautions;
+use Hyalin\Colour\GamutMapping;
+use Hyalin\Finish\LayerRecipe;
 use Hyalin\Finish\Section;
-use Hyalin\Finish\Technique;
+use Hyalin\Finish\StackWork;
 use Hyalin\Finish\Zone;
 use Hyalin\InvalidInput;
 use Hyalin\Order\Plan\PartPlan;
 use Hyalin\Order\Plan\PrintProcess;
 use Hyalin\Order\Steps\Step;
-use Hyalin\Order\Steps\StepKind;
 
 /**
  * The steps of a figure in the order of work: preparation, masks, layers, glue. Where that order cannot be made, the
  * layers alone, as the areas stand; sprays at the bottom that several areas share are then one step.
- *
- * @phpstan-type StepAttributes array<string, mixed>
  */
 final class PlanSteps
 {
-    /** Sprayed on the whole figure before anything is masked. */
-    private const PRIMING = [Technique::SprayCan, Technique::ZenithalSpray, Technique::SlantedSpray, Technique::SprayFromBelow];
-
-    /** @return list<StepAttributes> of App\Models\Bench\RunStep, in order */
+    /** @return list<PlannedStep> in order */
     public function __invoke(Figure $figure): array
     {
         [$layers, $sharing] = self::layers($figure);
@@ -44,37 +39,30 @@ final class PlanSteps
         } catch (InvalidInput) {
             $steps = self::asTheyStand($layers, $sharing);
         }
-        foreach ($steps as $position => $_) {
-            $steps[$position]['position'] = $position + 1;
-        }
 
-        return $steps;
+        return array_map(static fn (PlannedStep $s, int $n): PlannedStep => $s->with(['position' => $n + 1]), $steps, array_keys($steps));
     }
 
     /**
      * Every layer of the figure as a step of its own.
      *
-     * @return array{array<string, StepAttributes>, array<string, string>} by area and key of the layer; and what those that are
+     * @return array{array<string, PlannedStep>, array<string, string>} by area and key of the layer; and what those that are
      *                                                                     sprayed in one go have in common
      */
     private static function layers(Figure $figure): array
     {
         $layers = $sharing = [];
         foreach ($figure->areas()->with(['layers.paints.paint', 'part'])->get() as $area) {
-            $drafts = AreaFinishProps::drafts($area);
+            $drafts = LayerDraft::stackOf($area);
             if ($drafts === []) {
                 continue;
             }
             $section = FigureOptics::of($figure, $area)->section($drafts);
-            // Only while every layer so far was sprayed: a spray later on is masked and belongs to its area.
-            $path = '';
-            $spraying = true;
+            $shared = StackWork::sharing(array_map(static fn (LayerDraft $d): LayerRecipe => $d->recipe(), $drafts));
             foreach ($drafts as $i => $draft) {
-                $path .= $draft->signature();
-                $spraying = $spraying && in_array($draft->technique, self::PRIMING, true);
                 $layers["{$area->id} {$draft->key}"] = self::layer($area, $draft, $section, $i);
-                if ($spraying) {
-                    $sharing["{$area->id} {$draft->key}"] = $path;
+                if (isset($shared[$i])) {
+                    $sharing["{$area->id} {$draft->key}"] = $shared[$i];
                 }
             }
         }
@@ -83,8 +71,8 @@ final class PlanSteps
     }
 
     /**
-     * @param  array<string, StepAttributes>  $layers
-     * @return list<StepAttributes>
+     * @param  array<string, PlannedStep>  $layers
+     * @return list<PlannedStep>
      */
     private static function inOrder(FigureOrder $order, array $layers): array
     {
@@ -95,7 +83,11 @@ final class PlanSteps
         $steps = [];
         foreach ($order->steps() as $step) {
             $paint = $step->layers === [] ? null : $layers["{$step->areas[0]} {$step->layers[0]->key}"] ?? null;
-            $steps[] = [...($paint ?? self::unpainted($step)), ...self::common($order, $step, $parts)];
+            $steps[] = new PlannedStep(
+                [...($paint->attributes ?? self::unpainted($step)), ...self::common($order, $step, $parts)],
+                array_map(intval(...), $step->areas),
+                array_map(intval(...), $step->parts),
+            );
         }
 
         return $steps;
@@ -103,7 +95,7 @@ final class PlanSteps
 
     /**
      * @param  array<string, PartPlan>  $parts
-     * @return StepAttributes
+     * @return array<string, mixed>
      */
     private static function common(FigureOrder $order, Step $step, array $parts): array
     {
@@ -113,34 +105,19 @@ final class PlanSteps
 
         return [
             'kind' => $step->kind,
-            'step_key' => $step->id,
+            'step_key' => (string) $step->id,
             'part_name' => count($names) === 1 ? $names[0] : null,
             'area_name' => implode(', ', $areas ?: $names),
-            'part_ids' => array_map(intval(...), $step->parts),
-            'area_ids' => array_map(intval(...), $step->areas),
             'minutes' => $step->minutes,
             'drying_minutes' => $step->dryMinutes,
             'square_cm' => $cm2 > 0.0 ? $cm2 : null,
-            'tool' => self::tool($step->kind),
+            'tool' => $step->kind->tool(),
             'cautions' => array_values(Cautions::at($step, ($parts[$step->parts[0] ?? ''] ?? null)->process ?? PrintProcess::Resin)),
             'most_minutes' => $order->mostMinutes($step),
         ];
     }
 
-    /** What a kind of step is done with. */
-    public static function tool(StepKind $kind): string
-    {
-        return match ($kind) {
-            StepKind::Prepare => 'files and paper',
-            StepKind::Glue => 'glue',
-            StepKind::Fill => 'filler',
-            StepKind::Prime, StepKind::Spray, StepKind::Varnish => 'airbrush or can',
-            StepKind::Mask, StepKind::Peel => 'masks',
-            default => 'brush',
-        };
-    }
-
-    /** @return StepAttributes */
+    /** @return array<string, mixed> */
     private static function unpainted(Step $step): array
     {
         return [
@@ -156,45 +133,44 @@ final class PlanSteps
     }
 
     /**
-     * @param  array<string, StepAttributes>  $layers
+     * @param  array<string, PlannedStep>  $layers
      * @param  array<string, string>  $sharing
-     * @return list<StepAttributes>
+     * @return list<PlannedStep>
      */
     private static function asTheyStand(array $layers, array $sharing): array
     {
-        $shared = $names = $own = [];
+        $shared = $on = $own = [];
         foreach ($layers as $key => $step) {
             $path = $sharing[$key] ?? null;
             if ($path === null) {
                 $own[] = $step;
             } else {
                 $shared[$path] ??= $step;
-                $names[$path][] = is_string($step['area_name']) ? $step['area_name'] : '';
+                $on[$path][] = $step;
             }
         }
-        foreach ($names as $path => $areas) {
-            if (count($areas) > 1) {
-                $shared[$path] = [...$shared[$path], 'area_name' => implode(', ', $areas), 'part_name' => null];
+        foreach ($on as $path => $steps) {
+            if (count($steps) > 1) {
+                $names = implode(', ', array_map(static fn (PlannedStep $s): string => $s->areaName(), $steps));
+                $shared[$path] = new PlannedStep([...$shared[$path]->attributes, 'area_name' => $names, 'part_name' => null], array_merge(...array_map(static fn (PlannedStep $s): array => $s->areaIds, $steps)), []);
             }
         }
 
         return [...array_values($shared), ...$own];
     }
 
-    /** @return StepAttributes */
-    private static function layer(Area $area, LayerDraft $draft, Section $section, int $index): array
+    private static function layer(Area $area, LayerDraft $draft, Section $section, int $index): PlannedStep
     {
         $row = $section->rows[$index + 1];
         $colours = [];
         foreach (Zone::cases() as $zone) {
-            $colours[$zone->value] = ColourProps::of($row->cell($zone)->seen)->hex;
+            $colours[$zone->value] = GamutMapping::displayed($row->cell($zone)->seen)->shown->toHex();
         }
 
-        return [
+        return new PlannedStep([
             'layer_key' => $draft->key,
             'part_name' => $area->part?->name,
             'area_name' => $area->name,
-            'area_ids' => [$area->id],
             'technique' => $draft->technique,
             'zones' => $draft->zones,
             'thinner' => $draft->thinner,
@@ -207,9 +183,9 @@ final class PlanSteps
                 'drops' => $entry[1],
             ], $draft->mix),
             'planned_colours' => $colours,
-            'drying_minutes' => $draft->technique->dryingMinutes(),
-            'minutes' => $draft->coats * $draft->technique->handsOnMinutes(),
+            'drying_minutes' => $draft->recipe()->dryingMinutes(),
+            'minutes' => $draft->recipe()->handsOnMinutes(),
             'square_cm' => $area->square_cm,
-        ];
+        ], [$area->id], []);
     }
 }

@@ -4,20 +4,21 @@ declare(strict_types=1);
 
 namespace App\Actions\Bench;
 
-use App\Models\Bench\BatchMode;
+use App\Adapters\Bench\PlannedStep;
 use App\Models\Bench\Run;
 use App\Models\Bench\RunStep;
 use App\Models\Brief\Figure;
 use App\Models\NextNumber;
+use Hyalin\Bench\BatchMode;
 use Illuminate\Support\Facades\DB;
 
 /**
  * Begins a run: from the plan, or as a repeat of what an earlier run really did.
- *
- * @phpstan-import-type StepAttributes from PlanSteps
  */
 final readonly class StartRun
 {
+    private const AT_ONCE = 200;
+
     public function __construct(private PlanSteps $plan)
     {
     }
@@ -39,8 +40,16 @@ final readonly class StartRun
             $run->painter_id = $figure->painter_id;
             $run->number = NextNumber::of($figure->runs(), 'number');
             $run->save();
+            $areas = $parts = [];
             foreach (self::forBatch($steps, $copies, $mode) as $n => $step) {
-                $run->steps()->create([...$step, 'position' => $n + 1]);
+                $record = $run->steps()->create([...$step->attributes, 'position' => $n + 1]);
+                $areas = [...$areas, ...array_map(static fn (int $id): array => ['run_step_id' => $record->id, 'area_id' => $id], $step->areaIds)];
+                $parts = [...$parts, ...array_map(static fn (int $id): array => ['run_step_id' => $record->id, 'part_id' => $id], $step->partIds)];
+            }
+            foreach (['run_step_areas' => $areas, 'run_step_parts' => $parts] as $table => $links) {
+                foreach (array_chunk($links, self::AT_ONCE) as $chunk) {
+                    DB::table($table)->insert($chunk);
+                }
             }
 
             return $run;
@@ -48,38 +57,36 @@ final readonly class StartRun
     }
 
     /**
-     * @param  list<StepAttributes>  $steps
-     * @return list<StepAttributes>
+     * @param  list<PlannedStep>  $steps
+     * @return list<PlannedStep>
      */
     private static function forBatch(array $steps, int $copies, BatchMode $mode): array
     {
         if ($mode === BatchMode::StepByStep || $copies === 1) {
-            return array_map(static fn (array $s): array => [...$s, 'minutes' => $copies * (is_int($s['minutes'] ?? null) ? $s['minutes'] : 0)], $steps);
+            return array_map(static fn (PlannedStep $s): PlannedStep => $s->with(['minutes' => $copies * $s->minutes()]), $steps);
         }
         $all = [];
         foreach (range(1, $copies) as $copy) {
             foreach ($steps as $step) {
-                $all[] = [...$step, 'copy' => $copy];
+                $all[] = $step->with(['copy' => $copy]);
             }
         }
 
         return $all;
     }
 
-    /** @return list<StepAttributes> of one figure */
+    /** @return list<PlannedStep> of one figure */
     private static function asDone(Run $run): array
     {
         $steps = $run->steps->filter(static fn (RunStep $s): bool => $s->copy === null || $s->copy === 1);
         $figures = $run->batch_mode === BatchMode::StepByStep ? $run->copies : 1;
 
-        return array_values($steps->map(static fn (RunStep $step): array => [
+        return array_values($steps->map(static fn (RunStep $step): PlannedStep => new PlannedStep([
             'kind' => $step->kind,
             'step_key' => $step->step_key,
             'layer_key' => $step->layer_key,
             'part_name' => $step->part_name,
             'area_name' => $step->area_name,
-            'part_ids' => $step->part_ids,
-            'area_ids' => $step->area_ids,
             'technique' => $step->technique,
             'words' => $step->words,
             'tool' => $step->tool,
@@ -95,6 +102,6 @@ final readonly class StartRun
             'planned_colours' => $step->planned_colours,
             'drying_minutes' => $step->drying_minutes,
             'repeats_step_id' => $step->id,
-        ])->all());
+        ], $step->areaIds(), $step->partIds()))->all());
     }
 }

@@ -8,7 +8,7 @@ use App\Adapters\Bench\PaintNeeds;
 use App\Models\Bench\RunStep;
 use App\Models\Bench\RunStepState;
 use App\Models\Shelf\Paint;
-use Hyalin\Bench\Quantity;
+use Hyalin\Pot\Pot;
 
 /**
  * Keeps the levels of the pots in step with a record: what a finished step took is taken out once, and put back when the
@@ -25,6 +25,7 @@ final readonly class TakePaintFromPots
         foreach ($step->taken_ml ?? [] as $paintId => $millilitres) {
             self::pot($step, $paintId)?->takeOut(-$millilitres);
         }
+        $step->loadMissing('areas');
         $taken = $step->state === RunStepState::Done && ! $step->cups()->exists() ? $this->taken($step) : [];
         foreach ($taken as $paintId => $millilitres) {
             self::pot($step, $paintId)?->takeOut($millilitres);
@@ -40,7 +41,12 @@ final readonly class TakePaintFromPots
         $all = array_sum($drops);
         $share = $all > 0 ? ($step->used_drops ?? $all) / $all : 0.0;
 
-        return array_map(static fn (int $d): float => $d * $share * Quantity::DROP_MILLILITRES, $drops);
+        $taken = [];
+        foreach ($drops as $paintId => $count) {
+            $taken[$paintId] = $count * $share * (self::pot($step, $paintId)?->pot()->dropMillilitres() ?? Pot::DROP_MILLILITRES);
+        }
+
+        return $taken;
     }
 
     private static function pot(RunStep $step, int $paintId): ?Paint

@@ -4,14 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions\Compare;
 
+use App\Adapters\Compare\AreaTouchUp;
+use App\Adapters\Compare\ComparedArea;
 use App\Adapters\Finish\FigureOptics;
+use App\Adapters\Finish\LayerDraft;
 use App\Adapters\Finish\ProposalShelf;
-use App\Http\Props\ColourProps;
-use App\Http\Props\Compare\ComparedAreaProps;
-use App\Http\Props\Compare\ComparedZoneProps;
-use App\Http\Props\Compare\TouchUpProps;
-use App\Http\Props\Finish\AreaFinishProps;
-use App\Http\Props\Finish\LayerProps;
 use App\Models\Brief\Area;
 use App\Models\Brief\BalanceRecord;
 use App\Models\Brief\Figure;
@@ -20,14 +17,15 @@ use App\Models\Painter;
 use App\Models\References\Picture;
 use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\Lab;
-use Hyalin\Colour\Likeness;
 use Hyalin\Colour\SpectralRecovery;
 use Hyalin\Finish\BalanceKind;
 use Hyalin\Finish\SectionCell;
 use Hyalin\Finish\SectionRow;
 use Hyalin\Finish\Zone;
-use Hyalin\Matching\Comparison\ComparedColours;
+use Hyalin\Matching\Comparison\AreaComparison;
+use Hyalin\Matching\Comparison\Tolerance;
 use Hyalin\Matching\Comparison\TouchUp;
+use Hyalin\Matching\Comparison\ZoneComparison;
 use Illuminate\Validation\ValidationException;
 
 /**
@@ -35,11 +33,7 @@ use Illuminate\Validation\ValidationException;
  */
 final class CompareFigure
 {
-    private const USUAL = 3.0;
-
-    private const FOCAL = 2.0;
-
-    /** @return list<ComparedAreaProps> in the figure's order */
+    /** @return list<ComparedArea> in the figure's order */
     public function __invoke(Figure $figure, ?Picture $photo): array
     {
         $findings = [];
@@ -55,7 +49,7 @@ final class CompareFigure
     }
 
     /** @throws ValidationException when nothing of the area was found on the photo, or nothing is wanted of it */
-    public function touchUp(Figure $figure, Area $area, Picture $photo, Painter $painter): TouchUpProps
+    public function touchUp(Figure $figure, Area $area, Picture $photo, Painter $painter): AreaTouchUp
     {
         $found = [];
         foreach ($photo->findings()->where('area_id', $area->id)->get() as $finding) {
@@ -72,20 +66,11 @@ final class CompareFigure
             throw ValidationException::withMessages(['area' => "Nothing of {$area->name} was found on this photo yet where a colour is wanted: take its zones first."]);
         }
         $optics = FigureOptics::of($figure, $area, Illuminant::D65);
-        $predicted = $optics->section(AreaFinishProps::drafts($area->load('layers.paints.paint')))->top();
+        $predicted = $optics->section(LayerDraft::stackOf($area->load('layers.paints.paint')))->top();
         $shelf = ProposalShelf::of($painter);
         $touchUp = TouchUp::find($optics->prediction, self::painted($predicted, $found), $shelf->shelf, $wanted, self::tolerance($figure, $area));
 
-        return new TouchUpProps(
-            $touchUp->layer === null ? null : LayerProps::of($shelf->draft($touchUp->layer)),
-            $touchUp->before,
-            $touchUp->after,
-            array_values(array_map(ColourProps::of(...), $wanted)),
-            array_values(array_map(ColourProps::of(...), $touchUp->colours)),
-            $touchUp->startOver,
-            $touchUp->isWithin,
-            $area->version,
-        );
+        return new AreaTouchUp($area, $touchUp, $touchUp->layer === null ? null : $shelf->draft($touchUp->layer), $wanted);
     }
 
     /** @return float CIEDE2000 in the mean; the painter's own, or less for a focal point than for others */
@@ -93,50 +78,28 @@ final class CompareFigure
     {
         $isFocal = $figure->balances->contains(static fn (BalanceRecord $b): bool => $b->kind === BalanceKind::FocalPoint && $b->area_id === $area->id);
 
-        return $area->tolerance ?? ($isFocal ? self::FOCAL : self::USUAL);
+        return Tolerance::of($area->tolerance, $isFocal);
     }
 
     /** @param  list<Finding>  $findings */
-    private function area(Figure $figure, Area $area, array $findings, float $tolerance): ComparedAreaProps
+    private function area(Figure $figure, Area $area, array $findings, float $tolerance): ComparedArea
     {
-        $drafts = AreaFinishProps::drafts($area);
+        $drafts = LayerDraft::stackOf($area);
         $top = FigureOptics::of($figure, $area, Illuminant::D65)->section($drafts)->top();
-        $zones = [];
-        $sum = $of = $worst = 0.0;
+        $by = $zones = $shares = [];
+        foreach ($findings as $finding) {
+            $by[$finding->zone->value] = $finding;
+        }
         foreach (Zone::cases() as $zone) {
-            $sample = $area->samples->firstWhere('zone', $zone);
-            $finding = null;
-            foreach ($findings as $each) {
-                $finding = $each->zone === $zone ? $each : $finding;
+            $wanted = $area->samples->firstWhere('zone', $zone)?->lab();
+            $painted = ($by[$zone->value] ?? null)?->lab();
+            $shares[$zone->value] = $area->share($zone);
+            if ($wanted !== null || $painted !== null) {
+                $zones[] = ZoneComparison::of($zone, $wanted, $painted, $top->cell($zone)->seen, $drafts !== []);
             }
-            if ($sample === null && $finding === null) {
-                continue;
-            }
-            $wanted = $sample?->lab() ?? $top->cell($zone)->seen;
-            $compared = $finding === null ? null : ComparedColours::of($wanted, $finding->lab());
-            if ($compared !== null) {
-                // A zone the mesh hardly has still counts a little, as it was found.
-                $share = max(0.01, $area->share($zone));
-                $sum += $share * $compared->difference;
-                $of += $share;
-                $worst = max($worst, $compared->difference);
-            }
-            $zones[] = new ComparedZoneProps(
-                $zone,
-                ColourProps::of($wanted),
-                $finding === null ? null : ColourProps::of($finding->lab()),
-                $drafts === [] ? null : ColourProps::of($top->cell($zone)->seen),
-                $compared?->difference,
-                $compared === null ? null : Likeness::of($compared->difference),
-                $compared->words ?? [],
-                $finding === null ? null : ComparedColours::of($top->cell($zone)->seen, $finding->lab())->difference,
-                $finding === null || $finding->doubts === null ? null : ucfirst(implode('; ', $finding->doubts)).'.',
-                $finding->method ?? null,
-                $finding->outline ?? [],
-            );
         }
 
-        return new ComparedAreaProps($area->id, $area->name, $tolerance, $zones, $of > 0 ? $sum / $of : null, $of > 0 ? $worst : null, $of > 0 ? $sum / $of <= $tolerance : null);
+        return new ComparedArea($area, AreaComparison::of($zones, $shares, $tolerance), $by);
     }
 
     /**

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Compare;
 
 use App\Adapters\Finish\FigureOptics;
-use App\Http\Props\Finish\AreaFinishProps;
+use App\Adapters\Finish\LayerDraft;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Compare\Correction;
@@ -59,7 +59,7 @@ final class LearnFromPhoto
      */
     private function departures(Figure $figure, Area $area, array $findings): array
     {
-        $drafts = AreaFinishProps::drafts($area);
+        $drafts = LayerDraft::stackOf($area);
         // Against the bare model: what was learnt before must not be learnt again.
         $optics = FigureOptics::of($figure, $area, Illuminant::D65);
         $layers = array_map(static fn (Layer $l): Layer => $l->correctedBy(null), $optics->layers($drafts));

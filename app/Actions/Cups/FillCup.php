@@ -8,7 +8,7 @@ use App\Adapters\Cups\CupContents;
 use App\Models\Cups\CupAct;
 use App\Models\Cups\CupRecord;
 use App\Models\Shelf\Paint;
-use Hyalin\Cup\Cup as Contents;
+use Hyalin\Pot\Pot;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
@@ -36,18 +36,15 @@ final class FillCup
         });
     }
 
-    /** @return float mL in so many drops */
-    public static function drops(int $drops): float
+    /** @return float mL in so many drops from the dropper of a pot, or of a usual one */
+    public static function drops(int $drops, ?Paint $paint = null): float
     {
-        return $drops * Contents::DROP;
+        return $drops * ($paint?->pot()->dropMillilitres() ?? Pot::DROP_MILLILITRES);
     }
 
     /** @return float mL that weigh so much, by the density of the pot's kind where the painter gave none */
     public static function grams(float $grams, ?Paint $paint): float
     {
-        $stated = $paint->facts['density'] ?? null;
-        $density = is_numeric($stated) ? (float) $stated : ($paint?->kind->usual()->density ?? 1.0);
-
-        return $grams / $density;
+        return $grams / ($paint?->pot()->density() ?? 1.0);
     }
 }

@@ -4,31 +4,27 @@ declare(strict_types=1);
 
 namespace App\Actions\Finish;
 
-use App\Actions\Shelf\EstimatePaint;
+use App\Adapters\Finish\AreaProposals;
 use App\Adapters\Finish\FigureOptics;
+use App\Adapters\Finish\FigureProposal;
+use App\Adapters\Finish\OneMorePot;
 use App\Adapters\Finish\ProposalShelf;
-use App\Http\Props\ColourProps;
-use App\Http\Props\Finish\AreaProposalProps;
-use App\Http\Props\Finish\FigureProposalProps;
-use App\Http\Props\Finish\NearestRampProps;
-use App\Http\Props\Finish\OneMorePotProps;
-use App\Http\Props\Finish\ProposalAnswerProps;
-use App\Http\Props\Finish\ProposalProps;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Painter;
+use Hyalin\Colour\GamutMapping;
 use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\Lab;
 use Hyalin\Finish\Zone;
 use Hyalin\Matching\Proposals\FigureProposals;
 use Hyalin\Matching\Proposals\PotRole;
-use Hyalin\Matching\Proposals\Proposal;
 use Hyalin\Matching\Proposals\ProposalSearch;
 use Hyalin\Matching\Proposals\RampReach;
 use Hyalin\Matching\Proposals\ShelfPot;
 use Hyalin\Mixing\Placement;
 use Hyalin\Mixing\ShelfReach;
 use Hyalin\Optics\Opacity;
+use Hyalin\Optics\PaintEstimate;
 use Hyalin\Optics\PaintOptics;
 use Hyalin\Optics\Surface;
 use Hyalin\Optics\TintingStrength;
@@ -45,7 +41,7 @@ final class ProposeFinishes
      *
      * @throws ValidationException when there is nothing to propose from
      */
-    public function forArea(Figure $figure, Area $area, Painter $painter, bool $brushOnly, ?array $only): ProposalAnswerProps
+    public function forArea(Figure $figure, Area $area, Painter $painter, bool $brushOnly, ?array $only): AreaProposals
     {
         $shelf = ProposalShelf::of($painter, $only);
         $targets = self::targets($area);
@@ -54,14 +50,11 @@ final class ProposeFinishes
             throw ValidationException::withMessages(['shelf' => 'These pots do not make a finish: it needs a light or a dark primer and at least one paint to mix.']);
         }
 
-        return new ProposalAnswerProps(
-            array_map(static fn (Proposal $p): ProposalProps => ProposalProps::of($figure, $area, $shelf, $p), $proposals),
-            self::beyond($figure, $shelf, $targets),
-        );
+        return new AreaProposals($shelf, $proposals, $targets, self::reach($figure, $shelf, $targets));
     }
 
     /** @throws ValidationException */
-    public function oneMorePot(Figure $figure, Area $area, Painter $painter, bool $brushOnly): OneMorePotProps
+    public function oneMorePot(Figure $figure, Area $area, Painter $painter, bool $brushOnly): OneMorePot
     {
         $shelf = ProposalShelf::of($painter);
         $targets = self::targets($area);
@@ -70,11 +63,11 @@ final class ProposeFinishes
         $missed = $best->differences;
         arsort($missed);
         $zone = (string) array_key_first($missed);
-        $hex = ColourProps::of($targets[$zone] ?? Lab::of(50, 0, 0))->hex;
-        $pot = new ShelfPot((new EstimatePaint)($hex, Opacity::TwoCoats, TintingStrength::Usual), PotRole::Covering);
+        $colour = $targets[$zone] ?? Lab::of(50, 0, 0);
+        $pot = new ShelfPot(PaintEstimate::fromColour(GamutMapping::displayed($colour)->shown, Opacity::TwoCoats, TintingStrength::Usual), PotRole::Covering);
         $after = $this->search($figure, $area, [...$shelf->shelf, $pot], $targets)->find(ProposalShelf::kinds($brushOnly))[0] ?? $best;
 
-        return new OneMorePotProps(ColourProps::of($targets[$zone] ?? Lab::of(50, 0, 0)), Zone::from($zone), $best->total, min($best->total, $after->total));
+        return new OneMorePot($colour, Zone::from($zone), $best->total, min($best->total, $after->total));
     }
 
     /**
@@ -82,7 +75,7 @@ final class ProposeFinishes
      *
      * @throws ValidationException when no area has a sample
      */
-    public function forFigure(Figure $figure, Painter $painter, bool $brushOnly, ?int $mostPots, ?array $only, ?Progress $progress): FigureProposalProps
+    public function forFigure(Figure $figure, Painter $painter, bool $brushOnly, ?int $mostPots, ?array $only, ?Progress $progress): FigureProposal
     {
         $shelf = ProposalShelf::of($painter, $only);
         $areas = $figure->areas()->with(['samples', 'layers.paints.paint'])->get()->filter(static fn (Area $a): bool => $a->samples->isNotEmpty())->keyBy('id');
@@ -97,11 +90,11 @@ final class ProposeFinishes
             throw ValidationException::withMessages(['figure' => 'No area of this figure has a colour to match yet: take some from a reference first.']);
         }
         $found = FigureProposals::find($prediction, $shelf->shelf, $asked, ProposalShelf::kinds($brushOnly), $mostPots, $progress);
-        $props = $names = [];
+        $proposed = $names = [];
         foreach ($areas as $id => $area) {
             $proposal = $found["a{$id}"] ?? null;
             if ($proposal !== null) {
-                $props[] = new AreaProposalProps($area->id, $area->name, $area->version, $area->layers->count(), ProposalProps::of($figure, $area, $shelf, $proposal));
+                $proposed[] = [$area, $proposal];
                 foreach ($proposal->pots() as $place) {
                     $names[$place] = $shelf->pots[$place]->name;
                 }
@@ -109,7 +102,7 @@ final class ProposeFinishes
         }
         ksort($names);
 
-        return new FigureProposalProps($props, array_values($names));
+        return new FigureProposal($figure, $shelf, $proposed, array_values($names));
     }
 
     /**
@@ -142,17 +135,10 @@ final class ProposeFinishes
     }
 
     /** @param  non-empty-array<string, Lab>  $targets */
-    private static function beyond(Figure $figure, ProposalShelf $shelf, array $targets): ?NearestRampProps
+    private static function reach(Figure $figure, ProposalShelf $shelf, array $targets): RampReach
     {
         $paints = array_map(static fn (ShelfPot $p): PaintOptics => $p->optics, $shelf->shelf);
-        $reach = RampReach::of(ShelfReach::of($paints, Placement::masstone(), Surface::of($figure->sheen)), $targets);
 
-        return $reach->isReached() ? null : new NearestRampProps(
-            $reach->worst,
-            array_values(array_map(ColourProps::of(...), $targets)),
-            array_values(array_map(ColourProps::of(...), $reach->ramp)),
-            $reach->contrast,
-            $reach->chroma,
-        );
+        return RampReach::of(ShelfReach::of($paints, Placement::masstone(), Surface::of($figure->sheen)), $targets);
     }
 }

@@ -8,19 +8,13 @@ use App\Actions\Cups\FillCup;
 use App\Adapters\Cups\CupContents;
 use App\Adapters\Finish\FigureOptics;
 use App\Adapters\Finish\LayerDraft;
+use App\Adapters\Finish\LayerSuggestions;
 use App\Adapters\Finish\MixRequest;
-use App\Http\Props\ColourProps;
-use App\Http\Props\DropsProps;
-use App\Http\Props\Finish\RampStepProps;
-use App\Http\Props\Finish\SettingProps;
-use App\Http\Props\Finish\SuggestionsProps;
-use App\Http\Props\Finish\UndercoatProps;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Painter;
 use App\Models\Shelf\Paint;
 use Hyalin\Colour\Lab;
-use Hyalin\Colour\Likeness;
 use Hyalin\Cup\Cup;
 use Hyalin\Cup\HueDrift;
 use Hyalin\Cup\Ramp;
@@ -46,87 +40,68 @@ final class SuggestForLayer
      */
     public function __invoke(
         Figure $figure, Area $area, Painter $painter, array $drafts, int $index, Zone $zone, ?Lab $target, float $contrast, HueDrift $drift,
-    ): SuggestionsProps {
+    ): LayerSuggestions {
         $optics = FigureOptics::of($figure, $area);
         $layers = $optics->layers($drafts);
         $touches = $layers[$index]->coverage($zone) > 0.0;
 
-        return new SuggestionsProps(
-            $target !== null && $touches ? self::setting($optics, $layers, $index, $zone, $target) : null,
+        $pots = self::rampPots($painter, $drafts[$index]);
+
+        return new LayerSuggestions(
+            $target !== null && $touches ? SettingSearch::find($optics->prediction, $optics->start, $layers, $index, $zone, $target) : null,
             $touches ? self::undercoats($optics, $painter, $drafts[$index], $layers[$index], $zone, $target) : [],
-            self::ramp($optics, $painter, $drafts[$index], $contrast, $drift),
+            self::ramp($optics, $pots, $drafts[$index], $contrast, $drift),
+            $pots,
             $drift,
         );
-    }
-
-    /** @param  list<Layer>  $layers */
-    private static function setting(FigureOptics $optics, array $layers, int $index, Zone $zone, Lab $target): SettingProps
-    {
-        $found = SettingSearch::find($optics->prediction, $optics->start, $layers, $index, $zone, $target);
-
-        return new SettingProps($found->coats, $found->thinner, ColourProps::of($found->lab), $found->difference, Likeness::of($found->difference));
     }
 
     /**
      * The layer over each primer of the shelf, beside the colour it has when nothing shows through.
      *
-     * @return list<UndercoatProps>
+     * @return list<array{UndercoatAdvice, Paint}>
      */
     private static function undercoats(FigureOptics $optics, Painter $painter, LayerDraft $draft, Layer $layer, Zone $zone, ?Lab $target): array
     {
-        $primes = $hexes = [];
+        $primers = $films = [];
         $twoCoats = FilmThickness::coats(2.0);
         foreach ($painter->paints as $paint) {
             if ($paint->kind === PotKind::Primer) {
-                $primes[$paint->name] = $paint->optics()->filmOver($optics->bare, $twoCoats);
-                $hexes[$paint->name] = $paint->thick_hex;
+                $primers[$paint->name] = $paint;
+                $films[$paint->name] = $paint->optics()->filmOver($optics->bare, $twoCoats);
             }
         }
-        if ($primes === [] || $draft->technique->isTranslucent() && $target === null) {
+        if ($films === [] || $draft->technique->spec()->isTranslucent && $target === null) {
             return [];
         }
         $own = $optics->prediction->of($layer->mix->masstone(), [])->top()->cell($zone)->seen;
-        $advice = UndercoatAdvice::compare($optics->prediction, $primes, $layer, $zone, $target ?? $own);
+        $advice = UndercoatAdvice::compare($optics->prediction, $films, $layer, $zone, $target ?? $own);
 
-        return array_map(static fn (UndercoatAdvice $a): UndercoatProps => new UndercoatProps(
-            $a->undercoat, $hexes[$a->undercoat], $a->coats, ColourProps::of($a->lab), $a->difference,
-        ), $advice);
+        return array_map(static fn (UndercoatAdvice $a): array => [$a, $primers[$a->undercoat]], $advice);
     }
 
-    /** @return list<RampStepProps> */
-    private static function ramp(FigureOptics $optics, Painter $painter, LayerDraft $draft, float $contrast, HueDrift $drift): array
+    /** @return array<string, Paint> by ingredient of a cup: what suits the technique, and what is in the mix already */
+    private static function rampPots(Painter $painter, LayerDraft $draft): array
     {
         $pots = [];
-        foreach (MixRequest::potsFor($draft->technique, $painter->paints) as $paint) {
+        foreach ([...MixRequest::potsFor($draft->technique, $painter->paints), ...array_column($draft->mix, 0)] as $paint) {
             $pots[CupContents::key($paint->id)] = $paint;
         }
-        $base = Cup::empty();
-        foreach ($draft->mix as [$paint, $drops]) {
-            $pots[CupContents::key($paint->id)] = $paint;
-            $base = $base->adding(CupContents::key($paint->id), FillCup::drops($drops));
-        }
-        $shelf = array_map(static fn (Paint $p): PaintOptics => $p->optics(), $pots);
 
-        return array_map(static fn (RampStep $s): RampStepProps => new RampStepProps(
-            $s->step,
-            self::inDrops($pots, $s->added),
-            self::inDrops($pots, array_map(static fn (float $v): int => (int) round($v / Cup::DROP), $s->cup->volumes)),
-            ColourProps::of($s->lab),
-        ), Ramp::around($shelf, $base, $contrast, self::RAMP_STEPS, $drift, $optics->surface));
+        return $pots;
     }
 
     /**
      * @param  array<string, Paint>  $pots
-     * @param  array<string, int>  $counts
-     * @return list<DropsProps>
+     * @return list<RampStep>
      */
-    private static function inDrops(array $pots, array $counts): array
+    private static function ramp(FigureOptics $optics, array $pots, LayerDraft $draft, float $contrast, HueDrift $drift): array
     {
-        $drops = [];
-        foreach ($counts as $key => $count) {
-            $drops[] = DropsProps::of($pots[$key], $count);
+        $base = Cup::empty();
+        foreach ($draft->mix as [$paint, $drops]) {
+            $base = $base->adding(CupContents::key($paint->id), FillCup::drops($drops, $paint));
         }
 
-        return $drops;
+        return Ramp::around(array_map(static fn (Paint $p): PaintOptics => $p->optics(), $pots), $base, $contrast, self::RAMP_STEPS, $drift, $optics->surface);
     }
 }

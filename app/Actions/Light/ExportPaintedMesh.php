@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\Actions\Light;
 
+use App\Adapters\Finish\FigureOptics;
+use App\Adapters\Finish\LayerDraft;
 use App\Adapters\Light\StoredStudy;
-use App\Http\Props\Light\LightProps;
 use App\Models\Brief\Figure;
 use App\Models\Light\LightRecord;
+use Hyalin\Colour\GamutMapping;
 use Hyalin\Colour\Srgb;
 use Hyalin\Finish\Technique;
+use Hyalin\Finish\Zone;
 use Hyalin\Formats\Meshes\PlyWriter;
 
 /**
@@ -28,8 +31,10 @@ final class ExportPaintedMesh
             return null;
         }
         $paint = [];
-        foreach (LightProps::of($figure)->areas as $area) {
-            $paint[$area->id] = array_map(static fn (string $hex): array => Srgb::hex($hex)->linear(), $area->rows[count($area->rows) - 1] ?? []);
+        $byZone = array_column($light->result['areas'], 'byZone', 'areaId');
+        foreach ($figure->areas()->with('layers.paints.paint')->get() as $area) {
+            $top = FigureOptics::of($figure, $area, null, $byZone[$area->id] ?? null)->section(LayerDraft::stackOf($area))->top();
+            $paint[$area->id] = array_map(static fn (Zone $z): array => GamutMapping::displayed($top->cell($z)->seen)->shown->linear(), Zone::cases());
         }
         $bare = Srgb::hex(self::BARE)->linear();
         $mesh = $study->working();

@@ -6,6 +6,7 @@ namespace App\Actions\Light;
 
 use App\Adapters\Light\StoredStudy;
 use App\Models\Light\LightRecord;
+use Hyalin\Light\Openness;
 use Hyalin\Light\ZoneMap;
 use Hyalin\Light\ZoneWeights;
 use Hyalin\Mesh\Adjacency;
@@ -21,9 +22,6 @@ use Hyalin\Mesh\TriangleMesh;
  */
 final class MeasureAreas
 {
-    /** Of the surroundings: a surface that sees less is hidden. */
-    private const HIDDEN = 0.02;
-
     public function __invoke(LightRecord $light): void
     {
         $study = StoredStudy::of($light);
@@ -48,7 +46,7 @@ final class MeasureAreas
                     $most = max($most, ord($open[$vertexOf === null ? $v : $vertexOf[$v]]));
                 }
                 // No way out in any direction from any corner: no eye gets there either.
-                $hidden[$id] = ($hidden[$id] ?? 0.0) + ($most < 255 * self::HIDDEN ? $edges->area[$t] : 0.0);
+                $hidden[$id] = ($hidden[$id] ?? 0.0) + (Openness::isHidden($most / 255) ? $edges->area[$t] : 0.0);
             }
         }
         $shares = $zones->shares($edges->area, $areaOf);

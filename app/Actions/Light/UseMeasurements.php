@@ -34,7 +34,7 @@ final class UseMeasurements
                 if ($border['mm'] < self::SHORTEST || $figure->areas()->whereKey([$a, $b])->count() !== 2) {
                     continue;
                 }
-                $figure->boundaries()->where(static fn ($q) => $q->where(['area_id' => $a, 'other_id' => $b])->orWhere(['area_id' => $b, 'other_id' => $a]))->delete();
+                $figure->boundaries()->whereIn('area_id', [$a, $b])->whereIn('other_id', [$a, $b])->delete();
                 $figure->boundaries()->create(['area_id' => $a, 'other_id' => $b, 'mm' => round($border['mm'], 1), 'is_curved' => $border['isCurved']]);
                 $borders++;
             }

@@ -60,7 +60,7 @@ final readonly class ImportShelf
             $position = NextNumber::of($painter->paints(), 'position');
             $records = [];
             foreach ($rows as $i => $row) {
-                $paint = new Paint([...$row, 'position' => $position + $i]);
+                $paint = new Paint([...$row, 'position' => $position + $i, 'shelf_import_id' => $import->id]);
                 $paint->painter_id = $painter->id;
                 $records[] = [...$paint->getAttributes(), 'created_at' => now(), 'updated_at' => now()];
             }
@@ -68,29 +68,15 @@ final readonly class ImportShelf
             foreach (array_chunk($records, self::AT_ONCE) as $chunk) {
                 Paint::query()->insert($chunk);
             }
-            $ids = $painter->paints()->where('position', '>=', $position)->pluck('id')->all();
-            $import->update(['state' => 'done', 'progress' => 1.0, 'paint_ids' => $ids]);
+            $import->update(['state' => 'done', 'progress' => 1.0]);
         });
     }
 
     /** @return array<string, mixed> */
     private function row(PotRow $pot): array
     {
-        $optics = $pot->optics ?? ($this->estimate)($pot->hex, $pot->opacity, $pot->strength);
+        $optics = $pot->optics ?? ($this->estimate)($pot->text('thickHex'), $pot->opacity(), $pot->strength());
 
-        return [
-            'maker' => $pot->maker,
-            'name' => $pot->name,
-            'kind' => $pot->kind,
-            'sheen' => $pot->sheen,
-            'thick_hex' => $pot->hex,
-            'opacity' => $pot->opacity,
-            'strength' => $pot->strength,
-            'level_percent' => $pot->level,
-            'note' => $pot->note,
-            'absorption' => $optics->k,
-            'scattering' => $optics->s,
-            'quality' => $optics->quality,
-        ];
+        return [...$pot->columns(), 'absorption' => $optics->k, 'scattering' => $optics->s, 'quality' => $optics->quality];
     }
 }

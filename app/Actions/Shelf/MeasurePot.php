@@ -19,7 +19,7 @@ use Illuminate\Validation\ValidationException;
 final class MeasurePot
 {
     /**
-     * @param  array<string, Reflectance>  $seen  by App\Devices\Swatch
+     * @param  array<string, Reflectance>  $seen  by Hyalin\Measuring\Swatch
      * @param  float  $noise  of what was read, as a standard deviation of reflectance
      *
      * @throws ValidationException when a needed reading is missing or readings contradict each other

@@ -14,6 +14,7 @@ use Hyalin\Bench\Work;
 use Hyalin\Bench\WorkLags;
 use Hyalin\InvalidInput;
 use Hyalin\Order\Steps\Step;
+use Hyalin\Order\Steps\StepId;
 use Hyalin\Order\Steps\StepKind;
 
 /**
@@ -32,7 +33,7 @@ final readonly class FigureWork
     /** @return self|null null when nothing is left, or nothing is planned yet */
     public static function of(Figure $figure, DryingAid $aid): ?self
     {
-        $run = $figure->runs()->reorder('number', 'desc')->with('steps')->first();
+        $run = $figure->runs()->reorder('number', 'desc')->with(['steps.areas', 'steps.parts'])->first();
         if ($run !== null && $run->finished_at === null) {
             return self::ofRun($figure, $run, $aid);
         }
@@ -54,7 +55,7 @@ final readonly class FigureWork
         $known = [];
         foreach ($order->steps() as $step) {
             $where = implode(', ', array_map(static fn (string $id): string => $order->plan->area($id)->name ?? '', $step->areas));
-            $known[$prefix.$step->id] = ['figureId' => $figure->id, 'figure' => $figure->name, 'runStepId' => null, 'what' => $step->layers === [] ? $step->words : explode(',', $step->words)[0], 'where' => $where];
+            $known["{$prefix}{$step->id}"] = ['figureId' => $figure->id, 'figure' => $figure->name, 'runStepId' => null, 'what' => $step->layers === [] ? $step->words : explode(',', $step->words)[0], 'where' => $where];
         }
 
         return new self(WorkLags::of($order->plan, $order->order, self::forCopies($order->steps(), $figure->copies), $aid, [], $prefix), $known);
@@ -78,7 +79,7 @@ final readonly class FigureWork
         }
         $planned = [];
         foreach ($order?->steps() ?? [] as $step) {
-            $planned[$step->id] = $step;
+            $planned[(string) $step->id] = $step;
         }
         $work = new Work([], []);
         $known = [];
@@ -88,9 +89,9 @@ final readonly class FigureWork
             foreach ($steps as $record) {
                 $step = self::step($record, $planned);
                 $own[] = $step;
-                $known[$prefix.$step->id] = ['figureId' => $figure->id, 'figure' => $figure->name.($record->copy === null ? '' : " {$record->copy}"), 'runStepId' => $record->id, 'what' => $record->title().($record->technique === null ? ': '.$record->words : ''), 'where' => $record->area_name];
+                $known["{$prefix}{$step->id}"] = ['figureId' => $figure->id, 'figure' => $figure->name.($record->copy === null ? '' : " {$record->copy}"), 'runStepId' => $record->id, 'what' => $record->title().($record->technique === null ? ': '.$record->words : ''), 'where' => $record->area_name];
                 if ($record->state !== RunStepState::Open) {
-                    $done[$step->id] = ($record->done_at?->getTimestamp() ?? 0) / 60;
+                    $done[(string) $step->id] = ($record->done_at?->getTimestamp() ?? 0) / 60;
                 }
             }
             $work = $work->with($order === null ? self::chain($own, $done, $prefix) : WorkLags::of($order->plan, $order->order, $own, $aid, $done, $prefix));
@@ -109,11 +110,11 @@ final readonly class FigureWork
         $known = $planned[$record->step_key ?? ''] ?? null;
 
         return new Step(
-            $record->step_key === null || $record->is_inserted ? "step {$record->id}" : $record->step_key,
+            ($record->is_inserted ? null : StepId::tryParse($record->step_key ?? '')) ?? StepId::inserted((string) $record->id),
             $known->kind ?? StepKind::Brush,
             (string) $record->words,
-            $known->areas ?? array_map(strval(...), $record->area_ids ?? []),
-            $known->parts ?? array_map(strval(...), $record->part_ids ?? []),
+            $known->areas ?? array_map(strval(...), $record->areaIds()),
+            $known->parts ?? array_map(strval(...), $record->partIds()),
             $known->layers ?? [],
             $record->minutes,
             $record->drying_minutes,
@@ -128,14 +129,14 @@ final readonly class FigureWork
      */
     private static function chain(array $steps, array $done, string $prefix): Work
     {
-        $open = array_values(array_filter($steps, static fn (Step $s): bool => ! isset($done[$s->id])));
+        $open = array_values(array_filter($steps, static fn (Step $s): bool => ! isset($done[(string) $s->id])));
         $lags = [];
         foreach ($open as $n => $step) {
             if ($n > 0) {
-                $lags[] = [$prefix.$open[$n - 1]->id, $prefix.$step->id, (float) $open[$n - 1]->dryMinutes, null];
+                $lags[] = ["{$prefix}{$open[$n - 1]->id}", "{$prefix}{$step->id}", (float) $open[$n - 1]->dryMinutes, null];
             }
         }
 
-        return new Work(array_map(static fn (Step $s): array => [$prefix.$s->id, (float) $s->minutes, false], $open), $lags);
+        return new Work(array_map(static fn (Step $s): array => ["{$prefix}{$s->id}", (float) $s->minutes, false], $open), $lags);
     }
 }

@@ -7,7 +7,6 @@ namespace App\Adapters\Bench;
 use App\Adapters\Order\WorkPlan;
 use App\Models\Bench\RunStep;
 use App\Models\Bench\RunStepState;
-use App\Models\Brief\Area;
 use Hyalin\Bench\LearnedUse;
 use Hyalin\Bench\Quantity;
 use Hyalin\Finish\Consumption;
@@ -21,9 +20,6 @@ final class PaintNeeds
 {
     /** @var array<int, array<string, float>> by painter and technique */
     private array $learned = [];
-
-    /** @var array<int, array{list<float>|null}> zone shares by area */
-    private array $measured = [];
 
     /** @return Quantity|null null for work without paint, and for what is not counted in drops */
     public function of(RunStep $step): ?Quantity
@@ -57,15 +53,15 @@ final class PaintNeeds
 
     public function forget(): void
     {
-        $this->learned = $this->measured = [];
+        $this->learned = [];
     }
 
     private function reckoned(RunStep $step, float $learned): ?Quantity
     {
-        if ($step->technique === null || ! Consumption::isCounted($step->technique)) {
+        if ($step->technique === null || ! $step->technique->spec()->application->isCountedInDrops()) {
             return null;
         }
-        $use = Consumption::of($step->technique, $step->zones, $this->shares($step));
+        $use = Consumption::of($step->technique, $step->zones, self::shares($step));
 
         return Quantity::of(
             $step->square_cm ?? WorkPlan::USUAL_CM2,
@@ -80,15 +76,9 @@ final class PaintNeeds
     }
 
     /** @return list<float>|null of the step's area where it has one and the mesh measured it */
-    private function shares(RunStep $step): ?array
+    private static function shares(RunStep $step): ?array
     {
-        $ids = $step->area_ids ?? [];
-        if (count($ids) !== 1) {
-            return null;
-        }
-        $this->measured[$ids[0]] ??= [Area::query()->find($ids[0])?->zone_shares];
-
-        return $this->measured[$ids[0]][0];
+        return $step->areas->count() === 1 ? $step->areas->first()?->zone_shares : null;
     }
 
     /** @return array<string, float> */
@@ -96,7 +86,7 @@ final class PaintNeeds
     {
         $runs = [];
         $steps = RunStep::query()->whereNotNull('used_drops')->where('state', RunStepState::Done)
-            ->whereHas('run', static fn ($q) => $q->where('painter_id', $painterId))->with('run')->get();
+            ->whereHas('run', static fn ($q) => $q->where('painter_id', $painterId))->with(['run', 'areas'])->get();
         foreach ($steps as $step) {
             $need = $this->reckoned($step, 1.0);
             if ($need !== null && $step->technique !== null) {

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Adapters\Bench;
 
 use App\Adapters\Finish\LayerDraft;
-use App\Http\Props\Finish\AreaFinishProps;
 use App\Models\Bench\Run;
 use App\Models\Bench\RunStep;
 use App\Models\Bench\RunStepState;
@@ -28,7 +27,7 @@ final class RunFinish
             }
         }
         $drafts = [];
-        foreach (AreaFinishProps::drafts($area) as $draft) {
+        foreach (LayerDraft::stackOf($area) as $draft) {
             foreach (self::matching($steps, $area, $draft) as $step) {
                 if ($step->state !== RunStepState::Skipped) {
                     $drafts[] = self::draft($draft, $step);
@@ -49,8 +48,8 @@ final class RunFinish
     {
         $own = array_values(array_filter($steps, static fn (RunStep $s): bool => $s->layer_key === $draft->key));
 
-        return $own ?: array_values(array_filter($steps, static fn (RunStep $s): bool => count($s->area_ids ?? []) > 1
-            && in_array($area->id, $s->area_ids ?? [], true) && $s->technique === $draft->technique && $s->planned_mix !== []
+        return $own ?: array_values(array_filter($steps, static fn (RunStep $s): bool => count($s->areaIds()) > 1
+            && in_array($area->id, $s->areaIds(), true) && $s->technique === $draft->technique && $s->planned_mix !== []
             && array_column($s->planned_mix, 'paintId') === array_map(static fn (array $e): int => $e[0]->id, $draft->mix)));
     }
 

@@ -7,6 +7,7 @@ namespace App\Adapters\BenchFile;
 use JsonException;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
+use stdClass;
 use ZipArchive;
 
 /**
@@ -151,23 +152,34 @@ final class BenchReader
         } catch (JsonException $e) {
             throw UnreadableBench::noJson(lcfirst($e->getMessage()));
         }
-        if (! is_object($document) || ($document->format ?? null) !== Catalogue::FORMAT) {
+        if (! $document instanceof stdClass || ($document->format ?? null) !== Catalogue::FORMAT) {
             throw UnreadableBench::otherFormat();
         }
         if (is_int($document->version ?? null) && $document->version > Catalogue::VERSION) {
             throw UnreadableBench::newer($document->version);
         }
-        $result = (new Validator)->validate($document, Schema::json());
-        $error = $result->error();
+        $version = is_int($document->version ?? null) ? $document->version : 0;
+        self::judge($document, Schema::version($version));
+        if ($version !== Catalogue::VERSION) {
+            Upgrade::bring($document);
+            self::judge($document, Schema::json());
+            $json = json_encode($document, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
+        }
+        /** @var array<string, mixed> $plain */
+        $plain = json_decode($json, true, self::DEEP, JSON_THROW_ON_ERROR);
+
+        return $plain;
+    }
+
+    /** @throws UnreadableBench when it is not as the schema has it, naming where */
+    private static function judge(mixed $document, string $schema): void
+    {
+        $error = (new Validator)->validate($document, $schema)->error();
         if ($error !== null) {
             $found = (new ErrorFormatter)->formatKeyed($error);
             $where = (string) array_key_first($found);
             $why = $found[$where] ?? [];
             throw UnreadableBench::invalid('bench.json, '.($where === '' ? 'at the top' : $where), is_array($why) && is_string($why[0] ?? null) ? $why[0] : 'not as the schema has it');
         }
-        /** @var array<string, mixed> $plain */
-        $plain = json_decode($json, true, self::DEEP, JSON_THROW_ON_ERROR);
-
-        return $plain;
     }
 }

@@ -89,14 +89,21 @@ final class BenchWriter
         foreach ($this->query($type)->orderBy('id')->pluck('id') as $n => $id) {
             $this->numbers->add($type->table, is_int($id) ? $id : 0, $n + 1);
         }
+        $lists = [];
+        foreach ($type->fields as $field) {
+            if ($field->link !== null) {
+                $lists[$field->column] = $this->lists($type, $field->link);
+            }
+        }
         foreach ($this->query($type)->lazyById(self::CHUNK) as $row) {
             $row = (array) $row;
             $number = $this->numbers->of($type->table, is_int($row['id']) ? $row['id'] : 0) ?? 0;
             $record = ['id' => $number];
             foreach ($type->fields as $field) {
-                $value = match ($field->kind) {
-                    FieldKind::File => $row[$field->column] === null ? null : self::picture($zip, $row[$field->column], "{$field->to}/{$number}.png"),
-                    FieldKind::Print => $this->print($zip, is_string($row[$field->column]) ? $row[$field->column] : '', $number),
+                $value = match (true) {
+                    $field->link !== null => $this->numbers->turned($field, $lists[$field->column][is_int($row['id']) ? $row['id'] : 0] ?? null),
+                    $field->kind === FieldKind::File => $row[$field->column] === null ? null : self::picture($zip, $row[$field->column], "{$field->to}/{$number}.png"),
+                    $field->kind === FieldKind::Print => $this->print($zip, is_string($row[$field->column]) ? $row[$field->column] : '', $number),
                     default => $this->numbers->turned($field, self::value($field, $row[$field->column])),
                 };
                 if ($value !== null || ! $field->isOptional) {
@@ -107,9 +114,17 @@ final class BenchWriter
         }
     }
 
+    /** @return array<int, list<int>> by record */
+    private function lists(RecordType $type, Link $link): array
+    {
+        $rows = DB::table($link->table)->whereIn($link->own, $this->query($type)->select('id'))->orderBy($link->own)->orderBy($link->place ?? 'id')->get();
+
+        return $link->lists($rows->map(static fn (object $row): array => (array) $row));
+    }
+
     private function query(RecordType $type): Builder
     {
-        $query = DB::table($type->table)->select(['id', ...array_map(static fn (Field $f): string => $f->column, $type->fields)]);
+        $query = DB::table($type->table)->select(['id', ...$type->columns()]);
         if ($type->parent !== null) {
             $to = (string) $type->parentField()?->to;
 

@@ -4,26 +4,27 @@ declare(strict_types=1);
 
 namespace App\Adapters\BenchFile;
 
-use App\Models\Bench\BatchMode;
 use App\Models\Bench\RunStepState;
 use App\Models\Cups\CupAct;
 use App\Models\Light\LightRecord;
 use App\Models\References\PictureKind;
+use Hyalin\Bench\BatchMode;
 use Hyalin\Colour\Bands;
 use Hyalin\Colour\Illuminant;
 use Hyalin\Finish\BalanceKind;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
 use Hyalin\Matching\Neutral\Shading;
-use Hyalin\Optics\Opacity;
 use Hyalin\Optics\OpticsQuality;
 use Hyalin\Optics\Sheen;
-use Hyalin\Optics\TintingStrength;
 use Hyalin\Order\Plan\PrintProcess;
 use Hyalin\Order\Plan\Reach;
 use Hyalin\Order\Plan\Seam;
 use Hyalin\Order\Steps\StepKind;
-use Hyalin\Pot\PotKind;
+use Hyalin\Pot\FieldType;
+use Hyalin\Pot\PotField;
+use Hyalin\Pot\PotFields;
+use LogicException;
 
 /**
  * Everything a bench file holds, in an order in which what is referred to comes first. What is only of the moment - searches
@@ -34,7 +35,7 @@ final class Catalogue
 {
     public const FORMAT = 'hyalin-bench';
 
-    public const VERSION = 1;
+    public const VERSION = 2;
 
     /** @return non-empty-list<RecordType> */
     public static function all(): array
@@ -73,18 +74,32 @@ final class Catalogue
     private static function paints(): RecordType
     {
         return new RecordType('paints', null, [
-            Field::integer('position'), Field::text('maker'), Field::text('name'), Field::choice('kind', PotKind::class), Field::choice('sheen', Sheen::class),
-            Field::integer('level_percent', 0, 100), Field::number('used_ml', 0, 100_000), self::hex('thick_hex'), Field::choice('opacity', Opacity::class), Field::choice('strength', TintingStrength::class),
-            self::spectrum('absorption'), self::spectrum('scattering'), Field::choice('quality', OpticsQuality::class), self::hex('flop_hex')->optional(), Field::text('note', 4000)->optional(),
-            Field::json('facts', ['type' => 'object'])->optional(), Field::of('readings', FieldKind::Readings)->optional(), Field::moment('deleted_at')->optional(),
+            Field::integer('position'), ...array_map(self::stated(...), PotFields::all()), Field::number('used_ml', 0, 100_000),
+            self::spectrum('absorption'), self::spectrum('scattering'), Field::choice('quality', OpticsQuality::class),
+            Field::of('readings', FieldKind::Readings)->optional(), Field::moment('deleted_at')->optional(),
         ]);
+    }
+
+    private static function stated(PotField $pot): Field
+    {
+        [$least, $most] = [(float) $pot->least, (float) $pot->most];
+        $field = match ($pot->type) {
+            FieldType::Text, FieldType::Note => Field::text($pot->column(), (int) $most),
+            FieldType::Choice => Field::choice($pot->column(), $pot->choices ?? throw new LogicException("{$pot->key} has no choices")),
+            FieldType::Whole => Field::integer($pot->column(), (int) $least, (int) $most),
+            FieldType::Number => Field::number($pot->column(), $least, $most),
+            FieldType::Colour => self::hex($pot->column()),
+            FieldType::YesNo => Field::flag($pot->column()),
+        };
+
+        return $pot->isRequired ? $field : $field->optional();
     }
 
     /** @return list<RecordType> */
     private static function build(): array
     {
         return [
-            new RecordType('joints', 'figure_id', [Field::reference('figure_id', 'figures'), Field::reference('part_id', 'parts'), Field::reference('other_id', 'parts'), Field::references('hides', 'areas')->optional(), Field::choice('seam', Seam::class)]),
+            new RecordType('joints', 'figure_id', [Field::reference('figure_id', 'figures'), Field::reference('part_id', 'parts'), Field::reference('other_id', 'parts'), Field::references('hides', 'areas', new Link('joint_hidden_areas', 'joint_id', 'area_id'))->optional(), Field::choice('seam', Seam::class)]),
             new RecordType('boundaries', 'figure_id', [Field::reference('figure_id', 'figures'), Field::reference('area_id', 'areas'), Field::reference('other_id', 'areas'), Field::number('mm', 0, 100_000), Field::flag('is_curved')]),
             new RecordType('own_rules', 'figure_id', [Field::reference('figure_id', 'figures'), Field::of('before', FieldKind::StepName), Field::of('after', FieldKind::StepName), Field::number('weight', 0, 10_000)->optional(), Field::text('reason')]),
             new RecordType('balances', 'figure_id', [Field::reference('figure_id', 'figures'), Field::choice('kind', BalanceKind::class), Field::reference('area_id', 'areas'), Field::reference('other_id', 'areas')->optional(), Field::number('limit', 0, 1000)]),
@@ -101,7 +116,7 @@ final class Catalogue
             ]),
             new RecordType('run_steps', 'run_id', [
                 Field::reference('run_id', 'runs'), Field::integer('position', 1), Field::choice('kind', StepKind::class), Field::of('step_key', FieldKind::StepName)->optional(), Field::text('layer_key', 26)->optional(),
-                Field::text('part_name')->optional(), Field::text('area_name', 2000), Field::references('part_ids', 'parts')->optional(), Field::references('area_ids', 'areas')->optional(),
+                Field::text('part_name')->optional(), Field::text('area_name', 2000), Field::references('part_ids', 'parts', new Link('run_step_parts', 'run_step_id', 'part_id'))->optional(), Field::references('area_ids', 'areas', new Link('run_step_areas', 'run_step_id', 'area_id'))->optional(),
                 Field::choice('technique', Technique::class)->optional(), Field::text('words', 4000)->optional(), Field::text('tool')->optional(), Field::json('cautions', ['type' => 'array', 'items' => ['type' => 'string']])->optional(),
                 self::zones(least: 0), Field::number('thinner', 0, 99), Field::integer('coats', 1, 99), Field::of('planned_mix', FieldKind::Mix), Field::json('planned_colours', ['type' => 'object', 'additionalProperties' => self::HEX]),
                 Field::integer('minutes', 0, 65_535), Field::integer('drying_minutes', 0, 65_535), Field::integer('most_minutes', 0, 65_535)->optional(), Field::number('square_cm', 0, 100_000)->optional(), Field::integer('copy', 1, 1000)->optional(),
@@ -145,7 +160,7 @@ final class Catalogue
                 Field::reference('figure_id', 'figures'), Field::reference('part_id', 'parts')->optional(), Field::text('title'), Field::of('path', FieldKind::Print), Field::integer('triangles', 1, 2_000_000), Field::number('unit_mm', 1e-6, 1e6),
                 Field::json('measures', ['type' => 'object', 'required' => ['areaMm2', 'volumeMm3', 'boundsMm', 'shells', 'openEdges', 'inconsistentEdges', 'degenerate', 'remarks'], 'properties' => ['areaMm2' => ['type' => 'number'], 'volumeMm3' => ['type' => 'number'], 'boundsMm' => ['type' => 'array', 'minItems' => 2, 'maxItems' => 2, 'items' => self::POINT], 'shells' => $count, 'openEdges' => $count, 'inconsistentEdges' => $count, 'degenerate' => $count, 'remarks' => ['type' => 'array', 'items' => ['type' => 'string']]]]),
                 Field::json('pose', ['type' => 'object', 'required' => ['move', 'turn', 'mirror'], 'properties' => ['move' => self::POINT, 'turn' => ['type' => 'number'], 'mirror' => ['type' => 'boolean'], 'rotation' => [...$numbers, 'minItems' => 4, 'maxItems' => 4], 'joint' => ['type' => 'object', 'required' => ['at', 'axis'], 'properties' => ['at' => self::POINT, 'axis' => self::POINT]]]])->optional(),
-                Field::of('shell_areas', FieldKind::Pieces)->optional(),
+                Field::pieces('shell_areas', new Link('mesh_shells', 'mesh_id', 'area_id', 'shell'))->optional(),
             ]),
             new RecordType('light_studies', 'figure_id', [
                 Field::reference('figure_id', 'figures'), Field::json('up', ['type' => 'string', 'enum' => LightRecord::sideNames()]), Field::json('front', ['type' => 'string', 'enum' => LightRecord::sideNames()])->optional(), Field::number('height_mm', 1, 5000)->optional(), Field::number('spread', 0, 90), Field::integer('passes', 0, 9),

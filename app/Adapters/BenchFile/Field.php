@@ -16,6 +16,7 @@ final readonly class Field
      * @param  list<string>|null  $choices
      * @param  string|null  $to  the records a reference points to, or the folder of a file
      * @param  array<string, mixed>|null  $shape  JSON Schema of a JSON field
+     * @param  Link|null  $link  the table that holds a list of references
      */
     private function __construct(
         public string $column,
@@ -26,6 +27,7 @@ final readonly class Field
         public ?array $choices = null,
         public ?string $to = null,
         public ?array $shape = null,
+        public ?Link $link = null,
     ) {
     }
 
@@ -72,9 +74,10 @@ final readonly class Field
         return new self($column, FieldKind::Reference, to: $to);
     }
 
-    public static function references(string $column, string $to): self
+    /** A list of references, kept in a table of its own. */
+    public static function references(string $name, string $to, Link $link): self
     {
-        return new self($column, FieldKind::References, to: $to);
+        return new self($name, FieldKind::References, to: $to, link: $link);
     }
 
     /** @param  string  $folder  of the zip that the pictures lie in */
@@ -88,10 +91,16 @@ final readonly class Field
         return new self($column, $kind);
     }
 
+    /** Areas by piece of a print file, kept in a table of its own. */
+    public static function pieces(string $name, Link $link): self
+    {
+        return new self($name, FieldKind::Pieces, to: 'areas', link: $link);
+    }
+
     /** That may be null, and is left out then. */
     public function optional(): self
     {
-        return new self($this->column, $this->kind, true, $this->least, $this->most, $this->choices, $this->to, $this->shape);
+        return new self($this->column, $this->kind, true, $this->least, $this->most, $this->choices, $this->to, $this->shape, $this->link);
     }
 
     /** @return string its name in the file */

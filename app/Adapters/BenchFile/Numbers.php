@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Adapters\BenchFile;
 
+use Hyalin\Order\Steps\StepId;
+
 /**
  * Which record is which: numbers within a file and ids of the database, either way.
  */
@@ -87,15 +89,12 @@ final class Numbers
         return $turned;
     }
 
-    /** Steps on parts are named by them: "prepare 3", "glue 3 4"; those of layers by their keys, which stay. */
-    private function step(string $name): string
+    /** Steps on parts are named by them, those of layers by their keys, which stay. */
+    private function step(string $words): string
     {
-        if (preg_match('/^(prepare|attach|glue|fill) (\d+)(?: (\d+))?\z/', $name, $m) !== 1) {
-            return $name;
-        }
-        $ids = array_map(fn (string $id): int => $this->of('parts', (int) $id) ?? 0, array_slice($m, 2));
+        $step = StepId::tryParse($words)?->withParts(fn (string $id): string => (string) ($this->of('parts', (int) $id) ?? 0));
 
-        return implode(' ', [$m[1], ...$ids]);
+        return $step === null ? $words : (string) $step;
     }
 
     /** @return array<mixed> */

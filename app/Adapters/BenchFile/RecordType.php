@@ -18,6 +18,12 @@ final readonly class RecordType
     {
     }
 
+    /** @return list<string> of the table itself; lists of references have tables of their own */
+    public function columns(): array
+    {
+        return array_values(array_map(static fn (Field $f): string => $f->column, array_filter($this->fields, static fn (Field $f): bool => $f->link === null)));
+    }
+
     public function parentField(): ?Field
     {
         foreach ($this->fields as $field) {

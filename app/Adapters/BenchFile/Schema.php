@@ -45,6 +45,14 @@ final class Schema
         ];
     }
 
+    /** @return string schema of a version that was published; the present one for a version that never was */
+    public static function version(int $version): string
+    {
+        $path = base_path("docs/schema/bench-{$version}.schema.json");
+
+        return $version > 0 && $version < Catalogue::VERSION && is_file($path) ? (string) file_get_contents($path) : self::json();
+    }
+
     public static function json(): string
     {
         return json_encode(self::of(), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n";

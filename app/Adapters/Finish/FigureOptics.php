@@ -18,7 +18,6 @@ use Hyalin\Finish\Layer;
 use Hyalin\Finish\Section;
 use Hyalin\Finish\SectionPrediction;
 use Hyalin\Finish\SectionRow;
-use Hyalin\Finish\Technique;
 use Hyalin\Optics\PaintOptics;
 use Hyalin\Optics\Sheen;
 use Hyalin\Optics\Surface;
@@ -85,7 +84,7 @@ final readonly class FigureOptics
         foreach ($drafts as $i => $draft) {
             $layer = $draft->toLayer($optics, $hand)->sprayedAs($exposures);
             $before = $layers[$i - 1] ?? null;
-            $layers[] = $draft->technique === Technique::WetBlend && $before !== null ? $layer->blendedInto($before->mix) : $layer;
+            $layers[] = $draft->technique->spec()->blendsWet && $before !== null ? $layer->blendedInto($before->mix) : $layer;
         }
 
         return $layers;

@@ -4,15 +4,18 @@ declare(strict_types=1);
 
 namespace App\Adapters\Finish;
 
+use App\Models\Brief\Area;
 use App\Models\Finish\LayerPaint;
 use App\Models\Finish\LayerRecord as LayerRecord;
 use App\Models\Shelf\Paint;
 use Closure;
 use Hyalin\Finish\Hand;
 use Hyalin\Finish\Layer;
+use Hyalin\Finish\LayerRecipe;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
 use Hyalin\Optics\PaintOptics;
+use Hyalin\Pot\Pot;
 
 /**
  * A layer as the painter has it before them, stored or not: pots instead of optics.
@@ -42,7 +45,7 @@ final readonly class LayerDraft
         return new self(
             $layer->key,
             $layer->technique,
-            $layer->zones ?: $layer->technique->usualZones(),
+            $layer->zones ?: $layer->technique->spec()->usualZones,
             $layer->thinner,
             $layer->coats,
             $mix ?: throw new \LogicException("layer {$layer->id} has no paint"),
@@ -50,34 +53,31 @@ final readonly class LayerDraft
         );
     }
 
-    /** @param  (Closure(Paint): PaintOptics)|null  $optics  of a pot; as it is on the shelf by default */
-    public function mixOptics(?Closure $optics = null): PaintOptics
+    /** The layer as the core knows it. */
+    public function recipe(): LayerRecipe
     {
-        return PaintOptics::mixed(array_map(
-            static fn (array $entry): array => [$optics === null ? $entry[0]->optics() : $optics($entry[0]), (float) $entry[1]],
+        return new LayerRecipe($this->key, $this->technique, $this->zones, $this->thinner, $this->coats, array_map(
+            static fn (array $entry): array => [$entry[0]->pot(), $entry[1]],
             $this->mix,
         ));
     }
 
     /**
-     * @param  (Closure(Paint): PaintOptics)|null  $optics
+     * @param  (Closure(Paint): PaintOptics)|null  $optics  of a pot; as it is on the shelf by default
      * @param  Hand|null  $hand  that of the painter by default
      */
     public function toLayer(?Closure $optics = null, ?Hand $hand = null): Layer
     {
-        $pots = array_column($this->mix, 0);
+        $painterId = $this->mix[0][0]->painter_id;
+        $by = [];
+        foreach ($this->mix as [$paint]) {
+            $by[(string) $paint->id] = $paint;
+        }
 
-        return Layer::of(
-            $this->technique,
-            $this->mixOptics($optics),
-            $this->thinner,
-            $this->coats,
-            $this->zones,
-            $this->technique === Technique::Varnish ? $pots[0]->sheen : null,
-            // Flakes stirred into paint swim in it as flakes.
-            array_filter($pots, static fn (Paint $p): bool => $p->kind->isFlake()) !== [],
-            $hand ?? app(Hands::class)->of($pots[0]->painter_id, $this->technique),
-        )->correctedBy($optics === null ? app(Corrections::class)->of($pots[0]->painter_id, $this->mainPot()->id, $this->technique) : null);
+        return $this->recipe()->toLayer(
+            $optics === null ? null : static fn (Pot $pot): PaintOptics => $optics($by[$pot->id]),
+            $hand ?? app(Hands::class)->of($painterId, $this->technique),
+        )->correctedBy($optics === null ? app(Corrections::class)->of($painterId, $this->mainPot()->id, $this->technique) : null);
     }
 
     /** @return Paint the pot with the most drops */
@@ -94,12 +94,12 @@ final readonly class LayerDraft
     /** @return string equal for layers that are painted in one go on several areas */
     public function signature(): string
     {
-        return json_encode([
-            $this->technique->value,
-            array_column($this->zones, 'value'),
-            $this->thinner,
-            $this->coats,
-            array_map(static fn (array $entry): array => [$entry[0]->id, $entry[1]], $this->mix),
-        ], JSON_THROW_ON_ERROR);
+        return $this->recipe()->signature();
+    }
+
+    /** @return list<self> the stack of an area, from the print upwards; its layers, paints and pots are loaded */
+    public static function stackOf(Area $area): array
+    {
+        return array_values($area->layers->map(static fn (LayerRecord $l): self => self::of($l))->all());
     }
 }

@@ -50,8 +50,7 @@ final readonly class MixRequest
     {
         $pots = [];
         foreach ($shelf as $pot) {
-            if ($pot->level_percent > 0 && $pot->kind->isMixed()
-                && ($allKinds || $technique->isTranslucent() || ! $pot->kind->isTranslucent())) {
+            if ($pot->level_percent > 0 && ($allKinds ? $pot->pot()->isMixed() : $technique->suits($pot->pot()))) {
                 $pots[] = $pot;
             }
         }

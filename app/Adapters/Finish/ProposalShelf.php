@@ -10,7 +10,6 @@ use Hyalin\Matching\Proposals\PotRole;
 use Hyalin\Matching\Proposals\ProposalKind;
 use Hyalin\Matching\Proposals\ProposedLayer;
 use Hyalin\Matching\Proposals\ShelfPot;
-use Hyalin\Pot\PotKind;
 use Illuminate\Support\Str;
 
 /**
@@ -59,11 +58,6 @@ final readonly class ProposalShelf
 
     private static function role(Paint $pot): ?PotRole
     {
-        return match (true) {
-            $pot->level_percent <= 0 => null,
-            $pot->kind === PotKind::Primer => PotRole::Primer,
-            ! $pot->kind->isMixed() => null,
-            default => $pot->kind->isTranslucent() ? PotRole::Translucent : PotRole::Covering,
-        };
+        return $pot->level_percent > 0 ? PotRole::of($pot->pot()) : null;
     }
 }

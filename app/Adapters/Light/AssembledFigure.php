@@ -33,7 +33,7 @@ final readonly class AssembledFigure
     {
         $positions = $indices = '';
         $areaOf = $parts = [];
-        foreach ($figure->meshes()->with('part')->get() as $record) {
+        foreach ($figure->meshes()->with(['part', 'shells'])->get() as $record) {
             $mesh = MeshStore::mesh($record->path);
             $posed = $record->stands($light->axis())->applied($mesh);
             $first = intdiv(strlen($positions), 12);
@@ -51,6 +51,12 @@ final readonly class AssembledFigure
         $scale = self::scale($mesh, $light);
 
         return new self($scale === 1.0 ? $mesh : Pose::of(scale: $scale)->applied($mesh), $areaOf, $parts, $scale);
+    }
+
+    /** @return bool whether files or pose changed since the light was calculated */
+    public static function isStale(Figure $figure, LightRecord $light): bool
+    {
+        return $light->of !== null && $light->of !== self::signature($figure, $light);
     }
 
     /** @return string what changes when another light must be computed */
@@ -83,7 +89,7 @@ final readonly class AssembledFigure
         $own = $figure->areas()->where('part_id', $record->part_id)->get()->map(static fn (Area $a): int => $a->id)->all();
         // A part with one area is that area.
         $whole = $record->part_id !== null && count($own) === 1 ? (int) reset($own) : 0;
-        $byShell = $record->shell_areas ?? [];
+        $byShell = $record->shellAreas();
         if ($byShell === []) {
             return array_fill(0, $mesh->triangles(), $whole);
         }

@@ -10,6 +10,7 @@ use Hyalin\Order\OrderPlanner;
 use Hyalin\Order\Plan\FigurePlan;
 use Hyalin\Order\PlannedOrder;
 use Hyalin\Order\Steps\Step;
+use Hyalin\Order\Steps\StepId;
 use Hyalin\Order\Steps\WorkSteps;
 
 /**
@@ -39,7 +40,7 @@ final readonly class FigureOrder
     public function mostMinutes(Step $step): ?int
     {
         foreach ($this->order->masks as $mask) {
-            if ($step->id === "mask {$mask->step}") {
+            if ($step->id->equals(StepId::mask($mask->step))) {
                 return $mask->mostHours * 60;
             }
         }

@@ -30,7 +30,7 @@ final readonly class ColourProps
     public static function of(Lab $lab): self
     {
         $adapted = $lab->white === Illuminant::D65 ? $lab : $lab->toXyz()->adaptedTo(Illuminant::D65)->toLab();
-        $shown = GamutMapping::toSrgb($adapted);
+        $shown = GamutMapping::displayed($lab);
 
         return new self($shown->shown->toHex(), $lab->toArray(), HueName::describe($adapted), $shown->wasOutside);
     }

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Props;
 
-use App\Models\Bench\RunStep;
+use App\Casts\RecordedMix;
 use App\Models\Shelf\Paint;
 
 /**
  * Drops of one pot in a mix.
  *
- * @phpstan-import-type MixEntry from RunStep
+ * @phpstan-import-type MixEntry from RecordedMix
  */
 final readonly class DropsProps
 {

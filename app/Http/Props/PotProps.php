@@ -29,7 +29,7 @@ final readonly class PotProps
             $paint->maker,
             $paint->name,
             $paint->thick_hex,
-            $paint->kind->isMixed(),
+            $paint->pot()->isMixed(),
             $paint->deleted_at === null,
         );
     }

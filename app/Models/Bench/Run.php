@@ -6,6 +6,7 @@ namespace App\Models\Bench;
 
 use App\Models\Brief\Figure;
 use App\Models\OwnedByPainter;
+use Hyalin\Bench\BatchMode;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;

@@ -7,20 +7,24 @@ namespace App\Models\Bench;
 use App\Casts\RecordedMix;
 use App\Casts\ZoneColours;
 use App\Casts\Zones;
+use App\Models\Brief\Area;
+use App\Models\Brief\Part;
 use App\Models\Cups\CupRecord;
 use App\Models\References\Picture;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
 use Hyalin\Order\Steps\StepKind;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 
 /**
  * One step of a run: as it was planned when the run began, and as it was really done.
  *
- * @phpstan-type MixEntry array{paintId: int, name: string, maker: string, hex: string, drops: int}
+ * @phpstan-import-type MixEntry from RecordedMix
  *
  * @property int $id
  * @property int $run_id
@@ -31,8 +35,8 @@ use Illuminate\Support\Carbon;
  * @property string|null $words what to do, where no technique says it
  * @property string|null $tool
  * @property list<string>|null $cautions
- * @property list<int>|null $part_ids
- * @property list<int>|null $area_ids
+ * @property Collection<int, Part> $parts
+ * @property Collection<int, Area> $areas
  * @property int $minutes at the bench, for all figures of the step
  * @property int|null $used_minutes
  * @property int|null $most_minutes that a mask may stay on
@@ -72,8 +76,6 @@ final class RunStep extends Model
         return [
             'kind' => StepKind::class,
             'cautions' => 'array',
-            'part_ids' => 'array',
-            'area_ids' => 'array',
             'square_cm' => 'float',
             'is_inserted' => 'boolean',
             'taken_ml' => 'array',
@@ -92,6 +94,30 @@ final class RunStep extends Model
     public function run(): BelongsTo
     {
         return $this->belongsTo(Run::class);
+    }
+
+    /** @return BelongsToMany<Area, $this> */
+    public function areas(): BelongsToMany
+    {
+        return $this->belongsToMany(Area::class, 'run_step_areas')->orderByPivot('id');
+    }
+
+    /** @return BelongsToMany<Part, $this> */
+    public function parts(): BelongsToMany
+    {
+        return $this->belongsToMany(Part::class, 'run_step_parts')->orderByPivot('id');
+    }
+
+    /** @return list<int> */
+    public function areaIds(): array
+    {
+        return array_values($this->areas->map(static fn (Area $a): int => $a->id)->all());
+    }
+
+    /** @return list<int> */
+    public function partIds(): array
+    {
+        return array_values($this->parts->map(static fn (Part $p): int => $p->id)->all());
     }
 
     /** @return BelongsTo<RunStep, $this> */

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Models\Bench;
 
+use App\Models\Brief\Figure;
 use App\Models\OwnedByPainter;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Support\Carbon;
 
 /**
@@ -18,7 +21,7 @@ use Illuminate\Support\Carbon;
  * @property int $id
  * @property int $painter_id
  * @property int $laid how many times
- * @property list<int> $figure_ids
+ * @property Collection<int, Figure> $figures
  * @property list<LaidSession> $sessions times in seconds since 1970
  * @property list<LaidHold> $chain what decides the date, first step first
  * @property Carbon $finish
@@ -36,6 +39,18 @@ final class ScheduleRecord extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['figure_ids' => 'array', 'sessions' => 'array', 'chain' => 'array', 'finish' => 'datetime', 'bound' => 'datetime'];
+        return ['sessions' => 'array', 'chain' => 'array', 'finish' => 'datetime', 'bound' => 'datetime'];
+    }
+
+    /** @return BelongsToMany<Figure, $this> */
+    public function figures(): BelongsToMany
+    {
+        return $this->belongsToMany(Figure::class, 'schedule_figures', 'schedule_id');
+    }
+
+    /** @return list<int> */
+    public function figureIds(): array
+    {
+        return array_values($this->figures->map(static fn (Figure $f): int => $f->id)->all());
     }
 }

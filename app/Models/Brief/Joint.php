@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Models\Brief;
 
 use Hyalin\Order\Plan\Seam;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 
 /**
  * Where two parts meet.
@@ -14,7 +16,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $figure_id
  * @property int $part_id
  * @property int $other_id
- * @property list<int>|null $hides ids of areas
+ * @property Collection<int, Area> $hiddenAreas that cannot be reached any more once it is glued
  * @property Seam $seam
  */
 final class Joint extends Model
@@ -23,9 +25,15 @@ final class Joint extends Model
 
     protected $attributes = ['seam' => 'fits'];
 
+    /** @return BelongsToMany<Area, $this> */
+    public function hiddenAreas(): BelongsToMany
+    {
+        return $this->belongsToMany(Area::class, 'joint_hidden_areas', 'joint_id');
+    }
+
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['hides' => 'array', 'seam' => Seam::class];
+        return ['seam' => Seam::class];
     }
 }

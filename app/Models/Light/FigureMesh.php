@@ -6,8 +6,10 @@ namespace App\Models\Light;
 
 use App\Models\Brief\Part;
 use Hyalin\Light\Pose;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 
 /**
@@ -26,7 +28,7 @@ use Illuminate\Support\Carbon;
  * @property Measured $measures in units of the file
  * @property float $unit_mm
  * @property Stands|null $pose rotation as a quaternion x, y, z, w, before it is turned about up; joint it was set on by, mm
- * @property array<int, int>|null $shell_areas area by piece of the file
+ * @property Collection<int, MeshShell> $shells pieces of the file that are an area as a whole
  * @property Carbon $updated_at
  */
 final class FigureMesh extends Model
@@ -40,7 +42,24 @@ final class FigureMesh extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['measures' => 'array', 'pose' => 'array', 'shell_areas' => 'array', 'unit_mm' => 'float'];
+        return ['measures' => 'array', 'pose' => 'array', 'unit_mm' => 'float'];
+    }
+
+    /** @return HasMany<MeshShell, $this> */
+    public function shells(): HasMany
+    {
+        return $this->hasMany(MeshShell::class, 'mesh_id')->orderBy('shell');
+    }
+
+    /** @return array<int, int> area by piece of the file, 0 for none */
+    public function shellAreas(): array
+    {
+        $areas = [];
+        foreach ($this->shells as $shell) {
+            $areas[$shell->shell] = $shell->area_id ?? 0;
+        }
+
+        return $areas;
     }
 
     /** @return BelongsTo<Part, $this> */

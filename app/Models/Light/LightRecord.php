@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Models\Light;
 
-use App\Adapters\Light\AssembledFigure;
 use App\Models\Brief\Figure;
 use App\Models\OwnedByPainter;
 use Hyalin\Finish\Technique;
 use Hyalin\Light\SprayFrom;
 use Illuminate\Database\Eloquent\Model;
+use LogicException;
 
 /**
  * The light on a figure: how it is sprayed, and what was computed of it.
@@ -75,12 +75,6 @@ final class LightRecord extends Model
         return $light;
     }
 
-    /** @return bool whether files or pose changed since it was computed */
-    public function isStale(Figure $figure): bool
-    {
-        return $this->of !== null && $this->of !== AssembledFigure::signature($figure, $this);
-    }
-
     /** @return array{float, float, float} */
     public function axis(): array
     {
@@ -108,15 +102,13 @@ final class LightRecord extends Model
      */
     public function directedSprays(): array
     {
-        $usual = [
-            Technique::ZenithalSpray->value => [90.0, 0.0, $this->spread, $this->passes],
-            Technique::SlantedSpray->value => [45.0, 0.0, 30.0, 0],
-            Technique::SprayFromBelow->value => [-90.0, 0.0, 45.0, 0],
-        ];
         $sprays = [];
-        foreach ($usual as $name => [$elevation, $side, $spread, $passes]) {
-            $own = $this->sprays[$name] ?? [];
-            $sprays[$name] = SprayFrom::of($own['elevation'] ?? $elevation, $own['side'] ?? $side, $own['spread'] ?? $spread, $own['passes'] ?? $passes);
+        foreach (Technique::directed() as $technique) {
+            $usual = $technique->spec()->direction ?? throw new LogicException("{$technique->value} has no direction");
+            $own = $this->sprays[$technique->value] ?? [];
+            // The first release kept the spray from above in columns of its own.
+            [$spread, $passes] = $technique === Technique::ZenithalSpray ? [$this->spread, $this->passes] : [$usual->spread, $usual->passes];
+            $sprays[$technique->value] = SprayFrom::of($own['elevation'] ?? $usual->elevation, $own['side'] ?? $usual->side, $own['spread'] ?? $spread, $own['passes'] ?? $passes);
         }
 
         return $sprays;

@@ -6,15 +6,22 @@ namespace App\Models\Shelf;
 
 use App\Casts\Spectrum;
 use App\Models\OwnedByPainter;
+use BackedEnum;
+use Hyalin\Colour\Srgb;
 use Hyalin\Optics\Opacity;
 use Hyalin\Optics\OpticsQuality;
 use Hyalin\Optics\PaintOptics;
 use Hyalin\Optics\Sheen;
 use Hyalin\Optics\TintingStrength;
+use Hyalin\Pot\Chemistry;
+use Hyalin\Pot\FieldType;
+use Hyalin\Pot\Pot;
+use Hyalin\Pot\PotFields;
 use Hyalin\Pot\PotKind;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Carbon;
+use LogicException;
 
 /**
  * A pot on the shelf. Taken off the shelf it is only marked so, and recipes that use it keep it.
@@ -35,7 +42,18 @@ use Illuminate\Support\Carbon;
  * @property OpticsQuality $quality
  * @property string|null $note
  * @property string|null $flop_hex second face of flakes, seen from the side
- * @property array<string, mixed>|null $facts what the painter says where the kind's defaults are wrong
+ * @property Chemistry|null $chemistry this and what follows: as the painter states it; null for the usual of the kind
+ * @property float|null $density
+ * @property float|null $size_ml
+ * @property float|null $price
+ * @property int|null $drying_minutes
+ * @property int|null $curing_minutes
+ * @property float|null $pressure_psi
+ * @property float|null $thinner
+ * @property string|null $thinned_with
+ * @property string|null $cleaner
+ * @property float|null $drop_ml
+ * @property bool|null $is_mixed
  * @property array<string, mixed>|null $readings what K and S were solved from
  * @property float $used_ml taken out since, less than one hundredth of its size
  * @property int $version
@@ -48,31 +66,50 @@ final class Paint extends Model
 
     protected $guarded = ['id', 'painter_id'];
 
-    protected $attributes = ['version' => 1, 'position' => 0, 'level_percent' => 100, 'used_ml' => 0.0];
+    /** @param  array<string, mixed>  $attributes */
+    public function __construct(array $attributes = [])
+    {
+        // Every field has a column that can be read, whether the record was loaded or is new.
+        $this->attributes = ['version' => 1, 'position' => 0, 'used_ml' => 0.0];
+        foreach (PotFields::all() as $field) {
+            $this->attributes[$field->column()] = $field->default instanceof BackedEnum ? $field->default->value : $field->default;
+        }
+        parent::__construct($attributes);
+    }
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return [
-            'kind' => PotKind::class,
-            'sheen' => Sheen::class,
-            'opacity' => Opacity::class,
-            'strength' => TintingStrength::class,
+        $casts = [
             'absorption' => Spectrum::class,
             'scattering' => Spectrum::class,
             'quality' => OpticsQuality::class,
-            'facts' => 'array',
             'readings' => 'array',
             'used_ml' => 'float',
         ];
+        foreach (PotFields::all() as $field) {
+            $casts[$field->column()] = match ($field->type) {
+                FieldType::Text, FieldType::Note, FieldType::Colour => 'string',
+                FieldType::Choice => $field->choices ?? throw new LogicException("{$field->key} has no choices"),
+                FieldType::Whole => 'integer',
+                FieldType::Number => 'float',
+                FieldType::YesNo => 'boolean',
+            };
+        }
+
+        return $casts;
     }
 
-    /** @return float mL when it is full */
-    public function size(): float
+    /** What it is, each fact the painter's own or the usual of its kind. */
+    public function pot(): Pot
     {
-        $own = $this->facts['sizeMl'] ?? null;
+        $stated = [];
+        foreach (PotFields::all() as $field) {
+            $value = $this->getAttribute($field->column());
+            $stated[$field->key] = is_scalar($value) || $value instanceof BackedEnum ? $value : null;
+        }
 
-        return is_numeric($own) ? (float) $own : (float) $this->kind->usual()->sizeMl;
+        return Pot::of((string) $this->id, $this->name, $this->kind, Srgb::hex($this->thick_hex), $this->optics(), $stated);
     }
 
     /**
@@ -81,7 +118,7 @@ final class Paint extends Model
      */
     public function takeOut(float $millilitres): void
     {
-        $hundredth = $this->size() / 100;
+        $hundredth = $this->pot()->sizeMl() / 100;
         $used = $this->used_ml + $millilitres;
         $whole = (int) floor($used / $hundredth + 1e-9);
         $this->level_percent = max(0, min(100, $this->level_percent - $whole));

@@ -6,6 +6,7 @@ namespace App\Models\Shelf;
 
 use App\Models\OwnedByPainter;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
  * A file of pots on its way to the shelf, or there.
@@ -16,7 +17,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $text
  * @property string $state waiting, running, done, failed, undone
  * @property float $progress
- * @property list<int>|null $paint_ids
+ * @property-read int|null $paints_count pots it brought
  * @property string|null $problem
  */
 final class ShelfImport extends Model
@@ -30,6 +31,12 @@ final class ShelfImport extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['paint_ids' => 'array', 'progress' => 'float'];
+        return ['progress' => 'float'];
+    }
+
+    /** @return HasMany<Paint, $this> */
+    public function paints(): HasMany
+    {
+        return $this->hasMany(Paint::class);
     }
 }

@@ -61,7 +61,7 @@ final readonly class TouchUp
         foreach (self::remedies($bench) as $layer) {
             $after = $bench->missed([$layer]);
             // Within the tolerance only the work counts.
-            $worth = max($after, $tolerance) + self::PER_MINUTE * $layer->coats * $layer->technique->handsOnMinutes();
+            $worth = max($after, $tolerance) + self::PER_MINUTE * $layer->technique->spec()->minutes->of($layer->coats);
             if ($after < $before - self::WORTHWHILE && $worth < $least) {
                 $least = $worth;
                 $best = $layer;

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Hyalin\Matching\Proposals;
 
+use Hyalin\Pot\Pot;
+use Hyalin\Pot\PotKind;
+
 /**
  * What a pot can be used for in a proposal.
  */
@@ -14,4 +17,14 @@ enum PotRole
     case Covering;
     /** Mixed for coats that are to let show what lies beneath. */
     case Translucent;
+
+    /** @return self|null null when nothing is proposed with it */
+    public static function of(Pot $pot): ?self
+    {
+        return match (true) {
+            $pot->kind === PotKind::Primer => self::Primer,
+            ! $pot->isMixed() => null,
+            default => $pot->isTranslucent() ? self::Translucent : self::Covering,
+        };
+    }
 }

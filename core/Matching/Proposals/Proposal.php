@@ -85,7 +85,7 @@ final readonly class Proposal
     {
         $minutes = self::MINUTES_A_CUP * $this->cups();
         foreach ($this->layers as $layer) {
-            $minutes += $layer->coats * $layer->technique->handsOnMinutes();
+            $minutes += $layer->technique->spec()->minutes->of($layer->coats);
         }
 
         return $minutes;

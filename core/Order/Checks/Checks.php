@@ -9,6 +9,7 @@ use Hyalin\Order\Plan\FigurePlan;
 use Hyalin\Order\Plan\LayerPlan;
 use Hyalin\Order\Plan\Reach;
 use Hyalin\Order\Steps\Step;
+use Hyalin\Order\Steps\StepId;
 use Hyalin\Order\Steps\StepKind;
 use Hyalin\Pot\Compatibility;
 
@@ -37,27 +38,30 @@ final class Checks
         foreach ($figure->areas as $area) {
             $below = null;
             $sealed = $glossy = false;
+            $cured = 0;
             foreach ($area->layers as $layer) {
                 if ($layer->kind === StepKind::Varnish) {
                     $sealed = true;
+                    $cured = $layer->cureMinutes;
                     $glossy = $layer->sheen === 'gloss';
 
                     continue;
                 }
-                $pair = $below === null ? Compatibility::fine() : $layer->chemistry->over($below, $sealed);
+                $pair = $below === null ? Compatibility::fine() : $layer->chemistry->over($below, $sealed, $cured);
                 if (! $pair->isAllowed) {
                     $remedy = $figure->hasVarnish ? "Put {$pair->remedy}." : "It needs {$pair->remedy}, and there is none on the shelf.";
-                    $found[] = new Issue("{$area->name}, {$layer->words}: {$pair->reason}.", $remedy, true, "layer {$layer->key}", $area->id);
+                    $found[] = new Issue("{$area->name}, {$layer->words}: {$pair->reason}.", $remedy, true, StepId::layer($layer->key), $area->id);
                 } elseif ($pair->minutes > 0) {
-                    $found[] = new Issue("{$area->name}, {$layer->words}: {$pair->reason}.", self::wait($pair->minutes), false, "layer {$layer->key}", $area->id);
+                    $found[] = new Issue("{$area->name}, {$layer->words}: {$pair->reason}.", self::wait($pair->minutes), false, StepId::layer($layer->key), $area->id);
                 }
                 if ($layer->kind === StepKind::Decal && ! $glossy) {
-                    $found[] = new Issue("{$area->name}: a decal on anything but gloss silvers.", 'Put a gloss varnish under it.', false, "layer {$layer->key}", $area->id);
+                    $found[] = new Issue("{$area->name}: a decal on anything but gloss silvers.", 'Put a gloss varnish under it.', false, StepId::layer($layer->key), $area->id);
                 }
                 if ($glossy && in_array($layer->kind, [StepKind::Brush, StepKind::DryBrush], true)) {
-                    $found[] = new Issue("{$area->name}, {$layer->words}: paint holds badly on gloss.", 'Dull it with a matt coat first, or expect two to three coats.', false, "layer {$layer->key}", $area->id);
+                    $found[] = new Issue("{$area->name}, {$layer->words}: paint holds badly on gloss.", 'Dull it with a matt coat first, or expect two to three coats.', false, StepId::layer($layer->key), $area->id);
                 }
                 $below = $layer->chemistry;
+                $cured = $layer->cureMinutes;
                 $sealed = $glossy = false;
             }
         }
@@ -102,7 +106,7 @@ final class Checks
             }
             $first = $area->layers[0];
             if ($area->liesOn === null && $first->kind !== StepKind::Prime && ! $first->isFlake) {
-                $found[] = new Issue("{$area->name} begins with {$first->words} on the bare print.", 'Paint holds to a primer: put one first.', false, "layer {$first->key}", $area->id);
+                $found[] = new Issue("{$area->name} begins with {$first->words} on the bare print.", 'Paint holds to a primer: put one first.', false, StepId::layer($first->key), $area->id);
             }
             if ($area->layers[count($area->layers) - 1]->kind !== StepKind::Varnish && ! self::endsBare($area)) {
                 $bare[] = $area;
@@ -128,7 +132,7 @@ final class Checks
             ? 'It stays the colour of its prime: choose that well, or paint it before something is glued over it.'
             : 'Put it on with the brush, or spray it before its parts are glued.';
 
-        return new Issue("{$area->name}, {$layer->words}: it cannot be reached so ({$area->reach->value}).", $remedy, true, "layer {$layer->key}", $area->id);
+        return new Issue("{$area->name}, {$layer->words}: it cannot be reached so ({$area->reach->value}).", $remedy, true, StepId::layer($layer->key), $area->id);
     }
 
     /** Chrome and powders get none. */

@@ -9,6 +9,7 @@ use Hyalin\Order\Plan\AreaPlan;
 use Hyalin\Order\Plan\FigurePlan;
 use Hyalin\Order\Plan\LayerPlan;
 use Hyalin\Order\Plan\LayerTone;
+use Hyalin\Order\Steps\StepId;
 use Hyalin\Order\Steps\StepKind;
 
 /**
@@ -29,7 +30,7 @@ final class Habits
             foreach ([self::washes($figure, $area), self::prime($figure, $area), self::brush($figure, $area), self::barrier($figure, $area), self::eyes($figure, $area)] as $said) {
                 if ($said !== null) {
                     [$layer, $what, $remedy] = $said;
-                    $found[] = new Issue("{$area->name}, {$layer->words}: {$what}", $remedy, false, "layer {$layer->key}", $area->id);
+                    $found[] = new Issue("{$area->name}, {$layer->words}: {$what}", $remedy, false, StepId::layer($layer->key), $area->id);
                 }
             }
         }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Checks;
 
+use Hyalin\Order\Steps\StepId;
+
 /**
  * Something wrong with a plan, in plain words, with what to do about it.
  */
@@ -11,9 +13,9 @@ final readonly class Issue
 {
     /**
      * @param  bool  $stops  the plan cannot be painted like this
-     * @param  string|null  $step  id of the step it is about
+     * @param  StepId|null  $step  it is about
      */
-    public function __construct(public string $what, public ?string $remedy, public bool $stops, public ?string $step = null, public ?string $area = null)
+    public function __construct(public string $what, public ?string $remedy, public bool $stops, public ?StepId $step = null, public ?string $area = null)
     {
     }
 }

@@ -4,29 +4,31 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Masking;
 
+use Hyalin\Order\Steps\StepId;
+
 /**
  * What to protect at one spray, with what, from when to when.
  */
 final readonly class MaskPlan
 {
     /**
-     * @param  string  $step  id of the spray
+     * @param  StepId  $step  the spray
      * @param  list<string>  $protects  ids of areas
      * @param  float  $tapeMm  of straight border
      * @param  float  $fluidMm  of curved border
      * @param  float  $squareCm  to be wrapped
-     * @param  string|null  $after  id of the step it goes on after
+     * @param  StepId|null  $after  the step it goes on after
      * @param  int  $dryMinutes  that step must have dried before
      * @param  int  $mostHours  it may stay on
      * @param  float  $minutes  to put on and take off
      */
     public function __construct(
-        public string $step,
+        public StepId $step,
         public array $protects,
         public float $tapeMm,
         public float $fluidMm,
         public float $squareCm,
-        public ?string $after,
+        public ?StepId $after,
         public int $dryMinutes,
         public int $mostHours,
         public float $minutes,

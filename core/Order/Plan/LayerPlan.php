@@ -24,6 +24,8 @@ final readonly class LayerPlan
      * @param  LayerTone|null  $tone  whether it shades or lights
      * @param  float|null  $lightness  L* of its main pot, thick
      * @param  string|null  $sheen  what a varnish leaves: matt, satin or gloss
+     * @param  int  $cureMinutes  until it is dry through
+     * @param  string  $cleaner  what it is cleaned out of brush and airbrush with
      */
     public function __construct(
         public string $key,
@@ -40,6 +42,8 @@ final readonly class LayerPlan
         public bool $isOverFluid = false,
         public ?LayerTone $tone = null,
         public ?float $lightness = null,
+        public int $cureMinutes = 0,
+        public string $cleaner = '',
     ) {
     }
 }

@@ -9,6 +9,7 @@ use Hyalin\Order\Plan\JointPlan;
 use Hyalin\Order\Plan\PartPlan;
 use Hyalin\Order\Plan\Seam;
 use Hyalin\Order\Steps\Step;
+use Hyalin\Order\Steps\StepId;
 
 /**
  * What a joint hides is painted and varnished before it is glued; other joints are glued before the prime, or after all
@@ -20,7 +21,7 @@ final class Assembly implements Rule
     {
         $bases = array_map(static fn (PartPlan $p): string => $p->id, array_filter($figure->parts, static fn (PartPlan $p): bool => $p->isBase));
         foreach ($figure->joints as $joint) {
-            $glue = "glue {$joint->a} {$joint->b}";
+            $glue = StepId::glue($joint->a, $joint->b);
             $isBase = array_intersect([$joint->a, $joint->b], $bases) !== [];
             $early = $figure->isGluedEarly($joint);
             yield from $early ? $this->early($joint, $glue, $steps) : $this->late($figure, $joint, $glue, $steps, $isBase);
@@ -32,7 +33,7 @@ final class Assembly implements Rule
      * @param  list<Step>  $steps
      * @return iterable<Constraint>
      */
-    private function early(JointPlan $joint, string $glue, array $steps): iterable
+    private function early(JointPlan $joint, StepId $glue, array $steps): iterable
     {
         foreach ($steps as $step) {
             if ($step->areas !== [] && array_intersect($step->parts, [$joint->a, $joint->b]) !== []) {
@@ -47,9 +48,9 @@ final class Assembly implements Rule
      * @param  list<Step>  $steps
      * @return iterable<Constraint>
      */
-    private function seam(JointPlan $joint, string $glue, array $steps, bool $early): iterable
+    private function seam(JointPlan $joint, StepId $glue, array $steps, bool $early): iterable
     {
-        $fill = "fill {$joint->a} {$joint->b}";
+        $fill = StepId::fill($joint->a, $joint->b);
         yield Constraint::must($glue, $fill, 'glue before filler', 'the gap is there only when the parts are joined');
         foreach ($early ? $steps : [] as $step) {
             if ($step->areas !== [] && array_intersect($step->parts, [$joint->a, $joint->b]) !== []) {
@@ -62,7 +63,7 @@ final class Assembly implements Rule
      * @param  list<Step>  $steps
      * @return iterable<Constraint>
      */
-    private function late(FigurePlan $figure, JointPlan $joint, string $glue, array $steps, bool $isBase): iterable
+    private function late(FigurePlan $figure, JointPlan $joint, StepId $glue, array $steps, bool $isBase): iterable
     {
         foreach ($steps as $step) {
             $hidden = array_intersect($step->areas, $joint->hides);

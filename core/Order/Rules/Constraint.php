@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Rules;
 
+use Hyalin\Order\Steps\StepId;
+
 /**
  * One step before another, and why.
  */
@@ -14,16 +16,16 @@ final readonly class Constraint
      * @param  string  $rule  by its short name
      * @param  string  $reason  in a sentence a painter would say
      */
-    private function __construct(public string $before, public string $after, public ?float $weight, public string $rule, public string $reason)
+    private function __construct(public StepId $before, public StepId $after, public ?float $weight, public string $rule, public string $reason)
     {
     }
 
-    public static function must(string $before, string $after, string $rule, string $reason): self
+    public static function must(StepId $before, StepId $after, string $rule, string $reason): self
     {
         return new self($before, $after, null, $rule, $reason);
     }
 
-    public static function should(string $before, string $after, float $weight, string $rule, string $reason): self
+    public static function should(StepId $before, StepId $after, float $weight, string $rule, string $reason): self
     {
         return new self($before, $after, $weight, $rule, $reason);
     }

@@ -17,7 +17,7 @@ final class LastThings implements Rule
     {
         foreach ($steps as $one) {
             foreach ($steps as $two) {
-                if ($one->id === $two->id || array_intersect($one->parts, $two->parts) === []) {
+                if ($one->id->equals($two->id) || array_intersect($one->parts, $two->parts) === []) {
                     continue;
                 }
                 if ($one->kind === StepKind::Varnish && $two->kind === StepKind::Varnish && $one->layer()?->sheen === 'matt' && $two->layer()?->sheen === 'gloss' && array_intersect($one->areas, $two->areas) === []) {

@@ -26,7 +26,7 @@ final class Metal implements Rule
                 continue;
             }
             foreach ($steps as $step) {
-                if ($step->id === $metal->id || $step->areas === [] || array_intersect($step->areas, $metal->areas) !== []) {
+                if ($step->id->equals($metal->id) || $step->areas === [] || array_intersect($step->areas, $metal->areas) !== []) {
                     continue;
                 }
                 if ($layer->isChrome && ($step->layer()->isChrome ?? false) === false && array_intersect($step->parts, $metal->parts) !== []) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Order\Rules;
 
 use Hyalin\Order\Plan\FigurePlan;
+use Hyalin\Order\Steps\StepId;
 use Hyalin\Order\Steps\StepKind;
 
 /**
@@ -24,7 +25,7 @@ final class PrepareFirst implements Rule
         foreach ($figure->parts as $part) {
             foreach ($part->attachments === null ? [] : $steps as $step) {
                 if ($step->areas !== [] && in_array($part->id, $step->parts, true)) {
-                    yield Constraint::must("attach {$part->id}", $step->id, 'attachments before paint', 'magnets, pins and straps hold on bare print, and their marks are primed over');
+                    yield Constraint::must(StepId::attach($part->id), $step->id, 'attachments before paint', 'magnets, pins and straps hold on bare print, and their marks are primed over');
                 }
             }
         }

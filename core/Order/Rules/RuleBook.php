@@ -24,7 +24,7 @@ final class RuleBook
      */
     public static function constraints(FigurePlan $figure, array $steps): array
     {
-        $ids = array_flip(array_map(static fn (Step $s): string => $s->id, $steps));
+        $ids = array_flip(array_map(static fn (Step $s): string => (string) $s->id, $steps));
         $found = [];
         foreach (self::rules() as $rule) {
             foreach ($rule->constraints($figure, $steps) as $constraint) {
@@ -33,7 +33,7 @@ final class RuleBook
         }
         foreach ($figure->own as $constraint) {
             // A rule about a layer that is not there any more has nothing to say.
-            if (isset($ids[$constraint->before], $ids[$constraint->after])) {
+            if (isset($ids[(string) $constraint->before], $ids[(string) $constraint->after])) {
                 $found[] = $constraint;
             }
         }

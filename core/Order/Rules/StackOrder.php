@@ -22,7 +22,7 @@ final class StackOrder implements Rule
         foreach ($figure->areas as $area) {
             foreach (array_slice($area->layers, 1) as $n => $layer) {
                 $below = $area->layers[$n];
-                if ($by[$below->key] !== $by[$layer->key]) {
+                if (! $by[$below->key]->equals($by[$layer->key])) {
                     yield Constraint::must($by[$below->key], $by[$layer->key], 'stack order', "on {$area->name} it lies over {$below->words}");
                 }
             }

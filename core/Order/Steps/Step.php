@@ -12,14 +12,13 @@ use Hyalin\Order\Plan\LayerPlan;
 final readonly class Step
 {
     /**
-     * @param  string  $id  the same for the same layer, joint or part in every plan
      * @param  list<string>  $areas  ids; empty for work on a part
      * @param  list<string>  $parts  ids
      * @param  list<LayerPlan>  $layers  it puts on, one for each area
      * @param  int  $dryMinutes  until something may go over it
      */
     public function __construct(
-        public string $id,
+        public StepId $id,
         public StepKind $kind,
         public string $words,
         public array $areas,

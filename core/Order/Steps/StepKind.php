@@ -29,6 +29,19 @@ enum StepKind: string
         return in_array($this, [self::Prime, self::Spray, self::Varnish], true);
     }
 
+    /** @return string what it is done with */
+    public function tool(): string
+    {
+        return match ($this) {
+            self::Prepare => 'files and paper',
+            self::Glue => 'glue',
+            self::Fill => 'filler',
+            self::Prime, self::Spray, self::Varnish => 'airbrush or can',
+            self::Mask, self::Peel => 'masks',
+            self::Brush, self::Wash, self::DryBrush, self::Decal, self::Powder => 'brush',
+        };
+    }
+
     /** @return bool whether it leaves marks where it was not meant to */
     public function isMessy(): bool
     {

@@ -34,7 +34,7 @@ final class StepList
         foreach ($figure->parts as $part) {
             $ladder = SandingSequence::of($part->process, self::isMirror($figure, $part->id));
             $steps[] = new Step(
-                "prepare {$part->id}",
+                StepId::prepare($part->id),
                 StepKind::Prepare,
                 "Prepare {$part->name}: ".implode(', ', $ladder->words()).($part->isFiddly ? ', put it on a temporary handle' : ''),
                 [],
@@ -44,7 +44,7 @@ final class StepList
                 $part->process === PrintProcess::Resin ? 10 : 60,
             );
             if ($part->attachments !== null) {
-                $steps[] = new Step("attach {$part->id}", StepKind::Glue, "Attach to {$part->name}: {$part->attachments}", [], [$part->id], [], 10, 30);
+                $steps[] = new Step(StepId::attach($part->id), StepKind::Glue, "Attach to {$part->name}: {$part->attachments}", [], [$part->id], [], 10, 30);
             }
         }
 
@@ -58,7 +58,7 @@ final class StepList
         foreach ($figure->areas as $area) {
             foreach ($area->layers as $layer) {
                 if ($layer->shared === null) {
-                    $own[] = new Step("layer {$layer->key}", $layer->kind, $layer->words, [$area->id], [$area->part], [$layer], $layer->minutes, $layer->dryMinutes);
+                    $own[] = new Step(StepId::layer($layer->key), $layer->kind, $layer->words, [$area->id], [$area->part], [$layer], $layer->minutes, $layer->dryMinutes);
                 } else {
                     $shared[$layer->shared][] = [$area, $layer];
                 }
@@ -68,7 +68,7 @@ final class StepList
         foreach ($shared as $group) {
             [, $first] = $group[0];
             $steps[] = new Step(
-                "layer {$first->key}",
+                StepId::layer($first->key),
                 $first->kind,
                 $first->words,
                 array_map(static fn (array $g): string => $g[0]->id, $group),
@@ -94,11 +94,11 @@ final class StepList
         foreach ($figure->joints as $joint) {
             $a = $names[$joint->a] ?? throw InvalidOrder::unknown($joint->a, 'a joint');
             $b = $names[$joint->b] ?? throw InvalidOrder::unknown($joint->b, 'a joint');
-            $steps[] = new Step("glue {$joint->a} {$joint->b}", StepKind::Glue, "Dry-fit, then glue {$a} to {$b}; the joint free of paint", [], [$joint->a, $joint->b], [], 10, 30);
+            $steps[] = new Step(StepId::glue($joint->a, $joint->b), StepKind::Glue, "Dry-fit, then glue {$a} to {$b}; the joint free of paint", [], [$joint->a, $joint->b], [], 10, 30);
             if ($joint->seam === Seam::Filled) {
                 $isEarly = $figure->isGluedEarly($joint);
                 $steps[] = new Step(
-                    "fill {$joint->a} {$joint->b}",
+                    StepId::fill($joint->a, $joint->b),
                     StepKind::Fill,
                     $isEarly
                         ? "Fill the seam of {$a} and {$b} with putty, smooth it when hard"

@@ -16,20 +16,20 @@ final class WorkSteps
     /** Share of the mask's minutes that goes into taking it off: own estimate. */
     private const PEEL = 0.2;
 
-    /** @return list<Step> masks have the id "mask X" and peels "peel X", X the id of the spray */
+    /** @return list<Step> */
     public static function of(FigurePlan $figure, PlannedOrder $order): array
     {
         $masks = [];
         foreach ($order->masks as $mask) {
-            $masks[$mask->step][] = $mask;
+            $masks[(string) $mask->step][] = $mask;
         }
         $steps = [];
         foreach ($order->steps as $step) {
-            foreach ($masks[$step->id] ?? [] as $n => $mask) {
+            foreach ($masks[(string) $step->id] ?? [] as $n => $mask) {
                 $steps[] = self::mask($figure, $step, $mask, $n);
             }
             $steps[] = $step;
-            foreach ($masks[$step->id] ?? [] as $n => $mask) {
+            foreach ($masks[(string) $step->id] ?? [] as $n => $mask) {
                 $steps[] = self::peel($figure, $step, $mask, $n);
             }
         }
@@ -42,7 +42,7 @@ final class WorkSteps
         $mm = round($mask->tapeMm + $mask->fluidMm);
 
         return new Step(
-            self::id('mask', $spray, $n),
+            StepId::mask($spray->id, $n),
             StepKind::Mask,
             'Mask '.self::names($figure, $mask).': '.$mask->material().($mm > 0 ? ", {$mm} mm of border" : ''),
             $mask->protects,
@@ -56,7 +56,7 @@ final class WorkSteps
     private static function peel(FigurePlan $figure, Step $spray, MaskPlan $mask, int $n): Step
     {
         return new Step(
-            self::id('peel', $spray, $n),
+            StepId::peel($spray->id, $n),
             StepKind::Peel,
             'Take the mask off '.self::names($figure, $mask).': '.$mask->peel,
             $mask->protects,
@@ -65,11 +65,6 @@ final class WorkSteps
             max(1, (int) ceil($mask->minutes * self::PEEL)),
             0,
         );
-    }
-
-    private static function id(string $what, Step $spray, int $n): string
-    {
-        return "{$what} {$spray->id}".($n === 0 ? '' : " {$n}");
     }
 
     private static function names(FigurePlan $figure, MaskPlan $mask): string

@@ -3,6 +3,7 @@
 export type BalanceKind = 'stand apart' | 'sit together' | 'as bright as' | 'focal point';
 export type BatchMode = 'step by step' | 'figure by figure';
 export type CupAct = 'add' | 'thin' | 'use';
+export type FieldType = 'text' | 'note' | 'choice' | 'whole' | 'number' | 'colour' | 'yes or no';
 export type HueDrift = 'straight' | 'warmer light, cooler shade' | 'cooler light, warmer shade';
 export type Illuminant = 'D65' | 'D50' | 'A' | 'LED' | 'C';
 export type Likeness = 'the same to the eye' | 'close' | 'visible' | 'clearly different';
@@ -66,6 +67,7 @@ export interface BalanceAreaProps {
     name: string;
     part: string;
     zones: Array<ColourProps>;
+    greys: Array<string>;
     contrast: number;
     moved: number;
 }
@@ -93,6 +95,7 @@ export interface BatchProps {
     figureByFigure: number;
     setUpSaved: number;
     waitSaved: number;
+    quicker: BatchMode;
 }
 
 export interface BenchExceptionProps {
@@ -298,6 +301,8 @@ export interface DropsProps {
 export interface FactProps {
     key: string;
     label: string;
+    type: FieldType;
+    choices: Array<string>;
     value: string;
     isDefault: boolean;
 }
@@ -419,6 +424,8 @@ export interface LightProps {
     front: string;
     heightMm: number | null;
     sprays: Array<SprayProps>;
+    hitsPerPass: number;
+    beneath: number;
     state: string;
     progress: number;
     problem: string | null;
@@ -659,6 +666,17 @@ export interface PieceReadingProps {
     colour: ColourProps;
     method: string;
     difference: number | null;
+}
+
+export interface PotFieldProps {
+    key: string;
+    label: string;
+    type: FieldType;
+    choices: Array<string>;
+    least: number | null;
+    most: number | null;
+    isRequired: boolean;
+    default: string | null;
 }
 
 export interface PotNeedProps {
@@ -908,6 +926,8 @@ export interface ShelfImportProps {
 
 export interface ShelfPageProps {
     paints: Array<PaintProps>;
+    fields: Array<PotFieldProps>;
+    flakes: Array<string>;
 }
 
 export interface ShelfPreviewProps {
@@ -924,6 +944,7 @@ export interface SprayProps {
     side: number;
     spread: number;
     passes: number;
+    luminance: number;
 }
 
 export interface StageProps {

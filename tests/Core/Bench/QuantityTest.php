@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Bench;
 
 use Hyalin\Bench\Batch;
+use Hyalin\Bench\BatchMode;
 use Hyalin\Bench\InvalidQuantity;
 use Hyalin\Bench\LearnedUse;
 use Hyalin\Bench\Quantity;
@@ -62,7 +63,7 @@ final class QuantityTest extends TestCase
         self::assertLessThan(0.4 * $coat->wetMicrometres, $dry->wetMicrometres);
         self::assertLessThan(0.1, $dry->efficiency);
         foreach (Technique::cases() as $technique) {
-            $use = Consumption::of($technique, $technique->usualZones());
+            $use = Consumption::of($technique, $technique->spec()->usualZones);
             self::assertGreaterThan(0.0, $use->wetMicrometres, $technique->value);
             self::assertGreaterThan(0.0, $use->efficiency);
             self::assertLessThanOrEqual(1.0, $use->efficiency);
@@ -96,14 +97,14 @@ final class QuantityTest extends TestCase
         $batch = Batch::of([[5.0, 4.0, 30.0], [5.0, 4.0, 30.0]], 6);
         self::assertSame(5 + 24 + 10 + 5 + 24.0, $batch->stepByStep);
         self::assertSame(6 * (5 + 4 + 30 + 5 + 4.0), $batch->figureByFigure);
-        self::assertTrue($batch->isQuickerStepByStep());
+        self::assertSame(BatchMode::StepByStep, $batch->quicker());
         self::assertSame(50.0, $batch->setUpSaved);
         self::assertSame(170.0, $batch->waitSaved);
         // All that is saved is set-up and waiting.
         self::assertSame($batch->figureByFigure - $batch->stepByStep, $batch->setUpSaved + $batch->waitSaved);
         $alone = Batch::of([[5.0, 4.0, 30.0]], 1);
         self::assertSame($alone->stepByStep, $alone->figureByFigure);
-        self::assertFalse($alone->isQuickerStepByStep());
+        self::assertSame(BatchMode::FigureByFigure, $alone->quicker());
     }
 
     /** @param  callable(): mixed  $ask */

@@ -70,7 +70,7 @@ final class SectionTest extends TestCase
         }
         $paint = self::paint('#a91f22');
         $masstone = $paint->masstone()->values;
-        foreach ($technique->usualZones() as $zone) {
+        foreach ($technique->spec()->usualZones as $zone) {
             $gap = INF;
             foreach ([1, 2, 4, 8] as $coats) {
                 $values = Layer::of($technique, $paint, 1.0, $coats, [$zone])->over($zone, Reflectance::flat(0.3))->values;
@@ -360,7 +360,7 @@ final class SectionTest extends TestCase
         float $thinner = 0.0,
         int $coats = 1,
     ): Layer {
-        return Layer::of($technique, self::paint($hex, $opacity), $thinner, $coats, $zones ?? $technique->usualZones());
+        return Layer::of($technique, self::paint($hex, $opacity), $thinner, $coats, $zones ?? $technique->spec()->usualZones);
     }
 
     private static function paint(string $hex, Opacity $opacity = Opacity::TwoCoats): PaintOptics

@@ -6,6 +6,7 @@ namespace Tests\Core\Finish;
 
 use Hyalin\Colour\Reflectance;
 use Hyalin\Colour\Srgb;
+use Hyalin\Finish\DepositProfile;
 use Hyalin\Finish\Layer;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
@@ -24,7 +25,7 @@ final class SprayedLayerTest extends TestCase
     public static function directed(): iterable
     {
         foreach (Technique::cases() as $technique) {
-            if ($technique->usualExposure() !== null) {
+            if ($technique->spec()->direction !== null) {
                 yield $technique->value => [$technique];
             }
         }
@@ -37,11 +38,11 @@ final class SprayedLayerTest extends TestCase
         foreach ([0.0, 0.1, 0.35, 0.8, 1.0] as $e) {
             $sprayed = $layer->sprayedAs([$technique->value => [$e, $e, $e, $e, $e]]);
             foreach (Zone::cases() as $zone) {
-                self::assertEqualsWithDelta(1 - exp(-Technique::HITS * $e), $sprayed->coverage($zone), 1e-12);
+                self::assertEqualsWithDelta(1 - exp(-DepositProfile::HITS * $e), $sprayed->coverage($zone), 1e-12);
             }
         }
         // The usual exposure given by hand is the usual layer.
-        $usual = $layer->sprayedAs([$technique->value => $technique->usualExposure() ?? []]);
+        $usual = $layer->sprayedAs([$technique->value => $technique->spec()->direction->exposure ?? []]);
         foreach (Zone::cases() as $zone) {
             self::assertSame($layer->coverage($zone), $usual->coverage($zone));
         }
@@ -55,7 +56,7 @@ final class SprayedLayerTest extends TestCase
         foreach ([Zone::Recess, Zone::Mid, Zone::Light] as $zone) {
             self::assertSame($layer->coverage($zone), $sprayed->coverage($zone));
         }
-        self::assertEqualsWithDelta(1 - exp(-0.7 * Technique::HITS), $sprayed->coverage(Zone::Shade), 1e-12);
+        self::assertEqualsWithDelta(1 - exp(-0.7 * DepositProfile::HITS), $sprayed->coverage(Zone::Shade), 1e-12);
         self::assertSame(0.0, $sprayed->coverage(Zone::Edge));
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Order;
 
+use Hyalin\Order\Steps\StepId;
 use Hyalin\Cautions\Cautions;
 use Hyalin\Order\Checks\Issue;
 use Hyalin\Order\InvalidOrder;
@@ -33,7 +34,7 @@ final class OrderPlannerTest extends TestCase
     public function test_every_step_is_there_once_and_every_must_is_kept(): void
     {
         $plan = OrderPlanner::plan(self::keeper());
-        $ids = array_map(static fn (Step $s): string => $s->id, $plan->steps);
+        $ids = array_map(static fn (Step $s): string => (string) $s->id, $plan->steps);
         self::assertSame(array_unique($ids), $ids);
         // 3 parts, 2 joints, one prime for all, and the own layers of four areas.
         self::assertCount(3 + 2 + 1 + 9, $ids);
@@ -61,7 +62,7 @@ final class OrderPlannerTest extends TestCase
             [new PartPlan('p', 'Hand', PrintProcess::Resin, isFiddly: true, attachments: 'a 3 mm magnet')],
             [self::area('x', 'Skin', 'p', 0, [self::layer('u', StepKind::Prime), self::layer('s', StepKind::Brush)])],
         ));
-        self::assertSame(['prepare p', 'attach p', 'layer u', 'layer s'], array_map(static fn (Step $s): string => $s->id, $plan->steps));
+        self::assertSame(['prepare p', 'attach p', 'layer u', 'layer s'], array_map(static fn (Step $s): string => (string) $s->id, $plan->steps));
         self::assertStringContainsString('temporary handle', $plan->steps[0]->words);
     }
 
@@ -138,9 +139,9 @@ final class OrderPlannerTest extends TestCase
         }
         $layers[] = self::layer('b', StepKind::Wash, chemistry: $above);
         $troubles = OrderPlanner::plan(FigurePlan::of([new PartPlan('p', 'Body', PrintProcess::Resin)], [self::area('x', 'Coat', 'p', 0, $layers)]))->troubles;
-        $said = implode(' ', array_map(static fn (Issue $t): string => "{$t->what} {$t->remedy}", array_filter($troubles, static fn (Issue $t): bool => $t->step === 'layer b')));
+        $said = implode(' ', array_map(static fn (Issue $t): string => "{$t->what} {$t->remedy}", array_filter($troubles, static fn (Issue $t): bool => (string) $t->step === 'layer b')));
         self::assertStringContainsString($words, $said);
-        self::assertSame($stops, array_filter($troubles, static fn (Issue $t): bool => $t->stops && $t->step === 'layer b') !== []);
+        self::assertSame($stops, array_filter($troubles, static fn (Issue $t): bool => $t->stops && (string) $t->step === 'layer b') !== []);
     }
 
     /** @return iterable<string, array{Chemistry, bool, Chemistry, bool, string}> */
@@ -193,7 +194,7 @@ final class OrderPlannerTest extends TestCase
 
     public function test_rules_that_contradict_are_told_with_the_smallest_change(): void
     {
-        $own = [Constraint::must('layer h2', 'layer h1', 'own rule', 'I like it so')];
+        $own = [Constraint::must(StepId::parse('layer h2'), StepId::parse('layer h1'), 'own rule', 'I like it so')];
         $this->expectException(InvalidOrder::class);
         $this->expectExceptionMessage('"h1" before "h2" before "h1". Giving up "own rule" here would do: I like it so');
         OrderPlanner::plan(FigurePlan::of([new PartPlan('p', 'Head', PrintProcess::Resin)], [self::area('hair', 'Hair', 'p', 0, [self::layer('h1', StepKind::Brush), self::layer('h2', StepKind::DryBrush)])], own: $own));
@@ -204,7 +205,7 @@ final class OrderPlannerTest extends TestCase
         $areas = [self::area('a', 'A', 'p', 0, [self::layer('a1', StepKind::Brush)]), self::area('b', 'B', 'p', 0, [self::layer('b1', StepKind::Brush)])];
         $parts = [new PartPlan('p', 'Head', PrintProcess::Resin)];
         self::assertBefore(OrderPlanner::plan(FigurePlan::of($parts, $areas)), 'layer a1', 'layer b1');
-        $own = [Constraint::should('layer b1', 'layer a1', 5.0, 'own rule', 'b dries slowly'), Constraint::must('layer gone', 'layer a1', 'own rule', 'x')];
+        $own = [Constraint::should(StepId::parse('layer b1'), StepId::parse('layer a1'), 5.0, 'own rule', 'b dries slowly'), Constraint::must(StepId::parse('layer gone'), StepId::parse('layer a1'), 'own rule', 'x')];
         self::assertBefore(OrderPlanner::plan(FigurePlan::of($parts, $areas, own: $own)), 'layer b1', 'layer a1');
     }
 
@@ -307,7 +308,7 @@ final class OrderPlannerTest extends TestCase
 
     private static function assertBefore(PlannedOrder $plan, string $first, string $second): void
     {
-        $ids = array_map(static fn (Step $s): string => $s->id, $plan->steps);
+        $ids = array_map(static fn (Step $s): string => (string) $s->id, $plan->steps);
         self::assertContains($first, $ids);
         self::assertContains($second, $ids);
         self::assertLessThan(array_search($second, $ids, true), array_search($first, $ids, true), "{$first} before {$second}: ".implode(' | ', $ids));

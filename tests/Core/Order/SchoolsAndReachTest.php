@@ -133,7 +133,7 @@ final class SchoolsAndReachTest extends TestCase
         $figure = FigurePlan::of([new PartPlan('p', 'Body', PrintProcess::Resin)], $areas, [], [new BoundaryPlan('i', 'o', 60.0, true)]);
         $order = OrderPlanner::judge($figure, ['prepare p', 'layer i1', 'layer o1', 'layer o2']);
         $steps = WorkSteps::of($figure, $order);
-        self::assertSame(['prepare p', 'layer i1', 'mask layer o1', 'layer o1', 'peel layer o1', 'layer o2'], array_map(static fn (Step $s): string => $s->id, $steps));
+        self::assertSame(['prepare p', 'layer i1', 'mask layer o1', 'layer o1', 'peel layer o1', 'layer o2'], array_map(static fn (Step $s): string => (string) $s->id, $steps));
         self::assertSame(['i'], $steps[2]->areas);
         self::assertStringContainsString('Mask Jersey: masking fluid', $steps[2]->words);
         self::assertStringContainsString('60 mm', $steps[2]->words);
@@ -145,7 +145,7 @@ final class SchoolsAndReachTest extends TestCase
     /** @return list<string> */
     private static function ids(PlannedOrder $order): array
     {
-        return array_map(static fn (Step $s): string => $s->id, $order->steps);
+        return array_map(static fn (Step $s): string => (string) $s->id, $order->steps);
     }
 
     private static function layer(string $key, StepKind $kind, ?LayerTone $tone = null, ?float $lightness = null, bool $flake = false): LayerPlan

@@ -7,17 +7,17 @@ namespace App\Http\Controllers\Bench;
 use App\Actions\Bench\CalculatePaint;
 use App\Actions\Bench\PlanSteps;
 use App\Actions\Bench\StartRun;
-use App\Http\Props\Bench\PotNeedProps;
+use App\Adapters\Bench\PaintNeed;
 use App\Http\Props\Bench\RunProps;
 use App\Http\Props\Brief\FigureProps;
 use App\Http\Props\Finish\RecipeVersionProps;
 use App\Http\Props\PotProps;
-use App\Models\Bench\BatchMode;
 use App\Models\Bench\Run;
 use App\Models\Brief\Figure;
 use App\Models\Finish\RecipeVersion;
 use App\Models\Painter;
 use App\Models\Shelf\Paint;
+use Hyalin\Bench\BatchMode;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -55,18 +55,18 @@ final class BenchController
     public function repeat(Request $request, Run $run, StartRun $start): RedirectResponse
     {
         $request->validate(['copies' => ['sometimes', 'integer', 'between:1,200']]);
-        $repeat = $start($run->figure()->firstOrFail(), $run->load('steps'), $request->has('copies') ? $request->integer('copies') : null);
+        $repeat = $start($run->figure()->firstOrFail(), $run->load(['steps.areas', 'steps.parts']), $request->has('copies') ? $request->integer('copies') : null);
 
         return redirect()->route('runs.show', $repeat ?? $run);
     }
 
-    public function show(Run $run, CalculatePaint $reckon, #[CurrentUser] Painter $painter): Response
+    public function show(Run $run, CalculatePaint $calculate, #[CurrentUser] Painter $painter): Response
     {
         return Inertia::render('bench/run', [
             'figure' => FigureProps::of($run->figure()->firstOrFail(), 'Bench'),
             'run' => RunProps::of($run),
             // What runs out before the run is done.
-            'short' => array_values(array_map(static fn (PotNeedProps $p): string => $p->name, array_filter($reckon->pots(CalculatePaint::left($run)), static fn (PotNeedProps $p): bool => $p->missingMl > 0.0))),
+            'short' => array_values(array_map(static fn (PaintNeed $p): string => $p->paint->name, array_filter($calculate->pots(CalculatePaint::left($run)), static fn (PaintNeed $p): bool => $p->need->missingMl > 0.0))),
             'onMesh' => $run->figure()->firstOrFail()->lightStudy()->whereNotNull('result')->exists(),
             'pots' => array_values($painter->paints->map(static fn (Paint $p) => PotProps::of($p))->all()),
         ]);

@@ -32,7 +32,7 @@ final class PiecesController
     public function show(Run $run): Response
     {
         $figure = $run->figure()->firstOrFail();
-        $run->load('steps');
+        $run->load('steps.areas');
         $areas = [];
         foreach ($figure->areas()->with('layers.paints.paint')->get() as $area) {
             if ($area->layers->isNotEmpty()) {
@@ -61,7 +61,7 @@ final class PiecesController
         $figure = $run->figure()->firstOrFail();
         $area = $figure->areas()->with('layers.paints.paint')->find($request->integer('areaId'))
             ?? throw ValidationException::withMessages(['areaId' => 'This area is not of this figure.']);
-        $run->load('steps');
+        $run->load('steps.areas');
         $copy = $request->integer('copy');
         $lab = $request->string('method')->value() === 'typed'
             ? Srgb::hex($request->string('hex')->lower()->value())->toXyz()->toLab()

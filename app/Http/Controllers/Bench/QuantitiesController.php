@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Bench;
 
 use App\Actions\Bench\CalculatePaint;
-use App\Adapters\Finish\CardPdf;
+use App\Http\Pdf\CardPdf;
 use App\Http\Props\Bench\BatchProps;
 use App\Http\Props\Bench\PotNeedProps;
 use App\Http\Props\Brief\FigureProps;
@@ -24,28 +24,28 @@ final class QuantitiesController
 {
     private const MOST_COPIES = 200;
 
-    public function show(Request $request, Figure $figure, CalculatePaint $reckon): Response
+    public function show(Request $request, Figure $figure, CalculatePaint $calculate): Response
     {
         $copies = self::copies($request, $figure);
-        $steps = $reckon->planned($figure, $copies);
+        $steps = $calculate->planned($figure, $copies);
         $run = $figure->runs()->reorder('number', 'desc')->whereNull('finished_at')->first();
 
         return Inertia::render('quantities/index', [
             'figure' => FigureProps::of($figure, 'Bench'),
             'copies' => $copies,
-            'pots' => $reckon->pots($steps),
-            'batch' => $copies > 1 && $steps !== [] ? BatchProps::of($reckon->batch($steps, $copies), $copies) : null,
+            'pots' => array_map(PotNeedProps::of(...), $calculate->pots($steps)),
+            'batch' => $copies > 1 && $steps !== [] ? BatchProps::of($calculate->batch($steps, $copies), $copies) : null,
             'runNumber' => $run?->number,
-            'left' => $run === null ? [] : $reckon->pots(CalculatePaint::left($run)),
+            'left' => $run === null ? [] : array_map(PotNeedProps::of(...), $calculate->pots(CalculatePaint::left($run))),
         ]);
     }
 
-    public function csv(Request $request, Figure $figure, CalculatePaint $reckon): PlainResponse
+    public function csv(Request $request, Figure $figure, CalculatePaint $calculate): PlainResponse
     {
         $rows = array_map(static fn (PotNeedProps $p): array => [
             $p->maker, $p->name, sprintf('%.3f', $p->needMl), sprintf('%.3f', $p->hasMl), sprintf('%.3f', $p->missingMl), (string) $p->toBuy,
             $p->cost === null ? '' : sprintf('%.2f', $p->cost),
-        ], self::pots($request, $figure, $reckon));
+        ], self::pots($request, $figure, $calculate));
 
         return new PlainResponse(Csv::write(['maker', 'name', 'need_ml', 'has_ml', 'missing_ml', 'to_buy', 'cost'], $rows), 200, [
             'Content-Type' => 'text/csv; charset=utf-8',
@@ -53,18 +53,18 @@ final class QuantitiesController
         ]);
     }
 
-    public function shopping(Request $request, Figure $figure, CalculatePaint $reckon, CardPdf $pdf): PlainResponse
+    public function shopping(Request $request, Figure $figure, CalculatePaint $calculate, CardPdf $pdf): PlainResponse
     {
-        return new PlainResponse($pdf->render('shopping', ['figure' => $figure, 'copies' => self::copies($request, $figure), 'pots' => self::pots($request, $figure, $reckon)]), 200, [
+        return new PlainResponse($pdf->render('shopping', ['figure' => $figure, 'copies' => self::copies($request, $figure), 'pots' => self::pots($request, $figure, $calculate)]), 200, [
             'Content-Type' => 'application/pdf',
             'Content-Disposition' => 'inline; filename="'.Str::slug($figure->name).'-shopping.pdf"',
         ]);
     }
 
     /** @return list<PotNeedProps> */
-    private static function pots(Request $request, Figure $figure, CalculatePaint $reckon): array
+    private static function pots(Request $request, Figure $figure, CalculatePaint $calculate): array
     {
-        return $reckon->pots($reckon->planned($figure, self::copies($request, $figure)));
+        return array_map(PotNeedProps::of(...), $calculate->pots($calculate->planned($figure, self::copies($request, $figure))));
     }
 
     private static function copies(Request $request, Figure $figure): int

@@ -9,7 +9,6 @@ use App\Adapters\Bench\RunFinish;
 use App\Adapters\Finish\LayerDraft;
 use App\Http\Props\Bench\ComparedRunAreaProps;
 use App\Http\Props\Brief\FigureProps;
-use App\Http\Props\Finish\AreaFinishProps;
 use App\Http\Props\Finish\LayerProps;
 use App\Http\Props\Finish\SectionProps;
 use App\Http\Props\Finish\SectionRowProps;
@@ -36,12 +35,12 @@ final class RunComparisonController
         $figure = $run->figure()->firstOrFail();
         $other = $request->filled('other') ? $figure->runs()->find($request->integer('other')) : null;
         abort_if($request->filled('other') && $other === null, 404);
-        $run->load('steps');
-        $other?->load('steps');
+        $run->load('steps.areas');
+        $other?->load('steps.areas');
         $areas = [];
         foreach ($figure->areas()->with(['layers.paints.paint', 'samples'])->get() as $area) {
             if ($area->layers->isNotEmpty()) {
-                $areas[] = self::area($figure, $area, $other === null ? AreaFinishProps::drafts($area) : RunFinish::of($area, $other), RunFinish::of($area, $run));
+                $areas[] = self::area($figure, $area, $other === null ? LayerDraft::stackOf($area) : RunFinish::of($area, $other), RunFinish::of($area, $run));
             }
         }
 
@@ -58,7 +57,7 @@ final class RunComparisonController
     /** @throws ValidationException when it was painted as planned */
     public function adopt(Run $run, AdoptRun $adopt): JsonResponse
     {
-        $run->load('steps');
+        $run->load('steps.areas');
         $changed = $adopt($run);
         if ($changed === 0) {
             throw ValidationException::withMessages(['run' => 'This run was painted as the recipe has it: there is nothing to take over.']);

@@ -33,11 +33,12 @@ final class ScheduleController
     {
         $schedule = $painter->schedule()->first();
         $hours = BenchHours::of($painter);
+        $planned = $schedule?->figureIds() ?? [];
         $figures = [];
         foreach ($painter->figures as $figure) {
             $left = FigureWork::of($figure, $painter->drying_aid);
             if ($left !== null) {
-                $figures[] = new FigureChoiceProps($figure->id, $figure->name, count($left->work->steps), $schedule === null || in_array($figure->id, $schedule->figure_ids, true));
+                $figures[] = new FigureChoiceProps($figure->id, $figure->name, count($left->work->steps), $schedule === null || in_array($figure->id, $planned, true));
             }
         }
         $exceptions = $hours->exceptions;

@@ -13,7 +13,9 @@ use App\Devices\Booth;
 use App\Devices\Camera;
 use App\Http\Props\Brief\FigureProps;
 use App\Http\Props\ColourProps;
+use App\Http\Props\Compare\ComparedAreaProps;
 use App\Http\Props\Compare\CorrectionProps;
+use App\Http\Props\Compare\TouchUpProps;
 use App\Http\Props\References\PictureProps;
 use App\Http\Requests\Compare\FindingRequest;
 use App\Models\Brief\Area;
@@ -51,7 +53,7 @@ final class CompareController
             'photos' => array_values($photos->map(static fn (Picture $p) => PictureProps::of($figure, $p))->all()),
             'photoId' => $photo?->id,
             'references' => PictureProps::allOf($figure),
-            'areas' => $compare($figure, $photo),
+            'areas' => array_map(ComparedAreaProps::of(...), $compare($figure, $photo)),
             'onMesh' => $figure->lightStudy()->whereNotNull('path')->exists(),
             'corrections' => array_values(Correction::query()->where('painter_id', $painter->id)->with('paint')->orderByDesc('difference')->get()->map(static fn (Correction $c) => CorrectionProps::of($c))->all()),
         ]);
@@ -62,7 +64,7 @@ final class CompareController
     {
         $lab = static fn (?ColourProps $c): array => $c === null ? ['', '', ''] : array_map(static fn (float $v): string => sprintf('%.2f', $v), $c->lab);
         $rows = [];
-        foreach ($compare($figure, $picture) as $area) {
+        foreach (array_map(ComparedAreaProps::of(...), $compare($figure, $picture)) as $area) {
             foreach ($area->zones as $zone) {
                 $rows[] = [$area->name, $zone->zone->value, ...$lab($zone->wanted), ...$lab($zone->painted), ...$lab($zone->predicted), $zone->difference === null ? '' : sprintf('%.2f', $zone->difference), implode(', ', $zone->words)];
             }
@@ -140,7 +142,7 @@ final class CompareController
         $request->validate(['photo' => ['required', 'integer']]);
         $picture = $figure->pictures()->findOrFail($request->integer('photo'));
 
-        return new JsonResponse($compare->touchUp($figure, $area, $picture, $painter));
+        return new JsonResponse(TouchUpProps::of($compare->touchUp($figure, $area, $picture, $painter)));
     }
 
     public function learn(Figure $figure, Picture $picture, LearnFromPhoto $learn): JsonResponse

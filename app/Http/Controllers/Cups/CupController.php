@@ -74,7 +74,8 @@ final class CupController
             [$cup->target_l, $cup->target_a, $cup->target_b] = $request->target() ?? [null, null, null];
             $cup->save();
             foreach ($request->mix() as [$paintId, $drops]) {
-                $fill($cup, Str::ulid()->toBase32(), CupAct::Add, self::pot($painter, $paintId), FillCup::drops($drops));
+                $pot = self::pot($painter, $paintId);
+                $fill($cup, Str::ulid()->toBase32(), CupAct::Add, $pot, FillCup::drops($drops, $pot));
             }
             if ($cup->target() === null && $request->mix() !== []) {
                 // What was planned is what a wrong drop has to be brought back to.
@@ -96,7 +97,7 @@ final class CupController
         $act = $request->enum('act', CupAct::class) ?? CupAct::Add;
         $paint = $act === CupAct::Add ? self::pot($painter, $request->integer('paintId')) : null;
         $fill($cup, strtoupper($request->string('key')->value()), $act, $paint, match (true) {
-            $request->filled('drops') => FillCup::drops($request->integer('drops')),
+            $request->filled('drops') => FillCup::drops($request->integer('drops'), $paint),
             $request->filled('grams') => FillCup::grams($request->float('grams'), $paint),
             default => $request->float('millilitres'),
         });
@@ -169,7 +170,7 @@ final class CupController
         }
         $pots = $contents->pots;
         foreach ($painter->paints as $paint) {
-            if ($paint->kind->isMixed() && $paint->level_percent > 0) {
+            if ($paint->pot()->isMixed() && $paint->level_percent > 0) {
                 $pots[CupContents::key($paint->id)] ??= $paint;
             }
         }

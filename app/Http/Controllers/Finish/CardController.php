@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Finish;
 
-use App\Adapters\Finish\CardPdf;
+use App\Actions\Bench\CalculatePaint;
+use App\Http\Pdf\CardPdf;
 use App\Http\Props\Brief\FigureProps;
 use App\Http\Props\Finish\CardAreaProps;
 use App\Http\Props\Finish\WorkCardProps;
@@ -20,19 +21,19 @@ use Inertia\Response;
  */
 final class CardController
 {
-    public function show(Figure $figure): Response
+    public function show(Figure $figure, CalculatePaint $calculate): Response
     {
         return Inertia::render('card/index', [
             'figure' => FigureProps::of($figure, 'Finishes'),
             'areas' => CardAreaProps::allOf($figure),
-            'work' => WorkCardProps::of($figure),
+            'work' => WorkCardProps::of($figure, $calculate->pots($calculate->planned($figure, $figure->copies))),
             'stillUrl' => LightProps::stillUrl($figure),
         ]);
     }
 
-    public function pdf(Figure $figure, CardPdf $pdf): PlainResponse
+    public function pdf(Figure $figure, CardPdf $pdf, CalculatePaint $calculate): PlainResponse
     {
-        return new PlainResponse($pdf->of($figure, CardAreaProps::allOf($figure), WorkCardProps::of($figure)), 200, [
+        return new PlainResponse($pdf->of($figure, CardAreaProps::allOf($figure), WorkCardProps::of($figure, $calculate->pots($calculate->planned($figure, $figure->copies)))), 200, [
             'Content-Type' => 'application/pdf',
             'Content-Disposition' => 'inline; filename="'.Str::slug($figure->name).'.pdf"',
         ]);

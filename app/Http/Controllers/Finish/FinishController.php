@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Finish;
 
 use App\Actions\Finish\SaveFinish;
 use App\Actions\SaveVersioned;
+use App\Adapters\Finish\LayerDraft;
 use App\Http\Props\Brief\AreaProps;
 use App\Http\Props\Brief\FigureProps;
 use App\Http\Props\Finish\AreaFinishProps;
@@ -51,7 +52,7 @@ final class FinishController
     /** The layers as they are stored. */
     public function layers(Figure $figure, Area $area): JsonResponse
     {
-        return new JsonResponse(array_map(LayerProps::of(...), AreaFinishProps::drafts($area->load('layers.paints.paint'))));
+        return new JsonResponse(array_map(LayerProps::of(...), LayerDraft::stackOf($area->load('layers.paints.paint'))));
     }
 
     public function update(

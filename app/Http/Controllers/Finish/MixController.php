@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Finish;
 use App\Actions\Finish\SuggestForLayer;
 use App\Http\Props\Finish\MixAnswerProps;
 use App\Http\Props\Finish\MixSearchProps;
+use App\Http\Props\Finish\SuggestionsProps;
 use App\Http\Requests\Finish\MixFinderRequest;
 use App\Http\Requests\Finish\SuggestionsRequest;
 use App\Jobs\ProveMix;
@@ -41,7 +42,7 @@ final class MixController
     }
 
     /** Other coats, other undercoats, a ramp from the mix. */
-    public function advise(SuggestionsRequest $request, Figure $figure, Area $area, SuggestForLayer $advise, #[CurrentUser] Painter $painter): JsonResponse
+    public function advise(SuggestionsRequest $request, Figure $figure, Area $area, SuggestForLayer $suggest, #[CurrentUser] Painter $painter): JsonResponse
     {
         $drafts = $request->drafts($painter);
         if (! isset($drafts[$request->integer('index')])) {
@@ -49,7 +50,7 @@ final class MixController
         }
         $hasTarget = $request->filled('targetHex') || $area->samples->firstWhere('zone', $request->zone()) !== null;
 
-        return new JsonResponse($advise(
+        return new JsonResponse(SuggestionsProps::of($suggest(
             $figure,
             $area,
             $painter,
@@ -59,7 +60,7 @@ final class MixController
             $hasTarget ? $request->target($area) : null,
             $request->contrast(),
             $request->drift(),
-        ));
+        )));
     }
 
     /** Starts a search to the end in the queue. */

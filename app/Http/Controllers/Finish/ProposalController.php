@@ -7,6 +7,8 @@ namespace App\Http\Controllers\Finish;
 use App\Actions\Finish\ProposeFinishes;
 use App\Http\Props\Brief\AreaProps;
 use App\Http\Props\Brief\FigureProps;
+use App\Http\Props\Finish\OneMorePotProps;
+use App\Http\Props\Finish\ProposalAnswerProps;
 use App\Http\Props\Finish\ProposalSearchProps;
 use App\Http\Props\PotProps;
 use App\Jobs\ProposeFigure;
@@ -41,12 +43,12 @@ final class ProposalController
     {
         $request->validate(['brushOnly' => ['sometimes', 'boolean'], 'only' => ['sometimes', 'nullable', 'array', 'list'], 'only.*' => ['integer']]);
 
-        return new JsonResponse($propose->forArea($figure, $area, $painter, $request->boolean('brushOnly'), self::only($request)));
+        return new JsonResponse(ProposalAnswerProps::of($figure, $area, $propose->forArea($figure, $area, $painter, $request->boolean('brushOnly'), self::only($request))));
     }
 
     public function oneMore(Request $request, Figure $figure, Area $area, ProposeFinishes $propose, #[CurrentUser] Painter $painter): JsonResponse
     {
-        return new JsonResponse($propose->oneMorePot($figure, $area, $painter, $request->boolean('brushOnly')));
+        return new JsonResponse(OneMorePotProps::of($propose->oneMorePot($figure, $area, $painter, $request->boolean('brushOnly'))));
     }
 
     /** Starts a search for the whole figure in the queue. */

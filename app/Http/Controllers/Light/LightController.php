@@ -80,7 +80,7 @@ final class LightController
         }
         $light->save();
         // What is stale is computed as a whole; what is not must follow, also what was set while it was stale.
-        if (! $light->isStale($figure)) {
+        if (! AssembledFigure::isStale($figure, $light)) {
             $cast($light);
         }
 

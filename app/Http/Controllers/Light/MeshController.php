@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Light;
 
 use App\Actions\Light\AttachPart;
 use App\Actions\Light\ImportMesh;
+use App\Adapters\Light\AssembledFigure;
 use App\Adapters\Light\MeshStore;
 use App\Http\Props\Light\MeshProps;
 use App\Http\Requests\Light\PointRule;
@@ -84,7 +85,7 @@ final class MeshController
     {
         $request->validate(['at' => PointRule::LIST, 'at.*' => PointRule::EACH, 'onto' => PointRule::LIST, 'onto.*' => PointRule::EACH]);
         $light = LightRecord::ofFigure($figure);
-        if ($light->path === null || $light->isStale($figure)) {
+        if ($light->path === null || AssembledFigure::isStale($figure, $light)) {
             throw ValidationException::withMessages(['at' => 'Compute the light first: the view shows the parts as they stood before.']);
         }
         $mesh = $join($figure, $light, PointRule::of($request->array('at')), PointRule::of($request->array('onto')));

@@ -15,6 +15,7 @@ use Hyalin\Order\Plan\Reach;
 use Hyalin\Order\Plan\Seam;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 
@@ -67,10 +68,15 @@ final class BuildController
             'hides.*' => ['integer', Rule::exists('areas', 'id')->where('figure_id', $figure->id)],
         ], ['otherId.different' => 'A part cannot be joined with itself.']);
         [$a, $b] = [$request->integer('partId'), $request->integer('otherId')];
-        if ($figure->joints()->where(static fn ($q) => $q->where(['part_id' => $a, 'other_id' => $b])->orWhere(['part_id' => $b, 'other_id' => $a]))->exists()) {
+        if ($figure->joints()->whereIn('part_id', [$a, $b])->whereIn('other_id', [$a, $b])->exists()) {
             throw ValidationException::withMessages(['otherId' => 'These two are joined already.']);
         }
-        $joint = $figure->joints()->create(['part_id' => $a, 'other_id' => $b, 'hides' => $request->array('hides') ?: null, 'seam' => $request->enum('seam', Seam::class) ?? Seam::Clean]);
+        $joint = DB::transaction(static function () use ($request, $figure, $a, $b): Joint {
+            $joint = $figure->joints()->create(['part_id' => $a, 'other_id' => $b, 'seam' => $request->enum('seam', Seam::class) ?? Seam::Clean]);
+            $joint->hiddenAreas()->sync(array_filter($request->array('hides'), is_numeric(...)));
+
+            return $joint;
+        });
 
         return new JsonResponse(['id' => $joint->id], JsonResponse::HTTP_CREATED);
     }
@@ -93,7 +99,7 @@ final class BuildController
             'isCurved' => ['sometimes', 'boolean'],
         ], ['otherId.different' => 'An area has no boundary with itself.']);
         [$a, $b] = [$request->integer('areaId'), $request->integer('otherId')];
-        $known = $figure->boundaries()->where(static fn ($q) => $q->where(['area_id' => $a, 'other_id' => $b])->orWhere(['area_id' => $b, 'other_id' => $a]))->first();
+        $known = $figure->boundaries()->whereIn('area_id', [$a, $b])->whereIn('other_id', [$a, $b])->first();
         if ($known !== null) {
             throw ValidationException::withMessages(['mm' => "These two meet along {$known->mm} mm already: remove that boundary first."]);
         }

@@ -9,7 +9,6 @@ use App\Actions\Shelf\MeasurePot;
 use App\Devices\Booth;
 use App\Devices\Camera;
 use App\Devices\ColourReader;
-use App\Devices\Swatch;
 use App\Http\Props\ColourProps;
 use App\Http\Props\PotProps;
 use App\Http\Props\Shelf\CurvesProps;
@@ -20,6 +19,7 @@ use App\Http\Props\Shelf\ReadingProps;
 use App\Http\Requests\Shelf\CardPhotoRequest;
 use App\Http\Requests\Shelf\MeasureRequest;
 use App\Http\Requests\Shelf\ShelfFileRequest;
+use App\Http\Requests\Shelf\StatedOfPot;
 use App\Models\Painter;
 use App\Models\Shelf\Paint;
 use Hyalin\Colour\Illuminant;
@@ -28,9 +28,10 @@ use Hyalin\Colour\SpectralSum;
 use Hyalin\Colour\Srgb;
 use Hyalin\Formats\Cgats;
 use Hyalin\InvalidInput;
+use Hyalin\Measuring\Swatch;
 use Hyalin\Optics\Sheen;
 use Hyalin\Optics\Surface;
-use Hyalin\Pot\PotKind;
+use Hyalin\Pot\PotFields;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -47,8 +48,7 @@ final class PotController
     public function show(Paint $paint, #[CurrentUser] Painter $painter): Response
     {
         $whites = $painter->paints->filter(static fn (Paint $p): bool => $p->id !== $paint->id
-            && $p->kind === PotKind::Acrylic
-            && Srgb::hex($p->thick_hex)->toXyz()->toLab()->lightness > 90);
+            && $p->pot()->isWhite());
 
         return Inertia::render('pots/show', [
             'pot' => PaintProps::of($paint),
@@ -169,23 +169,17 @@ final class PotController
     /** What the painter says of the pot; an empty value goes back to the default of its kind. */
     public function facts(Request $request, Paint $paint): JsonResponse
     {
-        $request->validate([
-            'chemistry' => ['nullable', 'string', 'max:60'],
-            'density' => ['nullable', 'numeric', 'between:0.2,5'],
-            'sizeMl' => ['nullable', 'numeric', 'between:1,5000'],
-            'price' => ['nullable', 'numeric', 'between:0,10000'],
-            'dryingMinutes' => ['nullable', 'integer', 'between:0,20160'],
-            'pressurePsi' => ['nullable', 'numeric', 'between:1,100'],
-            'thinner' => ['nullable', 'numeric', 'between:0,20'],
-            'cleaner' => ['nullable', 'string', 'max:60'],
-        ]);
-        $facts = $paint->facts ?? [];
-        foreach (FactProps::of($paint) as $fact) {
-            if ($request->has($fact->key)) {
-                $facts[$fact->key] = $request->input($fact->key);
+        $rules = [];
+        foreach (PotFields::facts() as $field) {
+            $rules[$field->key] = ['nullable', new StatedOfPot($field)];
+        }
+        $request->validate($rules);
+        foreach (PotFields::facts() as $field) {
+            if ($request->has($field->key)) {
+                $paint->setAttribute($field->column(), StatedOfPot::value($field, $request->input($field->key)));
             }
         }
-        $paint->update(['facts' => array_filter($facts, static fn (mixed $v): bool => $v !== null && $v !== '') ?: null]);
+        $paint->save();
 
         return new JsonResponse(FactProps::of($paint));
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props\Bench;
 
-use App\Models\Shelf\Paint;
+use App\Adapters\Bench\PaintNeed;
 
 /**
  * What a run takes from one pot, against what is in it: estimates.
@@ -14,6 +14,7 @@ final readonly class PotNeedProps
     /**
      * @param  float  $missingMl  0 when the pot holds enough
      * @param  int  $toBuy  new pots
+     * @param  int  $needDrops  from the pot's own dropper
      * @param  float|null  $cost  of what is used; null when the pot has no price
      * @param  float|null  $spend  of the new pots
      */
@@ -26,25 +27,20 @@ final readonly class PotNeedProps
         public float $hasMl,
         public float $missingMl,
         public int $toBuy,
+        public int $needDrops,
         public ?float $cost,
         public ?float $spend,
         public bool $onShelf,
     ) {
     }
 
-    public static function of(Paint $paint, float $needMl): self
+    public static function of(PaintNeed $of): self
     {
-        $onShelf = $paint->deleted_at === null;
-        $hasMl = $onShelf ? max(0.0, $paint->size() * $paint->level_percent / 100 - $paint->used_ml) : 0.0;
-        $missing = max(0.0, $needMl - $hasMl);
-        $toBuy = (int) ceil($missing / $paint->size() - 1e-9);
-        $price = is_numeric($paint->facts['price'] ?? null) ? (float) $paint->facts['price'] : null;
+        [$paint, $need] = [$of->paint, $of->need];
 
         return new self(
-            $paint->id, $paint->maker, $paint->name, $paint->thick_hex, $needMl, $hasMl, $missing, $toBuy,
-            $price === null ? null : $price * $needMl / $paint->size(),
-            $price === null ? null : $price * $toBuy,
-            $onShelf,
+            $paint->id, $paint->maker, $paint->name, $paint->thick_hex, $need->needMl, $need->hasMl, $need->missingMl, $need->toBuy,
+            (int) round($need->needMl / $paint->pot()->dropMillilitres()), $need->cost, $need->spend, $paint->deleted_at === null,
         );
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Props\Bench;
 
-use App\Models\Bench\BatchMode;
 use App\Models\Bench\Run;
 use App\Models\Bench\RunStep;
+use Hyalin\Bench\BatchMode;
 
 final readonly class RunProps
 {
@@ -29,7 +29,7 @@ final readonly class RunProps
 
     public static function of(Run $run): self
     {
-        $run->load(['steps.pictures', 'steps.run.figure', 'repeats']);
+        $run->load(['steps.pictures', 'steps.areas', 'steps.parts', 'steps.run.figure', 'repeats']);
         $pots = RunStepProps::pots($run->steps);
         $lessons = self::lessons($run);
 

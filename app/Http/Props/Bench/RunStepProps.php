@@ -9,6 +9,7 @@ use App\Models\Bench\RunStep;
 use App\Models\Bench\RunStepState;
 use App\Models\References\Picture;
 use App\Models\Shelf\Paint;
+use Hyalin\Finish\Application;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
 use Hyalin\Order\Steps\StepKind;
@@ -80,7 +81,7 @@ final readonly class RunStepProps
     /** A step by itself, after it was changed. */
     public static function one(RunStep $step): self
     {
-        $step->load(['run.figure', 'repeats', 'pictures']);
+        $step->load(['run.figure', 'repeats', 'pictures', 'areas', 'parts']);
 
         return self::of($step, self::pots([$step]), RunProps::lessons($step->run)[$step->id] ?? null);
     }
@@ -97,11 +98,11 @@ final readonly class RunStepProps
             $step->kind,
             $step->part_name,
             $step->area_name,
-            $step->part_ids ?? [],
-            $step->area_ids ?? [],
+            $step->partIds(),
+            $step->areaIds(),
             $step->technique,
             $step->title(),
-            $step->technique?->instruction() ?? (string) $step->words,
+            $step->technique?->spec()->instruction ?? (string) $step->words,
             $step->zones,
             $step->thinner,
             $step->coats,
@@ -152,12 +153,11 @@ final readonly class RunStepProps
     /** @param  array<int, Paint>  $pots */
     private static function pressure(RunStep $step, array $pots): ?int
     {
-        if ($step->technique === null || ! $step->technique->isSprayed() || $step->technique === Technique::SprayCan) {
+        if ($step->technique?->spec()->application !== Application::Airbrush) {
             return null;
         }
         $pot = $pots[$step->planned_mix[0]['paintId'] ?? 0] ?? null;
-        $own = $pot->facts['pressurePsi'] ?? null;
 
-        return is_numeric($own) ? (int) $own : $pot?->kind->usual()->pressurePsi;
+        return $pot?->pot()->pressurePsi();
     }
 }

@@ -46,7 +46,7 @@ final readonly class ScheduleProps
             array_map(static fn (array $h): CriticalStepProps => new CriticalStepProps($h['what'], $h['figure'], $h['hold']), $schedule->chain),
             $schedule->finish->toIso8601String(),
             $schedule->bound->toIso8601String(),
-            $schedule->figure_ids,
+            $schedule->figureIds(),
             $missed,
         );
     }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Props\Brief;
 
 use App\Adapters\Finish\FigureOptics;
+use App\Adapters\Finish\LayerDraft;
 use App\Http\Props\ColourProps;
-use App\Http\Props\Finish\AreaFinishProps;
 use App\Models\Brief\Area;
 use App\Models\Brief\BalanceRecord as Wish;
 use App\Models\Brief\Figure;
@@ -39,7 +39,7 @@ final readonly class BalancePageProps
     {
         $day = $seen = $areas = [];
         foreach ($figure->areas()->with(['layers.paints.paint', 'part'])->get() as $area) {
-            $drafts = AreaFinishProps::drafts($area);
+            $drafts = LayerDraft::stackOf($area);
             $day[$area->id] = FigureOptics::of($figure, $area, Illuminant::D65)->section($drafts);
             $seen[$area->id] = FigureOptics::of($figure, $area, $light)->section($drafts);
             $areas[$area->id] = $area;
@@ -63,6 +63,7 @@ final readonly class BalancePageProps
             $area->name,
             $area->part->name ?? '',
             array_values(array_map(static fn (SectionCell $c): ColourProps => ColourProps::of($c->seen), $seen->top()->cells)),
+            array_values(array_map(static fn (SectionCell $c): string => ColourProps::of($c->seen->toGrey())->hex, $seen->top()->cells)),
             Balance::contrast($seen),
             DifferenceFormula::Ciede2000->between(
                 $day->top()->cell(Zone::Mid)->seen,

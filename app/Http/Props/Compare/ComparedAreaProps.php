@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Props\Compare;
 
+use App\Adapters\Compare\ComparedArea;
+use Hyalin\Matching\Comparison\ZoneComparison;
+
 /**
  * An area of the painted piece.
  */
@@ -24,5 +27,16 @@ final readonly class ComparedAreaProps
         public ?float $worst,
         public ?bool $isWithin,
     ) {
+    }
+
+    public static function of(ComparedArea $of): self
+    {
+        $comparison = $of->comparison;
+
+        return new self(
+            $of->area->id, $of->area->name, $comparison->tolerance,
+            array_map(static fn (ZoneComparison $z): ComparedZoneProps => ComparedZoneProps::of($z, $of->finding($z->zone)), $comparison->zones),
+            $comparison->mean, $comparison->worst, $comparison->isWithin(),
+        );
     }
 }

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Props\Compare;
 
 use App\Http\Props\ColourProps;
+use App\Models\Compare\Finding;
 use Hyalin\Colour\Likeness;
 use Hyalin\Finish\Zone;
+use Hyalin\Matching\Comparison\ZoneComparison;
 
 /**
  * One zone of the painted piece beside what was wanted and what was predicted.
@@ -35,5 +37,22 @@ final readonly class ComparedZoneProps
         public ?string $method,
         public array $outline,
     ) {
+    }
+
+    public static function of(ZoneComparison $zone, ?Finding $finding): self
+    {
+        return new self(
+            $zone->zone,
+            ColourProps::of($zone->wanted),
+            $zone->painted === null ? null : ColourProps::of($zone->painted),
+            $zone->predicted === null ? null : ColourProps::of($zone->predicted),
+            $zone->toWanted?->difference,
+            $zone->toWanted === null ? null : Likeness::of($zone->toWanted->difference),
+            $zone->toWanted->words ?? [],
+            $zone->toPredicted,
+            $finding?->doubts === null ? null : ucfirst(implode('; ', $finding->doubts)).'.',
+            $finding->method ?? null,
+            $finding->outline ?? [],
+        );
     }
 }

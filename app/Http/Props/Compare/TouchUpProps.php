@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props\Compare;
 
+use App\Adapters\Compare\AreaTouchUp;
 use App\Http\Props\ColourProps;
 use App\Http\Props\Finish\LayerProps;
 
@@ -30,5 +31,19 @@ final readonly class TouchUpProps
         public bool $isWithin,
         public int $version,
     ) {
+    }
+
+    public static function of(AreaTouchUp $of): self
+    {
+        return new self(
+            $of->layer === null ? null : LayerProps::of($of->layer),
+            $of->touchUp->before,
+            $of->touchUp->after,
+            array_values(array_map(ColourProps::of(...), $of->wanted)),
+            array_values(array_map(ColourProps::of(...), $of->touchUp->colours)),
+            $of->touchUp->startOver,
+            $of->touchUp->isWithin,
+            $of->area->version,
+        );
     }
 }

@@ -8,7 +8,6 @@ use App\Adapters\Finish\LayerDraft;
 use App\Http\Props\References\SampleProps;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
-use App\Models\Finish\LayerRecord;
 use App\Models\References\Sample;
 
 /**
@@ -34,7 +33,7 @@ final readonly class AreaFinishProps
     public static function of(Figure $figure, Area $area): self
     {
         $area->load(['layers.paints.paint', 'samples']);
-        $drafts = self::drafts($area);
+        $drafts = LayerDraft::stackOf($area);
 
         return new self(
             $area->id,
@@ -45,11 +44,5 @@ final readonly class AreaFinishProps
             SectionProps::predict($figure, $area, $drafts),
             array_values($area->samples->map(static fn (Sample $s) => SampleProps::of($s))->all()),
         );
-    }
-
-    /** @return list<LayerDraft> */
-    public static function drafts(Area $area): array
-    {
-        return array_values($area->layers->map(static fn (LayerRecord $l) => LayerDraft::of($l))->all());
     }
 }

@@ -38,7 +38,7 @@ final readonly class CardAreaProps
 
     private static function of(Figure $figure, Area $area): self
     {
-        $drafts = AreaFinishProps::drafts($area);
+        $drafts = LayerDraft::stackOf($area);
 
         return new self(
             $area->name,

@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Props\Finish;
 
+use App\Adapters\Finish\AreaProposals;
+use App\Models\Brief\Area;
+use App\Models\Brief\Figure;
+use Hyalin\Matching\Proposals\Proposal;
+
 /**
  * What could be painted on an area.
  */
@@ -15,5 +20,13 @@ final readonly class ProposalAnswerProps
      */
     public function __construct(public array $proposals, public ?NearestRampProps $beyond)
     {
+    }
+
+    public static function of(Figure $figure, Area $area, AreaProposals $of): self
+    {
+        return new self(
+            array_map(static fn (Proposal $p): ProposalProps => ProposalProps::of($figure, $area, $of->shelf, $p), $of->proposals),
+            $of->reach->isReached() ? null : NearestRampProps::of($of->reach, $of->targets),
+        );
     }
 }

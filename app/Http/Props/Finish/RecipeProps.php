@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Props\Finish;
 
 use App\Adapters\Finish\FigureOptics;
+use App\Adapters\Finish\LayerDraft;
 use App\Http\Props\ColourProps;
 use App\Models\Brief\Area;
 use Hyalin\Colour\DifferenceFormula;
@@ -39,7 +40,7 @@ final readonly class RecipeProps
     /** @param  Area  $area  with its figure and layers */
     public static function of(Area $area, ?Lab $wanted): self
     {
-        $drafts = AreaFinishProps::drafts($area);
+        $drafts = LayerDraft::stackOf($area);
         $figure = $area->figure ?? throw new \LogicException("area {$area->id} has no figure");
         $top = FigureOptics::of($figure, $area, Illuminant::D65)->section($drafts)->top();
         $ramp = [];

@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Props\Finish;
 
-use App\Actions\Shelf\EstimatePaint;
 use App\Adapters\Finish\FigureOptics;
 use App\Adapters\Finish\LayerDraft;
 use App\Http\Props\ColourProps;
-use App\Http\Props\Shelf\PaintProps;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Shelf\Paint;
@@ -20,6 +18,7 @@ use Hyalin\Finish\Section;
 use Hyalin\Finish\SectionCell;
 use Hyalin\Finish\WillItShow;
 use Hyalin\Finish\Zone;
+use Hyalin\Optics\PaintEstimate;
 use Hyalin\Optics\PaintOptics;
 
 /**
@@ -97,10 +96,10 @@ final readonly class SectionProps
     {
         $flakes = false;
         $side = static function (Paint $pot) use (&$flakes): PaintOptics {
-            $flop = PaintProps::flopOf($pot);
+            $flop = $pot->pot()->flop();
             $flakes = $flakes || $flop !== null;
 
-            return $flop === null ? $pot->optics() : (new EstimatePaint)($flop, $pot->opacity, $pot->strength);
+            return $flop === null ? $pot->optics() : PaintEstimate::fromColour($flop, $pot->opacity, $pot->strength);
         };
         $layers = $optics->layers($drafts, $side);
 

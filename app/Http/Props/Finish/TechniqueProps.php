@@ -34,10 +34,10 @@ final readonly class TechniqueProps
     {
         return array_map(static fn (Technique $t): self => new self(
             $t,
-            $t->usualZones(),
-            $t->usualThinner(),
-            $t->dryingMinutes(),
-            $t->instruction(),
+            $t->spec()->usualZones,
+            $t->spec()->usualThinner,
+            $t->spec()->dryingMinutes,
+            $t->spec()->instruction,
             in_array($t->value, $measured, true),
         ), Technique::cases());
     }

@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Props\Finish;
 
-use App\Actions\Bench\CalculatePaint;
+use App\Adapters\Bench\PaintNeed;
 use App\Adapters\Order\FigureOrder;
-use App\Http\Props\Bench\PotNeedProps;
 use App\Http\Props\Order\OrderProps;
 use App\Models\Brief\Figure;
 use Hyalin\Cautions\Cautions;
@@ -27,8 +26,11 @@ final readonly class WorkCardProps
     {
     }
 
-    /** @return self|null null when there is nothing to do, or the order cannot be made */
-    public static function of(Figure $figure): ?self
+    /**
+     * @param  list<PaintNeed>  $needs  of the whole figure
+     * @return self|null null when there is nothing to do, or the order cannot be made
+     */
+    public static function of(Figure $figure, array $needs): ?self
     {
         try {
             $work = FigureOrder::of($figure);
@@ -54,17 +56,13 @@ final readonly class WorkCardProps
             $masks[] = sprintf('For step %d, mask %s: %s%s. %s, within %d h.', $number[$mask->step], implode(', ', $mask->protects), $mask->material, $mask->mm > 0 ? sprintf('; %.0f mm', $mask->mm) : '', ucfirst($mask->peel), $mask->mostHours);
         }
 
-        return $steps === [] ? null : new self($steps, $masks, [...array_keys($cautions), ...($cautions === [] ? [] : [Cautions::FIRST])], self::takes($figure));
+        return $steps === [] ? null : new self($steps, $masks, [...array_keys($cautions), ...($cautions === [] ? [] : [Cautions::FIRST])], array_map(self::takes(...), $needs));
     }
 
-    /** @return list<string> */
-    private static function takes(Figure $figure): array
+    private static function takes(PaintNeed $of): string
     {
-        $reckon = app(CalculatePaint::class);
+        $short = $of->need->missingMl > 0.0 ? sprintf(' (in stock: %.2f)', $of->need->hasMl) : '';
 
-        return array_map(
-            static fn (PotNeedProps $p): string => sprintf('%s, %s: %.2f mL%s', $p->name, $p->maker, $p->needMl, $p->missingMl > 0.0 ? sprintf(' (the pot holds %.2f)', $p->hasMl) : ''),
-            $reckon->pots($reckon->planned($figure, $figure->copies)),
-        );
+        return sprintf('%s, %s: %.2f mL%s', $of->paint->name, $of->paint->maker, $of->need->needMl, $short);
     }
 }

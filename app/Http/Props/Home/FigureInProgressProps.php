@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Props\Home;
 
 use App\Adapters\Finish\FigureOptics;
+use App\Adapters\Finish\LayerDraft;
 use App\Http\Props\ColourProps;
-use App\Http\Props\Finish\AreaFinishProps;
 use App\Models\Bench\RunStepState;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
@@ -43,7 +43,7 @@ final readonly class FigureInProgressProps
         [$next, $url] = self::next($figure, $areas->count(), (int) $areas->sum(static fn (Area $a): int => (int) $a->samples_count), $planned->count());
         $ramps = [];
         foreach ($planned as $area) {
-            $top = FigureOptics::of($figure, $area)->section(AreaFinishProps::drafts($area))->top();
+            $top = FigureOptics::of($figure, $area)->section(LayerDraft::stackOf($area))->top();
             $ramps[] = array_map(static fn (Zone $z): ColourProps => ColourProps::of($top->cell($z)->seen), Zone::cases());
         }
         $picture = $figure->pictures()->where('kind', '!=', PictureKind::OwnPiece)->first();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props\Home;
 
+use Hyalin\Order\Steps\StepId;
 use App\Models\Bench\RunStep;
 use App\Models\Bench\RunStepState;
 use App\Models\Bench\Timer;
@@ -70,7 +71,7 @@ final readonly class TrayItemProps
     /** A mask stays until its peel is done or given up. */
     private static function mask(RunStep $step): ?self
     {
-        $peel = $step->run->steps()->where('step_key', 'peel '.substr((string) $step->step_key, strlen('mask ')))->where('copy', $step->copy)->first();
+        $peel = $step->run->steps()->where('step_key', (string) StepId::tryParse((string) $step->step_key)?->peeledBy())->where('copy', $step->copy)->first();
 
         return $step->most_minutes === null || $peel === null || $peel->state !== RunStepState::Open ? null : self::item('mask', $step, $step->most_minutes);
     }

@@ -5,13 +5,16 @@ declare(strict_types=1);
 namespace App\Http\Props\Light;
 
 use App\Adapters\Finish\FigureOptics;
+use App\Adapters\Finish\LayerDraft;
+use App\Adapters\Light\AssembledFigure;
 use App\Adapters\Light\LightAdvice;
 use App\Http\Props\ColourProps;
-use App\Http\Props\Finish\AreaFinishProps;
 use App\Models\Brief\Figure;
 use App\Models\Light\LightRecord;
+use Hyalin\Finish\DepositProfile;
 use Hyalin\Finish\Section;
 use Hyalin\Finish\SectionRow;
+use Hyalin\Finish\SprayDirection;
 use Hyalin\Finish\Zone;
 
 /**
@@ -22,6 +25,8 @@ final readonly class LightProps
     /**
      * @param  string  $front  one of the six sides, across from up
      * @param  list<SprayProps>  $sprays  directed ones, in the order of the view's data
+     * @param  float  $hitsPerPass  of spray at full exposure in one pass
+     * @param  float  $beneath  Y of the primer beneath the sprays, 0..1
      * @param  string  $state  none, waiting, running, done, stopped or failed
      * @param  bool  $isStale  meshes or pose changed since it was computed
      * @param  string|null  $dataUrl  of what the view shows
@@ -36,6 +41,8 @@ final readonly class LightProps
         public string $front,
         public ?float $heightMm,
         public array $sprays,
+        public float $hitsPerPass,
+        public float $beneath,
         public string $state,
         public float $progress,
         public ?string $problem,
@@ -61,7 +68,7 @@ final readonly class LightProps
             $names[$area->id] = $area->name;
             $found = $lit[$area->id] ?? null;
             $exposures = $found['byZone'] ?? null;
-            $section = FigureOptics::of($figure, $area, null, $exposures)->section(AreaFinishProps::drafts($area));
+            $section = FigureOptics::of($figure, $area, null, $exposures)->section(LayerDraft::stackOf($area));
             $areas[] = new LitAreaProps(
                 $area->id, $area->name, $area->part?->name, $found['cm2'] ?? null, $found['exposure'] ?? null, $found['shares'] ?? [],
                 $found === null ? [] : LightAdvice::of($figure, $area, $found, $section), self::rows($section),
@@ -75,8 +82,8 @@ final readonly class LightProps
         }
 
         return new self(
-            $light->up, $light->frontName(), $light->height_mm, SprayProps::allOf($light), $light->exists ? $light->state : 'none', $light->progress, $light->problem,
-            $light->isStale($figure),
+            $light->up, $light->frontName(), $light->height_mm, SprayProps::allOf($light), DepositProfile::HITS, SprayDirection::BENEATH, $light->exists ? $light->state : 'none', $light->progress, $light->problem,
+            AssembledFigure::isStale($figure, $light),
             self::dataUrl($figure, $light),
             $light->result['triangles'] ?? 0, $light->result['sizeMm'] ?? 0.0, $light->result['noAreaCm2'] ?? 0.0, $areas, $borders,
             LightAdvice::apart($figure, $light),

@@ -17,8 +17,9 @@ final readonly class SprayProps
      * @param  float  $side  degrees from the front, to the figure's own left
      * @param  float  $spread  half angle of the cone, degrees
      * @param  int  $passes  0 where it is not used
+     * @param  float  $luminance  Y of its usual primer, 0..1
      */
-    public function __construct(public Technique $technique, public float $elevation, public float $side, public float $spread, public int $passes)
+    public function __construct(public Technique $technique, public float $elevation, public float $side, public float $spread, public int $passes, public float $luminance)
     {
     }
 
@@ -27,7 +28,8 @@ final readonly class SprayProps
     {
         $sprays = [];
         foreach ($light->directedSprays() as $name => $spray) {
-            $sprays[] = new self(Technique::from($name), $spray->elevation, $spray->side, $spray->spread, $spray->passes);
+            $technique = Technique::from($name);
+            $sprays[] = new self($technique, $spray->elevation, $spray->side, $spray->spread, $spray->passes, $technique->spec()->direction->luminance ?? 0.0);
         }
 
         return $sprays;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Props\Order;
 
-use App\Actions\Bench\PlanSteps;
 use App\Models\Brief\Figure;
 use App\Models\Finish\LayerPaint;
 use Hyalin\Cautions\Cautions;
@@ -59,9 +58,9 @@ final readonly class OrderProps
 
         return new self(
             array_map(static fn (Step $s): OrderStepProps => self::step($plan, $s, $hexes, $process[$s->parts[0] ?? ''] ?? PrintProcess::Resin), $order->steps),
-            array_map(static fn (Constraint $c): OrderRuleProps => new OrderRuleProps($c->before, $c->after, $c->weight, $c->rule, $c->reason, ! in_array(self::key($c), $broken, true)), $order->constraints),
+            array_map(static fn (Constraint $c): OrderRuleProps => new OrderRuleProps((string) $c->before, (string) $c->after, $c->weight, $c->rule, $c->reason, ! in_array(self::key($c), $broken, true)), $order->constraints),
             array_map(static fn (MaskPlan $m): MaskProps => self::mask($plan, $m), $order->masks),
-            array_map(static fn (Issue $t): IssueProps => new IssueProps($t->what, $t->remedy, $t->stops, $t->step, $t->area === null ? null : (int) $t->area), $order->troubles),
+            array_map(static fn (Issue $t): IssueProps => new IssueProps($t->what, $t->remedy, $t->stops, $t->step === null ? null : (string) $t->step, $t->area === null ? null : (int) $t->area), $order->troubles),
             $order->handsOnMinutes(),
             $order->maskMinutes(),
             $order->maskMm(),
@@ -74,7 +73,7 @@ final readonly class OrderProps
     private static function step(FigurePlan $plan, Step $step, array $hexes, PrintProcess $process): OrderStepProps
     {
         return new OrderStepProps(
-            $step->id,
+            (string) $step->id,
             $step->kind,
             $step->words,
             $step->parts,
@@ -83,16 +82,16 @@ final readonly class OrderProps
             $step->dryMinutes,
             $hexes[$step->layer()->key ?? ''] ?? [],
             array_values(Cautions::at($step, $process)),
-            $step->kind->isSprayed() ? $step->layer()?->chemistry->cleaner() : null,
-            PlanSteps::tool($step->kind),
+            $step->kind->isSprayed() ? $step->layer()?->cleaner : null,
+            $step->kind->tool(),
         );
     }
 
     private static function mask(FigurePlan $plan, MaskPlan $mask): MaskProps
     {
         return new MaskProps(
-            $mask->step,
-            $mask->after,
+            (string) $mask->step,
+            $mask->after === null ? null : (string) $mask->after,
             array_map(static fn (string $id): string => $plan->area($id)->name ?? '', $mask->protects),
             $plan->area($mask->protects[0])->part ?? ($plan->parts[0] ?? new PartPlan('', '', PrintProcess::Resin))->id,
             $mask->material(),

@@ -5,37 +5,36 @@ declare(strict_types=1);
 namespace App\Http\Props\Shelf;
 
 use App\Models\Shelf\Paint;
+use Hyalin\Pot\FieldType;
+use Hyalin\Pot\PotField;
+use Hyalin\Pot\PotFields;
 
 /**
  * Something known of a pot beside its colour.
  */
 final readonly class FactProps
 {
-    /** @param  bool  $isDefault  usual for its kind, not said of this pot */
-    public function __construct(public string $key, public string $label, public string $value, public bool $isDefault)
-    {
+    /**
+     * @param  list<string>  $choices  empty unless it is a choice
+     * @param  bool  $isDefault  usual for its kind, not stated of this pot
+     */
+    public function __construct(
+        public string $key,
+        public string $label,
+        public FieldType $type,
+        public array $choices,
+        public string $value,
+        public bool $isDefault,
+    ) {
     }
 
     /** @return list<self> */
     public static function of(Paint $paint): array
     {
-        $usual = $paint->kind->usual();
-        $defaults = [
-            'chemistry' => ['Chemistry', $usual->chemistry],
-            'density' => ['Density, g/mL', (string) $usual->density],
-            'sizeMl' => ['Size, mL', (string) $usual->sizeMl],
-            'price' => ['Price', ''],
-            'dryingMinutes' => ['Dry to the next coat, min', (string) $usual->dryingMinutes],
-            'pressurePsi' => ['Airbrush, psi', $usual->pressurePsi === null ? 'not sprayed' : (string) $usual->pressurePsi],
-            'thinner' => ['Thinner to one of paint', $usual->thinner === null ? '' : (string) $usual->thinner],
-            'cleaner' => ['Cleans with', $usual->cleaner],
-        ];
-        $facts = [];
-        foreach ($defaults as $key => [$label, $default]) {
-            $own = $paint->facts[$key] ?? null;
-            $facts[] = new self($key, $label, is_scalar($own) ? (string) $own : $default, $own === null);
-        }
+        $pot = $paint->pot();
 
-        return $facts;
+        return array_map(static fn (PotField $f): self => new self(
+            $f->key, ucfirst($f->label), $f->type, $f->choices(), PotField::written($pot->fact($f->key)), ! $pot->states($f->key),
+        ), PotFields::facts());
     }
 }

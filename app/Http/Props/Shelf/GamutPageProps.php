@@ -43,7 +43,7 @@ final readonly class GamutPageProps
 
     public static function of(Painter $painter): self
     {
-        $paints = array_values($painter->paints()->get()->filter(static fn (Paint $p): bool => $p->kind->isMixed() && $p->level_percent > 0)->all());
+        $paints = array_values($painter->paints()->get()->filter(static fn (Paint $p): bool => $p->pot()->isMixed() && $p->level_percent > 0)->all());
         if ($paints === []) {
             return new self(0, [], [], [], []);
         }

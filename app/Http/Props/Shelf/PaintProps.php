@@ -7,7 +7,6 @@ namespace App\Http\Props\Shelf;
 use App\Http\Props\ColourProps;
 use App\Models\Shelf\Paint;
 use Hyalin\Colour\Illuminant;
-use Hyalin\Colour\Lab;
 use Hyalin\Colour\Reflectance;
 use Hyalin\Colour\SpectralSum;
 use Hyalin\Colour\Srgb;
@@ -55,7 +54,8 @@ final readonly class PaintProps
 
     public static function of(Paint $paint): self
     {
-        $optics = $paint->optics();
+        $pot = $paint->pot();
+        $optics = $pot->optics;
 
         return new self(
             $paint->id,
@@ -73,25 +73,11 @@ final readonly class PaintProps
             $paint->quality,
             Hiding::coatsToHide($optics),
             $paint->note,
-            $paint->kind->isMixed(),
-            $paint->kind->isFlake(),
-            self::flopOf($paint),
+            $pot->isMixed(),
+            $pot->isFlake(),
+            $pot->flop()?->toHex(),
             $paint->version,
         );
-    }
-
-    /** @return string|null second face of flakes as #rrggbb; null for other pots */
-    public static function flopOf(Paint $paint): ?string
-    {
-        return $paint->kind->isFlake() ? $paint->flop_hex ?? self::usualFlop($paint) : null;
-    }
-
-    /** Flakes that lie flat send little light to the side: half the lightness, an own estimate until it is read. */
-    private static function usualFlop(Paint $paint): string
-    {
-        $face = Srgb::hex($paint->thick_hex)->toXyz()->toLab();
-
-        return ColourProps::of(Lab::of($face->lightness / 2, $face->a / 2, $face->b / 2))->hex;
     }
 
     /** One reference coat, off its highlight. */

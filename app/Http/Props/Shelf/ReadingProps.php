@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Props\Shelf;
 
-use App\Devices\Swatch;
 use App\Http\Props\ColourProps;
 use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\Reflectance;
 use Hyalin\Colour\SpectralSum;
+use Hyalin\Measuring\Swatch;
 
 /**
  * One swatch as it was read.

@@ -6,16 +6,25 @@ namespace App\Http\Props\Shelf;
 
 use App\Models\Painter;
 use App\Models\Shelf\Paint;
+use Hyalin\Pot\PotKind;
 
 final readonly class ShelfPageProps
 {
-    /** @param  list<PaintProps>  $paints in shelf order */
-    public function __construct(public array $paints)
+    /**
+     * @param  list<PaintProps>  $paints in shelf order
+     * @param  list<PotFieldProps>  $fields that describe a pot, in the order of its form
+     * @param  list<string>  $flakes kinds with a second face
+     */
+    public function __construct(public array $paints, public array $fields, public array $flakes)
     {
     }
 
     public static function of(Painter $painter): self
     {
-        return new self(array_values($painter->paints->map(static fn (Paint $p) => PaintProps::of($p))->all()));
+        return new self(
+            array_values($painter->paints->map(static fn (Paint $p) => PaintProps::of($p))->all()),
+            PotFieldProps::all(),
+            array_column(array_filter(PotKind::cases(), static fn (PotKind $k): bool => $k->usual()->isFlake), 'value'),
+        );
     }
 }

@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Props\Shelf;
 
-use App\Actions\Shelf\ImportShelf;
 use App\Adapters\Shelf\Fault;
 use App\Adapters\Shelf\PotRow;
 use App\Adapters\Shelf\ShelfFile;
-use App\Models\Painter;
 
 /**
  * What a file would do to the shelf, before it does.
@@ -26,15 +24,15 @@ final readonly class ShelfPreviewProps
     {
     }
 
-    public static function of(Painter $painter, ShelfFile $file): self
+    /** @param  list<PotRow>  $new  pots of the file that are not on the shelf yet */
+    public static function of(ShelfFile $file, array $new): self
     {
-        $new = ImportShelf::missing($painter, $file->pots);
 
         return new self(
             $file->format,
             count($new),
             count($file->pots) - count($new),
-            array_map(static fn (PotRow $p): PreviewPotProps => new PreviewPotProps($p->maker, $p->name, $p->kind, $p->hex), array_slice($new, 0, self::SHOWN)),
+            array_map(static fn (PotRow $p): PreviewPotProps => new PreviewPotProps($p->text('maker'), $p->text('name'), $p->kind(), $p->text('thickHex')), array_slice($new, 0, self::SHOWN)),
             array_map(static fn (Fault $f): FaultProps => new FaultProps($f->line, $f->column, $f->message), $file->faults),
         );
     }

@@ -7,11 +7,11 @@ namespace App\Http\Requests\Shelf;
 use App\Adapters\References\PictureFile;
 use App\Adapters\References\PictureIntake;
 use App\Adapters\References\UnreadablePicture;
-use App\Devices\Swatch;
 use Hyalin\Colour\Lab;
 use Hyalin\InvalidInput;
 use Hyalin\Matching\Neutral\GreyPatch;
 use Hyalin\Matching\Sampling\SampleStatistics;
+use Hyalin\Measuring\Swatch;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\ValidationException;
@@ -47,7 +47,7 @@ final class CardPhotoRequest extends FormRequest
     }
 
     /**
-     * @return array<string, Lab> by App\Devices\Swatch
+     * @return array<string, Lab> by Hyalin\Measuring\Swatch
      *
      * @throws ValidationException when the photo cannot be read
      * @throws InvalidInput when the grey is none

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Requests\Shelf;
 
 use App\Devices\ColourReader;
-use App\Devices\Swatch;
 use Hyalin\Colour\Reflectance;
 use Hyalin\InvalidInput;
+use Hyalin\Measuring\Swatch;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
 
@@ -37,7 +37,7 @@ final class MeasureRequest extends FormRequest
     }
 
     /**
-     * @return array<string, Reflectance> by App\Devices\Swatch
+     * @return array<string, Reflectance> by Hyalin\Measuring\Swatch
      *
      * @throws ValidationException naming the swatch
      */

@@ -1,4 +1,4 @@
-import type { SprayProps } from '@/types/generated';
+import type { LightProps } from '@/types/generated';
 import type { LitMesh } from './data';
 
 export type View = 'bare' | 'prime' | 'exposure' | 'zones' | 'finish' | 'lightness' | 'areas' | 'glow';
@@ -18,20 +18,12 @@ function rgb(hex: string): [number, number, number] {
 
 const ZONE_GREYS = [0.02, 0.08, 0.22, 0.5, 0.9];
 const BARE = 0.25;
-/** Hits of spray at full exposure in one pass: as the technique has it (core/Finish/Technique). */
-const HITS = 1.2;
-const BLACK = 0.02;
-/** Luminance of each primer, and the order they are sprayed in: shade from below, grey from the side, white from above. */
-const PRIMERS: readonly { technique: string; luminance: number }[] = [
-    { technique: 'spray from below', luminance: 0.07 },
-    { technique: 'spray from 45 degrees', luminance: 0.35 },
-    { technique: 'zenithal spray', luminance: 0.8 },
-];
 
 /**
  * Linear colours, three corners a triangle. Everything that is not paint is grey.
  *
  * @param step layers put on so far, for the finish
+ * @param light how it is sprayed
  * @param shown which of the sprays the exposure is of
  */
 export function colours(
@@ -39,7 +31,7 @@ export function colours(
     view: View,
     areas: readonly AreaColours[],
     step: number,
-    sprays: readonly SprayProps[],
+    light: Pick<LightProps, 'sprays' | 'hitsPerPass' | 'beneath'>,
     shown: number,
     chosen: number | null,
     glow: Uint8Array | null,
@@ -50,11 +42,11 @@ export function colours(
     );
     // The lamp shines in the colour of its own light.
     const lamp = paint.get(chosen ?? 0)?.[4] ?? grey(1);
-    const coats = PRIMERS.flatMap(({ technique, luminance }) => {
-        const index = sprays.findIndex((spray) => spray.technique === technique);
-        const passes = sprays[index]?.passes ?? 0;
-        return passes > 0 ? [{ exposure: mesh.exposures[index], passes, luminance }] : [];
-    });
+    // They are sprayed from dark to light: shade from below, grey from the side, white from above.
+    const coats = light.sprays
+        .map(({ passes, luminance }, index) => ({ exposure: mesh.exposures[index], passes, luminance }))
+        .filter(({ passes }) => passes > 0)
+        .sort((p, q) => p.luminance - q.luminance);
     const order = new Map(areas.map((area, i) => [area.id, i]));
     const blended = view === 'finish' || view === 'lightness' ? blend(mesh, paint) : null;
     for (let t = 0; t < mesh.areas.length; t++) {
@@ -72,7 +64,7 @@ export function colours(
                     c = grey((mesh.exposures[shown]?.[v] ?? 0) / 255);
                     break;
                 case 'prime':
-                    c = grey(primed(v, coats));
+                    c = grey(primed(v, coats, light));
                     break;
                 case 'zones':
                     c = grey(ZONE_GREYS[zone] ?? BARE);
@@ -91,7 +83,8 @@ export function colours(
                     ];
                     break;
                 }
-                default:
+                case 'finish':
+                case 'lightness':
                     c = blended?.(t, v) ?? paint.get(area)?.[zone] ?? grey(BARE);
                     if (view === 'lightness') c = grey(0.2126 * c[0] + 0.7152 * c[1] + 0.0722 * c[2]);
             }
@@ -131,14 +124,15 @@ function blend(mesh: LitMesh, paint: ReadonlyMap<number, readonly Rgb[]>): (tria
     };
 }
 
-/** Random drops over black: each spray covers what it reaches, and what came before shows between. */
+/** Random drops over a dark primer: each spray covers what it reaches, and what came before shows between. */
 function primed(
     v: number,
     coats: readonly { exposure: LitMesh['exposures'][number] | undefined; passes: number; luminance: number }[],
+    { hitsPerPass, beneath }: Pick<LightProps, 'hitsPerPass' | 'beneath'>,
 ): number {
-    let seen = BLACK;
+    let seen = beneath;
     for (const { exposure, passes, luminance } of coats) {
-        const covered = 1 - Math.exp((-HITS * passes * (exposure?.[v] ?? 0)) / 255);
+        const covered = 1 - Math.exp((-hitsPerPass * passes * (exposure?.[v] ?? 0)) / 255);
         seen = seen * (1 - covered) + luminance * covered;
     }
     return seen;

@@ -36,7 +36,7 @@ export function MeshView({
     dataUrl: string;
     /** Of the glow of the chosen area; null while it is not looked at. */
     glowUrl: string | null;
-    light: Pick<LightProps, 'up' | 'front' | 'sprays' | 'sizeMm'>;
+    light: Pick<LightProps, 'up' | 'front' | 'sprays' | 'sizeMm' | 'hitsPerPass' | 'beneath'>;
     view: View;
     areas: readonly { id: number; rows: readonly (readonly string[])[] }[];
     step: number;
@@ -54,7 +54,7 @@ export function MeshView({
     /** Of what draws it, for who keeps the place one looks from; null when it is gone. */
     onViewer?: (viewer: MeshViewer | null) => void;
 }) {
-    const { up, front, sprays, sizeMm } = light;
+    const { up, front, sprays, sizeMm, hitsPerPass, beneath } = light;
     const canvas = useRef<HTMLCanvasElement>(null);
     const viewer = useRef<MeshViewer | null>(null);
     const [mesh, setMesh] = useState<LitMesh | null>(null);
@@ -140,10 +140,36 @@ export function MeshView({
             );
         dressed.current = key;
         viewer.current.paint(
-            colours(mesh, view, areas, step, sprays, shown, chosen, glow?.of === glowUrl ? glow.bytes : null),
+            colours(
+                mesh,
+                view,
+                areas,
+                step,
+                { sprays, hitsPerPass, beneath },
+                shown,
+                chosen,
+                glow?.of === glowUrl ? glow.bytes : null,
+            ),
             isLit && view !== 'glow',
         );
-    }, [mesh, up, front, sprays, sizeMm, camera, view, areas, step, shown, chosen, isLit, glow, glowUrl]);
+    }, [
+        mesh,
+        up,
+        front,
+        sprays,
+        hitsPerPass,
+        beneath,
+        sizeMm,
+        camera,
+        view,
+        areas,
+        step,
+        shown,
+        chosen,
+        isLit,
+        glow,
+        glowUrl,
+    ]);
 
     useEffect(() => {
         viewer.current?.mark(marks);

@@ -5,12 +5,14 @@ import { useAttempt } from '@/shared/lib/use-attempt';
 import { Notice } from '@/shared/ui/notice';
 import type { FactProps } from '@/types/generated';
 
+const BOX = 'min-h-9 w-44 rounded-sm border border-strong bg-raised px-2 text-sm';
+
 /** What is known of a pot beside its colour. A default of its kind is shown as one until the painter says otherwise. */
 export function Facts({ potId, facts: initial }: { potId: number; facts: FactProps[] }) {
     const [facts, setFacts] = useState(initial);
     const { said: problem, attempt } = useAttempt();
 
-    const say = (key: string, value: string) =>
+    const state = (key: string, value: string) =>
         attempt(async () => {
             setFacts(await send<FactProps[]>('PATCH', url('pots.facts', { paint: potId }), { [key]: value || null }));
         });
@@ -18,7 +20,7 @@ export function Facts({ potId, facts: initial }: { potId: number; facts: FactPro
     return (
         <section aria-labelledby="facts" className="flex flex-col gap-2">
             <h2 id="facts" className="text-lg font-semibold">
-                The pot
+                Properties
             </h2>
             {problem !== null && <Notice strong>{problem}</Notice>}
             <dl className="grid grid-cols-1 gap-x-6 sm:grid-cols-2">
@@ -31,21 +33,51 @@ export function Facts({ potId, facts: initial }: { potId: number; facts: FactPro
                             )}
                         </dt>
                         <dd>
-                            <input
-                                id={`fact-${fact.key}`}
+                            <FactInput
                                 key={`${fact.key} ${fact.value} ${String(fact.isDefault)}`}
-                                className="min-h-9 w-36 rounded-sm border border-strong bg-raised px-2 text-sm placeholder:text-quiet placeholder:italic"
-                                defaultValue={fact.isDefault ? '' : fact.value}
-                                placeholder={fact.value || 'not said'}
-                                onBlur={(event) => {
-                                    const now = event.target.value.trim();
-                                    if (now !== (fact.isDefault ? '' : fact.value)) void say(fact.key, now);
-                                }}
+                                fact={fact}
+                                onState={(value) => void state(fact.key, value)}
                             />
                         </dd>
                     </div>
                 ))}
             </dl>
         </section>
+    );
+}
+
+function FactInput({ fact, onState }: { fact: FactProps; onState: (value: string) => void }) {
+    const stated = fact.isDefault ? '' : fact.value;
+    const choices = fact.type === 'yes or no' ? ['yes', 'no'] : fact.choices;
+    if (choices.length > 0)
+        return (
+            <select
+                id={`fact-${fact.key}`}
+                className={BOX}
+                defaultValue={stated}
+                onChange={(event) => {
+                    onState(event.target.value);
+                }}
+            >
+                <option value="">{fact.isDefault && fact.value !== '' ? `${fact.value} (usual)` : 'usual'}</option>
+                {choices.map((choice) => (
+                    <option key={choice} value={choice}>
+                        {choice}
+                    </option>
+                ))}
+            </select>
+        );
+    return (
+        <input
+            id={`fact-${fact.key}`}
+            className={`${BOX} placeholder:text-quiet placeholder:italic`}
+            inputMode={fact.type === 'whole' || fact.type === 'number' ? 'decimal' : 'text'}
+            defaultValue={stated}
+            placeholder={fact.value || 'not set'}
+            onBlur={(event) => {
+                const now = event.target.value.trim();
+                if (now !== stated) onState(now);
+            }}
+        />
     );
 }

@@ -9,14 +9,7 @@ import { Button } from '@/shared/ui/button';
 import { Choice } from '@/shared/ui/choice';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
-import type {
-    BalanceAreaProps,
-    BalanceKind,
-    BalancePageProps,
-    ColourProps,
-    FigureProps,
-    Illuminant,
-} from '@/types/generated';
+import type { BalanceAreaProps, BalanceKind, BalancePageProps, FigureProps, Illuminant } from '@/types/generated';
 
 type View = 'colour' | 'lightness';
 
@@ -178,7 +171,7 @@ function Table({ areas, view, light }: { areas: readonly BalanceAreaProps[]; vie
                             <td
                                 key={ZONES[i]}
                                 className="h-11 p-0"
-                                style={{ background: view === 'colour' ? colour.hex : greyOf(colour) }}
+                                style={{ background: view === 'colour' ? colour.hex : area.greys[i] }}
                                 title={`${colour.name}, ${labWords(colour)}`}
                             />
                         ))}
@@ -240,14 +233,4 @@ function NewWish({ figureId, areas }: { figureId: number; areas: readonly Balanc
             <Button type="submit">Wish it</Button>
         </form>
     );
-}
-
-/** The grey of the same lightness: L* of ISO 11664-4 back to luminance, then the transfer curve of IEC 61966-2-1. */
-function greyOf(colour: ColourProps): string {
-    const lightness = colour.lab[0] ?? 0;
-    const f = (lightness + 16) / 116;
-    const y = lightness > 8 ? f ** 3 : (lightness * 27) / 24389;
-    const v = y <= 0.0031308 ? 12.92 * y : 1.055 * y ** (1 / 2.4) - 0.055;
-    const level = Math.round(Math.min(1, Math.max(0, v)) * 255);
-    return `rgb(${level} ${level} ${level})`;
 }

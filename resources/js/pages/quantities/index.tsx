@@ -97,8 +97,8 @@ export default function QuantitiesPage({ figure, copies, pots, batch, runNumber,
 }
 
 function Batch({ batch, figure }: { batch: BatchProps; figure: FigureProps }) {
-    const together = batch.stepByStep < batch.figureByFigure;
-    const mode = together ? 'step by step' : 'figure by figure';
+    const mode = batch.quicker;
+    const together = mode === 'step by step';
     return (
         <section
             aria-label="The batch"
@@ -153,7 +153,7 @@ function Table({ pots }: { pots: readonly PotNeedProps[] }) {
                             </span>
                         </th>
                         <td className="text-right">{pot.needMl.toFixed(2)}</td>
-                        <td className="text-right">{Math.round(pot.needMl / 0.05)}</td>
+                        <td className="text-right">{pot.needDrops}</td>
                         <td className="text-right">{pot.hasMl.toFixed(1)}</td>
                         <td className="text-right">{pot.missingMl > 0 ? pot.missingMl.toFixed(2) : ''}</td>
                         <td className="text-right">{pot.toBuy > 0 ? pot.toBuy : ''}</td>

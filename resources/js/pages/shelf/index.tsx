@@ -194,6 +194,8 @@ export default function ShelfPage({ page }: { page: ShelfPageProps }) {
                     <PotForm
                         key={open === 'new' ? 'new' : open.id}
                         paint={open === 'new' ? null : open}
+                        fields={page.fields}
+                        flakes={page.flakes}
                         onSaved={() => {
                             setOpen(null);
                             reload();

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Adapters\Finish;
+namespace App\Http\Pdf;
 
 use App\Http\Props\Finish\CardAreaProps;
 use App\Http\Props\Finish\WorkCardProps;

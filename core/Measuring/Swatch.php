@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Devices;
+namespace Hyalin\Measuring;
 
 /**
  * What can lie under the reader when a pot is measured.

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Models\Bench;
+namespace Hyalin\Bench;
 
 /**
  * How several equal figures are painted.

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Adapters\Bench;
+
+use App\Models\Shelf\Paint;
+use Hyalin\Bench\PotNeed;
+
+/**
+ * A pot and what is needed of it.
+ */
+final readonly class PaintNeed
+{
+    private function __construct(public Paint $paint, public PotNeed $need)
+    {
+    }
+
+    /** A pot that was taken off the shelf holds nothing. */
+    public static function of(Paint $paint, float $needMl): self
+    {
+        $pot = $paint->pot();
+        $hasMl = $paint->deleted_at === null ? max(0.0, $pot->sizeMl() * $paint->level_percent / 100 - $paint->used_ml) : 0.0;
+
+        return new self($paint, PotNeed::of($pot, $needMl, $hasMl));
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Adapters\Bench;
+
+/**
+ * A step of a run before it is stored, with the areas and parts it is done on.
+ */
+final readonly class PlannedStep
+{
+    /**
+     * @param  array<string, mixed>  $attributes  of App\Models\Bench\RunStep
+     * @param  list<int>  $areaIds
+     * @param  list<int>  $partIds
+     */
+    public function __construct(public array $attributes, public array $areaIds, public array $partIds)
+    {
+    }
+
+    /** @param  array<string, mixed>  $attributes  that differ */
+    public function with(array $attributes): self
+    {
+        return new self([...$this->attributes, ...$attributes], $this->areaIds, $this->partIds);
+    }
+
+    public function minutes(): int
+    {
+        return is_int($this->attributes['minutes'] ?? null) ? $this->attributes['minutes'] : 0;
+    }
+
+    public function areaName(): string
+    {
+        return is_string($this->attributes['area_name'] ?? null) ? $this->attributes['area_name'] : '';
+    }
+}

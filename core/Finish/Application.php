@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Finish;
+
+/**
+ * What a technique is put on with.
+ */
+enum Application: string
+{
+    case Brush = 'brush';
+    case Airbrush = 'airbrush';
+    case SprayCan = 'spray can';
+    case DryPigment = 'dry pigment';
+    case Transfer = 'transfer';
+
+    /** @return bool whether it reaches what lies beside it through the air: that has to be masked */
+    public function isSprayed(): bool
+    {
+        return $this === self::Airbrush || $this === self::SprayCan;
+    }
+
+    /** @return bool whether its paint comes out of a pot that is counted in drops */
+    public function isCountedInDrops(): bool
+    {
+        return $this === self::Brush || $this === self::Airbrush;
+    }
+
+    /** @return float drops that stay in a cup, a nozzle or a palette well, however little is used: own estimates */
+    public function keptDrops(): float
+    {
+        return match ($this) {
+            self::Airbrush, self::SprayCan => 4.0,
+            self::Brush, self::DryPigment, self::Transfer => 1.0,
+        };
+    }
+}

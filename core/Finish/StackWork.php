@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Finish;
+
+use Hyalin\Order\Plan\LayerPlan;
+use Hyalin\Order\Steps\StepKind;
+
+/**
+ * What the stack of an area asks of the order of work: its colours become plain words, its techniques kinds of work.
+ */
+final class StackWork
+{
+    /**
+     * @param  list<LayerRecipe>  $stack  from the print upwards
+     * @return int how many layers at the bottom are sprayed on the whole figure before anything is masked
+     */
+    public static function priming(array $stack): int
+    {
+        foreach ($stack as $n => $layer) {
+            if (! $layer->isPriming()) {
+                return $n;
+            }
+        }
+
+        return count($stack);
+    }
+
+    /**
+     * What each priming layer has in common with those of other areas that are sprayed in the same go.
+     *
+     * @param  list<LayerRecipe>  $stack
+     * @return list<string>
+     */
+    public static function sharing(array $stack): array
+    {
+        $shared = [];
+        foreach (array_slice($stack, 0, self::priming($stack)) as $layer) {
+            $shared[] = ($shared[count($shared) - 1] ?? '').$layer->signature();
+        }
+
+        return $shared;
+    }
+
+    /**
+     * @param  list<LayerRecipe>  $stack
+     * @return list<LayerPlan>
+     */
+    public static function plans(array $stack): array
+    {
+        $sharing = self::sharing($stack);
+        $plans = [];
+        foreach ($stack as $n => $layer) {
+            $plans[] = self::plan($layer, $sharing[$n] ?? null);
+        }
+
+        return $plans;
+    }
+
+    private static function plan(LayerRecipe $layer, ?string $shared): LayerPlan
+    {
+        $pot = $layer->mainPot();
+        $spec = $layer->technique->spec();
+
+        return new LayerPlan(
+            $layer->key,
+            $shared !== null ? StepKind::Prime : $spec->step,
+            $layer->words(),
+            $pot->chemistry(),
+            $layer->handsOnMinutes(),
+            $layer->dryingMinutes(),
+            $shared,
+            $layer->isFlake(),
+            $layer->isChrome(),
+            $layer->sheen()?->value,
+            $layer->covers(),
+            $spec->isOverFluid,
+            $spec->tone,
+            $pot->thick->toXyz()->toLab()->lightness,
+            $pot->curingMinutes(),
+            $pot->cleaner(),
+        );
+    }
+}

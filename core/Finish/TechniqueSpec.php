@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Finish;
+
+use Hyalin\Order\Plan\LayerTone;
+use Hyalin\Order\Steps\StepKind;
+use Hyalin\Pot\PotKind;
+
+/**
+ * Everything the rest of Hyalin needs to know of a technique. All of it has to be said: nothing is assumed of a technique
+ * that nobody thought of. Profiles and efficiencies are own estimates until a painter calibrates them by test chips; drying
+ * times and thinners are common practice.
+ */
+final readonly class TechniqueSpec
+{
+    /**
+     * @param  DepositProfile  $deposit  what one coat leaves on each zone
+     * @param  SprayDirection|null  $direction  null unless it is sprayed from one
+     * @param  float  $efficiency  0..1, what of the paint reaches the piece
+     * @param  bool  $isPriming  sprayed on the whole figure before anything is masked
+     * @param  LayerTone|null  $tone  whether it shades or lights; null for neither
+     * @param  int|null  $coversFromCoats  coats from which it hides what lies beneath, on all zones; null for never
+     * @param  bool  $isTranslucent  meant to let show what lies beneath
+     * @param  bool  $setsSheen  it is clear, and sets the sheen of everything beneath
+     * @param  bool  $blendsWet  into the coat beneath while that is wet
+     * @param  bool  $isOverFluid  painted over masking fluid that is peeled off again
+     * @param  non-empty-list<Zone>  $usualZones  those a painter usually means
+     * @param  float  $usualThinner  parts of water or medium to one part of paint
+     * @param  int  $dryingMinutes  until the next coat
+     * @param  non-empty-list<PotKind>  $suits  kinds of pot it is usually done with
+     * @param  string  $instruction  what to do, in a painter's words
+     */
+    public function __construct(
+        public DepositProfile $deposit,
+        public ?SprayDirection $direction,
+        public float $efficiency,
+        public Application $application,
+        public StepKind $step,
+        public bool $isPriming,
+        public ?LayerTone $tone,
+        public ?int $coversFromCoats,
+        public bool $isTranslucent,
+        public bool $setsSheen,
+        public bool $blendsWet,
+        public bool $isOverFluid,
+        public array $usualZones,
+        public float $usualThinner,
+        public int $dryingMinutes,
+        public HandsOnMinutes $minutes,
+        public array $suits,
+        public string $instruction,
+    ) {
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Finish\Techniques;
+
+use Hyalin\Finish\Application;
+use Hyalin\Finish\DepositProfile;
+use Hyalin\Finish\HandsOnMinutes;
+use Hyalin\Finish\SpecifiesTechnique;
+use Hyalin\Finish\TechniqueSpec;
+use Hyalin\Finish\Zone;
+use Hyalin\Order\Steps\StepKind;
+use Hyalin\Pot\PotKind;
+
+/**
+ * A thin translucent film over everything chosen.
+ */
+final class GlazeSpec implements SpecifiesTechnique
+{
+    public static function spec(): TechniqueSpec
+    {
+        return new TechniqueSpec(
+            deposit: DepositProfile::everywhere(0.3),
+            direction: null,
+            efficiency: 0.6,
+            application: Application::Brush,
+            step: StepKind::Wash,
+            isPriming: false,
+            tone: null,
+            coversFromCoats: null,
+            isTranslucent: true,
+            setsSheen: false,
+            blendsWet: false,
+            isOverFluid: false,
+            usualZones: Zone::cases(),
+            usualThinner: 3.0,
+            dryingMinutes: 15,
+            minutes: HandsOnMinutes::perCoat(5),
+            suits: [PotKind::Acrylic, PotKind::Airbrush, PotKind::Wash, PotKind::OneCoat, PotKind::Ink, PotKind::Medium, PotKind::Oil, PotKind::Enamel],
+            instruction: 'Thin film over everything chosen, brush nearly dry, no pools.',
+        );
+    }
+}

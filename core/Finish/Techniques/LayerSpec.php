@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Finish\Techniques;
+
+use Hyalin\Finish\Application;
+use Hyalin\Finish\DepositProfile;
+use Hyalin\Finish\HandsOnMinutes;
+use Hyalin\Finish\SpecifiesTechnique;
+use Hyalin\Finish\TechniqueSpec;
+use Hyalin\Finish\Zone;
+use Hyalin\Order\Steps\StepKind;
+use Hyalin\Pot\PotKind;
+
+/**
+ * Thinned paint on chosen zones, the former left showing elsewhere.
+ */
+final class LayerSpec implements SpecifiesTechnique
+{
+    public static function spec(): TechniqueSpec
+    {
+        return new TechniqueSpec(
+            deposit: DepositProfile::everywhere(1.0),
+            direction: null,
+            efficiency: 0.8,
+            application: Application::Brush,
+            step: StepKind::Brush,
+            isPriming: false,
+            tone: null,
+            coversFromCoats: null,
+            isTranslucent: false,
+            setsSheen: false,
+            blendsWet: false,
+            isOverFluid: false,
+            usualZones: [Zone::Mid, Zone::Light, Zone::Edge],
+            usualThinner: 0.5,
+            dryingMinutes: 15,
+            minutes: HandsOnMinutes::perCoat(9),
+            suits: [PotKind::Acrylic, PotKind::Airbrush, PotKind::Metal, PotKind::ColourShift, PotKind::Oil, PotKind::Enamel],
+            instruction: 'Paint the chosen zones; leave what lies beneath showing elsewhere.',
+        );
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Finish\Techniques;
+
+use Hyalin\Finish\Application;
+use Hyalin\Finish\DepositProfile;
+use Hyalin\Finish\HandsOnMinutes;
+use Hyalin\Finish\SpecifiesTechnique;
+use Hyalin\Finish\SprayDirection;
+use Hyalin\Finish\TechniqueSpec;
+use Hyalin\Finish\Zone;
+use Hyalin\Order\Steps\StepKind;
+use Hyalin\Pot\PotKind;
+
+/**
+ * Shade sprayed from below.
+ */
+final class SprayFromBelowSpec implements SpecifiesTechnique
+{
+    public static function spec(): TechniqueSpec
+    {
+        return new TechniqueSpec(
+            deposit: DepositProfile::sprayed(DepositProfile::HITS, [0.5, 1.0, 0.45, 0.06, 0.05]),
+            direction: new SprayDirection(-90.0, 0.0, 45.0, 0, [0.5, 1.0, 0.45, 0.06, 0.05], 0.07),
+            efficiency: 0.4,
+            application: Application::Airbrush,
+            step: StepKind::Spray,
+            isPriming: true,
+            tone: null,
+            coversFromCoats: null,
+            isTranslucent: false,
+            setsSheen: false,
+            blendsWet: false,
+            isOverFluid: false,
+            usualZones: Zone::cases(),
+            usualThinner: 0.0,
+            dryingMinutes: 60,
+            minutes: HandsOnMinutes::perCoat(4),
+            suits: [PotKind::Acrylic, PotKind::Airbrush, PotKind::Primer, PotKind::Metal, PotKind::ColourShift, PotKind::Chrome, PotKind::Enamel],
+            instruction: 'Spray from below only: the shade of everything that looks down.',
+        );
+    }
+}

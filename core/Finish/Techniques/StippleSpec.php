@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Finish\Techniques;
+
+use Hyalin\Finish\Application;
+use Hyalin\Finish\DepositProfile;
+use Hyalin\Finish\HandsOnMinutes;
+use Hyalin\Finish\SpecifiesTechnique;
+use Hyalin\Finish\TechniqueSpec;
+use Hyalin\Finish\Zone;
+use Hyalin\Order\Steps\StepKind;
+use Hyalin\Pot\PotKind;
+
+/**
+ * Dabs of a blunt brush; about 70 % cover hides print lines (common practice).
+ */
+final class StippleSpec implements SpecifiesTechnique
+{
+    public static function spec(): TechniqueSpec
+    {
+        return new TechniqueSpec(
+            deposit: DepositProfile::covering([0.7, 0.7, 0.7, 0.7, 0.7]),
+            direction: null,
+            efficiency: 0.3,
+            application: Application::Brush,
+            step: StepKind::DryBrush,
+            isPriming: false,
+            tone: null,
+            coversFromCoats: null,
+            isTranslucent: false,
+            setsSheen: false,
+            blendsWet: false,
+            isOverFluid: false,
+            usualZones: [Zone::Mid, Zone::Light],
+            usualThinner: 0.0,
+            dryingMinutes: 5,
+            minutes: HandsOnMinutes::perCoat(4),
+            suits: [PotKind::Acrylic, PotKind::Airbrush, PotKind::Metal, PotKind::ColourShift, PotKind::Oil, PotKind::Enamel],
+            instruction: 'Dab with a blunt brush, the layer beneath still showing between the dots.',
+        );
+    }
+}

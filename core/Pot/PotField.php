@@ -1,0 +1,205 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Pot;
+
+use BackedEnum;
+use Closure;
+
+/**
+ * One field of a pot as it is declared: what it holds, how it is called, what is assumed where nobody states it. Forms,
+ * requests, tables and files are made from it.
+ *
+ * @phpstan-type Value string|int|float|bool|BackedEnum
+ */
+final readonly class PotField
+{
+    /**
+     * @param  string  $key  in camel case, its name in requests, props and bench files
+     * @param  string  $label  in a painter's words
+     * @param  float|null  $least  of a number
+     * @param  float|null  $most  of a number; letters of a text
+     * @param  class-string<BackedEnum>|null  $choices
+     * @param  Value|null  $default  of a new pot, where it has to have some value
+     * @param  (Closure(PotKind, Chemistry): (Value|null))|null  $usual  what is assumed of a kind and chemistry while nobody
+     *                                                                  states it
+     * @param  string|null  $csv  its column in a table, where that is not the key in snake case
+     */
+    private function __construct(
+        public string $key,
+        public string $label,
+        public FieldType $type,
+        public ?float $least = null,
+        public ?float $most = null,
+        public ?string $choices = null,
+        public bool $isRequired = false,
+        public string|int|float|bool|BackedEnum|null $default = null,
+        public ?Closure $usual = null,
+        private ?string $csv = null,
+    ) {
+    }
+
+    /** @param  int  $most  letters */
+    public static function text(string $key, string $label, int $most = 80): self
+    {
+        return new self($key, $label, FieldType::Text, most: $most);
+    }
+
+    /** @param  int  $most  letters */
+    public static function note(string $key, string $label, int $most = 2000): self
+    {
+        return new self($key, $label, FieldType::Note, most: $most);
+    }
+
+    /** @param  class-string<BackedEnum>  $choices */
+    public static function choice(string $key, string $label, string $choices): self
+    {
+        return new self($key, $label, FieldType::Choice, choices: $choices);
+    }
+
+    public static function whole(string $key, string $label, int $least, int $most): self
+    {
+        return new self($key, $label, FieldType::Whole, $least, $most);
+    }
+
+    public static function number(string $key, string $label, float $least, float $most): self
+    {
+        return new self($key, $label, FieldType::Number, $least, $most);
+    }
+
+    public static function colour(string $key, string $label): self
+    {
+        return new self($key, $label, FieldType::Colour);
+    }
+
+    public static function yesNo(string $key, string $label): self
+    {
+        return new self($key, $label, FieldType::YesNo);
+    }
+
+    /** That has to be stated of every pot. */
+    public function required(): self
+    {
+        return new self($this->key, $this->label, $this->type, $this->least, $this->most, $this->choices, true, $this->default, $this->usual, $this->csv);
+    }
+
+    public function defaultingTo(string|int|float|bool|BackedEnum $default): self
+    {
+        return new self($this->key, $this->label, $this->type, $this->least, $this->most, $this->choices, $this->isRequired, $default, $this->usual, $this->csv);
+    }
+
+    /** @param  Closure(PotKind, Chemistry): (Value|null)  $usual */
+    public function usually(Closure $usual): self
+    {
+        return new self($this->key, $this->label, $this->type, $this->least, $this->most, $this->choices, $this->isRequired, $this->default, $usual, $this->csv);
+    }
+
+    public function inTablesAs(string $column): self
+    {
+        return new self($this->key, $this->label, $this->type, $this->least, $this->most, $this->choices, $this->isRequired, $this->default, $this->usual, $column);
+    }
+
+    /** @return string its name in a database, in snake case */
+    public function column(): string
+    {
+        return strtolower((string) preg_replace('/[A-Z]/', '_$0', $this->key));
+    }
+
+    /** @return string its column in a table */
+    public function inTables(): string
+    {
+        return $this->csv ?? $this->column();
+    }
+
+    /** @return bool whether it is a fact: the painter's own over what is usual for the kind */
+    public function isFact(): bool
+    {
+        return $this->usual !== null && ! $this->isRequired;
+    }
+
+    /**
+     * What is assumed of a kind of pot while nobody states it.
+     *
+     * @param  Chemistry|null  $chemistry  as it is stated; null for that of the kind
+     * @return Value|null null when nothing is
+     */
+    public function assumed(PotKind $kind, ?Chemistry $chemistry = null): string|int|float|bool|BackedEnum|null
+    {
+        return $this->usual === null ? $this->default : ($this->usual)($kind, $chemistry ?? $kind->usual()->chemistry);
+    }
+
+    /**
+     * A value from outside.
+     *
+     * @param  string|int|float|bool|null  $given  empty for "not stated"
+     * @return Value|null null when nothing is stated
+     *
+     * @throws InvalidPot naming the field, what was given and what is allowed
+     */
+    public function parse(string|int|float|bool|null $given): string|int|float|bool|BackedEnum|null
+    {
+        $text = is_bool($given) ? ($given ? 'yes' : 'no') : trim((string) $given);
+        if ($text === '') {
+            return $this->isRequired && $this->default === null && $this->usual === null ? throw InvalidPot::missing($this->label) : null;
+        }
+
+        return match ($this->type) {
+            FieldType::Text, FieldType::Note => mb_strlen($text) <= (int) $this->most ? $text : throw InvalidPot::tooLong($this->label, (int) $this->most),
+            FieldType::Choice => $this->chosen($text),
+            FieldType::Whole => (int) $this->numeric($text, '/^-?\d+\z/', true),
+            FieldType::Number => $this->numeric($text, '/^-?(\d+\.?\d*|\.\d+)([eE][-+]?\d+)?\z/', false),
+            FieldType::Colour => preg_match('/^#[0-9a-f]{6}\z/i', $text) === 1 ? strtolower($text) : throw InvalidPot::colour($this->label, $text),
+            FieldType::YesNo => match (strtolower($text)) {
+                'yes', 'true', '1' => true,
+                'no', 'false', '0' => false,
+                default => throw InvalidPot::yesNo($this->label, $text),
+            },
+        };
+    }
+
+    /**
+     * A value as it is written down; `parse` reads it again.
+     *
+     * @param  Value|null  $value
+     */
+    public static function written(string|int|float|bool|BackedEnum|null $value): string
+    {
+        return match (true) {
+            $value instanceof BackedEnum => (string) $value->value,
+            is_bool($value) => $value ? 'yes' : 'no',
+            is_float($value) => json_encode($value, JSON_THROW_ON_ERROR),
+            default => (string) $value,
+        };
+    }
+
+    /** @return list<string> in order; empty unless it is a choice */
+    public function choices(): array
+    {
+        return $this->choices === null ? [] : array_map(static fn (BackedEnum $case): string => (string) $case->value, $this->choices::cases());
+    }
+
+    /** @throws InvalidPot */
+    private function chosen(string $text): BackedEnum
+    {
+        foreach ($this->choices === null ? [] : $this->choices::cases() as $case) {
+            if ((string) $case->value === $text) {
+                return $case;
+            }
+        }
+
+        throw InvalidPot::unknownChoice($this->label, $text, $this->choices());
+    }
+
+    /** @throws InvalidPot */
+    private function numeric(string $text, string $form, bool $whole): float
+    {
+        $least = (float) $this->least;
+        $most = (float) $this->most;
+        if (preg_match($form, $text) !== 1 || (float) $text < $least || (float) $text > $most) {
+            throw InvalidPot::number($this->label, $text, $whole, $least, $most);
+        }
+
+        return (float) $text;
+    }
+}
