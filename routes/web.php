@@ -44,7 +44,7 @@ Route::middleware('guest')->group(function (): void {
 
 Route::middleware('auth')->group(function (): void {
     Route::post('/sign-out', [SignInController::class, 'destroy'])->name('sign-out');
-    Route::get('/', HomeController::class)->name('bench-door');
+    Route::get('/', HomeController::class)->name('home');
 
     Route::get('/shelf', [PaintController::class, 'index'])->name('shelf');
     Route::get('/shelf/reach', [PaintController::class, 'reach'])->name('shelf.reach');
@@ -83,10 +83,10 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/bench', [BenchFileController::class, 'import'])->name('bench-file.import');
     Route::get('/recipes', [RecipesController::class, 'index'])->name('recipes');
 
-    Route::get('/evenings', [ScheduleController::class, 'show'])->name('evenings');
-    Route::put('/evenings/hours', [ScheduleController::class, 'hours'])->name('evenings.hours');
-    Route::post('/evenings', [ScheduleController::class, 'lay'])->name('evenings.lay');
-    Route::get('/evenings.ics', [ScheduleController::class, 'calendar'])->name('evenings.calendar');
+    Route::get('/schedule', [ScheduleController::class, 'show'])->name('schedule');
+    Route::put('/schedule/hours', [ScheduleController::class, 'hours'])->name('schedule.hours');
+    Route::post('/schedule', [ScheduleController::class, 'plan'])->name('schedule.plan');
+    Route::get('/schedule.ics', [ScheduleController::class, 'calendar'])->name('schedule.calendar');
 
     Route::get('/cups', [CupController::class, 'index'])->name('cups');
     Route::post('/cups', [CupController::class, 'store'])->name('cups.store');

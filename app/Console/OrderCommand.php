@@ -13,7 +13,7 @@ final class OrderCommand extends CoreCommand
 {
     protected $signature = 'hyalin:order {file?}';
 
-    protected $description = 'The order of areas that masks least, under precedences and wishes';
+    protected $description = 'The order of areas that masks least, under precedences and preferences';
 
     protected function answer(): void
     {
@@ -73,15 +73,15 @@ final class OrderCommand extends CoreCommand
      */
     private static function weighted(array $entries): array
     {
-        $wishes = [];
+        $preferences = [];
         foreach ($entries as $n => $entry) {
             $weight = is_array($entry) && count($entry) === 3 ? $entry[2] ?? null : null;
             if (! is_array($entry) || ! is_string($entry[0] ?? null) || ! is_string($entry[1] ?? null) || ! (is_int($weight) || is_float($weight))) {
                 throw BadInput::at('soft '.($n + 1), 'must be a list of two ids and minutes');
             }
-            $wishes[] = [$entry[0], $entry[1], (float) $weight];
+            $preferences[] = [$entry[0], $entry[1], (float) $weight];
         }
 
-        return $wishes;
+        return $preferences;
     }
 }

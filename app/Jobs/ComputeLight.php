@@ -44,6 +44,6 @@ final class ComputeLight implements ShouldQueue
 
     public function failed(?Throwable $e): void
     {
-        $this->light->update(['state' => 'failed', 'problem' => 'The light could not be computed: it took too much memory or time. Make the mesh coarser.']);
+        $this->light->update(['state' => 'failed', 'problem' => 'The lighting could not be calculated: it took too much memory or time. Make the mesh coarser.']);
     }
 }

@@ -27,6 +27,6 @@ final class ImportShelfFile implements ShouldQueue
 
     public function failed(?Throwable $e): void
     {
-        $this->import->update(['state' => 'failed', 'problem' => 'It could not be taken in. Nothing was put on the shelf.']);
+        $this->import->update(['state' => 'failed', 'problem' => 'The import failed. Nothing was added to the shelf.']);
     }
 }

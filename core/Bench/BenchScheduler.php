@@ -74,7 +74,7 @@ final class BenchScheduler
         $there = array_sum(array_map(static fn (array $s): float => $s[1] - $s[0], $this->task->sessions));
         $why = $asked > $there
             ? "All steps take {$asked} minutes, the sessions have {$there}."
-            : 'Drying runs past the last session, or a window between two steps lies between sessions: plan more or longer ones.';
+            : 'Drying runs past the last session, or two steps must be close together and no session is long enough: plan more or longer sessions.';
 
         return InvalidSchedule::doNotFit($missing ?: $this->task->ids, $why);
     }

@@ -9,8 +9,8 @@ namespace Hyalin\Bench;
  */
 enum Hold: string
 {
-    case Drying = 'what it goes over had to dry';
-    case Order = 'it follows straight after';
-    case Bench = 'the painter was at another step';
-    case Hours = 'there was no session before';
+    case Drying = 'the layer beneath had to dry';
+    case Order = 'it follows directly';
+    case Bench = 'you were at another step';
+    case Hours = 'there was no earlier session';
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Bench;
 
 /**
- * What past runs really used, against what was reckoned: a factor for the next reckoning. A few runs say little, so the
+ * What past runs really used, against what was estimated: a factor for the next estimate. A few runs say little, so the
  * default counts as much as two of them.
  */
 final class LearnedUse
@@ -16,15 +16,15 @@ final class LearnedUse
 
     private const MOST = 4.0;
 
-    /** @param  list<array{float, float}>  $runs  millilitres reckoned, millilitres used; those without a reckoning are left out */
+    /** @param  list<array{float, float}>  $runs  millilitres estimated, millilitres used; those without a estimate are left out */
     public static function factor(array $runs): float
     {
         $sum = self::DEFAULT_COUNTS;
         $count = self::DEFAULT_COUNTS;
-        foreach ($runs as [$reckoned, $used]) {
-            if ($reckoned > 0.0 && $used >= 0.0) {
+        foreach ($runs as [$estimated, $used]) {
+            if ($estimated > 0.0 && $used >= 0.0) {
                 // One run with a spilt cup must not outweigh the others.
-                $sum += min(self::MOST, max(self::LEAST, $used / $reckoned));
+                $sum += min(self::MOST, max(self::LEAST, $used / $estimated));
                 $count++;
             }
         }

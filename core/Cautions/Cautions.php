@@ -22,24 +22,24 @@ final class Cautions
     {
         $found = [];
         if ($step->kind === StepKind::Prepare) {
-            $found['dust'] = 'Sanding dust: a respirator for particles, wet sanding, the dust not into the room.';
-            $found['blades'] = 'Blades and drills: away from fingers, eyes covered.';
+            $found['dust'] = 'Sanding dust: wear a particle respirator, sand wet, keep the dust out of the room.';
+            $found['blades'] = 'Blades and drills: keep fingers away, wear eye protection.';
             if ($process === PrintProcess::Resin) {
-                $found['resin'] = 'Uncured resin: nitrile gloves, eye cover, fresh air; never on the skin or into the drain. Cured before it is sanded or thrown away.';
+                $found['resin'] = 'Uncured resin: nitrile gloves, eye protection, fresh air; never on the skin or into the drain. Cure it before sanding or disposal.';
             }
         }
         if ($step->kind === StepKind::Fill) {
-            $found['resin'] = 'Resin and putty: nitrile gloves, fresh air; cured before it is touched.';
-            $found['lamp'] = 'UV lamp: eyes covered.';
+            $found['resin'] = 'Resin and putty: nitrile gloves, fresh air; do not touch before it is cured.';
+            $found['lamp'] = 'UV lamp: wear eye protection.';
         }
         if ($step->kind === StepKind::Glue) {
-            $found['glue'] = 'Cyanoacrylate: fumes, and it bonds skin at once.';
+            $found['glue'] = 'Cyanoacrylate: fumes; bonds skin at once.';
         }
         if ($step->kind->isSprayed()) {
-            $found['spray'] = 'Spray: a respirator for organic vapour and particles, extraction or outdoors, no flame or spark.';
+            $found['spray'] = 'Spray: respirator for organic vapour and particles, extraction or outdoors, no flame or spark.';
         }
         if (in_array($step->layer()?->chemistry, [Chemistry::Lacquer, Chemistry::Enamel, Chemistry::Oil], true)) {
-            $found['thinners'] = 'Thinners of lacquer, enamel and oil: fresh air, gloves, no flame; rags dried flat outdoors.';
+            $found['thinners'] = 'Lacquer, enamel and oil thinners: fresh air, gloves, no flame; dry rags flat outdoors.';
         }
 
         return $found;

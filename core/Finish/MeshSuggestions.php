@@ -38,13 +38,13 @@ final class MeshSuggestions
     {
         $found = [];
         if ($hidden > self::HIDDEN) {
-            $found[] = sprintf('No eye reaches %d %% of it: that may stay primed.', (int) round(100 * $hidden));
+            $found[] = sprintf('%d %% of it cannot be seen: that can stay primed.', (int) round(100 * $hidden));
         }
         $black = $planned === null ? null : self::black($shares, $asLit->top(), $planned->top());
         if ($black !== null) {
             $found[] = $black;
         } elseif ($exposure < self::UNREACHED) {
-            $found[] = 'Spray hardly reaches it: paint its light by hand.';
+            $found[] = 'Spray hardly reaches it: paint its highlights by hand.';
         } elseif ($exposure < self::DARK && ($shares[Zone::Light->index()] ?? 0.0) < self::HIDDEN) {
             $found[] = 'Little spray: it stays dark under translucent paint.';
         }

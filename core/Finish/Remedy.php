@@ -10,7 +10,7 @@ namespace Hyalin\Finish;
 final readonly class Remedy
 {
     /**
-     * @param  string  $words  "3 coats would read"
+     * @param  string  $words  "3 coats would show"
      * @param  Layer  $layer  the layer with that change
      * @param  float  $change  CIEDE2000 it would then make
      */

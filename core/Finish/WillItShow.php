@@ -31,7 +31,7 @@ final readonly class WillItShow
         }
 
         return $this->remedies === []
-            ? 'this mix is too near what lies beneath: choose one farther from it'
+            ? 'this mix is too close to what lies beneath: choose one that differs more'
             : $this->remedies[0]->words;
     }
 
@@ -82,16 +82,16 @@ final readonly class WillItShow
             return $change >= $threshold;
         };
         for ($coats = $layer->coats + 1; $coats <= min(12, $layer->coats + 3); $coats++) {
-            if ($try("{$coats} coats would read", $layer->withCoats($coats))) {
+            if ($try("{$coats} coats would show", $layer->withCoats($coats))) {
                 break;
             }
         }
-        if ($layer->thinner > 0 && ! ($layer->thinner > 1 && $try('with half the thinner it would read', $layer->withThinner($layer->thinner / 2)))) {
-            $try('undiluted it would read', $layer->withThinner(0.0));
+        if ($layer->thinner > 0 && ! ($layer->thinner > 1 && $try('with half the thinner it would show', $layer->withThinner($layer->thinner / 2)))) {
+            $try('undiluted it would show', $layer->withThinner(0.0));
         }
         foreach (Zone::cases() as $zone) {
             if (! in_array($zone, $layer->zones, true)
-                && $try("on the {$zone->value} it would read", $layer->onZones([...$layer->zones, $zone]))) {
+                && $try("on the {$zone->value} it would show", $layer->onZones([...$layer->zones, $zone]))) {
                 break;
             }
         }

@@ -41,7 +41,7 @@ final readonly class Cgats
             }
             if (in_array($words[0], ['BEGIN_DATA_FORMAT', 'BEGIN_DATA'], true)) {
                 if ($state !== '') {
-                    throw UnreadableFile::at($number, 1, "{$words[0]} stands inside {$state}, opened in line {$opened}");
+                    throw UnreadableFile::at($number, 1, "{$words[0]} is inside {$state}, opened in line {$opened}");
                 }
                 $state = $words[0];
                 $opened = $number;
@@ -68,7 +68,7 @@ final readonly class Cgats
             throw UnreadableFile::whole('there is no data between BEGIN_DATA and END_DATA');
         }
         if (count(array_unique($fields)) !== count($fields)) {
-            throw UnreadableFile::whole('a field stands twice in the data format');
+            throw UnreadableFile::whole('a field is in the data format twice');
         }
 
         return new self($fields, $rows);

@@ -32,7 +32,7 @@ final readonly class Csv
                 throw UnreadableFile::at($rows[0][0], $place + 1, 'a column of the header has no name');
             }
             if (in_array($name, $header, true)) {
-                throw UnreadableFile::at($rows[0][0], $place + 1, "the column \"{$name}\" stands twice in the header");
+                throw UnreadableFile::at($rows[0][0], $place + 1, "the column \"{$name}\" is in the header twice");
             }
             $header[] = $name;
         }
@@ -106,7 +106,7 @@ final readonly class Csv
                 $length = strcspn($text, ",\n", $at);
                 $field = substr($text, $at, $length);
                 if (str_contains($field, '"')) {
-                    throw UnreadableFile::at($line, count($row) + 1, 'a quote stands inside a field that does not begin with one');
+                    throw UnreadableFile::at($line, count($row) + 1, 'a quote is inside a field that does not begin with one');
                 }
                 $at += $length;
             }

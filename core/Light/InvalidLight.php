@@ -20,7 +20,7 @@ final class InvalidLight extends InvalidInput
 
     public static function directions(int $found, int $most): self
     {
-        return new self("{$found} directions were asked for; 1 to {$most} can be computed");
+        return new self("{$found} directions were requested; 1 to {$most} are possible");
     }
 
     public static function up(string $found): self
@@ -30,7 +30,7 @@ final class InvalidLight extends InvalidInput
 
     public static function stopped(): self
     {
-        return new self('the light was stopped before it was computed');
+        return new self('the calculation was stopped');
     }
 
     public static function pose(): self

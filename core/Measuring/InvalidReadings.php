@@ -65,6 +65,6 @@ final class InvalidReadings extends InvalidInput
 
     public static function chipsTellNothing(): self
     {
-        return new self('these chips tell nothing of the hand: the paint is as the card, or so opaque that any film looks the same; use another card or a weaker paint');
+        return new self('these chips say nothing about your technique: the paint has the colour of the card, or is so opaque that any film looks the same; use another card or a weaker paint');
     }
 }

@@ -40,7 +40,7 @@ final class InvalidMesh extends InvalidInput
 
     public static function noFace(int $triangle): self
     {
-        return new self("around triangle {$triangle} there is no face to join: press where the part is flat");
+        return new self("around triangle {$triangle} there is no face to join: click where the part is flat");
     }
 
     public static function noTriangle(int $triangle, int $count): self

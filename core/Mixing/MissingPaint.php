@@ -41,9 +41,9 @@ final readonly class MissingPaint
             $wanted[] = 'more neutral';
         } elseif (hypot($da, $db) > 2) {
             $towards = HueName::of(Lab::of(50, $da, $db));
-            $wanted[] = ($dc > 2 ? 'more chromatic, towards ' : 'towards ').$towards;
+            $wanted[] = ($dc > 2 ? 'more saturated, towards ' : 'towards ').$towards;
         }
 
-        return new self($difference, $wanted ?: ['nearer to the target in every way']);
+        return new self($difference, $wanted ?: ['closer to the target in every way']);
     }
 }

@@ -29,9 +29,9 @@ final class Hiding
         foreach ($weights as $band => $weight) {
             $k = $paint->k[$band];
             $s = $paint->s[$band];
-            $turbidity = KubelkaMunk::turbidity($k, $s, $thickness->coats);
-            $overBlack += $weight * KubelkaMunk::filmOfTurbidity($turbidity, $k, $s, 0.0);
-            $overWhite += $weight * KubelkaMunk::filmOfTurbidity($turbidity, $k, $s, self::CHART_WHITE);
+            $filmFactor = KubelkaMunk::filmFactor($k, $s, $thickness->coats);
+            $overBlack += $weight * KubelkaMunk::filmOfFactor($filmFactor, $k, $s, 0.0);
+            $overWhite += $weight * KubelkaMunk::filmOfFactor($filmFactor, $k, $s, self::CHART_WHITE);
         }
 
         return $overWhite > 0.0 ? min(1.0, $overBlack / $overWhite) : 1.0;

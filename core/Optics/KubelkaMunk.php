@@ -33,26 +33,26 @@ final class KubelkaMunk
      */
     public static function film(float $k, float $s, float $thickness, float $beneath): float
     {
-        return self::filmOfTurbidity(self::turbidity($k, $s, $thickness), $k, $s, $beneath);
+        return self::filmOfFactor(self::filmFactor($k, $s, $thickness), $k, $s, $beneath);
     }
 
     /**
-     * film() where the turbidity is known already: it is the same over every background.
+     * film() where the filmFactor is known already: it is the same over every background.
      *
      * @return float reflectance 0..1
      */
-    public static function filmOfTurbidity(float $turbidity, float $k, float $s, float $beneath): float
+    public static function filmOfFactor(float $filmFactor, float $k, float $s, float $beneath): float
     {
         $absorbed = $s + $k;
 
-        return ($beneath + $turbidity * ($s - $absorbed * $beneath)) / (1 + $turbidity * ($absorbed - $s * $beneath));
+        return ($beneath + $filmFactor * ($s - $absorbed * $beneath)) / (1 + $filmFactor * ($absorbed - $s * $beneath));
     }
 
     /**
      * tanh(B X) / B with B = sqrt(K (K + 2 S)), that is b S of the paper: the one quantity through which the
      * thickness enters. It tends to X for a clear film and to 1/B for a thick one.
      */
-    public static function turbidity(float $k, float $s, float $thickness): float
+    public static function filmFactor(float $k, float $s, float $thickness): float
     {
         $b = sqrt($k * ($k + 2 * $s));
         $bx = $b * $thickness;

@@ -49,12 +49,12 @@ final class InvalidOrder extends InvalidInput
     {
         $words = implode(' before ', array_map(static fn (string $id): string => "\"{$id}\"", [...$round, $round[0]]));
 
-        return new self("these cannot all be kept: {$words}".($remedy === null ? '' : ". {$remedy}"));
+        return new self("these rules contradict each other: {$words}".($remedy === null ? '' : ". {$remedy}"));
     }
 
     public static function onNoPart(string $area): self
     {
-        return new self("the area \"{$area}\" is on no part: say in the brief which part it is on");
+        return new self("the area \"{$area}\" is on no part: set its part in the brief");
     }
 
     public static function empty(): self

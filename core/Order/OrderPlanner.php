@@ -17,7 +17,7 @@ use Hyalin\Order\Steps\StepKind;
 use Hyalin\Order\Steps\StepList;
 
 /**
- * Front door: the whole work of a figure in an order that keeps every must, breaks the fewest wishes and masks least.
+ * Front door: the whole work of a figure in an order that keeps every must, breaks the fewest preferences and masks least.
  */
 final class OrderPlanner
 {
@@ -88,7 +88,7 @@ final class OrderPlanner
             }
         }
 
-        return MaskOrderTask::of(array_map(static fn (Step $s): array => [(string) $s->id, false, 0.0], $steps), [], $before, [...$soft, ...self::maskWishes($figure, $steps)]);
+        return MaskOrderTask::of(array_map(static fn (Step $s): array => [(string) $s->id, false, 0.0], $steps), [], $before, [...$soft, ...self::maskPreferences($figure, $steps)]);
     }
 
     /**
@@ -97,9 +97,9 @@ final class OrderPlanner
      * @param  list<Step>  $steps
      * @return list<array{string, string, float}>
      */
-    private static function maskWishes(FigurePlan $figure, array $steps): array
+    private static function maskPreferences(FigurePlan $figure, array $steps): array
     {
-        $wishes = [];
+        $preferences = [];
         foreach ($steps as $spray) {
             if ($spray->kind !== StepKind::Spray || count($spray->areas) !== 1) {
                 continue;
@@ -107,12 +107,12 @@ final class OrderPlanner
             foreach ($figure->neighbours($spray->areas[0]) as [$other, $boundary]) {
                 $own = array_values(array_filter($steps, static fn (Step $s): bool => $s->areas === [$other->id]));
                 foreach ($own as $step) {
-                    $wishes[] = [(string) $spray->id, (string) $step->id, Masks::minutes($boundary, $other) / count($own)];
+                    $preferences[] = [(string) $spray->id, (string) $step->id, Masks::minutes($boundary, $other) / count($own)];
                 }
             }
         }
 
-        return $wishes;
+        return $preferences;
     }
 
     /**
@@ -176,7 +176,7 @@ final class OrderPlanner
         }
         throw InvalidOrder::cycle(
             array_map(static fn (int $n): string => $steps[$n]->words, $round),
-            $weakest === null ? null : "Giving up \"{$weakest[0]->rule}\" here would do: {$weakest[0]->reason}",
+            $weakest === null ? null : "Dropping \"{$weakest[0]->rule}\" here would solve it: {$weakest[0]->reason}",
         );
     }
 }

@@ -40,7 +40,7 @@ final readonly class PlannedOrder
         return array_sum(array_map(static fn (MaskPlan $m): float => $m->tapeMm + $m->fluidMm, $this->masks));
     }
 
-    /** @return float minutes of masking and of wishes not kept */
+    /** @return float minutes of masking and of preferences not kept */
     public function cost(): float
     {
         return $this->maskMinutes() + array_sum(array_map(static fn (Constraint $c): float => $c->weight ?? 0.0, $this->broken));

@@ -113,6 +113,10 @@ return new class extends Migration
             $table->foreignId('area_id')->nullable()->index()->constrained()->nullOnDelete();
             $table->unique(['mesh_id', 'shell']);
         });
+        // The old list is written no more.
+        Schema::table('schedules', static function (Blueprint $table): void {
+            $table->json('figure_ids')->nullable()->change();
+        });
         $this->copy('joints', 'hides', 'joint_hidden_areas', 'joint_id', 'area_id', 'areas');
         $this->copy('run_steps', 'area_ids', 'run_step_areas', 'run_step_id', 'area_id', 'areas');
         $this->copy('run_steps', 'part_ids', 'run_step_parts', 'run_step_id', 'part_id', 'parts');

@@ -347,7 +347,7 @@ final class DatabaseSeeder extends Seeder
             $step->save();
         }
         $first->update(['finished_at' => $begun->copy()->addDays(6)]);
-        $first->load('steps');
+        $first->load(['steps.areas', 'steps.parts']);
         foreach ($figure->areas()->with('layers.paints.paint')->get() as $area) {
             $drafts = RunFinish::of($area, $first);
             foreach ($drafts === [] ? [] : range(1, $first->copies) as $copy) {

@@ -38,14 +38,14 @@ final class BenchTest extends BrowserTestCase
         $this->find('//article');
         self::assertSame($first + 4, $this->current());
 
-        // The browser dies with a step written down that no server has heard of; another one finds it.
+        // The browser dies with a step recorded that no server has heard of; another one finds it.
         $this->app->kill();
         $this->keys(' ');
         $this->waitForText('//article', '1 change waiting');
         $this->app->serve();
         $this->visit('/runs/1');
         $this->find('//article');
-        $this->until(self::PATIENCE, fn (): bool => $this->current() === $first + 5, 'the step that was written down is not there');
+        $this->until(self::PATIENCE, fn (): bool => $this->current() === $first + 5, 'the step that was recorded is not there');
         $this->acknowledged();
         $this->browser->navigate()->refresh();
         $this->find('//article');
@@ -57,31 +57,31 @@ final class BenchTest extends BrowserTestCase
         $this->enterDemo();
         // Months later: where one was, what is dry, what was learned.
         $this->visit('/runs/3');
-        $this->waitForText("//section[@aria-label='Where you were']", '64 days ago');
-        $this->waitForText("//section[@aria-label='Where you were']", 'Everything is dry');
-        $this->waitForText("//section[@aria-label='Where you were']", 'two coats more');
+        $this->waitForText("//section[@aria-label='Where you left off']", '64 days ago');
+        $this->waitForText("//section[@aria-label='Where you left off']", 'Everything is dry');
+        $this->waitForText("//section[@aria-label='Where you left off']", 'two coats more');
         $this->assertAccessible('resume');
         $this->button('Go on')->click();
         $this->waitForText('//article', 'Run 1: Drew off the pools');
         $this->waitForText('//article', 'For 6 figures about');
         $this->find("//section[@aria-label='Timer']//button[.='5']")->click();
         $this->find("//section[@aria-label='Timer']//button[.='60']")->click();
-        $this->waitForText("//aside[@aria-label='On the sill']", '5 min');
-        $this->waitForText("//aside[@aria-label='On the sill']", '60 min');
+        $this->waitForText("//aside[@aria-label='Drying and timers']", '5 min');
+        $this->waitForText("//aside[@aria-label='Drying and timers']", '60 min');
         // They are moments: a reload does not start them anew.
         $this->browser->navigate()->refresh();
-        $this->waitForText("//aside[@aria-label='On the sill']", '5 min');
+        $this->waitForText("//aside[@aria-label='Drying and timers']", '5 min');
         $this->assertAccessible('two timers');
         $this->find("//aside//button[starts-with(@aria-label, 'Stop the timer')]")->click();
         $this->until(self::PATIENCE, fn (): bool => count($this->browser->findElements(WebDriverBy::xpath("//aside//button[starts-with(@aria-label, 'Stop the timer')]"))) === 1, 'a timer was not stopped');
 
         $this->button('Go on')->click();
         $this->keys('o');
-        $this->field('A repair that nobody planned')->sendKeys('A drip on the base, brushed over');
-        $this->button('Put it in here')->click();
+        $this->field('Unplanned repair')->sendKeys('A drip on the base, brushed over');
+        $this->button('Insert step')->click();
         $this->waitForText("//nav[@aria-label='Steps']", 'repair');
         $this->keys('o');
-        $this->field('Skip it, because')->sendKeys('dark enough already');
+        $this->field('Reason for skipping')->sendKeys('dark enough already');
         $this->assertAccessible('not as planned');
         $this->button('Skip this step')->click();
         $this->waitForText("//nav[@aria-label='Steps']", 'repair');
@@ -92,8 +92,8 @@ final class BenchTest extends BrowserTestCase
     public function test_evenings_quantities_likeness_and_recipes_are_read_and_used(): void
     {
         $this->enterDemo();
-        $this->visit('/evenings');
-        $this->button('Lay the work over my evenings')->click();
+        $this->visit('/schedule');
+        $this->button('Plan my sessions')->click();
         $this->waitForText('//main', 'Finished on');
         $this->waitForText('//main', 'estimate');
         $this->find('//summary')->click();
@@ -104,7 +104,7 @@ final class BenchTest extends BrowserTestCase
         // A Monday more: the date follows.
         $this->find("//label[contains(., 'Monday')]")->click();
         $this->find("//input[@aria-label='Monday, from']");
-        $this->button('Lay them again from now')->click();
+        $this->button('Plan again from now')->click();
         $this->waitForText('//main', 'Finished on');
 
         $this->visit('/figures/2/quantities');
@@ -112,7 +112,7 @@ final class BenchTest extends BrowserTestCase
         $this->waitForText('//table', 'Reed Green');
         $this->assertAccessible('quantities');
         $this->visit('/runs/2/pieces');
-        $this->waitForText('//table', 'from their mean');
+        $this->waitForText('//table', 'from the mean');
         $this->assertAccessible('pieces');
         $this->visit('/runs/1/beside');
         $this->find("//h1[contains(., 'Run 1 beside')]");
@@ -123,7 +123,7 @@ final class BenchTest extends BrowserTestCase
         $this->waitForText('//main', 'away');
         $this->waitForText('(//article)[1]', 'its ');
         $this->assertAccessible('recipes');
-        foreach (['/evenings', '/recipes', '/figures/2/quantities', '/runs/3'] as $path) {
+        foreach (['/schedule', '/recipes', '/figures/2/quantities', '/runs/3'] as $path) {
             $this->resize(390, 844);
             $this->visit($path);
             $this->find('//h1');

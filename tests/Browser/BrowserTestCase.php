@@ -68,8 +68,8 @@ abstract class BrowserTestCase extends TestCase
     protected function enterDemo(): void
     {
         $this->visit('/sign-in');
-        $this->button('Enter as Ines Marrow')->click();
-        $this->find("//h1[.='In work']");
+        $this->button('Open the demo as Ines Marrow')->click();
+        $this->find("//h1[.='In progress']");
     }
 
     protected function visit(string $path): void

@@ -20,7 +20,7 @@ final class LightTest extends BrowserTestCase
         $this->assertAccessible('light');
         // Paint is coloured; the prime and the zones are grey.
         self::assertGreaterThan(0.02, $this->chromatic());
-        foreach (['Bare', 'Prime', 'Zones', 'Exposure', 'Grey', 'Areas'] as $view) {
+        foreach (['Bare', 'Primer', 'Zones', 'Exposure', 'Grey', 'Areas'] as $view) {
             $this->find("//button[@role='radio' and .='{$view}']")->click();
             $this->until(self::PATIENCE, fn (): bool => $this->chromatic() === 0.0, "{$view} is not grey");
         }
@@ -34,7 +34,7 @@ final class LightTest extends BrowserTestCase
         $this->keys("\u{E014}");
         $this->waitForText('//aside', 'cone 35°');
         // Another pass, from the side: the prime gets lighter where it falls.
-        $this->find("//button[@role='radio' and .='Prime']")->click();
+        $this->find("//button[@role='radio' and .='Primer']")->click();
         $this->find("//button[@role='radio' and .='From the side']")->click();
         $before = $this->colours();
         $this->find("//*[@aria-label='Passes']//button[.='2']")->click();
@@ -44,20 +44,20 @@ final class LightTest extends BrowserTestCase
         $this->waitForText('//aside', 'Oilskin coat');
         $this->assertAccessible('print files');
         $this->find("//button[@role='radio' and .='Areas and light']")->click();
-        $this->find("//button[.='Reckon finishes, order and paint with these measures']")->click();
+        $this->find("//button[.='Use these measurements']")->click();
         $this->waitForText('//aside', 'Taken over: 12 areas');
         // What is looked at now is what bench, card and photos look at.
-        $this->find("//button[.='Keep look']")->click();
+        $this->find("//button[.='Save view']")->click();
         $this->waitForText('//aside', 'Kept:');
         $this->visit('/figures/1/card');
         $this->find("//img[contains(@alt, 'on its mesh')]");
         self::assertGreaterThan(100, $this->browser->executeScript("return document.querySelector('header img').naturalWidth"));
         $this->visit('/figures/1/compare');
-        $this->find("//label[contains(., 'mesh beside')]//input")->click();
+        $this->find("//label[contains(., 'show mesh')]//input")->click();
         $this->find("//canvas[@data-drawn='yes']");
         $this->until(self::PATIENCE, fn (): bool => count($this->colours('[data-drawn=yes]')) > 100, 'the mesh is not drawn beside the photo');
-        $this->find("//button[.='The photo looks from here']")->click();
-        $this->assertAccessible('mesh beside a photo');
+        $this->find("//button[.='Use this view for the photo']")->click();
+        $this->assertAccessible('show mesh a photo');
     }
 
     /** @return list<int> colours of the canvas, each once */

@@ -18,7 +18,7 @@ final class MatchingTest extends BrowserTestCase
         $this->find("//button[@role='radio' and .='painted on']")->click();
         $this->button('Picture');
         $this->button('Main colours')->click();
-        $this->waitForText("//section[@aria-label='The picture']", 'of 100');
+        $this->waitForText("//section[@aria-label='The picture']", '%');
         $this->assertAccessible('picture');
         // A stroke over the bell, from its dark side to the light: the whole ramp of the steel rim.
         $this->find("//button[@role='radio' and .='Colours']")->click();
@@ -45,7 +45,7 @@ final class MatchingTest extends BrowserTestCase
         $this->enterDemo();
         $this->visit('/figures/1/compare');
         $this->find("//button[contains(., 'Booth')]")->click();
-        $this->button('Take the photo')->click();
+        $this->button('Take photo')->click();
         $this->waitForText('//aside', 'Lamp and camera are still in its colours');
         // A box inside the grey card, which lies in the lower left corner.
         $this->find("//button[@role='radio' and .='grey card']")->click();
@@ -58,10 +58,10 @@ final class MatchingTest extends BrowserTestCase
         $this->find("//nav[@aria-label='All areas']//button[.='Oilskin']")->click();
         $this->waitForText("//section[@aria-label='Oilskin']", 'estimate');
         $this->assertAccessible('compare');
-        $this->find("//button[@role='radio' and .='What it teaches']")->click();
+        $this->find("//button[@role='radio' and .='Corrections learned']")->click();
         $this->button('Compare prediction and photo')->click();
-        $this->find("//button[.='Take it']")->click();
-        $this->find("//button[.='Taken' and @aria-pressed='true']");
+        $this->find("//button[.='Apply']")->click();
+        $this->find("//button[.='Applied' and @aria-pressed='true']");
     }
 
     /**

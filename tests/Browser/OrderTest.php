@@ -20,18 +20,18 @@ final class OrderTest extends BrowserTestCase
         $this->assertAccessible('order');
         // The first prime, moved before the glue that must come first: it is said that this cannot be.
         $this->find("//*[@role='option' and starts-with(@aria-label, 'prime')]")->click();
-        $this->waitForText("//section[@aria-label='The chosen step']", 'paint shows every line');
+        $this->waitForText("//section[@aria-label='Selected step']", 'paint shows every line');
         $shift = new WebDriverActions($this->browser);
         $this->browser->executeScript("document.querySelector('[role=listbox]').focus()");
         $shift->keyDown(null, WebDriverKeys::SHIFT)->sendKeys(null, WebDriverKeys::ARROW_LEFT)->keyUp(null, WebDriverKeys::SHIFT)->perform();
         $this->waitForText('//main', 'It cannot be painted like this');
         $this->assertAccessible('order with broken rules');
-        $this->find("//section[@aria-label='Rules not kept']//button[.='Move it']")->click();
+        $this->find("//section[@aria-label='Rules not met']//button[.='Move it']")->click();
         $this->waitForText('//main', 'every must kept');
-        $this->find("//button[@role='radio' and .='How it is built']")->click();
+        $this->find("//button[@role='radio' and .='Build']")->click();
         $this->waitForText('//main', 'Enamel and Steel rim: 560 mm, straight');
         $this->assertAccessible('how it is built');
-        $this->find("//button[@role='radio' and .='Schools and rules']")->click();
+        $this->find("//button[@role='radio' and .='Approaches and rules']")->click();
         $this->find("//button[@role='radio' and .='Big areas first, touched up']")->click();
         $this->find("//button[@role='radio' and .='Big areas first, touched up' and @aria-checked='true']");
         $this->assertAccessible('schools');

@@ -25,7 +25,7 @@ final class ShelfAndCupTest extends BrowserTestCase
         $this->button('Read: Tint, 1 in 5 of white')->click();
         $this->waitForText("//*[@role='status']", 'measured');
         $this->assertAccessible('swatch table');
-        $this->button('Keep this measurement')->click();
+        $this->button('Save measurement')->click();
         $this->waitForText('//header', 'measured');
         // A default of its kind until the painter says otherwise.
         $price = $this->field('Price');
@@ -64,16 +64,16 @@ final class ShelfAndCupTest extends BrowserTestCase
         $this->enterDemo();
         $this->visit('/figures/1/finishes');
         $this->waitForText("//section[@aria-label='Mix finder']", 'CIEDE2000');
-        $this->button('Mix it in a cup')->click();
+        $this->button('Open as a cup')->click();
         $this->waitForText("//*[@role='status']", 'open for');
         $this->waitForText('//main', 'exactly');
         $this->assertAccessible('a cup');
         $first = $this->find("//section[@aria-label='Fill']//button[starts-with(., '1 drop of')]");
         $first->click();
-        $this->waitForText("//section[@aria-label='What was done']//li[1]", '1 drop of');
-        $this->waitForText("//section[@aria-label='To the target']", 'CIEDE2000');
-        // Without a connection a drop is written down, and sent when it is back: once.
-        $before = count($this->browser->findElements(WebDriverBy::xpath("//section[@aria-label='What was done']//li")));
+        $this->waitForText("//section[@aria-label='History']//li[1]", '1 drop of');
+        $this->waitForText("//section[@aria-label='Target']", 'CIEDE2000');
+        // Without a connection a drop is recorded, and sent when it is back: once.
+        $before = count($this->browser->findElements(WebDriverBy::xpath("//section[@aria-label='History']//li")));
         $this->offline(true);
         $this->keys('+');
         $this->waitForText("//*[@role='status']", '1 deed not sent yet');
@@ -81,17 +81,17 @@ final class ShelfAndCupTest extends BrowserTestCase
         $this->offline(false);
         $this->browser->navigate()->refresh();
         $this->browser->wait(90, 100)->until(
-            fn (): bool => count($this->browser->findElements(WebDriverBy::xpath("//section[@aria-label='What was done']//li"))) === $before + 1,
+            fn (): bool => count($this->browser->findElements(WebDriverBy::xpath("//section[@aria-label='History']//li"))) === $before + 1,
         );
         $this->keys('z');
         $this->find("//button[starts-with(@aria-label, 'Put back')]");
-        $this->find("//section[@aria-label='Again']//button[.='In a new cup']")->click();
+        $this->find("//section[@aria-label='Remix']//button[.='In a new cup']")->click();
         $this->waitForText("//*[@role='status']", '1.00 mL');
         $this->button('Pour on the scale')->click();
         $this->waitForText("//*[@aria-label='Scale']", '0.06 g');
         $this->find("//*[@aria-label='Scale']//button[starts-with(., 'That much')]")->click();
-        $this->waitForText("//section[@aria-label='What was done']//li[1]", ' of ');
-        $this->find("//aside[@aria-label='On the sill']//a[contains(@href, '/cups/')]");
+        $this->waitForText("//section[@aria-label='History']//li[1]", ' of ');
+        $this->find("//aside[@aria-label='Drying and timers']//a[contains(@href, '/cups/')]");
         $this->resize(390, 844);
         self::assertLessThanOrEqual(390, $this->browser->executeScript('return document.documentElement.scrollWidth'));
         $this->assertAccessible('a cup on a phone');
@@ -102,23 +102,23 @@ final class ShelfAndCupTest extends BrowserTestCase
         $this->enterDemo();
         $this->visit('/figures/1/finishes');
         $this->find("//*[@data-cell='3-mid']")->click();
-        $this->find("//*[@role='tab' and .='Advice']")->click();
-        $this->waitForText("//section[@aria-label='Advice']", 'light 1');
+        $this->find("//*[@role='tab' and .='Suggestions']")->click();
+        $this->waitForText("//section[@aria-label='Suggestions']", 'light 1');
         $this->assertAccessible('advice');
-        $this->find("//section[@aria-label='Advice']//button[.='Add as a layer']")->click();
+        $this->find("//section[@aria-label='Suggestions']//button[.='Add as a layer']")->click();
         $this->waitForText("//*[@role='status']", 'Saved');
         $this->find("//a[contains(., 'Balance')]")->click();
         $this->waitForText('//h1', 'Balance');
-        $this->button('Wish it')->click();
+        $this->button('Add preference')->click();
         $this->waitForText('//aside//ul', 'stands apart from');
         $this->button('warm lamp')->click();
-        $this->waitForText('//thead', 'moves by');
+        $this->waitForText('//thead', 'changes by');
         $this->assertAccessible('balance');
         $this->visit('/shelf/reach');
-        $this->waitForText('//main', 'Near doubles');
+        $this->waitForText('//main', 'Near duplicates');
         $this->assertAccessible('reach');
         $this->visit('/chips');
-        $this->button('It is dry: read the chip')->click();
+        $this->button('Read the dry chip')->click();
         $this->waitForText('//main', 'From 1 chip');
         $this->assertAccessible('chips');
     }

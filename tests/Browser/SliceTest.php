@@ -23,13 +23,13 @@ final class SliceTest extends BrowserTestCase
         $this->keys('n');
         $this->field('Name')->sendKeys('Lantern boy');
         $this->field('Height in mm')->sendKeys('54');
-        $this->button('Start it')->click();
+        $this->button('Create')->click();
         $this->find("//h2[.='Parts and areas']");
         $this->field('New part')->sendKeys('Body');
         $this->button('Add part')->click();
         $this->find("//h3[.='Body']|//button[@aria-label='Remove the part Body']");
         $this->field('New area')->sendKeys('Coat');
-        $this->field('What it must look like')->sendKeys('Ochre, warm in the shade.');
+        $this->field('What it should look like')->sendKeys('Ochre, warm in the shade.');
         $this->button('Add area')->click();
         $this->find("//a[.='Coat']");
         $this->assertAccessible('brief');
@@ -55,7 +55,7 @@ final class SliceTest extends BrowserTestCase
         $this->waitForText("//*[@role='grid']", 'bare print');
         $this->pick('Technique of the new layer', 'spray can');
         $this->button('Add layer')->click();
-        $this->find("//*[@role='tab' and .='The layer']")->click();
+        $this->find("//*[@role='tab' and .='Layer']")->click();
         $this->pick('Add a pot to the mix', 'Primer White');
         $this->button('Take a drop of Chalk White')->click();
         $this->waitForText("//*[@role='grid']", '1 Primer White');
@@ -98,7 +98,7 @@ final class SliceTest extends BrowserTestCase
         $this->assertAccessible('card');
         $this->browser->navigate()->back();
 
-        // Bench: the primer by Space, then what was really used.
+        // Bench: the primer by Space, then what was used.
         $this->find("//nav//a[contains(., 'Bench')]")->click();
         $this->button('Start painting (3 steps)')->click();
         $this->find("//h1[.='Prepare: Body']");
@@ -106,13 +106,13 @@ final class SliceTest extends BrowserTestCase
         $this->find("//h1[.='Spray can: Coat']");
         $this->keys(' ');
         $this->find("//h1[.='Base coat: Coat']");
-        $this->waitForText("//aside[@aria-label='On the sill']", 'dry in 60 min');
+        $this->waitForText("//aside[@aria-label='Drying and timers']", 'dry in 60 min');
         $this->assertAccessible('bench');
         $this->keys('u');
         $this->find("//form//button[starts-with(@aria-label, 'Add a drop of')]")->click();
-        $this->field('Note for the next time')->sendKeys('One drop more than planned.');
-        $this->button('Write it down')->click();
-        $this->waitForText('//article', 'Planned was '.$mix);
+        $this->field('Note for next time')->sendKeys('One drop more than planned.');
+        $this->button('Save')->click();
+        $this->waitForText('//article', 'Planned: '.$mix);
         $this->keys(' ');
         $this->waitForText('//article', 'Every step is done');
 
@@ -185,14 +185,14 @@ final class SliceTest extends BrowserTestCase
         $code->sendKeys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL.'#1f6f6a');
         $this->waitForText("//*[@role='dialog']", 'Hides in 2');
         $this->assertAccessible('new pot');
-        $this->button('Put it on the shelf')->click();
+        $this->button('Add pot')->click();
         $this->waitForText('//h1', '101 pots');
         $this->keys('/');
         $this->keys('s', 'k', 'e', 'r', 'r', 'o', 'w');
         $this->waitForText('//h1', '1 of 101 pots');
         $this->keys(WebDriverKeys::ARROW_DOWN, WebDriverKeys::ENTER);
         $this->button('Take it off the shelf')->click();
-        $this->button('Put it back')->click();
+        $this->button('Restore')->click();
         $this->waitForText('//h1', '1 of 101 pots');
         // On a phone nothing runs out of the side.
         $this->resize(390, 844);
@@ -210,7 +210,7 @@ final class SliceTest extends BrowserTestCase
         $this->visit('/figures/1/finishes');
         $this->waitForText("//section[@aria-label='Mix finder']", 'CIEDE2000');
         $this->find('//summary')->click();
-        $this->button('Search to the end and prove it')->click();
+        $this->button('Run a full search')->click();
         $this->find('//progress[@value > 0]');
         $this->button('Stop')->click();
         $this->waitForText("//section[@aria-label='Mix finder']//details", 'Stopped after');

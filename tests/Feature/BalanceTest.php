@@ -27,10 +27,10 @@ final class BalanceTest extends TestCase
             ->component('balance/index')
             ->count('page.areas', 2)
             ->where('page.areas.0.moved', 0)
-            ->where('page.wishes.0.holds', true)
-            ->where('page.wishes.1.holds', false)
-            ->where('page.wishes.1.limit', 3)
-            ->count('page.partings', 0));
+            ->where('page.preferences.0.holds', true)
+            ->where('page.preferences.1.holds', false)
+            ->where('page.preferences.1.limit', 3)
+            ->count('page.mismatches', 0));
         $this->get("/figures/{$figure->id}/balance?light=A")->assertInertia(fn (AssertableInertia $page) => $page->where('page.light', 'A'));
         $id = BalanceRecord::query()->firstOrFail()->id;
         $this->deleteJson("/figures/{$figure->id}/balances/{$id}")->assertOk();

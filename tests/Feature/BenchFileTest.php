@@ -148,7 +148,7 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
 
     public function test_no_zip_at_all_is_refused(): void
     {
-        $this->send('no zip')->assertUnprocessable()->assertJsonPath('errors.bench.0', 'This is no zip file, or it is damaged. Nothing was added.');
+        $this->send('no zip')->assertUnprocessable()->assertJsonPath('errors.bench.0', 'This is not a zip file, or it is damaged. Nothing was added.');
         $this->postJson('/bench')->assertUnprocessable();
     }
 
@@ -194,7 +194,7 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
         $this->postJson('/cups', ['name' => 'Cloak', 'runStepId' => $wash->id, 'mix' => [['paintId' => $green->id, 'drops' => 10]]])->assertCreated();
         $skin->delete();
         $this->printed($figure, $body->id, $cloak->id, $hand->id);
-        $this->putJson('/evenings/hours', ['hours' => [['day' => 5, 'start' => '20:00', 'minutes' => 90]]])->assertOk();
+        $this->putJson('/schedule/hours', ['hours' => [['day' => 5, 'start' => '20:00', 'minutes' => 90]]])->assertOk();
 
         return $figure->refresh();
     }

@@ -83,7 +83,7 @@ final class BriefTest extends TestCase
         $run = Run::query()->sole();
         $step = $run->steps()->sole();
         $this->patchJson("/runs/{$run->id}/steps/{$step->id}", ['version' => 1, 'state' => 'skipped'])->assertOk();
-        $next('Painted. Repeat it or look at what was used');
+        $next('Painted. Repeat it or open its record');
         $this->delete("/figures/{$figure->id}")->assertRedirect('/');
         self::assertSame([0, 0, 1], [Figure::query()->count(), Run::query()->count(), $this->painter->paints()->count()]);
     }

@@ -46,7 +46,7 @@ final class ChipTest extends TestCase
     {
         $pot = $this->pot('Reed', '#5f7f57');
         $chip = ['technique' => 'base coat', 'paintId' => $pot->id, 'card' => 'white', 'coats' => 1, 'thinner' => 0];
-        $this->postJson('/chips', [...$chip, 'technique' => 'edge highlight'])->assertUnprocessable()->assertJsonPath('errors.technique.0', 'This technique leaves nothing on a flat chip: it lives on edges and in recesses.');
+        $this->postJson('/chips', [...$chip, 'technique' => 'edge highlight'])->assertUnprocessable()->assertJsonPath('errors.technique.0', 'This technique leaves nothing on a flat chip: it works on edges and in recesses only.');
         $this->postJson('/chips', [...$chip, 'paintId' => 99])->assertUnprocessable();
         $this->postJson('/chips', [...$chip, 'card' => 'blue'])->assertUnprocessable();
         self::assertSame(0, ChipRecord::query()->count());

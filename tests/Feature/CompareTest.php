@@ -76,7 +76,7 @@ final class CompareTest extends TestCase
         self::assertIsArray($after);
         $found = $photo->findings()->sole()->lab();
         self::assertEqualsWithDelta($found->toArray(), $after, 1.5);
-        // Learning again does not count it twice; put back, all is as it was.
+        // Learning again does not count it twice; restored, all is as it was.
         $factors = $correction->factors;
         $this->postJson("/figures/{$figure->id}/pictures/{$photo->id}/lessons")->assertCreated();
         self::assertEqualsWithDelta($factors, $correction->refresh()->factors, 1e-9);

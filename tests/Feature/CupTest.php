@@ -26,7 +26,7 @@ final class CupTest extends TestCase
         $this->act($id, 'C', ['act' => 'thin', 'drops' => 2])->assertOk()->assertJsonPath('parts.0.pot', null);
         $this->patchJson("/cups/{$id}/entries/".str_repeat('C', 26), [])->assertOk()->assertJson(['recipeDrops' => 2])->assertJsonPath('entries.0.undone', true);
         $this->postJson("/cups/{$id}/again", ['millilitres' => 3])->assertCreated()->assertJson(['recipeDrops' => 2, 'millilitres' => 3]);
-        $this->get("/cups/{$id}")->assertInertia(fn (AssertableInertia $page) => $page->component('cups/show')->where('cup.name', 'Oilskin, mid')->count('cupsOnSill', 2));
+        $this->get("/cups/{$id}")->assertInertia(fn (AssertableInertia $page) => $page->component('cups/show')->where('cup.name', 'Oilskin, mid')->count('openCups', 2));
     }
 
     public function test_what_goes_into_a_cup_is_taken_off_the_level_of_its_pot(): void
@@ -39,7 +39,7 @@ final class CupTest extends TestCase
         $this->act($cup->id, 'B', ['act' => 'add', 'paintId' => $pot->id, 'drops' => 4])->assertOk();
         self::assertSame(98, $pot->refresh()->level_percent);
         self::assertEqualsWithDelta(0.01, $pot->used_ml, 1e-9);
-        // A drop that never went in is put back, once.
+        // A drop that never went in is restored, once.
         foreach ([1, 2] as $time) {
             $this->patchJson("/cups/{$cup->id}/entries/".str_repeat('B', 26), [])->assertOk();
             self::assertSame(100, $pot->refresh()->level_percent);
@@ -59,7 +59,7 @@ final class CupTest extends TestCase
         $pot->update(['facts' => ['density' => 2.5]]);
         $this->act($cup->id, 'C', ['act' => 'add', 'paintId' => $pot->id, 'grams' => 0.25])->assertOk()->assertJson(['millilitres' => 0.3]);
         $this->act($cup->id, 'D', ['act' => 'use', 'millilitres' => 0.4])->assertUnprocessable()->assertJsonPath('errors.millilitres.0', 'There are only 0.30 mL in this cup.');
-        $this->act($cup->id, 'E', ['act' => 'add', 'paintId' => $pot->id, 'drops' => 1.5])->assertUnprocessable()->assertJsonPath('errors.drops.0', 'Drops are counted: they must be whole.');
+        $this->act($cup->id, 'E', ['act' => 'add', 'paintId' => $pot->id, 'drops' => 1.5])->assertUnprocessable()->assertJsonPath('errors.drops.0', 'Drops must be whole numbers.');
         $this->act($cup->id, 'F', ['act' => 'add', 'drops' => 1])->assertUnprocessable();
         $this->act($cup->id, 'G', ['act' => 'add', 'paintId' => 999, 'drops' => 1])->assertUnprocessable()->assertJsonPath('errors.paintId.0', 'This pot is not on your shelf.');
         $this->deleteJson("/cups/{$cup->id}")->assertOk()->assertJson(['emptied' => true]);

@@ -111,7 +111,7 @@ final class FinishTest extends TestCase
         $layers = [$this->layer($primer)];
         $ask(['layers' => $layers, 'index' => 0, 'zone' => 'mid', 'targetHex' => '#808080'])
             ->assertUnprocessable()
-            ->assertJsonPath('errors.shelf.0', 'The shelf is empty: there is no paint to mix from. Add a pot first.');
+            ->assertJsonPath('errors.shelf.0', 'The shelf is empty. Add a pot first.');
         $this->pot('Keel Black', '#1b1b1d');
         $ask(['layers' => $layers, 'index' => 0, 'zone' => 'mid'])->assertUnprocessable()->assertJsonValidationErrors('zone');
         $ask(['layers' => [[...$layers[0], 'zones' => ['edge']]], 'index' => 0, 'zone' => 'mid', 'targetHex' => '#808080'])

@@ -91,7 +91,7 @@ final class LightTest extends TestCase
         $this->postJson("/figures/{$figure->id}/light/measures")->assertOk();
         self::assertEqualsWithDelta(6.3, $cap->refresh()->square_cm, 0.5);
         self::assertEqualsWithDelta(1.0, array_sum($cap->zone_shares ?? []), 1e-3);
-        // Quantities reckon with them: a zone the cap hardly has takes hardly any paint.
+        // Quantities calculates with them: a zone the cap hardly has takes hardly any paint.
         self::assertEqualsWithDelta($cap->zone_shares[0] ?? null, $cap->share(Zone::Recess), 1e-9);
         self::assertGreaterThan($cap->share(Zone::Recess), $cap->share(Zone::Light));
         self::assertEqualsWithDelta($borders[0]['mm'], $figure->boundaries()->sole()->mm, 0.1);
@@ -114,7 +114,7 @@ final class LightTest extends TestCase
         foreach (['Body' => Shapes::box(10.0, 10.0, 20.0, 3), 'Head' => Pose::of([60.0, 5.0, 3.0], [0.7, 0.1, 0.0, 1.0])->applied(Shapes::box(4.0, 6.0, 5.0, 3))] as $name => $mesh) {
             $this->send($figure, $mesh, $figure->parts()->create(['name' => $name, 'position' => 1])->id)->assertCreated();
         }
-        $this->postJson("/figures/{$figure->id}/meshes/join", ['at' => [60, 5, 3], 'onto' => [5, 5, 20]])->assertUnprocessable()->assertJsonPath('errors.at.0', fn (string $words): bool => str_starts_with($words, 'Compute the light first'));
+        $this->postJson("/figures/{$figure->id}/meshes/join", ['at' => [60, 5, 3], 'onto' => [5, 5, 20]])->assertUnprocessable()->assertJsonPath('errors.at.0', fn (string $words): bool => str_starts_with($words, 'Calculate lighting first'));
         $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
         // The middle of the head's own top, wherever it lies.
         [$x, $y, $z] = Pose::of([60.0, 5.0, 3.0], [0.7, 0.1, 0.0, 1.0])->place([2.0, 3.0, 5.0]);
@@ -192,7 +192,7 @@ final class LightTest extends TestCase
         $this->patchJson("/figures/{$figure->id}/meshes/{$mesh->id}", ['turn' => 30, 'move' => [5, 0, 1]])->assertOk();
         $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
         self::assertEqualsWithDelta($before, $sizes(), 1e-3);
-        // An area that is taken out of the brief is no area of the mesh either, once it is computed anew.
+        // An area that is used of the brief is no area of the mesh either, once it is computed anew.
         $gone = $this->area($figure, 'Gone');
         $this->postJson("/figures/{$figure->id}/light/areas", ['at' => [10, 5, 21], 'tool' => 'crease', 'size' => 30, 'areaId' => $gone->id])->assertOk();
         self::assertArrayHasKey($gone->id, $sizes());
@@ -201,7 +201,7 @@ final class LightTest extends TestCase
         $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
         $this->getJson("/figures/{$figure->id}/light/shown")->assertJsonPath('noAreaCm2', fn (float|int $v): bool => abs($v - $lost) < 1e-3);
         $before = $sizes();
-        // Another file besides changes how finely the block is split; what was chosen stays but for its seam.
+        // Another file besides changes how finely the block is split; what was chosen stays but for seam.
         $this->send($figure, Pose::of([40.0, 0.0, 0.0])->applied(Shapes::box(10.0, 10.0, 60.0, 2)))->assertCreated();
         $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
         self::assertEqualsWithDelta($before, array_intersect_key($sizes(), $before), 0.6);

@@ -119,7 +119,7 @@ final class OrderTest extends TestCase
         self::assertStringContainsString('Put a varnish', (string) $this->judged($figure, [])['troubles'][0]['remedy']);
         // An area on no part is named.
         $coat->update(['part_id' => null]);
-        $this->get("/figures/{$figure->id}/order")->assertInertia(fn (AssertableInertia $page) => $page->where('problem', 'The area "Cloak" is on no part: say in the brief which part it is on.')->where('planned', null));
+        $this->get("/figures/{$figure->id}/order")->assertInertia(fn (AssertableInertia $page) => $page->where('problem', 'The area "Cloak" is on no part: set its part in the brief.')->where('planned', null));
     }
 
     /** @return array{Figure, Area, Area} a figure of one part with a sprayed cloak and a sprayed collar */

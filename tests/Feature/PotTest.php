@@ -54,7 +54,7 @@ final class PotTest extends TestCase
         $white = $this->pot('Chalk White', '#f4f3ee');
         $black = $this->pot('Peat', '#201a16');
         $black->update(['scattering' => array_map(static fn (float $s): float => 3 * $s, $black->scattering), 'absorption' => array_map(static fn (float $k): float => 3 * $k, $black->absorption)]);
-        $this->postJson("/shelf/paints/{$black->id}/swatches/tint/read")->assertUnprocessable()->assertJsonPath('errors.whiteId.0', 'Say which white the tint is mixed with.');
+        $this->postJson("/shelf/paints/{$black->id}/swatches/tint/read")->assertUnprocessable()->assertJsonPath('errors.whiteId.0', 'Choose the white that the tint is mixed with.');
         $readings = [];
         foreach (self::NEEDED as $swatch) {
             $readings[$swatch] = $this->postJson("/shelf/paints/{$black->id}/swatches/{$swatch}/read")->json('values');

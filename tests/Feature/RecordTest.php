@@ -189,7 +189,7 @@ final class RecordTest extends TestCase
         $wash = $this->step($run, 'wash');
         $this->patchJson("/runs/{$run->id}/steps/{$base->id}", ['version' => 1, 'state' => 'done', 'usedCoats' => 4])->assertOk();
         $this->patchJson("/runs/{$run->id}/steps/{$wash->id}", ['version' => 1, 'state' => 'skipped', 'skipReason' => 'dark enough'])->assertOk();
-        $this->get("/runs/{$run->id}/beside")->assertInertia(fn (AssertableInertia $page) => $page->component('bench/beside')->count('areas.0.changed', 2)->count('areas.0.rightLayers', 2)->where('areas.0.rightLayers.1.coats', 4));
+        $this->get("/runs/{$run->id}/beside")->assertInertia(fn (AssertableInertia $page) => $page->component('bench/compare')->count('areas.0.changed', 2)->count('areas.0.rightLayers', 2)->where('areas.0.rightLayers.1.coats', 4));
         $cloak = $figure->areas()->firstOrFail();
         $layers = static fn (): array => $cloak->layers()->pluck('coats', 'technique')->all();
         $before = $layers();
@@ -222,7 +222,7 @@ final class RecordTest extends TestCase
         self::assertSame(1, Timer::query()->count());
         $this->postJson('/timers', [...$sent, 'minutes' => 0])->assertUnprocessable();
         $this->postJson('/timers', [...$sent, 'runId' => 9999, 'key' => str_repeat('C', 26)])->assertUnprocessable();
-        $on = fn (int $items) => $this->get('/')->assertInertia(fn (AssertableInertia $page) => $page->count('sill', $items));
+        $on = fn (int $items) => $this->get('/')->assertInertia(fn (AssertableInertia $page) => $page->count('tray', $items));
         $on(1);
         $this->travel(30)->minutes();
         // It has rung; it stays until it is stopped.
@@ -235,7 +235,7 @@ final class RecordTest extends TestCase
         $peel = $run->steps()->create(['position' => 51, 'kind' => 'peel', 'step_key' => 'peel layer X', 'area_name' => 'Skin', 'zones' => [], 'thinner' => 0, 'coats' => 1, 'planned_mix' => [], 'planned_colours' => [], 'drying_minutes' => 0]);
         $this->patchJson("/runs/{$run->id}/steps/{$mask->id}", ['version' => 1, 'state' => 'done'])->assertOk();
         $this->travel(2)->days();
-        $this->get('/')->assertInertia(fn (AssertableInertia $page) => $page->where('sill.0.kind', 'mask'));
+        $this->get('/')->assertInertia(fn (AssertableInertia $page) => $page->where('tray.0.kind', 'mask'));
         $this->patchJson("/runs/{$run->id}/steps/{$peel->id}", ['version' => 1, 'state' => 'done'])->assertOk();
         $on(0);
     }

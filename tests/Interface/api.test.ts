@@ -44,7 +44,7 @@ describe('a question to the server', () => {
         await asking;
     });
 
-    it('says what is wrong with which field, the first one as its own words', async () => {
+    it('says fault with which field, the first one as its own words', async () => {
         const asking = refusal(send('POST', '/pots', {}));
         await server.asked[0]?.answer(422, {
             message: 'The given data was invalid.',
@@ -57,10 +57,10 @@ describe('a question to the server', () => {
 
     it.each([
         [401, /signed out/i, true],
-        [404, /not here any more/, false],
+        [404, /no longer exists/, false],
         [409, /changed elsewhere/, false],
         [419, /open too long/, true],
-        [429, /too often/, true],
+        [429, /Too many requests/, true],
         [500, /our side/, true],
         [503, /our side/, true],
     ])('puts %d into words and knows whether it can be asked again', async (status, words, again) => {
@@ -68,7 +68,7 @@ describe('a question to the server', () => {
         await server.asked[0]?.answer(status, status === 409 ? { message: 'It was changed elsewhere.' } : undefined);
         const refused = await asking;
         expect(refused.message).toMatch(words);
-        expect(refused.isUnjudged).toBe(again);
+        expect(refused.wasNotProcessed).toBe(again);
         expect(refused.isConflict).toBe(status === 409);
     });
 
@@ -76,7 +76,7 @@ describe('a question to the server', () => {
         const asking = refusal(send('GET', '/shelf'));
         await server.asked[0]?.breakOff();
         const refused = await asking;
-        expect(refused).toMatchObject({ status: 0, isPassing: true, isUnjudged: true });
+        expect(refused).toMatchObject({ status: 0, isTransient: true, wasNotProcessed: true });
         expect(refused.message).toMatch(/cannot be reached/);
     });
 
@@ -94,8 +94,8 @@ describe('a question to the server', () => {
     });
 
     it('says how far an upload is', () => {
-        expect(uploadWords(0.256)).toBe('Sending, 26 of 100');
-        expect(uploadWords(null)).toBe('Reading it');
+        expect(uploadWords(0.256)).toBe('Sending, 26 %');
+        expect(uploadWords(null)).toBe('Reading the file');
     });
 });
 
@@ -160,8 +160,8 @@ describe('a file on its way', () => {
 
     it.each([
         ['a page of a server between', 413, '<html>too large</html>', /larger than Hyalin takes/],
-        ['an answer that was cut off', 200, '{"id": ', /cut off on its way. Look whether the file is there/],
-        ['nothing at all', 200, '', /cut off on its way/],
+        ['an answer that was cut off', 200, '{"id": ', /cut off. Check whether the file is there/],
+        ['nothing at all', 200, '', /was cut off/],
     ])('does not take %s for success', async (_, status, text, words) => {
         const sending = refusal(upload('/pictures', new FormData(), () => undefined));
         FakeRequest.last.answer(status, text);
@@ -171,6 +171,6 @@ describe('a file on its way', () => {
     it('that never arrived can be sent again', async () => {
         const sending = refusal(upload('/pictures', new FormData(), () => undefined));
         FakeRequest.last.onerror();
-        expect(await sending).toMatchObject({ status: 0, isPassing: true });
+        expect(await sending).toMatchObject({ status: 0, isTransient: true });
     });
 });

@@ -128,7 +128,7 @@ describe('the order of steps', () => {
         );
     });
 
-    it('shows steps as they stand, and a step by where it is', () => {
+    it('shows steps shelf order, and a step by where it is', () => {
         const step = (id: string, areaNames: string[]): OrderStepProps => ({
             id,
             kind: 'brush',

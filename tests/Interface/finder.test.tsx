@@ -93,8 +93,8 @@ describe('the mix finder', () => {
     ])('says how sure it is when the search is %s', async (ending, words, canProve) => {
         await shown(answer({ ending }));
         expect(screen.getByText(words)).toBeTruthy();
-        expect(screen.queryByText('Search to the end and prove it') !== null).toBe(canProve);
-        expect(screen.getByText(/Estimated paints: the prediction is an estimate/)).toBeTruthy();
+        expect(screen.queryByText('Run a full search') !== null).toBe(canProve);
+        expect(screen.getByText(/Estimated paints: the prediction is as good/)).toBeTruthy();
     });
 
     it('says what is missing, and why it could not look at all', async () => {
@@ -120,7 +120,7 @@ describe('the mix finder', () => {
 
     it('follows a search to the end, with its true progress, and shows what it proved', async () => {
         await shown(answer());
-        fireEvent.click(screen.getByText('Search to the end and prove it'));
+        fireEvent.click(screen.getByText('Run a full search'));
         await act(settled);
         await act(async () => server.open()[0]?.answer(202, { id: 9, state: 'waiting', progress: 0, answer: null }));
         await wait(510);
@@ -135,7 +135,7 @@ describe('the mix finder', () => {
 
     it('stops asking when the painter goes elsewhere', async () => {
         const page = await shown(answer());
-        fireEvent.click(screen.getByText('Search to the end and prove it'));
+        fireEvent.click(screen.getByText('Run a full search'));
         await act(settled);
         await act(async () => server.open()[0]?.answer(202, { id: 9, state: 'running', progress: 0, answer: null }));
         page.unmount();

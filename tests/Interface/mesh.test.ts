@@ -57,7 +57,7 @@ describe('a lit mesh', () => {
     it('cut off or followed by more is not taken for a mesh', () => {
         const whole = bytes({ vertices: 8, triangles: 5, sprays: 2, seed: 1 });
         expect(() => parseMesh(whole.slice(0, whole.byteLength - 1), 2)).toThrow();
-        expect(() => parseMesh(whole, 1)).toThrow('cut off');
+        expect(() => parseMesh(whole, 1)).toThrow('incomplete');
     });
 
     describe('from the server', () => {

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { newKey, Outbox, type Deed } from '@/shared/lib/outbox';
+import { newKey, Outbox, type QueuedChange } from '@/shared/lib/outbox';
 
-type Counted = Deed & { n: number };
+type Counted = QueuedChange & { n: number };
 
 const PLACE = 'outbox-of-a-test';
 
@@ -11,29 +11,29 @@ beforeEach(() => {
 });
 
 describe('an outbox', () => {
-    it('keeps what was added and not struck out, in the order of the deeds, for whoever opens it next', () => {
+    it('keeps what was added and not struck out, in the order of the queue, for whoever opens it next', () => {
         const doing = fc.oneof(
             fc.record({ add: fc.integer() }),
             fc.record({ strike: fc.nat({ max: 30 }) }),
             fc.record({ raise: fc.integer({ min: 1, max: 9 }) }),
         );
         fc.assert(
-            fc.property(fc.array(doing, { maxLength: 40 }), (deeds) => {
+            fc.property(fc.array(doing, { maxLength: 40 }), (queue) => {
                 localStorage.clear();
                 let wanted: Counted[] = [];
-                for (const [turn, deed] of deeds.entries()) {
+                for (const [turn, queued] of queue.entries()) {
                     // Another window, or the same one after a reload.
                     const outbox = new Outbox<Counted>(PLACE);
-                    if ('add' in deed) {
-                        const counted = { key: `deed ${turn}`, n: deed.add };
+                    if ('add' in queued) {
+                        const counted = { key: `queued ${turn}`, n: queued.add };
                         outbox.add(counted);
                         wanted = [...wanted, counted];
-                    } else if ('strike' in deed) {
-                        outbox.strike(`deed ${deed.strike}`);
-                        wanted = wanted.filter(({ key }) => key !== `deed ${deed.strike}`);
+                    } else if ('strike' in queued) {
+                        outbox.remove(`queued ${queued.strike}`);
+                        wanted = wanted.filter(({ key }) => key !== `queued ${queued.strike}`);
                     } else {
-                        outbox.change((d) => ({ ...d, n: d.n + deed.raise }));
-                        wanted = wanted.map((d) => ({ ...d, n: d.n + deed.raise }));
+                        outbox.change((d) => ({ ...d, n: d.n + queued.raise }));
+                        wanted = wanted.map((d) => ({ ...d, n: d.n + queued.raise }));
                     }
                     expect(new Outbox<Counted>(PLACE).all()).toEqual(wanted);
                     expect(outbox.first()).toEqual(wanted[0]);
@@ -43,20 +43,20 @@ describe('an outbox', () => {
     });
 
     it('leaves nothing behind when it is empty', () => {
-        const outbox = new Outbox<Deed>(PLACE);
+        const outbox = new Outbox<QueuedChange>(PLACE);
         outbox.add({ key: 'a' });
-        outbox.strike('a');
+        outbox.remove('a');
         expect(localStorage.getItem(PLACE)).toBeNull();
     });
 
-    it.each(['{', '7', '"deeds"', 'null', '[1, null, {"nokey": 1}, {"key": 5}]'])('reads %s as no deeds', (kept) => {
+    it.each(['{', '7', '"queue"', 'null', '[1, null, {"nokey": 1}, {"key": 5}]'])('reads %s as no queue', (kept) => {
         localStorage.setItem(PLACE, kept);
-        expect(new Outbox<Deed>(PLACE).all()).toEqual([]);
+        expect(new Outbox<QueuedChange>(PLACE).all()).toEqual([]);
     });
 
     it('keeps its place to itself', () => {
-        new Outbox<Deed>('one').add({ key: 'a' });
-        expect(new Outbox<Deed>('other').all()).toEqual([]);
+        new Outbox<QueuedChange>('one').add({ key: 'a' });
+        expect(new Outbox<QueuedChange>('other').all()).toEqual([]);
     });
 
     it('gives keys of the shape of a ULID that do not repeat', () => {

@@ -86,7 +86,7 @@ describe('a pot described by hand', () => {
         expect(swatches()).toBeNull();
     });
 
-    it('says what is wrong at its field, and is put on the shelf when all is well', async () => {
+    it('says fault at its field, and is put on the shelf when all is well', async () => {
         form(null);
         type('Name', 'Bone');
         type('Maker', 'Tallow');
@@ -160,21 +160,21 @@ describe('a file of pots', () => {
         await choose('pots.csv');
         await act(async () => server.open()[0]?.answer(200, preview('Bone')));
         expect(screen.getByText('2 new pots')).toBeTruthy();
-        expect(screen.getByText(/1 pot on the shelf already/)).toBeTruthy();
-        fireEvent.click(screen.getByText('Put 2 pots on the shelf'));
+        expect(screen.getByText(/1 pot already on the shelf/)).toBeTruthy();
+        fireEvent.click(screen.getByText('Import 2 pots'));
         await act(settled);
         await act(async () => server.open()[0]?.answer(202, brought({ state: 'running', progress: 0.4 })));
-        expect(screen.getByLabelText('Pots brought in').getAttribute('value')).toBe('0.4');
+        expect(screen.getByLabelText('Pots imported').getAttribute('value')).toBe('0.4');
         expect(changed).not.toHaveBeenCalled();
         await wait(310);
         await act(async () => server.open()[0]?.answer(200, brought({})));
-        expect(screen.getByText(/put on the shelf/)).toBeTruthy();
+        expect(screen.getByText(/added to the shelf/)).toBeTruthy();
         expect(changed).toHaveBeenCalledTimes(1);
         fireEvent.click(screen.getByText('Undo'));
         await act(settled);
         expect(server.open()[0]?.method).toBe('DELETE');
         await act(async () => server.open()[0]?.answer(200, brought({ state: 'undone' })));
-        expect(screen.getByText('2 pots taken off the shelf again.')).toBeTruthy();
+        expect(screen.getByText('2 pots removed from the shelf.')).toBeTruthy();
         expect(changed).toHaveBeenCalledTimes(2);
     });
 
@@ -187,7 +187,7 @@ describe('a file of pots', () => {
         await act(async () => server.open()[0]?.answer(200, preview('Bone', { faults })));
         expect(screen.getByText(/2 faults in this file/)).toBeTruthy();
         expect(screen.getByText('not a colour')).toBeTruthy();
-        expect(screen.queryByText(/Put .* on the shelf/)).toBeNull();
+        expect(screen.queryByText(/Import .* pots/)).toBeNull();
     });
 
     it('chosen after another is the one that is shown and brought in', async () => {
@@ -197,7 +197,7 @@ describe('a file of pots', () => {
         expect(screen.queryByText('of the first')).toBeNull();
         await act(async () => server.open()[0]?.answer(200, preview('of the second')));
         expect(screen.getByText('of the second')).toBeTruthy();
-        fireEvent.click(screen.getByText('Put 2 pots on the shelf'));
+        fireEvent.click(screen.getByText('Import 2 pots'));
         await act(settled);
         const sent = server.open()[0]?.body;
         expect(sent instanceof FormData && (sent.get('file') as File).name).toBe('second.csv');
@@ -206,7 +206,7 @@ describe('a file of pots', () => {
     it('that failed in the queue says why', async () => {
         await choose('pots.csv');
         await act(async () => server.open()[0]?.answer(200, preview('Bone')));
-        fireEvent.click(screen.getByText('Put 2 pots on the shelf'));
+        fireEvent.click(screen.getByText('Import 2 pots'));
         await act(settled);
         await act(async () =>
             server

@@ -49,10 +49,10 @@ describe('the swatches of a pot', () => {
         expect(screen.getByText('overBlack as read')).toBeTruthy();
         expect(server.open()[0]?.body).toMatchObject({ source: 'reader', whiteId: null });
         await answered({ measurement });
-        expect(screen.getByText(/18 of 36 bands from their own two readings/)).toBeTruthy();
-        expect(screen.getByText(/hides in 3 coats/)).toBeTruthy();
+        expect(screen.getByText(/18 of 36 bands from two readings each/)).toBeTruthy();
+        expect(screen.getByText(/opaque in 3 coats/)).toBeTruthy();
         expect(kept).not.toHaveBeenCalled();
-        fireEvent.click(screen.getByText('Keep this measurement'));
+        fireEvent.click(screen.getByText('Save measurement'));
         await act(settled);
         expect(server.open()[0]?.body).toMatchObject({ keep: true, version: 8 });
         await answered({});

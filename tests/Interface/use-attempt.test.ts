@@ -17,30 +17,30 @@ function promised<T>() {
 describe('attempts', () => {
     it('are made one after the other, and what is said last is of the last', async () => {
         const { result } = renderHook(useAttempt);
-        const begun: string[] = [];
+        const started: string[] = [];
         const first = promised<{ message: string }>();
         const second = promised<{ message: string }>();
         const ended = [
             result.current.attempt(() => {
-                begun.push('first');
+                started.push('first');
                 return first.promise;
             }),
             result.current.attempt(() => {
-                begun.push('second');
+                started.push('second');
                 return second.promise;
             }),
         ];
         await act(settled);
-        expect(begun).toEqual(['first']);
+        expect(started).toEqual(['first']);
         // The second would have been answered sooner: it is not even asked before the first has ended.
         second.resolve({ message: 'two' });
         await act(settled);
-        expect(begun).toEqual(['first']);
+        expect(started).toEqual(['first']);
         first.resolve({ message: 'one' });
         await act(settled);
         expect(await Promise.all(ended)).toEqual([true, true]);
-        expect(begun).toEqual(['first', 'second']);
-        expect(result.current.said).toBe('two');
+        expect(started).toEqual(['first', 'second']);
+        expect(result.current.message).toBe('two');
     });
 
     it('say why they were refused, and the next one is made all the same', async () => {
@@ -48,11 +48,11 @@ describe('attempts', () => {
         await act(async () => {
             expect(await result.current.attempt(() => Promise.reject(new ApiError(422, 'No.')))).toBe(false);
         });
-        expect(result.current.said).toBe('No.');
+        expect(result.current.message).toBe('No.');
         await act(async () => {
             expect(await result.current.attempt(() => Promise.resolve({ message: 7 }))).toBe(true);
         });
-        expect(result.current.said).toBeNull();
+        expect(result.current.message).toBeNull();
     });
 
     it('do not hide a fault, nor stop at it', async () => {

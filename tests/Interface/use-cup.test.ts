@@ -25,7 +25,7 @@ describe('a cup', () => {
         return hook;
     }
 
-    it('takes one deed after the other and shows what the server makes of each', async () => {
+    it('takes one queued after the other and shows what the server makes of each', async () => {
         const { result } = await opened();
         await act(async () => {
             result.current.act({ act: 'add', paintId: 1, drops: 3 });
@@ -49,7 +49,7 @@ describe('a cup', () => {
         ['the session has ended', 401],
         ['the page is too old', 419],
         ['it was asked too often', 429],
-    ])('loses no deed when %s, and does none twice', async (_, status) => {
+    ])('loses no queued when %s, and does none twice', async (_, status) => {
         const { result } = await opened();
         await act(async () => {
             result.current.act({ act: 'add', paintId: 1, drops: 3 });
@@ -61,7 +61,7 @@ describe('a cup', () => {
         expect(result.current.problem).not.toBeNull();
         await act(() => vi.advanceTimersByTimeAsync(2100));
         expect(server.open()).toHaveLength(1);
-        // The key is in the deed: the server knows it again.
+        // The key is in the queued: the server knows it again.
         expect(server.open()[0]?.body).toEqual(first?.body);
         await act(async () => server.open()[0]?.answer(200, cup({ millilitres: 0.15 })));
         expect(result.current).toMatchObject({ waiting: 0, problem: null });
@@ -80,7 +80,7 @@ describe('a cup', () => {
         expect(server.open()[0]?.body).toMatchObject({ paintId: 2 });
     });
 
-    it('says why a deed was refused and goes on with the next', async () => {
+    it('says why a queued was refused and goes on with the next', async () => {
         const { result } = await opened();
         await act(async () => {
             result.current.act({ act: 'use', millilitres: 9 });
@@ -105,6 +105,6 @@ describe('a cup', () => {
         const refused = result.current.change('DELETE', '/cups/5');
         await act(async () => server.open()[0]?.answer(404));
         expect(await refused).toBeNull();
-        expect(result.current.problem).toMatch(/not here any more/);
+        expect(result.current.problem).toMatch(/no longer exists/);
     });
 });

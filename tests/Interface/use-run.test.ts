@@ -30,7 +30,7 @@ describe('the steps of a run', () => {
         return hook;
     }
 
-    it('change at once, are written down, and struck out when the server has them', async () => {
+    it('change at once, are recorded, and struck out when the server has them', async () => {
         const stored = vi.fn(() => undefined);
         const { result } = await opened(undefined, stored);
         await act(async () => {
@@ -143,20 +143,20 @@ describe('the steps of a run', () => {
     });
 
     it('reach the server whole, in order and each once, through any connection', async () => {
-        const deed = fc.record({ step: fc.integer({ min: 1, max: 2 }), coats: fc.integer({ min: 1, max: 9 }) });
+        const queued = fc.record({ step: fc.integer({ min: 1, max: 2 }), coats: fc.integer({ min: 1, max: 9 }) });
         const way = fc.constantFrom('through', 'lost on the way', 'its answer lost');
         await fc.assert(
             fc.asyncProperty(
-                fc.array(deed, { minLength: 1, maxLength: 8 }),
+                fc.array(queued, { minLength: 1, maxLength: 8 }),
                 fc.array(way, { minLength: 20, maxLength: 20 }),
-                async (deeds, ways) => {
+                async (queue, ways) => {
                     localStorage.clear();
                     server = fakeServer();
                     const stored = [runStep(1), runStep(2)];
                     const answered = new Map<string, unknown>();
                     const arrived: { step: number; coats: number }[] = [];
                     const hook = await opened();
-                    for (const { step, coats } of deeds) {
+                    for (const { step, coats } of queue) {
                         await act(async () => {
                             hook.result.current.record(runStep(step), { usedCoats: coats });
                             await settled();
@@ -183,7 +183,7 @@ describe('the steps of a run', () => {
                         );
                     }
                     expect(kept()).toEqual([]);
-                    expect(arrived).toEqual(deeds);
+                    expect(arrived).toEqual(queue);
                     expect(hook.result.current.steps).toEqual(stored);
                     hook.unmount();
                 },

@@ -57,7 +57,7 @@ final readonly class AdoptRun
     public function restore(Figure $figure, RecipeVersion $version): void
     {
         DB::transaction(function () use ($figure, $version): void {
-            $this->keep($figure, null, "before version {$version->number} came back");
+            $this->keep($figure, null, "before version {$version->number} was restored");
             foreach ($version->finishes as $finish) {
                 $area = $figure->areas()->find($finish['areaId']);
                 if ($area !== null) {

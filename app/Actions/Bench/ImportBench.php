@@ -235,7 +235,7 @@ final class ImportBench
             unlink($scratch);
         }
         if ($mesh->triangles() !== $triangles) {
-            throw UnreadableBench::badPrint($name, 'it has another number of triangles than bench.json says');
+            throw UnreadableBench::badPrint($name, 'its number of triangles differs from bench.json');
         }
         $this->prints[] = $path = 'meshes/'.Str::ulid()->toBase32();
         MeshStore::putMesh($path, $mesh);

@@ -63,7 +63,7 @@ final class CompareFigure
             }
         }
         if ($wanted === []) {
-            throw ValidationException::withMessages(['area' => "Nothing of {$area->name} was found on this photo yet where a colour is wanted: take its zones first."]);
+            throw ValidationException::withMessages(['area' => "Nothing of {$area->name} was found on this photo yet: find its zones first."]);
         }
         $optics = FigureOptics::of($figure, $area, Illuminant::D65);
         $predicted = $optics->section(LayerDraft::stackOf($area->load('layers.paints.paint')))->top();

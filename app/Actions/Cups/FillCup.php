@@ -25,11 +25,11 @@ final class FillCup
                 return;
             }
             if ($cup->emptied_at !== null) {
-                throw ValidationException::withMessages(['act' => 'This cup was washed out. Mix it again for a new one.']);
+                throw ValidationException::withMessages(['act' => 'This cup was emptied. Remix it as a new one.']);
             }
             $held = CupContents::of($cup->load('entries.paint'))->cup->total();
             if ($act === CupAct::Use && $millilitres > $held + 1e-9) {
-                throw ValidationException::withMessages(['millilitres' => sprintf('There are only %.2f mL in this cup.', $held)]);
+                throw ValidationException::withMessages(['millilitres' => sprintf('This cup holds only %.2f mL.', $held)]);
             }
             $cup->entries()->create(['key' => $key, 'act' => $act, 'paint_id' => $paint?->id, 'millilitres' => $millilitres]);
             $paint?->takeOut($millilitres);

@@ -47,7 +47,7 @@ final class ProposeFinishes
         $targets = self::targets($area);
         $proposals = $this->search($figure, $area, $shelf->shelf, $targets)->find(ProposalShelf::kinds($brushOnly));
         if ($proposals === []) {
-            throw ValidationException::withMessages(['shelf' => 'These pots do not make a finish: it needs a light or a dark primer and at least one paint to mix.']);
+            throw ValidationException::withMessages(['shelf' => 'These pots are not enough for a finish: it needs a light or dark primer and at least one paint to mix.']);
         }
 
         return new AreaProposals($shelf, $proposals, $targets, self::reach($figure, $shelf, $targets));
@@ -59,7 +59,7 @@ final class ProposeFinishes
         $shelf = ProposalShelf::of($painter);
         $targets = self::targets($area);
         $best = $this->search($figure, $area, $shelf->shelf, $targets)->find(ProposalShelf::kinds($brushOnly))[0]
-            ?? throw ValidationException::withMessages(['shelf' => 'Nothing can be proposed from this shelf.']);
+            ?? throw ValidationException::withMessages(['shelf' => 'No finish can be proposed from this shelf.']);
         $missed = $best->differences;
         arsort($missed);
         $zone = (string) array_key_first($missed);

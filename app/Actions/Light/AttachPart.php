@@ -30,12 +30,12 @@ final class AttachPart
     {
         $assembly = AssembledFigure::of($figure, $light);
         if ($assembly === null) {
-            throw ValidationException::withMessages(['at' => 'Bring in the print files first.']);
+            throw ValidationException::withMessages(['at' => 'Import the print files first.']);
         }
         [$own, $record, $ownFace] = self::face($assembly, $at);
         [$other, , $otherFace] = self::face($assembly, $onto);
         if ($own === $other) {
-            throw ValidationException::withMessages(['onto' => "Both places are on \"{$record->title}\": press the part it is glued to."]);
+            throw ValidationException::withMessages(['onto' => "Both points are on \"{$record->title}\": click the part it is glued to."]);
         }
         $pose = $record->stands($light->axis())->joined($ownFace, $otherFace);
         $record->pose = self::kept($pose, ['at' => $otherFace->centre, 'axis' => $otherFace->normal]);
@@ -53,7 +53,7 @@ final class AttachPart
      */
     public function turn(FigureMesh $mesh, LightRecord $light, float $degrees): void
     {
-        $joint = $mesh->pose['joint'] ?? throw ValidationException::withMessages(['degrees' => "\"{$mesh->title}\" is set on no other part: set it on one first, face on face."]);
+        $joint = $mesh->pose['joint'] ?? throw ValidationException::withMessages(['degrees' => "\"{$mesh->title}\" is not attached to another part: attach it first, face to face."]);
         $mesh->pose = self::kept($mesh->stands($light->axis())->turnedAt($joint['at'], $joint['axis'], $degrees), $joint);
         $mesh->save();
     }

@@ -59,19 +59,19 @@ final class ImportMesh
     {
         $remarks = [];
         if ($measures->openEdges > 0) {
-            $remarks[] = "{$measures->openEdges} open edges: it has holes. Light and areas are right all the same; its volume is not.";
+            $remarks[] = "{$measures->openEdges} open edges: it has holes. Light and areas are still right; its volume is not.";
         }
         if ($measures->inconsistentEdges > 0) {
-            $remarks[] = "{$measures->inconsistentEdges} edges where faces run against each other: light may be missing there.";
+            $remarks[] = "{$measures->inconsistentEdges} edges where neighbouring faces point opposite ways: light may be missing there.";
         }
         if ($measures->openEdges === 0 && $measures->volumeMm3 < 0) {
-            $remarks[] = 'It is inside out: no light falls on it until its faces are turned in the program it was made with.';
+            $remarks[] = 'It is inside out: no light falls on it until its faces are flipped in the program it was made with.';
         }
         if ($degenerate > 0) {
-            $remarks[] = "{$degenerate} triangles without area were left out. That does not matter.";
+            $remarks[] = "{$degenerate} triangles without area were ignored. This does no harm.";
         }
         if ($triangles > 1_000_000) {
-            $remarks[] = 'More than a million triangles: light takes its time.';
+            $remarks[] = 'More than a million triangles: lighting takes a while.';
         }
 
         return $remarks;

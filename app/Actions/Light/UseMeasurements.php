@@ -8,7 +8,7 @@ use App\Models\Brief\Figure;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Sizes of areas and lengths of borders as the mesh has them, into the brief: order, masks and quantities reckon with them.
+ * Sizes of areas and lengths of borders as the mesh has them, into the brief: order, masks and quantities calculates with them.
  */
 final class UseMeasurements
 {
@@ -39,7 +39,7 @@ final class UseMeasurements
                 $borders++;
             }
 
-            return "Taken over: {$areas} ".($areas === 1 ? 'area' : 'areas').", {$borders} ".($borders === 1 ? 'border' : 'borders').'. Borders that the mesh does not show stay as they were.';
+            return "Updated: {$areas} ".($areas === 1 ? 'area' : 'areas').", {$borders} ".($borders === 1 ? 'border' : 'borders').'. Borders that the mesh does not show are unchanged.';
         });
     }
 

@@ -58,6 +58,6 @@ final class AddPicture
         $clipped = count(array_filter($pixels, static fn (int $p): bool => ($p >> 16) === 255 || ($p >> 8 & 255) === 255 || ($p & 255) === 255));
         $share = $clipped / max(1, count($pixels));
 
-        return $share < self::CLIPPED ? [] : [sprintf('%.0f of 100 of its pixels are clipped: the colours there are brighter than the picture could hold.', ceil(100 * $share))];
+        return $share < self::CLIPPED ? [] : [sprintf('%.0f %% of its pixels are clipped: the colours there are brighter than the picture could record.', ceil(100 * $share))];
     }
 }

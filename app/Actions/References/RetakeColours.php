@@ -48,7 +48,7 @@ final class RetakeColours
             return $colours->taken($record->method, $record->outline, $record->zone);
         } catch (InvalidInput $e) {
             // A stroke whose bands moved may leave a zone without pixels: the colour stays, and says so.
-            return ['doubts' => ['it could not be taken again as the picture is neutralised now: '.$e->getMessage()]];
+            return ['doubts' => ['it could not be sampled again with the new white balance: '.$e->getMessage()]];
         }
     }
 }

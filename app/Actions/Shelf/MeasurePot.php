@@ -28,7 +28,7 @@ final class MeasurePot
     {
         foreach (['black' => 'the bare black card', 'white' => 'the bare white card', 'overBlack' => 'one coat over black', 'overWhite' => 'one coat over white'] as $swatch => $words) {
             if (! isset($seen[$swatch])) {
-                throw ValidationException::withMessages(["readings.{$swatch}" => "Still to be read: {$words}."]);
+                throw ValidationException::withMessages(["readings.{$swatch}" => "Not read yet: {$words}."]);
             }
         }
         try {

@@ -24,7 +24,7 @@ final class PaintNeeds
     /** @return Quantity|null null for work without paint, and for what is not counted in drops */
     public function of(RunStep $step): ?Quantity
     {
-        return $this->reckoned($step, $step->technique === null ? 1.0 : $this->learned($step->run->painter_id, $step->technique));
+        return $this->estimated($step, $step->technique === null ? 1.0 : $this->learned($step->run->painter_id, $step->technique));
     }
 
     /**
@@ -56,7 +56,7 @@ final class PaintNeeds
         $this->learned = [];
     }
 
-    private function reckoned(RunStep $step, float $learned): ?Quantity
+    private function estimated(RunStep $step, float $learned): ?Quantity
     {
         if ($step->technique === null || ! $step->technique->spec()->application->isCountedInDrops()) {
             return null;
@@ -88,7 +88,7 @@ final class PaintNeeds
         $steps = RunStep::query()->whereNotNull('used_drops')->where('state', RunStepState::Done)
             ->whereHas('run', static fn ($q) => $q->where('painter_id', $painterId))->with(['run', 'areas'])->get();
         foreach ($steps as $step) {
-            $need = $this->reckoned($step, 1.0);
+            $need = $this->estimated($step, 1.0);
             if ($need !== null && $step->technique !== null) {
                 $runs[$step->technique->value][] = [$need->paintMillilitres(), $step->used_drops * Quantity::DROP_MILLILITRES];
             }

@@ -13,17 +13,17 @@ final class UnreadableBench extends RuntimeException
 {
     public static function noZip(): self
     {
-        return new self('This is no zip file, or it is damaged.');
+        return new self('This is not a zip file, or it is damaged.');
     }
 
     public static function noDocument(): self
     {
-        return new self('The zip holds no bench.json: it was not written by Hyalin, or was packed anew with a folder around it.');
+        return new self('The zip holds no bench.json: it was not written by Hyalin, or it was repacked inside a folder.');
     }
 
     public static function tooMany(int $found, int $most): self
     {
-        return new self("The zip holds {$found} files; at most {$most} are taken.");
+        return new self("The zip holds {$found} files; at most {$most} are allowed.");
     }
 
     public static function tooLarge(string $name, int $most): self
@@ -33,7 +33,7 @@ final class UnreadableBench extends RuntimeException
 
     public static function strange(string $name): self
     {
-        return new self("The zip holds \"{$name}\"; only bench.json, pictures/1.png, stills/1.png, meshes/1.stl and so on belong into it.");
+        return new self("The zip holds \"{$name}\"; only bench.json, pictures/1.png, stills/1.png, meshes/1.stl and so on are allowed in it.");
     }
 
     public static function noChoice(string $name): self
@@ -58,7 +58,7 @@ final class UnreadableBench extends RuntimeException
 
     public static function newer(int $version): self
     {
-        return new self("This file was written by a newer Hyalin (format version {$version}; this one reads up to ".Catalogue::VERSION.'). Bring this Hyalin up to date first.');
+        return new self("This file was written by a newer Hyalin (format version {$version}; this one reads up to ".Catalogue::VERSION.'). Update this Hyalin first.');
     }
 
     public static function invalid(string $where, string $why): self
@@ -73,12 +73,12 @@ final class UnreadableBench extends RuntimeException
 
     public static function contradicts(string $where): self
     {
-        return new self("{$where} contradicts another record of the file: two stand where one can.");
+        return new self("{$where} contradicts another record of the file: there are two where only one is allowed.");
     }
 
     public static function missingPicture(string $name): self
     {
-        return new self("{$name} is named in bench.json and not in the zip.");
+        return new self("{$name} is named in bench.json but missing from the zip.");
     }
 
     public static function badPicture(string $name, string $why): self

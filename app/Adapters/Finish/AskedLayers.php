@@ -50,7 +50,7 @@ final class AskedLayers
             $id = is_array($entry) && is_numeric($entry['paintId'] ?? null) ? (int) $entry['paintId'] : 0;
             $drops = is_array($entry) && is_numeric($entry['drops'] ?? null) ? (int) $entry['drops'] : 0;
             if (isset($mix[$id])) {
-                throw ValidationException::withMessages(["{$where}.mix" => 'A pot stands twice in one mix: add its drops together.']);
+                throw ValidationException::withMessages(["{$where}.mix" => 'A pot is in this mix twice: add its drops together.']);
             }
             $pot = $pots->get($id) ?? throw ValidationException::withMessages(["{$where}.mix" => 'This pot is not on your shelf.']);
             $mix[$id] = [$pot, $drops];

@@ -55,9 +55,12 @@ final readonly class MixQuestion
     {
         $drafts = AskedLayers::of($this->layers, $painter);
         $draft = $drafts[$this->index] ?? throw ValidationException::withMessages(['index' => 'There is no such layer.']);
-        $pots = MixRequest::potsFor($draft->technique, $painter->paints()->get(), $this->allKinds);
+        $shelf = $painter->paints()->get();
+        $pots = MixRequest::potsFor($draft->technique, $shelf, $this->allKinds);
         if ($pots === []) {
-            throw ValidationException::withMessages(['shelf' => "No pot on the shelf suits this: a {$draft->technique->value} is mixed from other kinds of paint. Add a pot first, or allow all kinds."]);
+            throw ValidationException::withMessages(['shelf' => $shelf->isEmpty()
+                ? 'The shelf is empty. Add a pot first.'
+                : "No pot on the shelf suits the technique {$draft->technique->value}. Add one, or allow all kinds."]);
         }
         $optics = FigureOptics::of($figure, $area);
         $others = [];

@@ -27,7 +27,7 @@ final class MeshStore
     {
         $bytes = gzdecode((string) self::disk()->get("{$path}.gz"));
 
-        return $bytes === false ? throw new RuntimeException("{$path} is not there any more") : $bytes;
+        return $bytes === false ? throw new RuntimeException("{$path} no longer exists") : $bytes;
     }
 
     public static function has(string $path): bool

@@ -75,12 +75,12 @@ final readonly class PictureIntake
     {
         $remarks = [];
         if ($bits > 8) {
-            $remarks[] = "It had {$bits} bits a channel and is kept with 8.";
+            $remarks[] = "It had {$bits} bits per channel and is kept with 8.";
         }
         $head = substr($bytes, 0, 65_536);
         foreach (['Display P3' => 'Display P3', 'Adobe RGB' => 'Adobe RGB', 'ProPhoto' => 'ProPhoto RGB'] as $mark => $name) {
             if (str_contains($head, $mark) || str_contains($head, implode("\0", str_split($mark)))) {
-                $remarks[] = "It names {$name} as its colour space and is read as sRGB: strong colours come out duller than they were.";
+                $remarks[] = "Its colour space is {$name}, but it is read as sRGB: strong colours come out duller.";
             }
         }
 

@@ -17,7 +17,7 @@ final class UnreadablePicture extends RuntimeException
     public static function tooManyBytes(int $found, int $allowed): self
     {
         return new self(sprintf(
-            'This picture has %.1f MB; up to %.0f MB are taken. Nothing was added. Save it smaller and try again.',
+            'This picture has %.1f MB; up to %.0f MB are allowed. Nothing was added. Save it smaller and try again.',
             $found / 1048576,
             $allowed / 1048576,
         ));
@@ -26,7 +26,7 @@ final class UnreadablePicture extends RuntimeException
     public static function tooManyPixels(int $width, int $height, int $allowed): self
     {
         return new self(sprintf(
-            'This picture has %d x %d pixels; up to %.0f million are taken. Nothing was added. Scale it down and try again.',
+            'This picture has %d x %d pixels; up to %.0f million are allowed. Nothing was added. Scale it down and try again.',
             $width,
             $height,
             $allowed / 1e6,
@@ -35,17 +35,17 @@ final class UnreadablePicture extends RuntimeException
 
     public static function truncated(string $type): self
     {
-        return new self("This {$type} file ends too early: it was cut off on its way here. Nothing was added. Copy it again.");
+        return new self("This {$type} file is incomplete: it was cut off during the transfer. Nothing was added. Copy it again.");
     }
 
     public static function inks(): self
     {
-        return new self('This JPEG holds amounts of printing inks (CMYK), not colours of light. Nothing was added. Save it as sRGB and try again.');
+        return new self('This JPEG is in CMYK (printing inks), not RGB. Nothing was added. Save it as sRGB and try again.');
     }
 
     public static function moves(): self
     {
-        return new self('This file holds several pictures one after the other. Nothing was added. Save the one you mean as a picture of its own.');
+        return new self('This file holds several frames. Nothing was added. Save the frame you need as a single picture.');
     }
 
     public static function damaged(Throwable $cause): self

@@ -36,11 +36,11 @@ final class SignInController
             'password' => $request->string('password')->value(),
         ], $request->boolean('remember'));
         if (! $known) {
-            throw ValidationException::withMessages(['email' => 'This name and password do not belong together.']);
+            throw ValidationException::withMessages(['email' => 'This name and password do not match.']);
         }
         $request->session()->regenerate();
 
-        return redirect()->intended(route('bench-door', absolute: false));
+        return redirect()->intended(route('home', absolute: false));
     }
 
     /** One-press entry of the demo. */
@@ -50,7 +50,7 @@ final class SignInController
         Auth::login(Painter::query()->where('email', self::DEMO_EMAIL)->firstOrFail());
         $request->session()->regenerate();
 
-        return redirect()->route('bench-door');
+        return redirect()->route('home');
     }
 
     public function destroy(Request $request): RedirectResponse

@@ -22,8 +22,8 @@ final class HandleInertiaRequests extends Middleware
         return [
             ...parent::share($request),
             'painter' => $painter instanceof Painter ? $painter->name : null,
-            'cupsOnSill' => fn (): array => $painter instanceof Painter ? OpenCupProps::of($painter) : [],
-            'sill' => fn (): array => $painter instanceof Painter ? TrayItemProps::of($painter) : [],
+            'openCups' => fn (): array => $painter instanceof Painter ? OpenCupProps::of($painter) : [],
+            'tray' => fn (): array => $painter instanceof Painter ? TrayItemProps::of($painter) : [],
         ];
     }
 }

@@ -57,15 +57,15 @@ final class StlReader
         if ($size < self::HEADER + self::RECORD || preg_match('/^\s*[<{%]|^\s*(?:#|mtllib|v )/', $head) === 1) {
             throw $size < self::HEADER + self::RECORD && self::isBinaryHead($head) ? UnreadableMesh::noTriangles('STL') : UnreadableMesh::unknown();
         }
-        $said = self::stated($head);
+        $stated = self::stated($head);
         $remarks = [];
-        if ($said > $fit && $said !== 0xFFFFFFFF && $said - $fit <= max(1000, 0.5 * $said)) {
-            throw UnreadableMesh::cutOff($said, $fit);
+        if ($stated > $fit && $stated !== 0xFFFFFFFF && $stated - $fit <= max(1000, 0.5 * $stated)) {
+            throw UnreadableMesh::cutOff($stated, $fit);
         }
-        if ($said !== $fit) {
-            $remarks[] = "The file states {$said} triangles and holds {$fit}.";
+        if ($stated !== $fit) {
+            $remarks[] = "The file states {$stated} triangles and holds {$fit}.";
         }
-        $left = $said === 0 || $said > $fit ? $fit : $said;
+        $left = $stated === 0 || $stated > $fit ? $fit : $stated;
         $builder = new MeshBuilder;
         $rest = substr($head, self::HEADER);
         while ($left > 0) {
@@ -107,7 +107,7 @@ final class StlReader
                 }
                 $corners = [];
             } elseif ($line !== '' && preg_match('/^(solid|facet|outer|endfacet|endsolid|color|\xEF\xBB\xBF)/i', $line) !== 1) {
-                throw UnreadableMesh::badLine('STL', $number, 'this is no line of an STL file: '.mb_strcut(mb_scrub($line), 0, 40));
+                throw UnreadableMesh::badLine('STL', $number, 'this is not a line of an STL file: '.mb_strcut(mb_scrub($line), 0, 40));
             }
         }
         if ($corners !== []) {

@@ -69,7 +69,7 @@ final class ThreeMfReader
             }
             // Declared before the first element, and only there.
             if ($bytes === strlen($part) && preg_match('/<!(DOCTYPE|ENTITY)/i', $part) === 1) {
-                throw UnreadableMesh::badXml(1, 'a document type is not taken');
+                throw UnreadableMesh::badXml(1, 'a document type is not allowed');
             }
             $ok = xml_parse($this->parser, $part, $part === '');
             if ($this->fault !== null) {

@@ -10,7 +10,7 @@ final class UnreadableMesh extends InvalidInput
 {
     public static function unknown(): self
     {
-        return new self('this is none of the mesh files that can be read: STL, OBJ, 3MF');
+        return new self('this is not a mesh file that can be read: STL, OBJ, 3MF');
     }
 
     public static function tooLarge(int $bytes, int $most): self
@@ -23,9 +23,9 @@ final class UnreadableMesh extends InvalidInput
         return new self('the file is damaged: it cannot be unpacked to its end');
     }
 
-    public static function cutOff(int $said, int $found): self
+    public static function cutOff(int $stated, int $found): self
     {
-        return new self("the file says it has {$said} triangles and ends after {$found}: it was cut off");
+        return new self("the file states {$stated} triangles but ends after {$found}: it is incomplete");
     }
 
     public static function badLine(string $format, int $line, string $why): self

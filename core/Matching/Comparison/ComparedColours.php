@@ -63,7 +63,7 @@ final readonly class ComparedColours
             $parts[self::towards($found->a - $wanted->a, $found->b - $wanted->b)] = max(abs($chroma), $hue);
         } else {
             if (abs($chroma) >= self::WORTH_A_WORD) {
-                $parts[$chroma > 0 ? 'more chromatic' : 'duller'] = abs($chroma);
+                $parts[$chroma > 0 ? 'more saturated' : 'duller'] = abs($chroma);
             }
             if ($hue >= self::WORTH_A_WORD) {
                 $scale = hypot($wanted->a, $wanted->b) / max(1e-6, hypot($found->a, $found->b));

@@ -33,10 +33,10 @@ final readonly class ChartCorners
             $turns[] = ($x1 - $x) * ($y2 - $y1) - ($y1 - $y) * ($x2 - $x1);
         }
         if (max($turns) < 0) {
-            throw InvalidNeutral::corners('they run the wrong way round, so the chart would be mirrored. Go from dark brown to bluish green, then to black, then to white');
+            throw InvalidNeutral::corners('they run the wrong way round, so the chart would be mirrored. Go from dark brown to bluish green, then black, then white');
         }
         if (min($turns) <= 1e-9) {
-            throw InvalidNeutral::corners('three of them lie on a line, or they cross over. Press the middles of the four corner patches in turn');
+            throw InvalidNeutral::corners('three of them are on a line, or they cross. Click the centres of the four corner patches in turn');
         }
 
         return new self(self::map($corners));

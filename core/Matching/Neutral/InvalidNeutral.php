@@ -13,22 +13,22 @@ final class InvalidNeutral extends InvalidInput
 {
     public static function clipped(): self
     {
-        return new self('a channel of this patch is at its end (0 or 255), so its true colour is not in the picture: choose a less bright part, or expose less');
+        return new self('a channel of this patch is clipped (0 or 255), so its true colour is not in the picture: choose a less bright part, or expose less');
     }
 
     public static function tooDark(float $bound): self
     {
-        return new self(sprintf('this patch is so dark that one step of the camera is a difference of %.0f (CIEDE2000): colours taken from this picture would be noise. Take the photo with more light', $bound));
+        return new self(sprintf('this patch is so dark that one step of the camera is a difference of ΔE %.0f: colours taken from this picture would be noise. Take the photo with more light', $bound));
     }
 
     public static function notGrey(float $distance): self
     {
-        return new self(sprintf('no usual lamp makes a grey look like this: it lies %.3f to the %s of all lamps. This patch has a colour of its own; choose one that is grey or white', abs($distance), $distance > 0 ? 'green side' : 'purple side'));
+        return new self(sprintf('no usual lamp makes a grey look like this: it is %.3f to the %s of all lamps. This patch is coloured; choose one that is grey or white', abs($distance), $distance > 0 ? 'green side' : 'purple side'));
     }
 
     public static function uneven(float $spread): self
     {
-        return new self(sprintf('this patch is not one colour: its pixels differ by %.1f (CIEDE2000) in the mean. Draw it smaller, inside the grey', $spread));
+        return new self(sprintf('this patch is not one colour: its pixels differ by ΔE %.1f on average. Draw it smaller, inside the grey', $spread));
     }
 
     public static function reflectance(float $found): self
@@ -43,12 +43,12 @@ final class InvalidNeutral extends InvalidInput
 
     public static function turned(string $how): self
     {
-        return new self("the patches fit when the chart is read {$how}: start at the middle of the dark brown patch, then bluish green, then black, then white");
+        return new self("the patches fit when the chart is read {$how}: start at the centre of the dark brown patch, then bluish green, then black, then white");
     }
 
     public static function noChart(float $mean): self
     {
-        return new self(sprintf('these patches are not those of the chart: even the best fit leaves CIEDE2000 %.0f in the mean. Press the middles of the four corner patches', $mean));
+        return new self(sprintf('these patches are not those of the chart: even the best fit leaves ΔE %.0f on average. Click the centres of the four corner patches', $mean));
     }
 
     public static function dependent(): self

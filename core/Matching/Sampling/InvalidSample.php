@@ -10,21 +10,21 @@ final class InvalidSample extends InvalidInput
 {
     public static function noPixels(): self
     {
-        return new self('the sample holds no pixel of the picture: draw it larger or inside the picture');
+        return new self('the sample contains no pixel of the picture: draw it larger, or inside the picture');
     }
 
     public static function tooFewPieces(int $found): self
     {
-        return new self("{$found} pieces were read; how alike they are can be said of two or more");
+        return new self("{$found} pieces were read; consistency needs two or more");
     }
 
     public static function strokeTooShort(int $pixels): self
     {
-        return new self("this stroke holds {$pixels} pixels; a ramp needs at least 40: draw it longer or wider");
+        return new self("this stroke covers {$pixels} pixels; a ramp needs at least 40: draw it longer or wider");
     }
 
     public static function strokeOfOneTone(float $range): self
     {
-        return new self(sprintf('this stroke runs through one tone only (lightness differs by %.1f): draw it from the shade to the light', $range));
+        return new self(sprintf('this stroke covers one tone only (lightness differs by %.1f): draw it from shade to light', $range));
     }
 }

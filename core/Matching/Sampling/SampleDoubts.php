@@ -35,16 +35,16 @@ final class SampleDoubts
     {
         $doubts = [];
         if ($sample->clipped > self::CLIPPED) {
-            $doubts[] = sprintf('%.0f %% of it is clipped: the true colour is beyond what the picture holds', 100 * $sample->clipped);
+            $doubts[] = sprintf('%.0f %% of it is clipped: the true colour is outside what the picture can record', 100 * $sample->clipped);
         }
         if (self::hasGlint($pixels)) {
             $doubts[] = 'part of it is a highlight: that is the lamp, not the paint';
         }
         if ($sample->spread > self::SPREAD) {
-            $doubts[] = sprintf('its pixels differ by CIEDE2000 %.0f in the mean: it holds more than one colour', $sample->spread);
+            $doubts[] = sprintf('its pixels differ by ΔE %.0f on average: it contains more than one colour', $sample->spread);
         }
         if ($isJpeg && self::blockiness($pixels) > self::BLOCKY) {
-            $doubts[] = 'it lies over visible edges of JPEG blocks: take it larger, or from a better file';
+            $doubts[] = 'it crosses visible JPEG block edges: sample a larger spot or use a better file';
         }
 
         return $doubts;

@@ -94,7 +94,7 @@ final class MixEvaluator
             $a = $b = $c = $d = [];
             foreach ($layer->mix->k as $band => $k) {
                 $s = $layer->mix->s[$band];
-                $t = KubelkaMunk::turbidity($k, $s, $layer->thickness->coats);
+                $t = KubelkaMunk::filmFactor($k, $s, $layer->thickness->coats);
                 $a[] = 1 - $t * ($s + $k);
                 $b[] = $t * $s;
                 $c[] = -$t * $s;

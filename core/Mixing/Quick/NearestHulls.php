@@ -216,7 +216,7 @@ final class NearestHulls
                     if ($height * $height > $reachSquared * $nn || $nn < 1e-18) {
                         continue;
                     }
-                    // Barycentric weights of the foot. One a little outside is drawn to the border: the smallest share
+                    // Barycentric weights of the projection. One a little outside is drawn to the border: the smallest share
                     // is a drop, not nothing.
                     $wk = ($cxj * $nx + $cyj * $ny + $czj * $nz) / $nn;
                     $wj = -($cxk * $nx + $cyk * $ny + $czk * $nz) / $nn;

@@ -318,7 +318,7 @@ final class QuickMixSearch
     {
         $local = LocalModel::around($this->evaluator, $set, $fractions);
         $points = $local->points($set);
-        [$fractions] = WholeDrops::foot($points, $this->task->maxDrops);
+        [$fractions] = WholeDrops::projection($points, $this->task->maxDrops);
         foreach (WholeDrops::around($points, $fractions, $this->task->maxDrops, $this->effort->ratios) as [$score, $drops]) {
             if ($score > $this->kept->limit() + 0.3) {
                 return;

@@ -21,7 +21,7 @@ final class WholeDrops
      * @param  array{list<float>, list<float>, list<float>, list<float>}  $points
      * @return array{list<float>, float} volume fractions adding up to 1, and the linear distance there
      */
-    public static function foot(array $points, int $maxDrops): array
+    public static function projection(array $points, int $maxDrops): array
     {
         [$x, $y, $z, $t] = $points;
         $least = 1 / $maxDrops;
@@ -260,7 +260,7 @@ final class WholeDrops
                 return [1.0 - $w1 - $w2, $w1, $w2];
             }
         }
-        // The foot is outside: the nearest point is on one of the sides.
+        // The projection is outside: the nearest point is on one of the sides.
         $a = self::onSegment($x0, $y0, $z0, $x1, $y1, $z1);
         $b = self::onSegment($x0, $y0, $z0, $x2, $y2, $z2);
         $c = self::onSegment($x1, $y1, $z1, $x2, $y2, $z2);

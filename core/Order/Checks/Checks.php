@@ -55,10 +55,10 @@ final class Checks
                     $found[] = new Issue("{$area->name}, {$layer->words}: {$pair->reason}.", self::wait($pair->minutes), false, StepId::layer($layer->key), $area->id);
                 }
                 if ($layer->kind === StepKind::Decal && ! $glossy) {
-                    $found[] = new Issue("{$area->name}: a decal on anything but gloss silvers.", 'Put a gloss varnish under it.', false, StepId::layer($layer->key), $area->id);
+                    $found[] = new Issue("{$area->name}: a decal on anything but gloss turns silvery.", 'Put a gloss varnish beneath it.', false, StepId::layer($layer->key), $area->id);
                 }
                 if ($glossy && in_array($layer->kind, [StepKind::Brush, StepKind::DryBrush], true)) {
-                    $found[] = new Issue("{$area->name}, {$layer->words}: paint holds badly on gloss.", 'Dull it with a matt coat first, or expect two to three coats.', false, StepId::layer($layer->key), $area->id);
+                    $found[] = new Issue("{$area->name}, {$layer->words}: paint adheres badly to gloss.", 'Dull it with a matt coat first, or expect two to three coats.', false, StepId::layer($layer->key), $area->id);
                 }
                 $below = $layer->chemistry;
                 $cured = $layer->cureMinutes;
@@ -89,13 +89,13 @@ final class Checks
                 continue;
             }
             if ($area->layers === []) {
-                $found[] = new Issue("{$area->name} shows and has no layer yet.", 'Build its finish, or tick it as hidden under How it is built.', false, null, $area->id);
+                $found[] = new Issue("{$area->name} is visible and has no layer yet.", 'Build its finish, or mark it as hidden under Build.', false, null, $area->id);
 
                 continue;
             }
             foreach ($area->layers as $layer) {
                 if (! isset($planned[$layer->key])) {
-                    $found[] = new Issue("{$area->name}, {$layer->words}: planned, and in no step.", null, true, null, $area->id);
+                    $found[] = new Issue("{$area->name}, {$layer->words}: planned, but not in any step.", null, true, null, $area->id);
                 }
             }
             foreach ($area->layers as $layer) {
@@ -106,7 +106,7 @@ final class Checks
             }
             $first = $area->layers[0];
             if ($area->liesOn === null && $first->kind !== StepKind::Prime && ! $first->isFlake) {
-                $found[] = new Issue("{$area->name} begins with {$first->words} on the bare print.", 'Paint holds to a primer: put one first.', false, StepId::layer($first->key), $area->id);
+                $found[] = new Issue("{$area->name} begins with {$first->words} on the bare print.", 'Paint adheres to primer: add a primer first.', false, StepId::layer($first->key), $area->id);
             }
             if ($area->layers[count($area->layers) - 1]->kind !== StepKind::Varnish && ! self::endsBare($area)) {
                 $bare[] = $area;
@@ -129,10 +129,10 @@ final class Checks
     private static function unreached(AreaPlan $area, LayerPlan $layer): Issue
     {
         $remedy = $area->reach === Reach::None
-            ? 'It stays the colour of its prime: choose that well, or paint it before something is glued over it.'
-            : 'Put it on with the brush, or spray it before its parts are glued.';
+            ? 'It stays the colour of its primer: choose that well, or paint it before another part is glued over it.'
+            : 'Apply it by brush, or spray it before its parts are glued.';
 
-        return new Issue("{$area->name}, {$layer->words}: it cannot be reached so ({$area->reach->value}).", $remedy, true, StepId::layer($layer->key), $area->id);
+        return new Issue("{$area->name}, {$layer->words}: it cannot be reached this way ({$area->reach->value}).", $remedy, true, StepId::layer($layer->key), $area->id);
     }
 
     /** Chrome and powders get none. */

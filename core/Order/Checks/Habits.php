@@ -27,9 +27,9 @@ final class Habits
     {
         $found = [];
         foreach ($figure->areas as $area) {
-            foreach ([self::washes($figure, $area), self::prime($figure, $area), self::brush($figure, $area), self::barrier($figure, $area), self::eyes($figure, $area)] as $said) {
-                if ($said !== null) {
-                    [$layer, $what, $remedy] = $said;
+            foreach ([self::washes($figure, $area), self::prime($figure, $area), self::brush($figure, $area), self::barrier($figure, $area), self::eyes($figure, $area)] as $remark) {
+                if ($remark !== null) {
+                    [$layer, $what, $remedy] = $remark;
                     $found[] = new Issue("{$area->name}, {$layer->words}: {$what}", $remedy, false, StepId::layer($layer->key), $area->id);
                 }
             }
@@ -48,8 +48,8 @@ final class Habits
                 $after = $layer;
             } elseif ($layer->tone === $first && $after !== null) {
                 return $first === LayerTone::Shade
-                    ? [$layer, 'the wash lies over the lights and dulls them.', 'Your school washes first and highlights up from it: move the wash down, or paint the lights brighter.']
-                    : [$layer, 'lights lie over the wash.', 'Your school highlights first and shades down with the wash: move the wash up.'];
+                    ? [$layer, 'the wash covers the highlights and dulls them.', 'Your approach washes first and highlights up from it: move the wash down, or paint the highlights brighter.']
+                    : [$layer, 'highlights lie over the wash.', 'Your approach highlights first and shades down with the wash: move the wash up.'];
             }
         }
 
@@ -62,7 +62,7 @@ final class Habits
         $primes = array_values(array_filter($area->layers, static fn (LayerPlan $l): bool => $l->kind === StepKind::Prime));
 
         return $figure->follows(Approach::OnePrimer) && count($primes) > 1
-            ? [$primes[1], 'light is sprayed over the prime.', 'Your school layers straight over one primer colour: leave it out.']
+            ? [$primes[1], 'light is sprayed over the primer.', 'Your approach layers straight over one primer colour: leave it out.']
             : null;
     }
 
@@ -84,7 +84,7 @@ final class Habits
         $below = null;
         foreach ($figure->follows(Approach::VarnishBetween) ? $area->layers : [] as $layer) {
             if ($layer->tone === LayerTone::Shade && $below !== null && $below->kind !== StepKind::Varnish && $below->kind !== StepKind::Prime) {
-                return [$layer, 'no varnish protects the colour beneath it.', 'Your school puts a varnish between: a slip can then be wiped away.'];
+                return [$layer, 'no varnish protects the colour beneath it.', 'Your approach puts a varnish between: a slip can then be wiped away.'];
             }
             $below = $layer;
         }
@@ -103,7 +103,7 @@ final class Habits
             $dark = $dark || ($layer->lightness ?? self::DARK) < self::DARK && $layer->kind !== StepKind::Prime;
             if (($layer->lightness ?? 0.0) > self::WHITE && $layer->kind !== StepKind::Prime) {
                 return $figure->follows(Approach::EyeSocketDark) && ! $dark
-                    ? [$layer, 'the white goes on without a dark socket.', 'Your school darkens the socket first: a dark rim stays around the white.']
+                    ? [$layer, 'the white goes on without a dark socket.', 'Your approach darkens the socket first: a dark rim stays around the white.']
                     : null;
             }
         }

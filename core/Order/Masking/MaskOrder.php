@@ -88,7 +88,7 @@ final class MaskOrder
         $last = [];
         foreach (array_keys($task->ids) as $place) {
             $waited = $task->sprayed[$place] || $task->precedence->after[$place] !== [];
-            foreach ($task->wishes as [$first]) {
+            foreach ($task->preferences as [$first]) {
                 $waited = $waited || $first === $place;
             }
             if (! $waited) {

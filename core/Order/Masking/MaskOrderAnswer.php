@@ -11,7 +11,7 @@ final readonly class MaskOrderAnswer
 {
     /**
      * @param  non-empty-list<string>  $order
-     * @param  list<array{string, string}>  $brokenSoft  wishes not kept: the first should have come before the second
+     * @param  list<array{string, string}>  $brokenSoft  preferences not kept: the first should have come before the second
      * @param  list<array{painting: string, protect: string, mm: float}>  $masks
      * @param  float  $bound  no order costs less than this
      */
@@ -41,7 +41,7 @@ final readonly class MaskOrderAnswer
                 }
             }
         }
-        foreach ($task->wishes as [$first, $second]) {
+        foreach ($task->preferences as [$first, $second]) {
             if ($at[$second] < $at[$first]) {
                 $broken[] = [$task->ids[$first], $task->ids[$second]];
             }

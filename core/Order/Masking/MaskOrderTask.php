@@ -16,9 +16,9 @@ final readonly class MaskOrderTask
      * @param  non-empty-list<string>  $ids
      * @param  list<bool>  $sprayed
      * @param  list<list<float>>  $mask  [q][p]: minutes of masking when q is finished before p is painted
-     * @param  list<list<float>>  $soft  [b][a]: minutes of wishes broken when b comes before a
+     * @param  list<list<float>>  $soft  [b][a]: minutes of preferences broken when b comes before a
      * @param  list<list<float>>  $mm  [q][p]: length of the boundary that is taped then
-     * @param  list<array{int, int, float}>  $wishes
+     * @param  list<array{int, int, float}>  $preferences
      */
     private function __construct(
         public array $ids,
@@ -26,7 +26,7 @@ final readonly class MaskOrderTask
         public array $mask,
         public array $soft,
         public array $mm,
-        public array $wishes,
+        public array $preferences,
         public Precedence $precedence,
     ) {
     }
@@ -53,7 +53,7 @@ final readonly class MaskOrderTask
             throw InvalidOrder::empty();
         }
         $none = array_fill(0, count($areas), array_fill(0, count($areas), 0.0));
-        [$mask, $mm, $wishes] = [$none, $none, $none];
+        [$mask, $mm, $preferences] = [$none, $none, $none];
         $known = [];
         foreach ($boundaries as [$a, $b, $length, $perMm]) {
             [$p, $q] = self::pair($place, $a, $b, 'a boundary');
@@ -78,14 +78,14 @@ final readonly class MaskOrderTask
         $edges = array_map(static fn (array $pair): array => self::pair($place, $pair[0], $pair[1], 'an order'), $before);
         $list = [];
         foreach ($soft as [$a, $b, $weight]) {
-            [$p, $q] = self::pair($place, $a, $b, 'a wish');
-            self::amount("the wish for \"{$a}\" before \"{$b}\"", $weight);
-            $wishes[$q][$p] += $weight;
+            [$p, $q] = self::pair($place, $a, $b, 'a preference');
+            self::amount("the preference for \"{$a}\" before \"{$b}\"", $weight);
+            $preferences[$q][$p] += $weight;
             $list[] = [$p, $q, $weight];
         }
         $ids = array_column($areas, 0);
 
-        return new self($ids, array_column($areas, 1), self::lists($mask), self::lists($wishes), self::lists($mm), $list, Precedence::of($ids, $edges));
+        return new self($ids, array_column($areas, 1), self::lists($mask), self::lists($preferences), self::lists($mm), $list, Precedence::of($ids, $edges));
     }
 
     /** @return float minutes when $first comes before $second */

@@ -74,7 +74,7 @@ final class Masks
             $below === null ? 0 : $order[$below]->dryMinutes,
             self::FLUID_HOURS,
             self::CHIP_MINUTES + self::CHIP_MINUTES_A_CM2 * $area->squareCm,
-            'dab it on where it wears, let it turn clear, paint over it, rub it off with a thumb while the coat is soft',
+            'dab it on where the surface wears, let it turn clear, paint over it, rub it off with a thumb while the coat is soft',
             null,
         );
     }
@@ -119,7 +119,7 @@ final class Masks
             $fluid > 0 ? self::FLUID_HOURS : self::TAPE_HOURS,
             $minutes,
             $figure->follows(Approach::PeelSoft) ? 'peel while the top coat is still soft, folded back on itself' : 'peel when it has dried through, the edge cut first',
-            $flakes ? 'tape on metal lifts its flakes: seal it first, or use fluid' : null,
+            $flakes ? 'tape lifts metal flakes: seal it first, or use masking fluid' : null,
         );
     }
 

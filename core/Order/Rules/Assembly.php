@@ -37,7 +37,7 @@ final class Assembly implements Rule
     {
         foreach ($steps as $step) {
             if ($step->areas !== [] && array_intersect($step->parts, [$joint->a, $joint->b]) !== []) {
-                yield Constraint::must($glue, $step->id, 'glue before prime', 'it hides nothing, and glue holds best on bare print');
+                yield Constraint::must($glue, $step->id, 'glue before primer', 'it hides nothing, and glue holds best on the bare print');
             }
         }
     }
@@ -54,7 +54,7 @@ final class Assembly implements Rule
         yield Constraint::must($glue, $fill, 'glue before filler', 'the gap is there only when the parts are joined');
         foreach ($early ? $steps : [] as $step) {
             if ($step->areas !== [] && array_intersect($step->parts, [$joint->a, $joint->b]) !== []) {
-                yield Constraint::must($fill, $step->id, 'filler before prime', 'putty is sanded, and the prime shows what was missed');
+                yield Constraint::must($fill, $step->id, 'filler before primer', 'putty is sanded, and primer shows what was missed');
             }
         }
     }
@@ -68,11 +68,11 @@ final class Assembly implements Rule
         foreach ($steps as $step) {
             $hidden = array_intersect($step->areas, $joint->hides);
             if ($hidden !== []) {
-                yield Constraint::must($step->id, $glue, 'hidden before glue', 'once it is glued, no brush or spray reaches '.implode(', ', array_map(static fn (string $id): string => $figure->area($id)->name ?? $id, $hidden)));
+                yield Constraint::must($step->id, $glue, 'hidden before glue', 'once glued, no brush or spray reaches '.implode(', ', array_map(static fn (string $id): string => $figure->area($id)->name ?? $id, $hidden)));
             } elseif ($step->areas !== [] && array_intersect($step->parts, [$joint->a, $joint->b]) !== []) {
                 yield $isBase
                     ? Constraint::must($step->id, $glue, 'base last', 'figure and base are finished apart, and varnish reaches everywhere')
-                    : Constraint::should($step->id, $glue, 2.0, 'painted in sub-assemblies', 'apart it is easier to reach');
+                    : Constraint::should($step->id, $glue, 2.0, 'painted in sub-assemblies', 'separate parts are easier to reach');
             }
         }
     }

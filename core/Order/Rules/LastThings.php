@@ -21,7 +21,7 @@ final class LastThings implements Rule
                     continue;
                 }
                 if ($one->kind === StepKind::Varnish && $two->kind === StepKind::Varnish && $one->layer()?->sheen === 'matt' && $two->layer()?->sheen === 'gloss' && array_intersect($one->areas, $two->areas) === []) {
-                    yield Constraint::must($one->id, $two->id, 'matt before gloss', 'matt varnish would kill a gloss that is there already');
+                    yield Constraint::must($one->id, $two->id, 'matt before gloss', 'matt varnish would dull gloss that is already there');
                 } elseif ($one->kind === StepKind::Varnish && $two->kind === StepKind::Powder && array_intersect($one->areas, $two->areas) === []) {
                     yield Constraint::must($one->id, $two->id, 'powders last', 'varnish swallows loose powder');
                 }

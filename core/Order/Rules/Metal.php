@@ -30,7 +30,7 @@ final class Metal implements Rule
                     continue;
                 }
                 if ($layer->isChrome && ($step->layer()->isChrome ?? false) === false && array_intersect($step->parts, $metal->parts) !== []) {
-                    yield Constraint::must($step->id, $metal->id, 'chrome last', 'polished metal is killed by varnish, fingers and tape: nothing comes after it');
+                    yield Constraint::must($step->id, $metal->id, 'chrome last', 'varnish, fingers and tape dull polished metal: nothing comes after it');
                 } elseif ($figure->follows(Approach::MetalLast) && $step->kind === StepKind::Spray && $this->meet($figure, $step->areas, $metal->areas)) {
                     yield Constraint::should($step->id, $metal->id, self::FLAKES, 'metal last', 'tape over metal lifts its flakes');
                 } elseif ($figure->follows(Approach::MetalFirst) && $step->kind === StepKind::Spray && ! $layer->isChrome && $this->meet($figure, $step->areas, $metal->areas)) {
@@ -39,7 +39,7 @@ final class Metal implements Rule
                             yield Constraint::should($seal->id, $step->id, self::FIRST, 'metal first', 'the seal is on before the tape');
                         }
                     }
-                    yield Constraint::should($metal->id, $step->id, self::FIRST, 'metal first', 'sealed with gloss it stands the tape, and the colour beside it stays clean of flakes');
+                    yield Constraint::should($metal->id, $step->id, self::FIRST, 'metal first', 'sealed with gloss it withstands tape, and the colour next to it stays free of flakes');
                 }
             }
         }

@@ -25,7 +25,7 @@ final class PrepareFirst implements Rule
         foreach ($figure->parts as $part) {
             foreach ($part->attachments === null ? [] : $steps as $step) {
                 if ($step->areas !== [] && in_array($part->id, $step->parts, true)) {
-                    yield Constraint::must(StepId::attach($part->id), $step->id, 'attachments before paint', 'magnets, pins and straps hold on bare print, and their marks are primed over');
+                    yield Constraint::must(StepId::attach($part->id), $step->id, 'attachments before paint', 'magnets, pins and straps hold best on the bare print, and primer covers their marks');
                 }
             }
         }

@@ -32,7 +32,7 @@ final class RuleBook
             }
         }
         foreach ($figure->own as $constraint) {
-            // A rule about a layer that is not there any more has nothing to say.
+            // A rule about a layer that no longer exists has nothing to say.
             if (isset($ids[(string) $constraint->before], $ids[(string) $constraint->after])) {
                 $found[] = $constraint;
             }

@@ -30,7 +30,7 @@ final class SprayBeforeBrush implements Rule
                 if ($one->kind === StepKind::Spray && in_array($two->kind, [StepKind::Brush, StepKind::DryBrush, StepKind::Wash], true)) {
                     yield Constraint::should($one->id, $two->id, self::SPRAY, 'spray before brush', 'overspray would fall on finished brushwork');
                 } elseif ($one->kind->isMessy() && $two->kind === StepKind::Brush) {
-                    yield Constraint::should($one->id, $two->id, self::MESS, 'messy before neat', 'dry brush and wash stray onto what lies beside them');
+                    yield Constraint::should($one->id, $two->id, self::MESS, 'messy before neat', 'drybrush and wash stray onto their surroundings');
                 }
             }
         }

@@ -44,7 +44,7 @@ final readonly class SandingSequence
         }
         if ($this->finishing !== []) {
             $words[] = 'filler primer and wet '.self::grits($this->finishing);
-            $words[] = "look along the light: lines still visible? Repeat, up to {$this->primers} times is usual";
+            $words[] = "check against the light for lines and repeat, usually up to {$this->primers} times";
         }
         $words[] = 'dust off with a tack cloth';
 

@@ -36,7 +36,7 @@ final class StepList
             $steps[] = new Step(
                 StepId::prepare($part->id),
                 StepKind::Prepare,
-                "Prepare {$part->name}: ".implode(', ', $ladder->words()).($part->isFiddly ? ', put it on a temporary handle' : ''),
+                "Prepare {$part->name}: ".implode(', ', $ladder->words()).($part->isFiddly ? ', mount it on a temporary handle' : ''),
                 [],
                 [$part->id],
                 [],
@@ -94,7 +94,7 @@ final class StepList
         foreach ($figure->joints as $joint) {
             $a = $names[$joint->a] ?? throw InvalidOrder::unknown($joint->a, 'a joint');
             $b = $names[$joint->b] ?? throw InvalidOrder::unknown($joint->b, 'a joint');
-            $steps[] = new Step(StepId::glue($joint->a, $joint->b), StepKind::Glue, "Dry-fit, then glue {$a} to {$b}; the joint free of paint", [], [$joint->a, $joint->b], [], 10, 30);
+            $steps[] = new Step(StepId::glue($joint->a, $joint->b), StepKind::Glue, "Dry-fit, then glue {$a} to {$b}; keep the joint free of paint", [], [$joint->a, $joint->b], [], 10, 30);
             if ($joint->seam === Seam::Filled) {
                 $isEarly = $figure->isGluedEarly($joint);
                 $steps[] = new Step(

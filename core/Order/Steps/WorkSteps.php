@@ -58,7 +58,7 @@ final class WorkSteps
         return new Step(
             StepId::peel($spray->id, $n),
             StepKind::Peel,
-            'Take the mask off '.self::names($figure, $mask).': '.$mask->peel,
+            'Remove the mask from '.self::names($figure, $mask).': '.$mask->peel,
             $mask->protects,
             self::parts($figure, $mask),
             [],

@@ -74,8 +74,8 @@ export interface BalanceAreaProps {
 
 export interface BalancePageProps {
     areas: Array<BalanceAreaProps>;
-    wishes: Array<BalancePreferenceProps>;
-    partings: Array<MetamerismProps>;
+    preferences: Array<BalancePreferenceProps>;
+    mismatches: Array<MetamerismProps>;
     light: Illuminant;
 }
 
@@ -688,6 +688,7 @@ export interface PotNeedProps {
     hasMl: number;
     missingMl: number;
     toBuy: number;
+    needDrops: number;
     cost: number | null;
     spend: number | null;
     onShelf: boolean;
@@ -858,7 +859,7 @@ export interface ScaleProps {
 }
 
 export interface ScheduleProps {
-    evenings: Array<SessionProps>;
+    sessions: Array<SessionProps>;
     chain: Array<CriticalStepProps>;
     finish: string;
     bound: string;

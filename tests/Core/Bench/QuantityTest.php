@@ -86,7 +86,7 @@ final class QuantityTest extends TestCase
         $many = LearnedUse::factor(array_fill(0, 50, [1.0, 2.0]));
         self::assertEqualsWithDelta(2.0, $many, 0.05);
         self::assertLessThan(2.0, $many);
-        // A spilt cup counts as four times at most, and what was never reckoned not at all.
+        // A spilt cup counts as four times at most, and what was never estimated not at all.
         self::assertEqualsWithDelta(2.0, LearnedUse::factor([[1.0, 500.0]]), 1e-12);
         self::assertSame(1.0, LearnedUse::factor([[0.0, 3.0]]));
     }

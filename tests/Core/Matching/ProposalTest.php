@@ -112,7 +112,7 @@ final class ProposalTest extends TestCase
         // Greys only: a saturated ramp stays out of reach, and it is said what is missing.
         $greys = array_values(array_filter($this->shelf(), static fn (ShelfPot $p, int $i): bool => in_array($i, [0, 1, 2, 3, 15, 16], true), ARRAY_FILTER_USE_BOTH));
         $found = (new ProposalSearch($this->prediction, $this->prediction->start(Reflectance::flat(0.25)), $greys, self::targets(self::RAMPS['ochre'])))->find([ProposalKind::Opaque]);
-        self::assertStringContainsString('more chromatic', implode(' ', $found[0]->lacks['mid'] ?? []));
+        self::assertStringContainsString('more saturated', implode(' ', $found[0]->lacks['mid'] ?? []));
         // Without any primer nothing is proposed that needs one.
         self::assertSame([], (new ProposalSearch($this->prediction, $this->prediction->start(Reflectance::flat(0.25)), [], self::targets(self::RAMPS['ochre'])))->find(ProposalKind::cases()));
     }

@@ -82,7 +82,7 @@ final class MixGeometryTest extends TestCase
         for ($i = 0; $i < 22; $i++) {
             for ($j = $i + 1; $j < 22; $j++) {
                 for ($k = $j + 1; $k < 22; $k++) {
-                    [$fractions, $distance] = WholeDrops::foot(self::only($points, [$i, $j, $k]), 12);
+                    [$fractions, $distance] = WholeDrops::projection(self::only($points, [$i, $j, $k]), 12);
                     if ($distance < 0.3 && min([...$fractions, 1.0]) > 0.15) {
                         $inside++;
                         $key = ($i * 65536 + $j) * 65536 + $k;
@@ -123,7 +123,7 @@ final class MixGeometryTest extends TestCase
     {
         for ($n = 0; $n < 60; $n++) {
             $points = $this->points(3);
-            [$fractions, $distance] = WholeDrops::foot($points, 12);
+            [$fractions, $distance] = WholeDrops::projection($points, 12);
             self::assertEqualsWithDelta(1.0, array_sum($fractions), 1e-12);
             self::assertEqualsWithDelta($distance, self::distance($points, [$fractions[0], $fractions[1], $fractions[2] ?? 0.0]), 1e-9);
             self::assertGreaterThan(1 / 15, min([...$fractions, 1.0]));
@@ -143,7 +143,7 @@ final class MixGeometryTest extends TestCase
         $hits = 0;
         for ($n = 0; $n < 60; $n++) {
             $points = $this->points(3);
-            [$fractions] = WholeDrops::foot($points, 12);
+            [$fractions] = WholeDrops::projection($points, 12);
             $best = INF;
             for ($a = 1; $a <= 10; $a++) {
                 for ($b = 1; $a + $b <= 11; $b++) {

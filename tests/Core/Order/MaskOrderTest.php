@@ -50,7 +50,7 @@ final class MaskOrderTest extends TestCase
 
     /**
      * Optima that can be stated: a triangular matrix has the cost of its lower triangle, zero, in its own order; of a
-     * single round of wishes exactly the lightest is broken (the minimum feedback arc set of a cycle). R. Marti,
+     * single round of preferences exactly the lightest is broken (the minimum feedback arc set of a cycle). R. Marti,
      * G. Reinelt, The Linear Ordering Problem, 2011, chapter 1.
      */
     public function test_known_optima_of_the_linear_ordering_problem(): void

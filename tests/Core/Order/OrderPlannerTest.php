@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Core\Order;
 
-use Hyalin\Order\Steps\StepId;
 use Hyalin\Cautions\Cautions;
 use Hyalin\Order\Checks\Issue;
 use Hyalin\Order\InvalidOrder;
@@ -21,6 +20,7 @@ use Hyalin\Order\PlannedOrder;
 use Hyalin\Order\Rules\Constraint;
 use Hyalin\Order\Steps\SandingSequence;
 use Hyalin\Order\Steps\Step;
+use Hyalin\Order\Steps\StepId;
 use Hyalin\Order\Steps\StepKind;
 use Hyalin\Pot\Chemistry;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -238,7 +238,7 @@ final class OrderPlannerTest extends TestCase
             self::assertSame($step->kind->isSprayed(), isset($cautions['spray']));
             self::assertSame($step->kind === StepKind::Prepare, isset($cautions['resin']));
         }
-        self::assertArrayHasKey('thinners', Cautions::at(new Step('x', StepKind::Wash, 'x', [], [], [self::layer('o', StepKind::Wash, chemistry: Chemistry::Oil)], 1, 1), PrintProcess::Resin));
+        self::assertArrayHasKey('thinners', Cautions::at(new Step(StepId::layer('x'), StepKind::Wash, 'x', [], [], [self::layer('o', StepKind::Wash, chemistry: Chemistry::Oil)], 1, 1), PrintProcess::Resin));
     }
 
     public function test_a_plan_of_a_hundred_and_fifty_steps_keeps_all_its_musts(): void

@@ -138,7 +138,7 @@ final class SchoolsAndReachTest extends TestCase
         self::assertStringContainsString('Mask Jersey: masking fluid', $steps[2]->words);
         self::assertStringContainsString('60 mm', $steps[2]->words);
         self::assertStringContainsString('still soft', $steps[4]->words);
-        // Putting on and taking off take as long as the order reckoned, but for whole minutes.
+        // Putting on and taking off take as long as the order estimated, but for whole minutes.
         self::assertEqualsWithDelta($order->maskMinutes(), $steps[2]->minutes + $steps[4]->minutes, 2.0);
     }
 

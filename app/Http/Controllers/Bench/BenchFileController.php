@@ -39,13 +39,13 @@ final class BenchFileController
         $request->validate(['both' => ['sometimes', 'boolean']]);
         $file = $request->file('bench');
         if (! $file instanceof UploadedFile || ! $file->isValid()) {
-            throw ValidationException::withMessages(['bench' => 'No file arrived: it may be larger than this server takes. Nothing was added.']);
+            throw ValidationException::withMessages(['bench' => 'No file arrived: it may be larger than this server allows. Nothing was added.']);
         }
         try {
             $reader = BenchReader::open($file->getPathname());
             $clashes = ImportBench::clashes($painter, $reader);
             if ($clashes !== [] && ! $request->boolean('both')) {
-                throw ValidationException::withMessages(['both' => 'You have '.implode(', ', $clashes).' already. Nothing was added yet: take it in beside yours, under another name, or leave it.']);
+                throw ValidationException::withMessages(['both' => 'You have '.implode(', ', $clashes).' already. Nothing was added yet: import it as a copy, under another name, or cancel.']);
             }
             $counts = $import($painter, $reader);
         } catch (UnreadableBench $e) {
@@ -72,6 +72,6 @@ final class BenchFileController
             $words[] = "{$count} {$word}".($count === 1 ? '' : 's');
         }
 
-        return 'Taken in: '.implode(', ', $words).'.';
+        return 'Imported: '.implode(', ', $words).'.';
     }
 }

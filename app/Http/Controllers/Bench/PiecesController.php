@@ -57,10 +57,10 @@ final class PiecesController
             'copy' => ['required', 'integer', 'between:1,'.$run->copies],
             'method' => ['required', Rule::in(['reader', 'typed'])],
             'hex' => ['required_if:method,typed', 'nullable', 'regex:/^#[0-9a-fA-F]{6}\z/'],
-        ], ['copy.between' => "This batch has {$run->copies} figures.", 'hex.regex' => 'A colour is written as #rrggbb.']);
+        ], ['copy.between' => "This batch has {$run->copies} figures.", 'hex.regex' => 'Write the colour like #d9a520.']);
         $figure = $run->figure()->firstOrFail();
         $area = $figure->areas()->with('layers.paints.paint')->find($request->integer('areaId'))
-            ?? throw ValidationException::withMessages(['areaId' => 'This area is not of this figure.']);
+            ?? throw ValidationException::withMessages(['areaId' => 'This area belongs to another figure.']);
         $run->load('steps.areas');
         $copy = $request->integer('copy');
         $lab = $request->string('method')->value() === 'typed'

@@ -44,7 +44,7 @@ final class RunComparisonController
             }
         }
 
-        return Inertia::render('bench/beside', [
+        return Inertia::render('bench/compare', [
             'figure' => FigureProps::of($figure, 'Bench'),
             'runId' => $run->id,
             'runNumber' => $run->number,
@@ -60,10 +60,10 @@ final class RunComparisonController
         $run->load('steps.areas');
         $changed = $adopt($run);
         if ($changed === 0) {
-            throw ValidationException::withMessages(['run' => 'This run was painted as the recipe has it: there is nothing to take over.']);
+            throw ValidationException::withMessages(['run' => 'This run was painted exactly as the recipe says: there is nothing to change.']);
         }
 
-        return new JsonResponse(['message' => $changed === 1 ? 'One area has a new recipe. The one before is kept as a version.' : "{$changed} areas have new recipes. Those before are kept as a version."]);
+        return new JsonResponse(['message' => $changed === 1 ? 'One area has a new recipe. The previous one is kept as a version.' : "{$changed} areas have new recipes. The previous ones are kept as a version."]);
     }
 
     public function restore(Figure $figure, RecipeVersion $version, AdoptRun $adopt): JsonResponse

@@ -55,9 +55,9 @@ final class RunController
             'words' => ['required_without:againId', 'nullable', 'string', 'max:300'],
             'minutes' => ['sometimes', 'integer', 'between:0,600'],
             'againId' => ['sometimes', 'integer'],
-        ], ['words.required_without' => 'Say what is to be done.']);
+        ], ['words.required_without' => 'Enter what is to be done.']);
         $again = $request->filled('againId')
-            ? $run->steps()->find($request->integer('againId')) ?? throw ValidationException::withMessages(['againId' => 'This step is not of this run.'])
+            ? $run->steps()->find($request->integer('againId')) ?? throw ValidationException::withMessages(['againId' => 'This step belongs to another run.'])
             : null;
         $step = $insert($run, $request->integer('after'), $request->string('words')->trim()->value(), $request->integer('minutes', $again->minutes ?? 10), $again);
 
@@ -69,7 +69,7 @@ final class RunController
     {
         $file = $request->file('picture');
         if (! $file instanceof UploadedFile || ! $file->isValid()) {
-            throw ValidationException::withMessages(['picture' => 'No picture arrived: it may be larger than this server takes. Nothing was added.']);
+            throw ValidationException::withMessages(['picture' => 'No picture arrived: it may be larger than this server allows. Nothing was added.']);
         }
         $figure = $run->figure()->firstOrFail();
         $picture = $hang($figure, (string) $file->get(), "Run {$run->number}, step {$step->position}: {$step->area_name}", PictureKind::OwnPiece);

@@ -44,8 +44,8 @@ final class ScheduleController
         $exceptions = $hours->exceptions;
         ksort($exceptions);
 
-        return Inertia::render('evenings/index', [
-            'evenings' => $schedule === null ? null : ScheduleProps::of($schedule),
+        return Inertia::render('schedule/index', [
+            'schedule' => $schedule === null ? null : ScheduleProps::of($schedule),
             'hours' => array_map(static fn (array $h): BenchHourProps => new BenchHourProps($h['day'], $h['start'], $h['minutes']), $hours->pattern),
             'exceptions' => array_map(static fn (string $date, ?array $e): BenchExceptionProps => new BenchExceptionProps($date, $e['start'] ?? null, $e['minutes'] ?? null), array_keys($exceptions), $exceptions),
             'aid' => $painter->drying_aid,
@@ -70,7 +70,7 @@ final class ScheduleController
             'exceptions.*.minutes' => ['nullable', 'required_with:exceptions.*.start', 'integer', 'between:10,1200'],
             'aid' => ['sometimes', Rule::enum(DryingAid::class)],
             'timeZone' => ['sometimes', 'timezone:all'],
-        ], ['hours.*.start.regex' => 'A time is written as 19:30.', 'exceptions.*.start.regex' => 'A time is written as 19:30.']);
+        ], ['hours.*.start.regex' => 'Write the time like 19:30.', 'exceptions.*.start.regex' => 'Write the time like 19:30.']);
         if ($request->has('hours')) {
             $painter->bench_hours = array_map(static fn (Request $h): array => ['day' => $h->integer('day'), 'start' => $h->string('start')->value(), 'minutes' => $h->integer('minutes')], self::rows($request, 'hours'));
         }
@@ -85,16 +85,16 @@ final class ScheduleController
         $painter->time_zone = $request->filled('timeZone') ? $request->string('timeZone')->value() : $painter->time_zone;
         $painter->save();
 
-        return new JsonResponse(['message' => 'Kept.']);
+        return new JsonResponse(['message' => 'Saved.']);
     }
 
     /** @throws ValidationException when the work does not fit into the painter's hours, saying why */
-    public function lay(Request $request, PlanSessions $lay, #[CurrentUser] Painter $painter): JsonResponse
+    public function plan(Request $request, PlanSessions $plan, #[CurrentUser] Painter $painter): JsonResponse
     {
         $request->validate(['figureIds' => ['required', 'array', 'list', 'max:50'], 'figureIds.*' => ['integer']]);
         $figures = $painter->figures()->whereKey($request->array('figureIds'))->get();
         try {
-            $schedule = $lay($painter, $figures, now()->toImmutable());
+            $schedule = $plan($painter, $figures, now()->toImmutable());
         } catch (InvalidInput $e) {
             throw ValidationException::withMessages(['figureIds' => ucfirst($e->getMessage())]);
         }
@@ -105,7 +105,7 @@ final class ScheduleController
     public function calendar(#[CurrentUser] Painter $painter): PlainResponse
     {
         $schedule = $painter->schedule()->first();
-        abort_if($schedule === null, 404, 'No evenings are laid yet.');
+        abort_if($schedule === null, 404, 'No sessions are planned yet.');
 
         return new PlainResponse(BenchCalendar::of($schedule), 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => 'attachment; filename="bench.ics"']);
     }

@@ -39,7 +39,7 @@ final class BalanceController
             'areaId' => ['required', 'integer', $own],
             'otherId' => ['nullable', 'integer', 'different:areaId', $own, Rule::requiredIf($request->string('kind')->value() !== BalanceKind::FocalPoint->value)],
             'limit' => ['nullable', 'numeric', 'between:0,100'],
-        ], ['otherId.different' => 'An area cannot be balanced with itself.', 'otherId.required' => 'Say with which other area.']);
+        ], ['otherId.different' => 'An area cannot be balanced with itself.', 'otherId.required' => 'Choose the other area.']);
         $kind = $request->enum('kind', BalanceKind::class) ?? BalanceKind::StandApart;
         $balance = new BalanceRecord([
             'kind' => $kind,
@@ -56,6 +56,6 @@ final class BalanceController
     {
         $balance->delete();
 
-        return new JsonResponse(['message' => 'The wish was dropped.']);
+        return new JsonResponse(['message' => 'The preference was removed.']);
     }
 }

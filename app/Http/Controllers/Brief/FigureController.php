@@ -49,6 +49,6 @@ final class FigureController
     {
         $figure->delete();
 
-        return redirect()->route('bench-door');
+        return redirect()->route('home');
     }
 }

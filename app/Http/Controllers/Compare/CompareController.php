@@ -91,7 +91,7 @@ final class CompareController
         ]);
         $lamp = $request->enum('lamp', Illuminant::class) ?? Illuminant::Led;
         $png = $camera->piece($figure, new Booth($lamp, $request->float('exposure'), $request->float('noise', 1.5), $request->string('neutral')->value()))
-            ?? throw ValidationException::withMessages(['figure' => 'The simulated booth has only the pieces of the demo before it. Add a photo of your own.']);
+            ?? throw ValidationException::withMessages(['figure' => 'The simulated booth has only the figures of the demo. Add a photo of your own.']);
 
         return new JsonResponse(PictureProps::of($figure, $hang($figure, $png, 'Painted, '.$lamp->label(), PictureKind::OwnPiece)), JsonResponse::HTTP_CREATED);
     }

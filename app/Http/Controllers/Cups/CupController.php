@@ -128,7 +128,7 @@ final class CupController
         $amount = $request->float('millilitres');
         $contents = CupContents::of($cup->load('entries.paint'));
         if ($contents->cup->total() <= 0) {
-            throw ValidationException::withMessages(['millilitres' => 'This cup is empty: there is nothing to mix again.']);
+            throw ValidationException::withMessages(['millilitres' => 'This cup is empty: there is nothing to remix.']);
         }
         $new = DB::transaction(static function () use ($cup, $contents, $fill, $amount): CupRecord {
             $new = $cup->replicate(['emptied_at']);
@@ -166,7 +166,7 @@ final class CupController
         $contents = CupContents::of($cup->load('entries.paint'));
         $target = $cup->target();
         if ($target === null || $contents->cup->total() <= 0) {
-            throw ValidationException::withMessages(['target' => 'Only a cup with something in it and a colour to reach can be steered.']);
+            throw ValidationException::withMessages(['target' => 'Only a cup with paint in it and a target colour can be corrected.']);
         }
         $pots = $contents->pots;
         foreach ($painter->paints as $paint) {

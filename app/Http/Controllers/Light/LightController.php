@@ -65,7 +65,7 @@ final class LightController
         $light->up = $request->has('up') ? $request->string('up')->value() : $light->up;
         $light->front = $request->has('front') ? $request->string('front')->value() : $light->front;
         if ($request->has('front') && $light->frontName() !== $light->front) {
-            throw ValidationException::withMessages(['front' => 'The front must lie across from up.']);
+            throw ValidationException::withMessages(['front' => 'The front must be at a right angle to up.']);
         }
         $light->height_mm = $request->has('heightMm') ? ($request->filled('heightMm') ? $request->float('heightMm') : null) : $light->height_mm;
         if ($request->has('spray')) {
@@ -91,7 +91,7 @@ final class LightController
     public function compute(Figure $figure): JsonResponse
     {
         if (! $figure->meshes()->exists()) {
-            throw ValidationException::withMessages(['mesh' => 'Bring in a print file first: STL, OBJ or 3MF.']);
+            throw ValidationException::withMessages(['mesh' => 'Import a print file first: STL, OBJ or 3MF.']);
         }
         $light = LightRecord::ofFigure($figure);
         $light->update(['state' => 'waiting', 'progress' => 0.0, 'stop_asked' => false, 'problem' => null]);
@@ -117,7 +117,7 @@ final class LightController
     {
         LightRecord::ofFigure($figure)->update(['stop_asked' => true]);
 
-        return new JsonResponse(['message' => 'It is being stopped.']);
+        return new JsonResponse(['message' => 'Stopping.']);
     }
 
     /** The view's own format, described in docs/formats.md. */
@@ -143,7 +143,7 @@ final class LightController
     public function ply(Figure $figure, ExportPaintedMesh $painted): PlainResponse
     {
         $ply = $painted($figure, LightRecord::ofFigure($figure));
-        abort_if($ply === null, 404, 'No light is computed yet.');
+        abort_if($ply === null, 404, 'The lighting is not calculated yet.');
 
         return self::download($ply, $figure, 'ply');
     }
@@ -176,7 +176,7 @@ final class LightController
         $still = $request->file('still');
         $keep(LightRecord::ofFigure($figure), CameraRule::of($request->array('camera')), $still instanceof UploadedFile ? $still->getContent() : null);
 
-        return new JsonResponse(['message' => 'Kept: the bench, the comparison and the card look from here.']);
+        return new JsonResponse(['message' => 'View saved: the bench, the comparison and the card use it.']);
     }
 
     public function still(Figure $figure): PlainResponse

@@ -65,7 +65,7 @@ final class LitAreasController
     public function propose(Figure $figure, ProposeAreas $propose): JsonResponse
     {
         if ($propose($figure, self::lit($figure)) === 0) {
-            throw ValidationException::withMessages(['areas' => 'Nothing large enough is left without an area. Small places are given away by brush.']);
+            throw ValidationException::withMessages(['areas' => 'No large surface is left without an area. Use the brush for small ones.']);
         }
 
         return new JsonResponse(LightProps::of($figure));
@@ -81,6 +81,6 @@ final class LitAreasController
     {
         $light = LightRecord::ofFigure($figure);
 
-        return $light->path === null || $light->result === null ? throw ValidationException::withMessages(['at' => 'Compute the light first.']) : $light;
+        return $light->path === null || $light->result === null ? throw ValidationException::withMessages(['at' => 'Calculate the lighting first.']) : $light;
     }
 }

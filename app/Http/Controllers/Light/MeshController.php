@@ -31,7 +31,7 @@ final class MeshController
         $request->validate(['partId' => ['nullable', 'integer', Rule::exists('parts', 'id')->where('figure_id', $figure->id)]]);
         $file = $request->file('mesh');
         if (! $file instanceof UploadedFile || ! $file->isValid()) {
-            throw ValidationException::withMessages(['mesh' => 'No file arrived: it may be larger than this server takes. Nothing was added.']);
+            throw ValidationException::withMessages(['mesh' => 'No file arrived: it may be larger than this server allows. Nothing was added.']);
         }
         ini_set('memory_limit', '1G');
         try {
@@ -77,7 +77,7 @@ final class MeshController
         $mesh->delete();
         MeshStore::forget($mesh->path);
 
-        return new JsonResponse(['message' => 'The file was taken off.']);
+        return new JsonResponse(['message' => 'The file was removed.']);
     }
 
     /** @throws ValidationException when both places are one part */
@@ -86,11 +86,11 @@ final class MeshController
         $request->validate(['at' => PointRule::LIST, 'at.*' => PointRule::EACH, 'onto' => PointRule::LIST, 'onto.*' => PointRule::EACH]);
         $light = LightRecord::ofFigure($figure);
         if ($light->path === null || AssembledFigure::isStale($figure, $light)) {
-            throw ValidationException::withMessages(['at' => 'Compute the light first: the view shows the parts as they stood before.']);
+            throw ValidationException::withMessages(['at' => 'Calculate the lighting first: the view shows the earlier positions.']);
         }
         $mesh = $join($figure, $light, PointRule::of($request->array('at')), PointRule::of($request->array('onto')));
 
-        return new JsonResponse(['message' => "\"{$mesh->title}\" was set on.", 'mesh' => MeshProps::of($mesh)]);
+        return new JsonResponse(['message' => "\"{$mesh->title}\" was attached.", 'mesh' => MeshProps::of($mesh)]);
     }
 
     /** @throws ValidationException when it is set on no other part */

@@ -41,7 +41,7 @@ final class BuildController
         $part->attachments = $request->has('attachments') ? ($request->string('attachments')->trim()->value() ?: null) : $part->attachments;
         $part->save();
 
-        return new JsonResponse(['message' => 'Kept.']);
+        return new JsonResponse(['message' => 'Saved.']);
     }
 
     public function updateArea(Request $request, Figure $figure, Area $area): JsonResponse
@@ -53,7 +53,7 @@ final class BuildController
         $area->reach = $request->enum('reach', Reach::class) ?? $area->reach;
         $area->save();
 
-        return new JsonResponse(['message' => 'Kept.']);
+        return new JsonResponse(['message' => 'Saved.']);
     }
 
     /** @throws ValidationException when a part is joined with itself, or the two are joined already */
@@ -97,7 +97,7 @@ final class BuildController
             'otherId' => ['required', 'integer', 'different:areaId', $own],
             'mm' => ['required', 'numeric', 'gt:0', 'max:10000'],
             'isCurved' => ['sometimes', 'boolean'],
-        ], ['otherId.different' => 'An area has no boundary with itself.']);
+        ], ['otherId.different' => 'An area cannot border itself.']);
         [$a, $b] = [$request->integer('areaId'), $request->integer('otherId')];
         $known = $figure->boundaries()->whereIn('area_id', [$a, $b])->whereIn('other_id', [$a, $b])->first();
         if ($known !== null) {

@@ -72,7 +72,7 @@ final class OrderController
         $request->validate(['schools' => ['present', 'array', 'list'], 'schools.*' => ['string', Rule::in($others)]]);
         $painter->update(['schools' => array_values(array_unique(array_filter($request->array('schools'), is_string(...))))]);
 
-        return new JsonResponse(['message' => 'Kept.']);
+        return new JsonResponse(['message' => 'Saved.']);
     }
 
     /** @throws ValidationException when it runs against the others in a circle, or names no step */
@@ -95,7 +95,7 @@ final class OrderController
             OrderPlanner::plan(WorkPlan::of($figure));
         } catch (InvalidInput $e) {
             $rule->delete();
-            throw ValidationException::withMessages(['before' => ucfirst($e->getMessage()).'. The rule was not kept.']);
+            throw ValidationException::withMessages(['before' => ucfirst($e->getMessage()).'. The rule was not added.']);
         }
 
         return new JsonResponse(['id' => $rule->id], JsonResponse::HTTP_CREATED);
@@ -105,7 +105,7 @@ final class OrderController
     {
         $ownRule->delete();
 
-        return new JsonResponse(['message' => 'The rule was dropped.']);
+        return new JsonResponse(['message' => 'The rule was removed.']);
     }
 
     /** @param  list<string>  $ids */

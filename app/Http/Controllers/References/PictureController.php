@@ -41,7 +41,7 @@ final class PictureController
         $file = $request->file('picture');
         if (! $file instanceof UploadedFile || ! $file->isValid()) {
             throw ValidationException::withMessages([
-                'picture' => 'No picture arrived: it may be larger than this server takes. Nothing was added.',
+                'picture' => 'No picture arrived: it may be larger than this server allows. Nothing was added.',
             ]);
         }
         $title = pathinfo($file->getClientOriginalName(), PATHINFO_FILENAME);
@@ -63,7 +63,7 @@ final class PictureController
         ]);
         $crop = array_map(static fn (mixed $v): float => is_numeric($v) ? (float) $v : 0.0, array_values($request->array('crop')));
         if ($crop !== [] && ($crop[2] < 0.02 || $crop[3] < 0.02 || $crop[0] + $crop[2] > 1.0001 || $crop[1] + $crop[3] > 1.0001)) {
-            throw ValidationException::withMessages(['crop' => 'This crop holds next to nothing of the picture, or reaches beyond it. Draw it larger.']);
+            throw ValidationException::withMessages(['crop' => 'This crop is too small or reaches outside the picture. Draw it larger.']);
         }
         $retake($picture, static function (Picture $picture) use ($request, $crop): void {
             $picture->title = $request->has('title') ? $request->string('title')->value() : $picture->title;
@@ -129,7 +129,7 @@ final class PictureController
         $picture->delete();
         Storage::disk('local')->delete([$picture->path, ...$this->drawn($picture)]);
 
-        return new JsonResponse(['message' => "{$picture->title} and the colours taken from it were removed."]);
+        return new JsonResponse(['message' => "{$picture->title} and its samples were removed."]);
     }
 
     /** The neutralised picture, drawn once. */

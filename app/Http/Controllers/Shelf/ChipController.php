@@ -56,7 +56,7 @@ final class ChipController
         $pot = $painter->paints()->find($request->integer('paintId')) ?? throw ValidationException::withMessages(['paintId' => 'This pot is not on your shelf.']);
         $technique = $request->enum('technique', Technique::class) ?? Technique::BaseCoat;
         if ($technique->profile()->coverage(Zone::Mid) <= 0.0) {
-            throw ValidationException::withMessages(['technique' => 'This technique leaves nothing on a flat chip: it lives on edges and in recesses.']);
+            throw ValidationException::withMessages(['technique' => 'This technique leaves nothing on a flat chip: it works on edges and in recesses only.']);
         }
         $card = self::CARDS[$request->string('card')->value()];
         DB::transaction(function () use ($request, $reader, $fit, $painter, $pot, $technique, $card): void {
@@ -83,6 +83,6 @@ final class ChipController
             $fit($painter, $chip->technique);
         });
 
-        return new JsonResponse(['message' => 'The chip was thrown away.']);
+        return new JsonResponse(['message' => 'The chip was deleted.']);
     }
 }

@@ -91,7 +91,7 @@ final class PaintController
     {
         $paint->delete();
 
-        return new JsonResponse(['message' => "{$paint->name} was taken off the shelf. Recipes that use it keep it as it was."]);
+        return new JsonResponse(['message' => "{$paint->name} was removed from the shelf. Recipes that use it keep it."]);
     }
 
     public function restore(Paint $paint): JsonResponse

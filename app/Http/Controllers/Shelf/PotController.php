@@ -63,7 +63,7 @@ final class PotController
     {
         $white = $this->white($painter, $request->integer('whiteId'));
         if ($swatch === Swatch::Tint && $white === null) {
-            throw ValidationException::withMessages(['whiteId' => 'Say which white the tint is mixed with.']);
+            throw ValidationException::withMessages(['whiteId' => 'Choose the white that the tint is mixed with.']);
         }
 
         return new JsonResponse(ReadingProps::of($swatch, $reader->read($paint, $swatch, $white)));
@@ -102,7 +102,7 @@ final class PotController
         }
 
         return $found === []
-            ? throw ValidationException::withMessages(['file' => 'No row is named after a swatch: '.implode(', ', array_keys($names)).'.'])
+            ? throw ValidationException::withMessages(['file' => 'No row has the name of a swatch: '.implode(', ', array_keys($names)).'.'])
             : new JsonResponse(array_values($found));
     }
 

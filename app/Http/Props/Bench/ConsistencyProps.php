@@ -62,7 +62,7 @@ final readonly class ConsistencyProps
     {
         [$l, $a, $b] = [$shift[0] ?? 0.0, $shift[1] ?? 0.0, $shift[2] ?? 0.0];
         $how = match (true) {
-            abs($l) >= hypot($a, $b) => $l < 0 ? 'it is darker: a thin coat of its base, then its lights again' : 'it is lighter: one more wash, or a glaze of its base',
+            abs($l) >= hypot($a, $b) => $l < 0 ? 'it is darker: a thin coat of its base, then its highlights again' : 'it is lighter: one more wash, or a glaze of its base',
             default => 'its hue differs: a glaze of its own base mix, from the same cup as the others',
         };
 

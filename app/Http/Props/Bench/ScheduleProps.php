@@ -10,19 +10,19 @@ use App\Models\Bench\ScheduleRecord;
 use Carbon\CarbonImmutable;
 
 /**
- * The evenings as they were last laid.
+ * The sessions as they were last planned.
  */
 final readonly class ScheduleProps
 {
     /**
-     * @param  list<SessionProps>  $evenings
+     * @param  list<SessionProps>  $sessions
      * @param  list<CriticalStepProps>  $chain  what decides the date, first step first
      * @param  string  $finish  ISO 8601
      * @param  string  $bound  ISO 8601: no order of work finishes earlier
      * @param  list<int>  $figureIds
-     * @param  int  $missed  steps of past evenings that are still open
+     * @param  int  $missed  steps of past sessions that are still open
      */
-    public function __construct(public array $evenings, public array $chain, public string $finish, public string $bound, public array $figureIds, public int $missed)
+    public function __construct(public array $sessions, public array $chain, public string $finish, public string $bound, public array $figureIds, public int $missed)
     {
     }
 
@@ -30,7 +30,7 @@ final readonly class ScheduleProps
     {
         $runs = RunStep::query()->whereHas('run', static fn ($q) => $q->where('painter_id', $schedule->painter_id))->get(['id', 'run_id', 'state'])->keyBy('id');
         $missed = 0;
-        $evenings = [];
+        $sessions = [];
         foreach ($schedule->sessions as $session) {
             $steps = [];
             foreach ($session['steps'] as $step) {
@@ -38,11 +38,11 @@ final readonly class ScheduleProps
                 $missed += $step['end'] < now()->getTimestamp() && ($record === null ? true : $record->state === RunStepState::Open) ? 1 : 0;
                 $steps[] = new SessionStepProps($step['id'], $step['figureId'], $step['figure'], $step['what'], $step['where'], self::iso($step['start']), self::iso($step['end']), $record === null ? null : route('runs.show', $record->run_id, false));
             }
-            $evenings[] = new SessionProps(self::iso($session['start']), self::iso($session['end']), $steps);
+            $sessions[] = new SessionProps(self::iso($session['start']), self::iso($session['end']), $steps);
         }
 
         return new self(
-            $evenings,
+            $sessions,
             array_map(static fn (array $h): CriticalStepProps => new CriticalStepProps($h['what'], $h['figure'], $h['hold']), $schedule->chain),
             $schedule->finish->toIso8601String(),
             $schedule->bound->toIso8601String(),

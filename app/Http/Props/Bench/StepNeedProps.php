@@ -16,7 +16,7 @@ final readonly class StepNeedProps
     /**
      * @param  list<DropsProps>  $cup  whole drops of each pot, for all figures of the step
      * @param  float  $millilitres  of thinned mix, with what the cup keeps
-     * @param  int  $figures  it is reckoned for
+     * @param  int  $figures  it is estimated for
      * @param  float  $learned  factor from what past runs used; 1 while there are none
      */
     public function __construct(public array $cup, public float $millilitres, public float $keptMillilitres, public int $figures, public float $learned)

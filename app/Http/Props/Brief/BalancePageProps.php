@@ -8,7 +8,7 @@ use App\Adapters\Finish\FigureOptics;
 use App\Adapters\Finish\LayerDraft;
 use App\Http\Props\ColourProps;
 use App\Models\Brief\Area;
-use App\Models\Brief\BalanceRecord as Wish;
+use App\Models\Brief\BalanceRecord;
 use App\Models\Brief\Figure;
 use Hyalin\Colour\DifferenceFormula;
 use Hyalin\Colour\Illuminant;
@@ -28,10 +28,10 @@ final readonly class BalancePageProps
 
     /**
      * @param  list<BalanceAreaProps>  $areas
-     * @param  list<BalancePreferenceProps>  $wishes
-     * @param  list<MetamerismProps>  $partings  worst first
+     * @param  list<BalancePreferenceProps>  $preferences
+     * @param  list<MetamerismProps>  $mismatches  worst first
      */
-    public function __construct(public array $areas, public array $wishes, public array $partings, public Illuminant $light)
+    public function __construct(public array $areas, public array $preferences, public array $mismatches, public Illuminant $light)
     {
     }
 
@@ -48,10 +48,10 @@ final readonly class BalancePageProps
         return new self(
             array_values(array_map(static fn (Area $a): BalanceAreaProps => self::area($a, $day[$a->id], $seen[$a->id]), $areas)),
             array_values(array_map(
-                static fn (Wish $w): BalancePreferenceProps => self::wish($w, $seen),
-                array_filter($figure->balances->all(), static fn (Wish $w): bool => isset($seen[$w->area_id])),
+                static fn (BalanceRecord $w): BalancePreferenceProps => self::preference($w, $seen),
+                array_filter($figure->balances->all(), static fn (BalanceRecord $w): bool => isset($seen[$w->area_id])),
             )),
-            self::partings($areas, $day, $seen),
+            self::mismatches($areas, $day, $seen),
             $light,
         );
     }
@@ -73,7 +73,7 @@ final readonly class BalancePageProps
     }
 
     /** @param  array<int, Section>  $seen  by area */
-    private static function wish(Wish $wish, array $seen): BalancePreferenceProps
+    private static function preference(BalanceRecord $wish, array $seen): BalancePreferenceProps
     {
         $judged = $wish->kind === BalanceKind::FocalPoint || $wish->other_id === null
             ? Balance::focal($seen[$wish->area_id], array_values(array_diff_key($seen, [$wish->area_id => true])), $wish->limit)
@@ -88,7 +88,7 @@ final readonly class BalancePageProps
      * @param  array<int, Section>  $seen
      * @return list<MetamerismProps>
      */
-    private static function partings(array $areas, array $day, array $seen): array
+    private static function mismatches(array $areas, array $day, array $seen): array
     {
         $found = [];
         $ids = array_keys($areas);

@@ -74,7 +74,7 @@ final readonly class FigureProps
             $stage('Light', 'figures.light', self::light($figure)),
             $stage('Order', 'figures.order', $figure->own_order === null ? 'as planned' : 'your own'),
             $stage('Bench', 'figures.bench', match (true) {
-                $run === null => 'not begun',
+                $run === null => 'not started',
                 (int) $run->open_count === 0 => "run {$run->number} done",
                 default => "run {$run->number}: ".self::many((int) $run->open_count, 'step').' left',
             }),
@@ -86,7 +86,7 @@ final readonly class FigureProps
     {
         return match ($figure->lightStudy()->first()?->state) {
             'done' => 'computed',
-            'waiting', 'running' => 'being computed',
+            'waiting', 'running' => 'calculating',
             default => self::many($figure->meshes()->count(), 'mesh', 'meshes'),
         };
     }

@@ -57,7 +57,7 @@ final readonly class MixAnswerProps
             $provable,
             self::why($answer->mixes),
             $missing === null ? null : sprintf(
-                'Out of reach by %.1f: no mix from this shelf comes near. A pot that is %s is missing.',
+                'Out of reach (ΔE %.1f): no mix from this shelf comes close. A pot that is %s is missing.',
                 $missing->difference,
                 implode(', ', $missing->wanted),
             ),
@@ -79,7 +79,7 @@ final readonly class MixAnswerProps
         $pots = count($best->drops);
         if ($nearest === $best) {
             return sprintf(
-                'The nearest of the mixes worth considering: %.1f away, from %s, %d %s.',
+                'Closest of the practical mixes: ΔE %.1f, from %s, %d %s.',
                 $best->difference,
                 $pots === 1 ? 'one pot' : "{$pots} pots",
                 $best->totalDrops(),
@@ -88,7 +88,7 @@ final readonly class MixAnswerProps
         }
 
         return sprintf(
-            'Another mix comes %.1f nearer but takes %d pots and %d drops; this one takes %d and %d. A pot more must earn 0.3, a drop 0.02.',
+            'Another mix is closer by ΔE %.1f but needs %d pots and %d drops; this one needs %d and %d. One more pot must gain 0.3, one more drop 0.02.',
             $best->difference - $nearest->difference,
             count($nearest->drops),
             $nearest->totalDrops(),

@@ -37,7 +37,7 @@ final readonly class PreDilutionProps
 
         return new self(
             sprintf(
-                'One drop of %s is too coarse here. Make up 1 drop of it with %d of %s and dose from that: %.1f nearer.',
+                'One drop of %s is too much here. Premix 1 drop of it with %d of %s and dose from that: closer by ΔE %.1f.',
                 $tinter->name,
                 PreDilution::PARTS,
                 $main->name,

@@ -47,7 +47,7 @@ final readonly class WorkCardProps
                 1, 2 => implode(', ', $step->areaNames).': ',
                 default => count($step->areaNames).' areas: ',
             };
-            $steps[] = "{$where}{$step->words}; about {$step->minutes} min, dry in about {$step->dryMinutes} min";
+            $steps[] = "{$where}{$step->words}; about {$step->minutes} min, dries in about {$step->dryMinutes} min";
             foreach ($step->cautions as $caution) {
                 $cautions[$caution] = true;
             }

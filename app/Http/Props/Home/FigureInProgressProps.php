@@ -72,7 +72,7 @@ final readonly class FigureInProgressProps
         }
 
         return match (true) {
-            $run !== null => ['Painted. Repeat it or look at what was used', route('figures.bench', $figure, false)],
+            $run !== null => ['Painted. Repeat it or open its record', route('figures.bench', $figure, false)],
             $areas === 0 => ['Name its parts and areas', route('figures.brief', $figure, false)],
             $samples === 0 => ['Take colours from a reference', route('figures.references', $figure, false)],
             $planned < $areas => [

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Props\Home;
 
-use Hyalin\Order\Steps\StepId;
 use App\Models\Bench\RunStep;
 use App\Models\Bench\RunStepState;
 use App\Models\Bench\Timer;
 use App\Models\Painter;
+use Hyalin\Order\Steps\StepId;
 use Hyalin\Order\Steps\StepKind;
 use Illuminate\Support\Carbon;
 
@@ -65,7 +65,7 @@ final readonly class TrayItemProps
 
     public static function timer(Timer $timer): self
     {
-        return new self("timer {$timer->id}", 'timer', $timer->what, '', $timer->ends_at->toIso8601String(), $timer->run_id === null ? route('bench-door', [], false) : route('runs.show', $timer->run_id, false), $timer->id);
+        return new self("timer {$timer->id}", 'timer', $timer->what, '', $timer->ends_at->toIso8601String(), $timer->run_id === null ? route('home', [], false) : route('runs.show', $timer->run_id, false), $timer->id);
     }
 
     /** A mask stays until its peel is done or given up. */

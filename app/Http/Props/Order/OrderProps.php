@@ -27,7 +27,7 @@ final readonly class OrderProps
      * @param  list<MaskProps>  $masks
      * @param  list<IssueProps>  $troubles
      * @param  float  $maskMm  taped and dabbed in all
-     * @param  float  $cost  minutes of masking and of wishes not kept
+     * @param  float  $cost  minutes of masking and of preferences not kept
      */
     public function __construct(
         public array $steps,

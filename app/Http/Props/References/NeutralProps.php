@@ -50,7 +50,7 @@ final readonly class NeutralProps
                 $residuals[] = new ResidualProps($name, ColourProps::of(ChartPatches::underD65()[$i])->hex, $correction->residuals[$i]);
             }
 
-            return new self('chart', $neutral['points'], sprintf('On the 24 patches: CIEDE2000 %.1f left in the mean, %.1f at most.', $correction->mean(), max(0.0, ...$correction->residuals)), null, $residuals);
+            return new self('chart', $neutral['points'], sprintf('24 patches: ΔE %.1f left on average, worst %.1f.', $correction->mean(), max(0.0, ...$correction->residuals)), null, $residuals);
         }
 
         return new self($neutral['method'], $neutral['points'], self::words($correction), $correction->bound, []);
@@ -66,7 +66,7 @@ final readonly class NeutralProps
         };
 
         return sprintf(
-            'Taken in %s, about %.0f K as this camera saw it%s. Colours are known to about CIEDE2000 %.1f.',
+            'Taken in %s, about %.0f K for this camera%s. Colours are known to about ΔE %.1f.',
             $light,
             round($grey->lamp->kelvin, -2),
             abs($grey->exposure - 1) < 0.02 ? '' : sprintf(', and %.1f times too %s', $grey->exposure > 1 ? $grey->exposure : 1 / $grey->exposure, $grey->exposure > 1 ? 'dark' : 'bright'),

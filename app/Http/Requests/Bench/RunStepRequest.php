@@ -39,7 +39,7 @@ final class RunStepRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['skipReason.required_if' => 'Say why it is skipped: the next run will ask.', 'usedMix.*.drops.integer' => 'Drops are counted: they must be whole.'];
+        return ['skipReason.required_if' => 'Enter why it is skipped: the next run shows it.', 'usedMix.*.drops.integer' => 'Drops must be whole numbers.'];
     }
 
     public function applyTo(RunStep $step, Painter $painter): void

@@ -32,7 +32,7 @@ final class AreaRequest extends FormRequest
                 Rule::exists('areas', 'id')->where('figure_id', $figure instanceof Figure ? $figure->id : 0),
                 function (string $key, mixed $value, Closure $fail) use ($area): void {
                     if ($area instanceof Area && is_numeric($value) && self::liesOn((int) $value, $area->id)) {
-                        $fail("{$area->name} cannot lie on what lies on it.");
+                        $fail("{$area->name} cannot lie on an area that lies on it.");
                     }
                 },
             ],

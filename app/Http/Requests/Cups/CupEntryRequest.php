@@ -26,6 +26,6 @@ final class CupEntryRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['drops.integer' => 'Drops are counted: they must be whole.', 'paintId.required_if' => 'Say which pot it is from.'];
+        return ['drops.integer' => 'Drops must be whole numbers.', 'paintId.required_if' => 'Choose the pot.'];
     }
 }

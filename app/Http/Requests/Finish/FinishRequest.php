@@ -43,8 +43,8 @@ class FinishRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'layers.*.mix.*.drops.integer' => 'Drops are counted: they must be whole.',
-            'layers.*.mix.*.drops.between' => 'A pot in a mix has from 1 to 99 drops.',
+            'layers.*.mix.*.drops.integer' => 'Drops must be whole numbers.',
+            'layers.*.mix.*.drops.between' => 'A pot in a mix has 1 to 99 drops.',
             'layers.*.mix.min' => 'A layer needs at least one paint.',
             'layers.*.zones.min' => 'A layer must touch at least one zone.',
         ];

@@ -31,8 +31,8 @@ final class NeutralRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'points.size' => 'A chart is taken by the middles of its four corner patches.',
-            'points.min' => 'Draw around the neutral patch: this outline holds no area.',
+            'points.size' => 'Mark the centres of the four corner patches.',
+            'points.min' => 'Draw around the neutral patch: this outline is empty.',
         ];
     }
 

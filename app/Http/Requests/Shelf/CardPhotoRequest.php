@@ -43,7 +43,7 @@ final class CardPhotoRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['spots.grey.required' => 'Say where the grey patch is: without it the lamp and the exposure are not known.'];
+        return ['spots.grey.required' => 'Mark the grey patch: without it, lamp and exposure are unknown.'];
     }
 
     /**
@@ -74,7 +74,7 @@ final class CardPhotoRequest extends FormRequest
         foreach ($spots as $swatch => $spot) {
             $read = SampleStatistics::of($file->pixels('spot', $spot), $correction);
             if ($read->clipped > self::CLIPPED) {
-                throw ValidationException::withMessages(["spots.{$swatch}" => "A channel of the swatch \"{$swatch}\" is at its end: its colour is beyond what this photo holds. Take it in whiter light, or expose otherwise."]);
+                throw ValidationException::withMessages(["spots.{$swatch}" => "A channel of the swatch \"{$swatch}\" is clipped: its colour is outside what this photo can record. Use whiter light or another exposure."]);
             }
             $colours[$swatch] = $read->colour;
         }

@@ -19,7 +19,7 @@ final class ShelfFileRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['file.max' => 'The file has more than 8 MB.', 'file.uploaded' => 'The file did not arrive; it may be larger than 8 MB.'];
+        return ['file.max' => 'The file is larger than 8 MB.', 'file.uploaded' => 'The file did not arrive; it may be larger than 8 MB.'];
     }
 
     /** @throws ValidationException when it cannot be read */

@@ -29,11 +29,11 @@ export function BenchFile() {
     }
 
     return (
-        <section aria-label="Your bench as a file" className="border-t border-line pt-4 text-sm">
-            <h2 className="text-lg">Your bench as a file</h2>
+        <section aria-label="Export or import your bench" className="border-t border-line pt-4 text-sm">
+            <h2 className="text-lg">Export or import your bench</h2>
             <p className="mt-1 mb-2 max-w-prose text-quiet">
-                Shelf, figures, recipes, runs and pictures in one zip, in an open format. It can be taken in here or by
-                another painter; nothing that is here is written over.
+                Shelf, figures, recipes, runs and pictures in one zip file, in an open format. You or another painter
+                can import it; nothing that is here is overwritten.
             </p>
             <div className="flex flex-wrap items-center gap-3">
                 <a className="underline underline-offset-4" href={url('bench-file')}>
@@ -57,7 +57,7 @@ export function BenchFile() {
                         input.current?.click();
                     }}
                 >
-                    {sent === undefined ? 'Take a file in' : uploadWords(sent)}
+                    {sent === undefined ? 'Import a file' : uploadWords(sent)}
                 </Button>
                 {said?.both && (
                     <Button
@@ -66,7 +66,7 @@ export function BenchFile() {
                             if (said.both) void take(said.both, true);
                         }}
                     >
-                        Take it in beside mine
+                        Import as a copy
                     </Button>
                 )}
             </div>

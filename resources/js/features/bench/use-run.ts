@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { ApiError, isRecord, send } from '@/shared/lib/api';
-import { newKey, Outbox, type Deed } from '@/shared/lib/outbox';
+import { newKey, Outbox, type QueuedChange } from '@/shared/lib/outbox';
 import { url } from '@/shared/lib/url';
 import type { RunProps, RunStepProps } from '@/types/generated';
 
@@ -16,18 +16,18 @@ export type StepChange = {
 
 type Conflict = { theirs: RunStepProps; change: StepChange };
 
-/** A change of a step, written down before it is sent: with the version of the step the painter saw. */
-type StepDeed = Deed & { stepId: number; seen: number; change: StepChange };
+/** A change of a step, recorded before it is sent: with the version of the step the painter saw. */
+type QueuedStepChange = QueuedChange & { stepId: number; seen: number; change: StepChange };
 
 const AGAIN_AFTER = 2000;
 
 /**
- * The steps of a run. Every change is written down in this browser the moment it happens, shown at once and sent until
+ * The steps of a run. Every change is recorded in this browser the moment it happens, shown at once and sent until
  * it is acknowledged, in order, each once: a connection that is away, a closed lid or a server that restarts loses none.
  */
 export function useRun(run: RunProps, onStored: () => void) {
-    const outbox = useMemo(() => new Outbox<StepDeed>(`hyalin-run-${run.id}`), [run.id]);
-    const [steps, setSteps] = useState(() => withDeeds(run.steps, outbox.all()));
+    const outbox = useMemo(() => new Outbox<QueuedStepChange>(`hyalin-run-${run.id}`), [run.id]);
+    const [steps, setSteps] = useState(() => withQueued(run.steps, outbox.all()));
     const [waiting, setWaiting] = useState(() => outbox.all().length);
     const [problem, setProblem] = useState<string | null>(null);
     const [conflict, setConflict] = useState<Conflict | null>(null);
@@ -43,16 +43,16 @@ export function useRun(run: RunProps, onStored: () => void) {
     }, []);
 
     const sendFirst = useCallback(
-        async (deed: StepDeed): Promise<boolean> => {
+        async (queued: QueuedStepChange): Promise<boolean> => {
             try {
                 const next = await send<RunStepProps>(
                     'PATCH',
-                    url('run-steps.update', { run: run.id, step: deed.stepId }),
-                    { ...deed.change, version: deed.seen },
+                    url('run-steps.update', { run: run.id, step: queued.stepId }),
+                    { ...queued.change, version: queued.seen },
                     undefined,
-                    deed.key,
+                    queued.key,
                 );
-                outbox.strike(deed.key);
+                outbox.remove(queued.key);
                 // Our own change has moved the version on; anyone else's is a conflict.
                 outbox.change((d) => (d.stepId === next.id ? { ...d, seen: next.version } : d));
                 versions.current.set(next.id, next.version);
@@ -62,24 +62,24 @@ export function useRun(run: RunProps, onStored: () => void) {
                 stored.current();
             } catch (error) {
                 if (!(error instanceof ApiError)) throw error;
-                // Signed out, or a page too old: the deed stays written down until the painter is back.
-                if (error.isUnjudged) {
+                // Signed out, or a page too old: the queued stays recorded until the painter is back.
+                if (error.wasNotProcessed) {
                     setProblem(
-                        error.isPassing
-                            ? 'Hyalin cannot be reached. What you do is written down in this browser and sent as soon as it can be.'
+                        error.isTransient
+                            ? 'Hyalin cannot be reached. What you do is kept in this browser and sent as soon as possible.'
                             : error.message,
                     );
                     return false;
                 }
-                outbox.strike(deed.key);
+                outbox.remove(queued.key);
                 if (error.isConflict && isRecord(error.body)) {
                     const theirs = error.body['theirs'] as RunStepProps;
-                    const later = outbox.all().filter((d) => d.stepId === deed.stepId);
-                    for (const { key } of later) outbox.strike(key);
+                    const later = outbox.all().filter((d) => d.stepId === queued.stepId);
+                    for (const { key } of later) outbox.remove(key);
                     show(theirs);
                     setConflict({
                         theirs,
-                        change: later.reduce<StepChange>((all, d) => ({ ...all, ...d.change }), deed.change),
+                        change: later.reduce<StepChange>((all, d) => ({ ...all, ...d.change }), queued.change),
                     });
                 } else {
                     setProblem(error.message);
@@ -92,9 +92,9 @@ export function useRun(run: RunProps, onStored: () => void) {
 
     const flush = useCallback(
         () =>
-            outbox.alone(async () => {
-                for (let deed = outbox.first(); deed; deed = outbox.first()) {
-                    if (!(await sendFirst(deed))) break;
+            outbox.withLock(async () => {
+                for (let queued = outbox.first(); queued; queued = outbox.first()) {
+                    if (!(await sendFirst(queued))) break;
                     setWaiting(outbox.all().length);
                 }
                 setWaiting(outbox.all().length);
@@ -118,8 +118,8 @@ export function useRun(run: RunProps, onStored: () => void) {
     const record = useCallback(
         (step: RunStepProps, change: StepChange) => {
             const seen = versions.current.get(step.id) ?? step.version;
-            const deed: StepDeed = { key: newKey(), stepId: step.id, seen, change };
-            outbox.add(deed);
+            const queued: QueuedStepChange = { key: newKey(), stepId: step.id, seen, change };
+            outbox.add(queued);
             setWaiting(outbox.all().length);
             setSteps((now) => now.map((s) => (s.id === step.id ? changed(s, change) : s)));
             void flush();
@@ -162,8 +162,8 @@ export function changed(step: RunStepProps, change: StepChange): RunStepProps {
     };
 }
 
-function withDeeds(steps: readonly RunStepProps[], deeds: readonly StepDeed[]): RunStepProps[] {
+function withQueued(steps: readonly RunStepProps[], queue: readonly QueuedStepChange[]): RunStepProps[] {
     return steps.map((step) =>
-        deeds.filter((deed) => deed.stepId === step.id).reduce((now, deed) => changed(now, deed.change), step),
+        queue.filter((queued) => queued.stepId === step.id).reduce((now, queued) => changed(now, queued.change), step),
     );
 }

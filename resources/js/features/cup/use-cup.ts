@@ -4,7 +4,7 @@ import { newKey, Outbox } from '@/shared/lib/outbox';
 import { url } from '@/shared/lib/url';
 import type { CupAct, CupProps } from '@/types/generated';
 
-export type CupDeed = {
+export type CupChange = {
     key: string;
     act: CupAct;
     paintId?: number;
@@ -16,13 +16,13 @@ export type CupDeed = {
 const AGAIN_AFTER = 2000;
 
 /**
- * A cup in the browser. Each deed is written down here before it is sent, and sent until it is acknowledged: a closed
+ * A cup in the browser. Each queued is recorded here before it is sent, and sent until it is acknowledged: a closed
  * lid, a dead battery or a server that restarts loses nothing, and nothing is done twice.
  */
 export function useCup(initial: CupProps) {
-    const outbox = useMemo(() => new Outbox<CupDeed>(`hyalin-cup-${initial.id}`), [initial.id]);
+    const outbox = useMemo(() => new Outbox<CupChange>(`hyalin-cup-${initial.id}`), [initial.id]);
     const [cup, setCup] = useState(initial);
-    const [waiting, setWaiting] = useState<readonly CupDeed[]>(() => outbox.all());
+    const [waiting, setWaiting] = useState<readonly CupChange[]>(() => outbox.all());
     const [problem, setProblem] = useState<string | null>(null);
     const sending = useRef(false);
 
@@ -30,18 +30,18 @@ export function useCup(initial: CupProps) {
         if (sending.current) return;
         sending.current = true;
         try {
-            for (let deed = outbox.first(); deed; deed = outbox.first()) {
-                const { key } = deed;
+            for (let queued = outbox.first(); queued; queued = outbox.first()) {
+                const { key } = queued;
                 try {
-                    setCup(await send<CupProps>('POST', url('cups.act', { cup: initial.id }), deed));
+                    setCup(await send<CupProps>('POST', url('cups.act', { cup: initial.id }), queued));
                     setProblem(null);
                 } catch (error) {
                     if (!(error instanceof ApiError)) throw error;
-                    // Signed out, or a page too old: the deed stays written down until the painter is back.
-                    if (error.isUnjudged) {
+                    // Signed out, or a page too old: the queued stays recorded until the painter is back.
+                    if (error.wasNotProcessed) {
                         setProblem(
-                            error.isPassing
-                                ? 'Written down here; it is sent as soon as Hyalin can be reached.'
+                            error.isTransient
+                                ? 'Kept here; it is sent as soon as Hyalin can be reached.'
                                 : error.message,
                         );
                         window.setTimeout(() => void flush(), AGAIN_AFTER);
@@ -49,7 +49,7 @@ export function useCup(initial: CupProps) {
                     }
                     setProblem(error.message);
                 }
-                outbox.strike(key);
+                outbox.remove(key);
                 setWaiting(outbox.all());
             }
         } finally {
@@ -62,8 +62,8 @@ export function useCup(initial: CupProps) {
     }, [flush]);
 
     const act = useCallback(
-        (deed: Omit<CupDeed, 'key'>) => {
-            outbox.add({ ...deed, key: newKey() });
+        (queued: Omit<CupChange, 'key'>) => {
+            outbox.add({ ...queued, key: newKey() });
             setWaiting(outbox.all());
             void flush();
         },

@@ -75,8 +75,8 @@ export function LayerEditor({
             </div>
             {technique && (
                 <p className="text-xs text-quiet">
-                    {technique.instruction} Dry in about {minutesWords(technique.dryingMinutes)}. What it leaves on each
-                    zone {technique.ownHand ? 'is as your test chips told.' : 'is an estimate.'}
+                    {technique.instruction} Dries in about {minutesWords(technique.dryingMinutes)}. Its deposit on each
+                    zone {technique.ownHand ? 'comes from your test chips.' : 'is an estimate.'}
                 </p>
             )}
             <Choices
@@ -119,7 +119,7 @@ export function LayerEditor({
             </div>
             <p className="text-xs text-quiet">{dilutionWords(layer.thinner)}</p>
             <TextArea
-                label="Note to yourself"
+                label="Note"
                 rows={2}
                 maxLength={2000}
                 value={layer.note ?? ''}
@@ -174,7 +174,7 @@ export function MixEditor({
                             <span className="truncate">{entry.name}</span>
                             {pots.every((pot) => pot.id !== entry.paintId) && (
                                 <span className="text-xs font-semibold">
-                                    no longer on the shelf, kept here as it was
+                                    no longer on the shelf; kept here as it was
                                 </span>
                             )}
                         </span>

@@ -93,7 +93,7 @@ export function useFinish(figureId: number, area: AreaFinishProps) {
                     return;
                 }
                 useStore.setState({ saving: 'failed', problem: error.message, theirs });
-                if (error.isPassing) {
+                if (error.isTransient) {
                     window.clearTimeout(saveTimer.current);
                     saveTimer.current = window.setTimeout(() => {
                         again.current();

@@ -42,6 +42,6 @@ export function parseMesh(buffer: ArrayBuffer, sprays: number): LitMesh {
         exposures: Array.from({ length: sprays }, () => new Uint8Array(buffer, take(vertices), vertices)),
         zones: new Uint8Array(buffer, take(triangles), triangles),
     };
-    if (at !== buffer.byteLength) throw new Error('the mesh was cut off on its way');
+    if (at !== buffer.byteLength) throw new Error('the mesh arrived incomplete');
     return mesh;
 }

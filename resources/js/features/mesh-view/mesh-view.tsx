@@ -59,9 +59,7 @@ export function MeshView({
     const viewer = useRef<MeshViewer | null>(null);
     const [mesh, setMesh] = useState<LitMesh | null>(null);
     const [problem, setProblem] = useState<string | null>(() =>
-        canDraw()
-            ? null
-            : 'This browser cannot draw meshes (no WebGL). Measures and zones are in the table all the same.',
+        canDraw() ? null : 'This browser cannot draw meshes (no WebGL). Measurements and zones are in the table.',
     );
     // Whoever is told may be another function at every drawing of the page.
     const told = useRef(onViewer);
@@ -181,7 +179,7 @@ export function MeshView({
                 ref={canvas}
                 tabIndex={0}
                 role="application"
-                aria-label={`${label}. Arrows turn it, plus and minus come nearer and go away${onPick ? '; a press chooses an area' : ''}.`}
+                aria-label={`${label}. Arrows turn it, plus and minus zoom${onPick ? '; a click selects an area' : ''}.`}
                 className="h-full w-full touch-none"
                 onKeyDown={(event) => {
                     if (viewer.current?.turn(event.key)) event.preventDefault();
@@ -199,7 +197,7 @@ export function MeshView({
             />
             {problem !== null && <p className="absolute inset-x-0 top-0 bg-raised p-3 text-sm">{problem}</p>}
             {glowUrl !== null && glow?.of !== glowUrl && problem === null && (
-                <p className="absolute inset-x-0 top-0 p-3 text-sm">The glow is being cast.</p>
+                <p className="absolute inset-x-0 top-0 p-3 text-sm">Calculating the glow.</p>
             )}
             {mesh === null && problem === null && (
                 <p className="absolute inset-x-0 top-0 p-3 text-sm text-quiet">Loading the mesh.</p>

@@ -120,7 +120,7 @@ export function MixFinder({ figureId, areaId, layers, index, zone, onUse, onCup 
                             onCup(best.drops);
                         }}
                     >
-                        Mix it in a cup
+                        Open as a cup
                     </Button>
                     {answer.preDilution !== null && (
                         <Notice>
@@ -129,7 +129,7 @@ export function MixFinder({ figureId, areaId, layers, index, zone, onUse, onCup 
                         </Notice>
                     )}
                     <details className="text-sm">
-                        <summary className="cursor-pointer font-medium">Why this one, and how sure</summary>
+                        <summary className="cursor-pointer font-medium">Reason and certainty</summary>
                         <p className="mt-1">{answer.why}</p>
                         <label className="mt-1 flex items-center gap-2">
                             <input
@@ -139,7 +139,7 @@ export function MixFinder({ figureId, areaId, layers, index, zone, onUse, onCup 
                                     setQuestion({ ...question, allKinds: event.target.checked });
                                 }}
                             />
-                            also look among inks, washes and one-coats
+                            also use inks, washes and one-coats
                         </label>
                         <label className="mt-1 flex items-center gap-2">
                             <input
@@ -149,18 +149,15 @@ export function MixFinder({ figureId, areaId, layers, index, zone, onUse, onCup 
                                     setQuestion({ ...question, allZones: event.target.checked });
                                 }}
                             />
-                            one mix for every sampled zone of this layer
+                            one mix for all sampled zones of this layer
                         </label>
                         {question.allZones && (
                             <p className="mt-1">
-                                Differences are the mean over these zones; the {zone} counts twice. What is shown is the{' '}
-                                {zone}.
+                                Differences are averages over these zones; the {zone} counts twice. Shown is the {zone}.
                             </p>
                         )}
                         <p className="mt-1">{sureness(answer)}</p>
-                        <p className="mt-1">
-                            {capital(answer.quality)} paints: the prediction is an estimate as good as they are.
-                        </p>
+                        <p className="mt-1">{capital(answer.quality)} paints: the prediction is as good as they are.</p>
                         {answer.ending !== 'proven' && !question.allZones && (
                             <Proof
                                 key={key}
@@ -172,7 +169,7 @@ export function MixFinder({ figureId, areaId, layers, index, zone, onUse, onCup 
                     </details>
                 </>
             )}
-            {!answer && problem === null && <p className="text-sm text-quiet">Looking through the shelf.</p>}
+            {!answer && problem === null && <p className="text-sm text-quiet">Searching the shelf.</p>}
         </section>
     );
 }
@@ -182,11 +179,11 @@ function sureness(answer: MixAnswerProps): string {
     const all = answer.provable.toLocaleString();
     switch (answer.ending) {
         case 'proven':
-            return `Proven: all ${all} mixes of ${answer.potCount} pots were tried, none is better.`;
+            return `Proven: all ${all} mixes of ${answer.potCount} pots were tried; none is better.`;
         case 'stopped':
             return `Stopped after ${tried} of ${all} mixes: the best so far.`;
         case 'settled':
-            return `Not proven: ${tried} of ${all} mixes were computed exactly. It is usually the best one; a search to the end can tell.`;
+            return `Not proven: ${tried} of ${all} mixes were computed exactly. It is usually the best; a full search can prove it.`;
     }
 }
 
@@ -278,7 +275,7 @@ function Proof({ path, body, onProven }: { path: string; body: unknown; onProven
     if (search === null) {
         return (
             <Button size="small" className="mt-2" onClick={() => void start()}>
-                Search to the end and prove it
+                Run a full search
             </Button>
         );
     }

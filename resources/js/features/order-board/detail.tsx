@@ -22,14 +22,14 @@ export function StepDetail({
     const before = strongest(order.rules.filter((r) => r.before === step.id && r.isKept));
     const mask = order.masks.find((m) => m.step === step.id);
     return (
-        <section aria-label="The chosen step" className="flex flex-col gap-2 text-sm">
+        <section aria-label="Selected step" className="flex flex-col gap-2 text-sm">
             <h2 className="text-base leading-tight font-semibold">
                 {index + 1}. {capital(step.words)}
                 {plannedAt !== index && <span className="font-normal text-quiet"> (planned as {plannedAt + 1})</span>}
             </h2>
             <p className="text-quiet">
                 {step.areaNames.length > 0 ? `${step.areaNames.join(', ')}; ` : ''}
-                about {minutesWords(step.minutes)} at the bench, dry in about {minutesWords(step.dryMinutes)}
+                about {minutesWords(step.minutes)} at the bench, dries in about {minutesWords(step.dryMinutes)}
                 {step.cleaner !== null && `; cleans with ${step.cleaner}`}
             </p>
             {mask && <MaskWords mask={mask} />}
@@ -37,7 +37,7 @@ export function StepDetail({
             <Why title="Before" rules={before} other={(r) => r.after} words={words} onChoose={onChoose} />
             {step.cautions.length > 0 && (
                 <details key={step.kind} open={isNews(step)} className="border-l-4 border-ink pl-2">
-                    <summary className="cursor-pointer font-semibold">What can hurt</summary>
+                    <summary className="cursor-pointer font-semibold">Safety</summary>
                     {step.cautions.map((caution) => (
                         <p key={caution}>{caution}</p>
                     ))}
@@ -53,8 +53,8 @@ function MaskWords({ mask }: { mask: MaskProps }) {
         <p className="border border-strong p-2">
             <strong>Mask {mask.protects.join(', ')}</strong>: {mask.material};{' '}
             {mask.mm > 0 && `${Math.round(mask.mm)} mm of border, ${Math.round(mask.squareCm)} cm² in bulk, `}about{' '}
-            {Math.round(mask.minutes)} min. On when it has dried for {minutesWords(mask.dryMinutes)}, off within{' '}
-            {mask.mostHours} h: {mask.peel}.
+            {Math.round(mask.minutes)} min. Put it on after drying for {minutesWords(mask.dryMinutes)}; take it off
+            within {mask.mostHours} h: {mask.peel}.
             {mask.warning !== null && <strong className="block">{capital(mask.warning)}.</strong>}
         </p>
     );
@@ -91,7 +91,8 @@ function Why({
                         </button>
                         : {rule.reason}{' '}
                         <span className="text-xs text-quiet">
-                            ({rule.rule}, {rule.weight === null ? 'must' : `worth ${Math.round(rule.weight)} min`})
+                            ({rule.rule}, {rule.weight === null ? 'must' : `preference, ${Math.round(rule.weight)} min`}
+                            )
                         </span>
                     </li>
                 ))}
@@ -114,16 +115,16 @@ function strongest(rules: readonly OrderRuleProps[]): OrderRuleProps[] {
 export function Broken({ order, onMend }: { order: OrderProps; onMend: (id: string, before: string) => void }) {
     const broken = order.rules.filter((r) => !r.isKept);
     const musts = broken.filter((r) => r.weight === null);
-    const wishes = strongest(broken.filter((r) => r.weight !== null));
+    const preferences = strongest(broken.filter((r) => r.weight !== null));
     const words = (id: string) => stepWords(order, id);
-    if (broken.length === 0) return <p className="text-sm">Every rule is kept.</p>;
+    if (broken.length === 0) return <p className="text-sm">All rules are met.</p>;
     return (
         <ul className="flex flex-col gap-1 text-sm">
-            {[...musts.slice(0, 6), ...wishes].map((rule) => (
+            {[...musts.slice(0, 6), ...preferences].map((rule) => (
                 <li key={`${rule.before} ${rule.after} ${rule.rule}`} className="flex items-start gap-2">
                     <span className="flex-1 leading-snug">
-                        {rule.weight === null && <strong>Cannot be: </strong>}
-                        {words(rule.before)} belongs before {words(rule.after)}: {rule.reason}.
+                        {rule.weight === null && <strong>Not possible: </strong>}
+                        {words(rule.before)} must come before {words(rule.after)}: {rule.reason}.
                     </span>
                     <Button
                         size="small"
@@ -136,16 +137,16 @@ export function Broken({ order, onMend }: { order: OrderProps; onMend: (id: stri
                     </Button>
                 </li>
             ))}
-            {broken.length > musts.slice(0, 6).length + wishes.length && (
+            {broken.length > musts.slice(0, 6).length + preferences.length && (
                 <li className="text-xs text-quiet">
-                    {broken.length - Math.min(6, musts.length) - wishes.length} more like these.
+                    {broken.length - Math.min(6, musts.length) - preferences.length} more of these.
                 </li>
             )}
         </ul>
     );
 }
 
-/** What can hurt is shown open once a session for each kind of step; after that it is one press away. */
+/** Safety is shown open once a session for each kind of step; after that it is one press away. */
 const seen = new Map<string, string>();
 
 function isNews(step: OrderStepProps): boolean {

@@ -9,7 +9,7 @@ export function moved(ids: readonly string[], id: string, to: number): string[] 
     return [...rest.slice(0, place), id, ...rest.slice(place)];
 }
 
-/** The steps of an order as they stand now, before the server has judged it. */
+/** The steps of an order shelf order now, before the server has judged it. */
 export function arranged(order: OrderProps, ids: readonly string[]): OrderStepProps[] {
     const by = new Map(order.steps.map((step) => [step.id, step]));
     return ids.flatMap((id) => by.get(id) ?? []);

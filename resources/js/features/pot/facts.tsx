@@ -10,7 +10,7 @@ const BOX = 'min-h-9 w-44 rounded-sm border border-strong bg-raised px-2 text-sm
 /** What is known of a pot beside its colour. A default of its kind is shown as one until the painter says otherwise. */
 export function Facts({ potId, facts: initial }: { potId: number; facts: FactProps[] }) {
     const [facts, setFacts] = useState(initial);
-    const { said: problem, attempt } = useAttempt();
+    const { message: problem, attempt } = useAttempt();
 
     const state = (key: string, value: string) =>
         attempt(async () => {

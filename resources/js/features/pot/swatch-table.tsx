@@ -42,7 +42,7 @@ export function SwatchTable({
     const [source, setSource] = useState<Source>('reader');
     const [white, setWhite] = useState(whites[0]?.id ?? 0);
     const [measured, setMeasured] = useState<MeasurementProps | null>(null);
-    const { said: problem, attempt: doing } = useAttempt();
+    const { message: problem, attempt: doing } = useAttempt();
     const [busy, setBusy] = useState(false);
 
     function attempt(act: () => Promise<void>): Promise<boolean> {
@@ -143,8 +143,8 @@ export function SwatchTable({
                 </Button>
             </div>
             <p className="text-xs text-quiet">
-                The reader here is simulated: a stand-in that ships with Hyalin. A typed colour is as good as the eye
-                that chose it, and a photo as good as its light: even, from the side, no flash.
+                The colour reader here is simulated. A typed colour is as good as the eye that chose it; a photo is as
+                good as its light: even, from the side, no flash.
             </p>
             <table className="w-full text-left text-sm">
                 <thead className="text-xs text-quiet">
@@ -170,10 +170,10 @@ export function SwatchTable({
                                 <span className="block text-xs text-quiet">
                                     {readings[swatch]?.colour.name ??
                                         (swatch === 'tint' && measured?.needsTint
-                                            ? 'asked for: an opaque coat does not tell how strong it is in mixes'
+                                            ? 'needed: an opaque coat does not show how strong it is in mixes'
                                             : needed
-                                              ? 'still to be read'
-                                              : 'makes it better')}
+                                              ? 'not read yet'
+                                              : 'optional, more precise')}
                                 </span>
                             </th>
                             <td>
@@ -224,21 +224,20 @@ export function SwatchTable({
                     <p>
                         <strong>{measured.quality}</strong>:{' '}
                         {measured.trusted > 0.995
-                            ? 'all bands from their own two readings'
-                            : `${Math.round(measured.trusted * 36)} of 36 bands from their own two readings, the others from a smooth curve`}
-                        . What was read comes back within {(measured.residual * 100).toFixed(2)} % reflectance.
+                            ? 'all bands from two readings each'
+                            : `${Math.round(measured.trusted * 36)} of 36 bands from two readings each, the others from a smooth curve`}
+                        . The readings are reproduced within {(measured.residual * 100).toFixed(2)} % reflectance.
                     </p>
                     <p>
-                        Contrast ratio of one coat {measured.contrastRatio.toFixed(3)};{' '}
+                        Contrast ratio of one coat: {measured.contrastRatio.toFixed(3)};{' '}
                         {measured.coatsToHide === null
-                            ? 'it never hides'
-                            : `hides in ${many(measured.coatsToHide, 'coat')}`}
-                        . A half tint with white moves by CIEDE2000 {one(measured.moved)} from what was predicted
-                        before.
+                            ? 'never opaque'
+                            : `opaque in ${many(measured.coatsToHide, 'coat')}`}
+                        . A half tint with white changes by ΔE {one(measured.moved)} from the earlier prediction.
                     </p>
                     {measured.needsTint && (
                         <p>
-                            One coat hides nearly everything, so its strength in mixes is not seen. Mix 1 drop into 5 of
+                            One coat is nearly opaque, so its strength in mixes cannot be seen. Mix 1 drop into 5 of
                             white and read that tint.
                         </p>
                     )}
@@ -249,7 +248,7 @@ export function SwatchTable({
                             void attempt(keep);
                         }}
                     >
-                        Keep this measurement
+                        Save measurement
                     </Button>
                 </div>
             )}

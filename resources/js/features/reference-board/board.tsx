@@ -29,10 +29,10 @@ export function ReferenceBoard({ picture, after, split = 0, marks, tool, spotRad
     const box = useRef<HTMLDivElement>(null);
     const [view, setView] = useState<View | null>(null);
     // What is being drawn; another tool begins anew.
-    const [begun, setBegun] = useState<{ tool: Tool; points: Point[] }>({ tool, points: [] });
-    const path = begun.tool === tool ? begun.points : [];
+    const [started, setStarted] = useState<{ tool: Tool; points: Point[] }>({ tool, points: [] });
+    const path = started.tool === tool ? started.points : [];
     const setPath = (points: Point[]) => {
-        setBegun({ tool, points });
+        setStarted({ tool, points });
     };
     const [pointer, setPointer] = useState<Point | null>(null);
     const drag = useRef<{ from: Point; view: View } | null>(null);

@@ -38,7 +38,7 @@ export function PicturePanel({
     onColour?: (spot: Drawn) => void;
 }) {
     const [palette, setPalette] = useState<PaletteProps[] | null>(null);
-    const { said: problem, attempt: doing } = useAttempt();
+    const { message: problem, attempt: doing } = useAttempt();
     const at = { figure: figureId, picture: picture.id };
 
     const attempt = (act: () => Promise<unknown>) =>
@@ -69,10 +69,10 @@ export function PicturePanel({
                     />
                     <div>
                         <p className="mb-1 text-xs text-quiet">
-                            Its light is{picture.shading === null && ': tell this once, no picture can'}
+                            Lighting{picture.shading === null && ': a picture cannot show this'}
                         </p>
                         <Choice<Shading | 'unknown'>
-                            label="Its light is"
+                            label="Lighting"
                             value={picture.shading ?? 'unknown'}
                             options={[
                                 { value: 'painted on', label: 'painted on' },
@@ -84,8 +84,8 @@ export function PicturePanel({
                         />
                         {picture.shading === 'real light' && (
                             <p className="mt-1 text-xs text-quiet">
-                                Colours are taken without the room&apos;s own shade (an estimate): that light will fall
-                                on your figure as well.
+                                Colours are taken without the shading of the room (an estimate): your figure will be lit
+                                as well.
                             </p>
                         )}
                     </div>
@@ -151,14 +151,14 @@ function Neutral({
     const words: Record<Purpose, string> = {
         grey: 'Draw a box inside the grey patch.',
         hand: 'Draw a box on something that you know is neutral: a white wall, a bare grey primer.',
-        chart: 'Press the middles of four patches in turn: dark brown, bluish green, black, white.',
-        crop: 'Draw a box around what counts.',
+        chart: 'Click the centres of four patches in turn: dark brown, bluish green, black, white.',
+        crop: 'Draw a box around the part to use.',
     };
     return (
         <div className="border-y border-line py-3">
-            <p className="mb-1 text-xs text-quiet">Neutralise on</p>
+            <p className="mb-1 text-xs text-quiet">White-balance from</p>
             <Choice<Purpose | 'none'>
-                label="Neutralise on"
+                label="White-balance from"
                 value={purpose ?? 'none'}
                 options={[
                     { value: 'grey', label: 'grey card' },
@@ -183,14 +183,14 @@ function Neutral({
             )}
             {purpose !== null && <p className="mt-2 font-semibold">{words[purpose]}</p>}
             {purpose === null && neutral === null && (
-                <p className="mt-2">As taken. Lamp and camera are still in its colours.</p>
+                <p className="mt-2">Not white-balanced: lamp and camera still tint its colours.</p>
             )}
             {neutral !== null && (
                 <div className="mt-2 flex flex-col gap-2">
                     <p>{neutral.words}</p>
                     {neutral.residuals.length > 0 && <Residuals residuals={neutral.residuals} />}
                     <Button size="small" className="self-start" onClick={onUndo}>
-                        Back to as taken
+                        Remove white balance
                     </Button>
                 </div>
             )}
@@ -201,7 +201,7 @@ function Neutral({
 /** What is left of each patch's error. */
 function Residuals({ residuals }: { residuals: NeutralProps['residuals'] }) {
     return (
-        <ul className="grid grid-cols-6 gap-px" aria-label="CIEDE2000 left of each patch">
+        <ul className="grid grid-cols-6 gap-px" aria-label="ΔE left on each patch">
             {residuals.map((r) => (
                 <li key={r.name} title={r.name} className="text-center text-xs">
                     <span className="block h-5" style={{ background: r.hex }} aria-hidden />
@@ -216,7 +216,7 @@ function Residuals({ residuals }: { residuals: NeutralProps['residuals'] }) {
 function Colours({ palette, onColour }: { palette: readonly PaletteProps[]; onColour: (spot: Drawn) => void }) {
     return (
         <div>
-            <p className="mb-1 text-xs text-quiet">Press one to take it for the chosen zone</p>
+            <p className="mb-1 text-xs text-quiet">Click a colour to take it for the selected zone</p>
             <ul className="flex flex-col gap-1">
                 {palette.map((entry) => (
                     <li key={entry.colour.hex}>

@@ -104,7 +104,7 @@ function Band({
                     <span className="line-clamp-2 text-xs leading-tight text-quiet">{note}</span>
                 )}
                 {!row.shows && (
-                    <span className="text-xs leading-tight font-bold">will not read ({one(row.largestChange)})</span>
+                    <span className="text-xs leading-tight font-bold">won't show ({one(row.largestChange)})</span>
                 )}
             </button>
             <div className="relative flex flex-1">
@@ -143,8 +143,8 @@ function Cell({
     onSelect?: ((place: Place) => void) | undefined;
 }) {
     const words = `${capital(cell.zone)}: ${cell.colour.name}, ${labWords(cell.colour)}${
-        film ? `, changed by ${one(cell.change)}` : ''
-    }${cell.colour.outOfGamut ? ', beyond this display' : ''}${
+        film ? `, changed by ΔE ${one(cell.change)}` : ''
+    }${cell.colour.outOfGamut ? ', outside the gamut of this display' : ''}${
         cell.side ? `; from the side ${cell.side.name}, ${labWords(cell.side)}` : ''
     }`;
     return (

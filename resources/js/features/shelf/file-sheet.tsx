@@ -9,18 +9,18 @@ import { Sheet } from '@/shared/ui/sheet';
 import type { ShelfImportProps, ShelfPreviewProps } from '@/types/generated';
 
 const OUT = [
-    ['csv', 'All pots as a table', 'CSV; with K and S of those that were measured'],
-    ['gpl', 'Their colours as a palette', 'for GIMP and other paint programs'],
+    ['csv', 'All pots as a table', 'CSV, with K and S of measured pots'],
+    ['gpl', 'Their colours as a palette', 'for paint programs'],
     ['cgats', 'Their spectra', 'CGATS: thick, one coat over black, one over white'],
 ] as const;
 
-/** The shelf as a file. Bringing one in shows first what it would do; it is all or nothing, and can be undone. */
+/** Import or export the shelf. Bringing one in shows first what it would do; it is all or nothing, and can be undone. */
 export function FileSheet({ open, onClose, onChanged }: { open: boolean; onClose: () => void; onChanged: () => void }) {
     const [file, setFile] = useState<File | null>(null);
     // What a file would do stays with that file: another may be chosen while it is still looked at.
     const [preview, setPreview] = useState<{ of: File; what: ShelfPreviewProps } | null>(null);
     const [done, setDone] = useState<ShelfImportProps | null>(null);
-    const { said: problem, attempt } = useAttempt();
+    const { message: problem, attempt } = useAttempt();
 
     async function choose(chosen: File) {
         setDone(null);
@@ -55,15 +55,15 @@ export function FileSheet({ open, onClose, onChanged }: { open: boolean; onClose
     }
 
     return (
-        <Sheet side open={open} onClose={onClose} title="The shelf as a file">
+        <Sheet side open={open} onClose={onClose} title="Import or export the shelf">
             <section className="flex flex-col gap-3" aria-labelledby="bring-in">
                 <h3 id="bring-in" className="text-base font-semibold">
-                    Bring pots in
+                    Import pots
                 </h3>
                 <label className="flex min-h-24 flex-col items-center justify-center gap-1 border-2 border-dashed border-strong bg-raised p-3 text-center text-sm focus-within:border-ink">
-                    <span>{file?.name ?? 'Choose a CSV file or a GIMP palette'}</span>
+                    <span>{file?.name ?? 'Choose a CSV file or palette'}</span>
                     <span className="text-xs text-quiet">
-                        Columns: maker, name, colour; if you like kind, sheen, opacity, strength, level, note
+                        Columns: maker, name, colour; optional: kind, sheen, opacity, strength, level, note and more
                     </span>
                     <input
                         type="file"
@@ -99,7 +99,7 @@ export function FileSheet({ open, onClose, onChanged }: { open: boolean; onClose
             </section>
             <section className="mt-4 flex flex-col gap-2 border-t border-line pt-4" aria-labelledby="take-out">
                 <h3 id="take-out" className="text-base font-semibold">
-                    Take it out
+                    Export
                 </h3>
                 {OUT.map(([format, label, about]) => (
                     <a
@@ -121,14 +121,14 @@ function Preview({ preview, onGo }: { preview: ShelfPreviewProps; onGo: () => vo
         return (
             <div role="alert" className="flex flex-col gap-2">
                 <p className="text-sm font-semibold">
-                    Nothing can be brought in yet: {many(preview.faults.length, 'fault')} in this file.
+                    Nothing was imported: {many(preview.faults.length, 'fault')} in this file.
                 </p>
                 <table className="w-full text-left text-sm">
                     <thead className="text-xs text-quiet">
                         <tr>
                             <th className="pr-3 font-normal">line</th>
                             <th className="pr-3 font-normal">column</th>
-                            <th className="font-normal">what is wrong</th>
+                            <th className="font-normal">fault</th>
                         </tr>
                     </thead>
                     <tbody>
@@ -148,8 +148,8 @@ function Preview({ preview, onGo }: { preview: ShelfPreviewProps; onGo: () => vo
         <div className="flex flex-col gap-3">
             <p className="text-sm" role="status">
                 <strong>{many(preview.new, 'new pot')}</strong>
-                {preview.known > 0 && `; ${many(preview.known, 'pot')} on the shelf already, left as they are`}.
-                {preview.new > 0 && ' Their optics will be estimated from the colour unless the file brings K and S.'}
+                {preview.known > 0 && `; ${many(preview.known, 'pot')} already on the shelf, left unchanged`}.
+                {preview.new > 0 && ' Their optics are estimated from the colour unless the file has K and S.'}
             </p>
             <ul className="grid grid-cols-2 gap-1.5">
                 {preview.shown.map((pot) => (
@@ -165,7 +165,7 @@ function Preview({ preview, onGo }: { preview: ShelfPreviewProps; onGo: () => vo
                 <p className="text-xs text-quiet">and {preview.new - preview.shown.length} more</p>
             )}
             <Button look="main" disabled={preview.new === 0} onClick={onGo}>
-                Put {many(preview.new, 'pot')} on the shelf
+                Import {many(preview.new, 'pot')}
             </Button>
         </div>
     );
@@ -173,17 +173,17 @@ function Preview({ preview, onGo }: { preview: ShelfPreviewProps; onGo: () => vo
 
 function Done({ done, onUndo }: { done: ShelfImportProps; onUndo: () => void }) {
     if (done.state === 'waiting' || done.state === 'running') {
-        return <progress className="w-full" max={1} value={done.progress} aria-label="Pots brought in" />;
+        return <progress className="w-full" max={1} value={done.progress} aria-label="Pots imported" />;
     }
     if (done.state === 'failed') return null;
     return (
         <div className="flex items-center justify-between gap-3 text-sm" role="status">
             {done.state === 'undone' ? (
-                <span>{many(done.pots, 'pot')} taken off the shelf again.</span>
+                <span>{many(done.pots, 'pot')} removed from the shelf.</span>
             ) : (
                 <>
                     <span>
-                        <strong>{many(done.pots, 'pot')}</strong> put on the shelf.
+                        <strong>{many(done.pots, 'pot')}</strong> added to the shelf.
                     </span>
                     <Button onClick={onUndo}>Undo</Button>
                 </>

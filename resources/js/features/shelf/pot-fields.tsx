@@ -14,8 +14,10 @@ export function describedBy(paint: PaintProps | null, fields: readonly PotFieldP
     const known: Partial<Record<string, unknown>> = paint === null ? {} : { ...paint };
     return Object.fromEntries(
         fields.map(({ key, type, default: usual }) => {
-            const value = known[key] ?? usual ?? (type === 'colour' && key === 'thickHex' ? '#808080' : '');
-            return [key, type === 'whole' || type === 'number' ? Number(value) : String(value)];
+            const value = known[key];
+            if (typeof value === 'string' || typeof value === 'number') return [key, value];
+            if (type === 'whole' || type === 'number') return [key, Number(usual ?? 0)];
+            return [key, usual ?? (key === 'thickHex' ? '#808080' : '')];
         }),
     );
 }

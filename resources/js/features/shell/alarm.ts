@@ -31,7 +31,7 @@ function read(): string[] {
     }
 }
 
-/** Two short tones; a browser that was not touched yet keeps silent, and the sill still says it. */
+/** Two short tones; a browser that was not touched yet keeps silent, and the tray still says it. */
 function beep(): void {
     const audio = new AudioContext();
     for (const [start, frequency] of [

@@ -44,8 +44,8 @@ export function ShelfSheet({ open, onClose }: { open: boolean; onClose: () => vo
                 }}
             />
             {problem !== null && <Notice strong>{problem}</Notice>}
-            {paints === null && problem === null && <p className="text-quiet">Looking at the shelf.</p>}
-            {shown?.length === 0 && <p>No pot is called that.</p>}
+            {paints === null && problem === null && <p className="text-quiet">Loading the shelf.</p>}
+            {shown?.length === 0 && <p>No match.</p>}
             <ul className="flex flex-col gap-1.5">
                 {shown?.map((paint) => (
                     <li key={paint.id} className="flex items-center gap-3">
@@ -67,7 +67,7 @@ export function ShelfSheet({ open, onClose }: { open: boolean; onClose: () => vo
                 ))}
             </ul>
             <Link href={url('shelf')} className="underline underline-offset-4">
-                Go to the whole shelf
+                Open the full shelf
             </Link>
         </Sheet>
     );

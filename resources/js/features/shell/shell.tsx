@@ -8,12 +8,12 @@ import { useKeys } from '@/shared/lib/use-keys';
 import { Sheet } from '@/shared/ui/sheet';
 import type { FigureProps, StageProps } from '@/types/generated';
 import { ShelfSheet } from './shelf-sheet';
-import { Sill } from './sill';
+import { DryingTray } from './tray';
 
 /** Keys of a screen, for the list that "?" opens. */
 export type KeyHelp = readonly (readonly [key: string, does: string])[];
 
-/** The frame of every screen: where one is above, the work between, the sill below. */
+/** The frame of every screen: where one is above, the work between, the tray below. */
 export function Shell({
     title,
     figure,
@@ -41,11 +41,11 @@ export function Shell({
                 href="#work"
                 className="sr-only bg-ink text-inverse focus:not-sr-only focus:absolute focus:z-50 focus:p-2"
             >
-                Skip to the work
+                Skip to content
             </a>
             <header className="flex flex-wrap items-stretch justify-between gap-x-6 border-b border-strong px-4 print:hidden">
                 <nav aria-label="Painter" className="flex items-center gap-4 py-1.5">
-                    <Link href={url('bench-door')} className="flex items-center gap-2 text-base font-bold">
+                    <Link href={url('home')} className="flex items-center gap-2 text-base font-bold">
                         <img src="/icon.svg" alt="" width={22} height={22} />
                         Hyalin
                     </Link>
@@ -69,8 +69,8 @@ export function Shell({
                     </Link>
                     {figure === undefined && (
                         <>
-                            <Link href={url('evenings')} className="text-sm underline-offset-4 hover:underline">
-                                Evenings
+                            <Link href={url('schedule')} className="text-sm underline-offset-4 hover:underline">
+                                Schedule
                             </Link>
                             <Link href={url('recipes')} className="text-sm underline-offset-4 hover:underline">
                                 Recipes
@@ -91,7 +91,7 @@ export function Shell({
             >
                 {children}
             </main>
-            <Sill />
+            <DryingTray />
             <ShelfSheet
                 open={shelf}
                 onClose={() => {
@@ -103,10 +103,10 @@ export function Shell({
                 onClose={() => {
                     setHelping(false);
                 }}
-                title="Keys of this screen"
+                title="Keyboard shortcuts"
             >
                 <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-2 text-base">
-                    {[...keys, ['?', 'this list'] as const, ['Esc', 'a step back'] as const].map(([key, does]) => (
+                    {[...keys, ['?', 'this list'] as const, ['Esc', 'back'] as const].map(([key, does]) => (
                         <div key={key} className="contents">
                             <dt>
                                 <kbd className="rounded-sm border border-strong bg-raised px-2 font-mono">{key}</kbd>
@@ -186,7 +186,7 @@ function Tools({ onHelp }: { onHelp: () => void }) {
             >
                 {surround === 'day' ? <Lamp size={18} aria-hidden /> : <Sun size={18} aria-hidden />}
             </button>
-            <button type="button" className={button} title="Keys" aria-label="Keys of this screen" onClick={onHelp}>
+            <button type="button" className={button} title="Keys" aria-label="Keyboard shortcuts" onClick={onHelp}>
                 <Keyboard size={18} aria-hidden />
             </button>
             {painter !== null && (

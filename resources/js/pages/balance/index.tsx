@@ -20,10 +20,10 @@ const LIGHTS: readonly { value: Illuminant; label: string }[] = [
 ];
 
 const KINDS: readonly { value: BalanceKind; label: string; words: string }[] = [
-    { value: 'stand apart', label: 'stands apart from', words: 'CIEDE2000 or L* between them, at least' },
-    { value: 'sit together', label: 'sits together with', words: 'CIEDE2000 between them, at most' },
+    { value: 'stand apart', label: 'stands apart from', words: 'ΔE or L* between them, at least' },
+    { value: 'sit together', label: 'sits together with', words: 'ΔE between them, at most' },
     { value: 'as bright as', label: 'is as bright as', words: 'L* between them, at most' },
-    { value: 'focal point', label: 'is the focal point', words: 'L* of contrast ahead of all others, at least' },
+    { value: 'focal point', label: 'is the focal point', words: 'L* of contrast more than all others, at least' },
 ];
 
 /** All areas of a figure beside each other: in colour, in plain lightness, under other lights. */
@@ -67,17 +67,17 @@ export default function BalanceView({ figure, page }: { figure: FigureProps; pag
                     <Table areas={page.areas} view={view} light={page.light} />
                 </section>
                 <aside className="flex flex-col gap-5">
-                    <section aria-labelledby="wishes" className="flex flex-col gap-2">
-                        <h2 id="wishes" className="text-lg font-semibold">
-                            How areas should stand
+                    <section aria-labelledby="preferences" className="flex flex-col gap-2">
+                        <h2 id="preferences" className="text-lg font-semibold">
+                            Preferences between areas
                         </h2>
-                        {page.wishes.length === 0 && (
+                        {page.preferences.length === 0 && (
                             <p className="text-sm">
-                                Nothing is wished yet. What must not compete, what must be seen first?
+                                No preferences yet. Add what must not compete and what must be seen first.
                             </p>
                         )}
                         <ul className="flex flex-col">
-                            {page.wishes.map((wish) => (
+                            {page.preferences.map((wish) => (
                                 <li
                                     key={wish.id}
                                     className="flex items-center gap-2 border-t border-line py-1.5 text-sm"
@@ -97,7 +97,7 @@ export default function BalanceView({ figure, page }: { figure: FigureProps; pag
                                     </span>
                                     <Button
                                         size="small"
-                                        aria-label="Drop this wish"
+                                        aria-label="Remove preference"
                                         onClick={() => {
                                             void send(
                                                 'DELETE',
@@ -112,28 +112,30 @@ export default function BalanceView({ figure, page }: { figure: FigureProps; pag
                                 </li>
                             ))}
                         </ul>
-                        <NewWish figureId={figure.id} areas={page.areas} />
+                        <NewPreference figureId={figure.id} areas={page.areas} />
                     </section>
-                    <section aria-labelledby="partings" className="flex flex-col gap-2">
-                        <h2 id="partings" className="text-lg font-semibold">
+                    <section aria-labelledby="mismatches" className="flex flex-col gap-2">
+                        <h2 id="mismatches" className="text-lg font-semibold">
                             Under this light
                         </h2>
                         {page.light === 'D65' ? (
-                            <p className="text-sm text-quiet">Choose the lamp or the LED to see what parts company.</p>
-                        ) : page.partings.length === 0 ? (
-                            <p className="text-sm">Nothing that is alike in daylight parts company.</p>
+                            <p className="text-sm text-quiet">
+                                Choose the warm lamp or the LED to see which matching areas stop matching.
+                            </p>
+                        ) : page.mismatches.length === 0 ? (
+                            <p className="text-sm">All areas that match in daylight still match.</p>
                         ) : (
                             <ul className="flex flex-col">
-                                {page.partings.slice(0, 8).map((parting) => (
+                                {page.mismatches.slice(0, 8).map((mismatch) => (
                                     <li
-                                        key={`${parting.one} ${parting.other} ${parting.zone}`}
+                                        key={`${mismatch.one} ${mismatch.other} ${mismatch.zone}`}
                                         className="border-t border-line py-1.5 text-sm"
                                     >
                                         <strong>
-                                            {parting.one} and {parting.other}
+                                            {mismatch.one} and {mismatch.other}
                                         </strong>
-                                        , {parting.zone}: {one(parting.daylight)} apart in daylight,{' '}
-                                        {one(parting.light)} here
+                                        , {mismatch.zone}: {one(mismatch.daylight)} in daylight, {one(mismatch.light)}{' '}
+                                        here
                                     </li>
                                 ))}
                             </ul>
@@ -158,7 +160,7 @@ function Table({ areas, view, light }: { areas: readonly BalanceAreaProps[]; vie
                         </th>
                     ))}
                     <th className="w-20 text-right font-normal">contrast, L*</th>
-                    {light !== 'D65' && <th className="w-20 text-right font-normal">moves by</th>}
+                    {light !== 'D65' && <th className="w-20 text-right font-normal">changes by</th>}
                 </tr>
             </thead>
             <tbody>
@@ -184,7 +186,7 @@ function Table({ areas, view, light }: { areas: readonly BalanceAreaProps[]; vie
     );
 }
 
-function NewWish({ figureId, areas }: { figureId: number; areas: readonly BalanceAreaProps[] }) {
+function NewPreference({ figureId, areas }: { figureId: number; areas: readonly BalanceAreaProps[] }) {
     const [kind, setKind] = useState<BalanceKind>('stand apart');
     const [area, setArea] = useState(areas[0]?.id ?? 0);
     const [other, setOther] = useState(areas[1]?.id ?? 0);
@@ -230,7 +232,7 @@ function NewWish({ figureId, areas }: { figureId: number; areas: readonly Balanc
                 />
             )}
             {problem !== null && <Notice strong>{problem}</Notice>}
-            <Button type="submit">Wish it</Button>
+            <Button type="submit">Add preference</Button>
         </form>
     );
 }

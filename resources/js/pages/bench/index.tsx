@@ -28,7 +28,7 @@ export default function BenchPage({ figure, runs, plannedSteps, versions }: Prop
                         className="text-sm underline underline-offset-4"
                         href={url('figures.quantities', { figure: figure.id })}
                     >
-                        What it takes: paint, shopping{figure.copies > 1 ? ', the batch' : ''}
+                        Paint needed and shopping{figure.copies > 1 ? ', batch' : ''}
                     </Link>
                     <Button
                         look="main"
@@ -85,20 +85,20 @@ function RunBlock({ run }: { run: RunProps }) {
                 </h2>
                 <span className="text-sm text-quiet">
                     {run.copies > 1 && `${run.copies} figures, ${run.batchMode}; `}
-                    begun {new Date(run.begunAt).toLocaleDateString()},{' '}
+                    started {new Date(run.begunAt).toLocaleDateString()},{' '}
                     {open === 0 ? 'all steps done' : `${open} of ${many(run.steps.length, 'step')} left`}
-                    {used > 0 && `, ${minutesWords(used)} written down`}
+                    {used > 0 && `, ${minutesWords(used)} recorded`}
                 </span>
                 <span className="ml-auto flex flex-wrap gap-2">
                     <Link href={url('runs.show', { run: run.id })} className={link}>
-                        {open === 0 ? 'Look at it' : 'Go on'}
+                        {open === 0 ? 'Open' : 'Go on'}
                     </Link>
                     <Link href={url('runs.beside', { run: run.id })} className={link}>
-                        Beside the recipe
+                        Compare with the recipe
                     </Link>
                     {run.copies > 1 && (
                         <Link href={url('runs.pieces', { run: run.id })} className={link}>
-                            How alike
+                            Consistency
                         </Link>
                     )}
                     <Button
@@ -131,7 +131,7 @@ function RunBlock({ run }: { run: RunProps }) {
 
 /** Recipes as they once were; any of them can come back. */
 function Versions({ figure, versions }: { figure: FigureProps; versions: readonly RecipeVersionProps[] }) {
-    const { said, attempt } = useAttempt();
+    const { message, attempt } = useAttempt();
 
     async function restore(version: RecipeVersionProps) {
         const path = url('versions.restore', { figure: figure.id, version: version.id });
@@ -141,7 +141,7 @@ function Versions({ figure, versions }: { figure: FigureProps; versions: readonl
     return (
         <section aria-label="Versions of the recipe">
             <h2 className="mb-1 text-lg">Versions of the recipe</h2>
-            {said !== null && <Notice>{said}</Notice>}
+            {message !== null && <Notice>{message}</Notice>}
             <ul className="text-sm">
                 {[...versions].reverse().map((version) => (
                     <li key={version.id} className="flex items-center gap-3 border-t border-line py-1">
@@ -150,7 +150,7 @@ function Versions({ figure, versions }: { figure: FigureProps; versions: readonl
                             {version.why}
                         </span>
                         <Button size="small" onClick={() => void restore(version)}>
-                            Bring it back
+                            Restore
                         </Button>
                     </li>
                 ))}

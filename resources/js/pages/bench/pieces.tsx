@@ -16,7 +16,7 @@ type Props = {
     areas: ConsistencyProps[];
 };
 
-/** How alike the figures of a batch came out: every one read, the spread, the one that stands out. */
+/** Consistency the figures of a batch came out: every one read, the spread, the one that stands out. */
 export default function PiecesPage({ figure, runId, runNumber, copies, areas }: Props) {
     const [problem, setProblem] = useState<string | null>(null);
     const [reading, setReading] = useState<string | null>(null);
@@ -51,7 +51,7 @@ export default function PiecesPage({ figure, runId, runNumber, copies, areas }: 
                         {copies} figures of run {runNumber}
                     </h1>
                     <p className="flex-1 text-sm text-quiet">
-                        The middle tone of every area on every figure, by the colour reader (a simulated one here).{' '}
+                        The mid tone of every area on every figure, by the colour reader (simulated here).{' '}
                         {reading !== null && <strong>Reading {reading}.</strong>}
                     </p>
                     <Link
@@ -104,7 +104,7 @@ export default function PiecesPage({ figure, runId, runNumber, copies, areas }: 
                                             <span className="text-quiet">not read yet</span>
                                         ) : (
                                             <>
-                                                <strong>{one(area.spread)}</strong> from their mean
+                                                <strong>{one(area.spread)}</strong> from the mean
                                                 <span className="block text-xs text-quiet">{area.words}</span>
                                             </>
                                         )}
@@ -115,7 +115,7 @@ export default function PiecesPage({ figure, runId, runNumber, copies, areas }: 
                     </table>
                 </div>
                 <p className="text-xs text-quiet">
-                    The spread is the mean CIEDE2000 of the figures from their mean colour (MCDM, Billmeyer and Alessi
+                    The spread is the mean CIEDE2000 of the figures from the mean colour (MCDM, Billmeyer and Alessi
                     1981).
                 </p>
             </div>

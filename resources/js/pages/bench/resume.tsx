@@ -34,12 +34,12 @@ export function Resume({
     const lessons = steps.filter((step) => step.note !== null);
     const skipped = steps.filter((step) => step.state === 'skipped');
     return (
-        <section aria-label="Where you were" className="border border-ink bg-raised p-4 text-base">
+        <section aria-label="Where you left off" className="border border-ink bg-raised p-4 text-base">
             <h2 className="text-xl font-semibold">
                 Run {run.number}, {days < 1 ? 'yesterday' : `${many(days, 'day')} ago`}
             </h2>
             <p className="mt-1">
-                You had finished{' '}
+                You finished{' '}
                 <strong>
                     {capital(last.title)}: {areasWords(last.areaName)}
                 </strong>{' '}
@@ -52,12 +52,12 @@ export function Resume({
                     <strong>
                         {capital(next.title)}: {areasWords(next.areaName)}
                     </strong>
-                    {next.plannedMix.length > 0 && '. Its cup has to be mixed again'}.
+                    {next.plannedMix.length > 0 && '. Its cup has to be remixed'}.
                 </p>
             )}
             {lessons.length > 0 && (
                 <>
-                    <h3 className="mt-2 text-sm text-quiet">What you wrote down</h3>
+                    <h3 className="mt-2 text-sm text-quiet">Your notes</h3>
                     <ul>
                         {lessons.map((step) => (
                             <li key={step.id}>

@@ -3,7 +3,7 @@ import clsx from 'clsx';
 import { Check, Minus, Undo2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { useRun, type StepChange } from '@/features/bench/use-run';
-import { MeshBeside } from '@/features/mesh-view/mesh-beside';
+import { MeshPanel } from '@/features/mesh-view/mesh-panel';
 import { Shell } from '@/features/shell/shell';
 import { send } from '@/shared/lib/api';
 import { areasWords, many } from '@/shared/lib/format';
@@ -34,10 +34,10 @@ type Props = {
 
 const KEYS = [
     ['Space', 'the step is done'],
-    ['u', 'what was really used'],
+    ['u', 'what was used'],
     ['o', 'skip, repeat, repair'],
     ['left  right', 'another step'],
-    ['Backspace', 'the last step was not done after all'],
+    ['Backspace', 'undo the last step'],
 ] as const;
 
 /** Another run is another page, though Inertia keeps the component: its state must not carry over. */
@@ -53,11 +53,11 @@ function Run({ figure, run, pots, short, onMesh }: Props) {
         if (where) mesh.current?.scrollIntoView({ block: 'start' });
     }, [where]);
     const { steps, waiting, problem, conflict, record, show, dropConflict } = useRun(run, () => {
-        router.reload({ only: ['sill', 'figure'] });
+        router.reload({ only: ['tray', 'figure'] });
     });
     const [position, setPosition] = useState(() => firstOpen(steps));
     const [sheet, setSheet] = useState<'used' | 'otherwise' | null>(null);
-    const { said: refused, attempt } = useAttempt();
+    const { message: refused, attempt } = useAttempt();
     const now = useNow(30_000);
     const [away, setAway] = useState(() => lastDoneLongAgo(run.steps, Date.now()));
     const step = steps.find((s) => s.position === position) ?? steps[steps.length - 1];
@@ -127,9 +127,9 @@ function Run({ figure, run, pots, short, onMesh }: Props) {
                     {refused !== null && <Notice strong>{refused}</Notice>}
                     {short.length > 0 && open > 0 && (
                         <Notice>
-                            {short.join(', ')} will run out before this run is done (estimate):{' '}
+                            {short.join(', ')} will run out before this run is finished (estimate):{' '}
                             <Link className="underline" href={url('figures.quantities', { figure: figure.id })}>
-                                what it takes
+                                paint needed
                             </Link>
                             .
                         </Notice>
@@ -157,7 +157,7 @@ function Run({ figure, run, pots, short, onMesh }: Props) {
                             >
                                 Repeat this run
                             </button>{' '}
-                            on another figure, with what was really used.
+                            on another figure, with what was used.
                         </Notice>
                     )}
                     <StepWords
@@ -176,11 +176,11 @@ function Run({ figure, run, pots, short, onMesh }: Props) {
                             }}
                         >
                             <summary className="inline-block cursor-pointer underline underline-offset-4">
-                                Where it is on the mesh
+                                Show on the mesh
                             </summary>
                             {where && (
                                 <div className="relative mt-2 h-80 border border-line">
-                                    <MeshBeside
+                                    <MeshPanel
                                         figureId={figure.id}
                                         view="areas"
                                         chosen={step.areaIds[0] ?? null}
@@ -211,7 +211,7 @@ function Run({ figure, run, pots, short, onMesh }: Props) {
                                     record(step, { state: 'open' });
                                 }}
                             >
-                                <Undo2 size={24} aria-hidden /> Not done after all
+                                <Undo2 size={24} aria-hidden /> Undo
                             </Button>
                         )}
                         <Button
@@ -221,7 +221,7 @@ function Run({ figure, run, pots, short, onMesh }: Props) {
                                 setSheet('used');
                             }}
                         >
-                            What I really used
+                            Record what I used
                         </Button>
                         <Button
                             size="large"
@@ -240,8 +240,8 @@ function Run({ figure, run, pots, short, onMesh }: Props) {
                 onClose={() => {
                     setSheet(null);
                 }}
-                title={`Step ${step.position}: what was really used`}
-                description="Written down at once. The plan stays as it is; a repeat starts from this."
+                title={`Step ${step.position}: what was used`}
+                description="Saved at once. The plan stays as it is; a repeat starts from this."
             >
                 <Used
                     key={step.id}

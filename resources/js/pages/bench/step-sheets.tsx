@@ -23,7 +23,7 @@ export function Used({
     const [note, setNote] = useState(step.note ?? '');
     const paints = step.plannedMix.length > 0;
     const planned = mixWords(mix) === mixWords(step.plannedMix);
-    const reckoned = step.need?.cup.reduce((sum, entry) => sum + entry.drops, 0);
+    const estimated = step.need?.cup.reduce((sum, entry) => sum + entry.drops, 0);
     return (
         <form
             className="flex flex-col gap-4"
@@ -62,7 +62,7 @@ export function Used({
                             }}
                         />
                         <Field
-                            label={`Drops in all${reckoned === undefined ? '' : ` (reckoned ${reckoned})`}`}
+                            label={`Drops in total${estimated === undefined ? '' : ` (estimated ${estimated})`}`}
                             inputMode="numeric"
                             value={drops}
                             onChange={(event) => {
@@ -72,7 +72,7 @@ export function Used({
                     </>
                 )}
                 <Field
-                    label={`Minutes (reckoned ${step.minutes})`}
+                    label={`Minutes (estimated ${step.minutes})`}
                     inputMode="numeric"
                     value={minutes}
                     onChange={(event) => {
@@ -81,7 +81,7 @@ export function Used({
                 />
             </div>
             <TextArea
-                label="Note for the next time"
+                label="Note for next time"
                 maxLength={2000}
                 value={note}
                 onChange={(event) => {
@@ -89,7 +89,7 @@ export function Used({
                 }}
             />
             <Button look="main" type="submit">
-                Write it down
+                Save
             </Button>
         </form>
     );
@@ -124,7 +124,7 @@ export function Otherwise({
             >
                 <div className="flex-1">
                     <Field
-                        label="Skip it, because"
+                        label="Reason for skipping"
                         maxLength={200}
                         value={reason}
                         onChange={(event) => {
@@ -145,7 +145,7 @@ export function Otherwise({
             >
                 <div className="flex-1">
                     <Field
-                        label="A repair that nobody planned"
+                        label="Unplanned repair"
                         placeholder="overspray on the rock, brushed over"
                         maxLength={300}
                         value={repair}
@@ -155,11 +155,11 @@ export function Otherwise({
                     />
                 </div>
                 <Button type="submit" disabled={repair.trim() === ''}>
-                    Put it in here
+                    Insert step
                 </Button>
             </form>
             <Button className="self-start" onClick={onAgain}>
-                Do step {step.position} once more, as a step of its own
+                Do step {step.position} again, as a new step
             </Button>
         </div>
     );

@@ -72,13 +72,12 @@ function Mix({ step }: { step: RunStepProps }) {
                     <span className="text-quiet">
                         {' '}
                         (estimate
-                        {step.need.learned !== 1 &&
-                            `, ${step.need.learned.toFixed(1)} times the usual as your runs used`}
+                        {step.need.learned !== 1 && `, ${step.need.learned.toFixed(1)} times the usual, from your runs`}
                         )
                     </span>
                 </p>
             )}
-            {step.usedMix !== null && <p className="text-base text-quiet">Planned was {mixWords(step.plannedMix)}.</p>}
+            {step.usedMix !== null && <p className="text-base text-quiet">Planned: {mixWords(step.plannedMix)}.</p>}
             {step.note !== null && <p className="mt-1 text-base">Your note: {step.note}</p>}
             <Button
                 className="mt-2"
@@ -90,7 +89,7 @@ function Mix({ step }: { step: RunStepProps }) {
                     });
                 }}
             >
-                Mix it in a cup
+                Open as a cup
             </Button>
         </section>
     );
@@ -98,7 +97,7 @@ function Mix({ step }: { step: RunStepProps }) {
 
 function Afterwards({ step }: { step: RunStepProps }) {
     return (
-        <section aria-label="What it should look like afterwards" className="flex h-24 shrink-0">
+        <section aria-label="Expected result" className="flex h-24 shrink-0">
             {ZONES.map((zone) => {
                 const hex = step.plannedColours[zone] ?? '#808080';
                 return (
@@ -126,7 +125,7 @@ function Dry({
 }) {
     const words: ReactNode[] = [];
     if (step.dryingMinutes > 0) words.push(`Then let it dry for about ${minutesWords(step.dryingMinutes)}. `);
-    if (step.mostMinutes !== null) words.push(`It must come off within ${minutesWords(step.mostMinutes)}. `);
+    if (step.mostMinutes !== null) words.push(`Take it off within ${minutesWords(step.mostMinutes)}. `);
     return (
         <p className="text-base">
             About {minutesWords(step.minutes)} at the bench (estimate). {words}
@@ -145,7 +144,7 @@ function Dry({
     );
 }
 
-/** What can hurt is open once a session for each kind of hazard; after that it is one press away. */
+/** Safety is open once a session for each kind of hazard; after that it is one press away. */
 const seen = new Map<string, number>();
 
 function Cautions({ step }: { step: RunStepProps }) {
@@ -157,7 +156,7 @@ function Cautions({ step }: { step: RunStepProps }) {
     });
     return (
         <details key={step.id} open={isNews} className="border-l-8 border-ink bg-raised px-3 py-1 text-base">
-            <summary className="cursor-pointer font-semibold">What can hurt</summary>
+            <summary className="cursor-pointer font-semibold">Safety</summary>
             {step.cautions.map((caution) => (
                 <p key={caution}>{caution}</p>
             ))}

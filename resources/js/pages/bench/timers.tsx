@@ -8,13 +8,13 @@ import { Notice } from '@/shared/ui/notice';
 
 const MINUTES = [1, 5, 15, 30, 60];
 
-/** A timer for anything: it stands on the sill as a moment, and runs on through reloads and restarts. */
+/** A timer for anything: it stands on the tray as a moment, and runs on through reloads and restarts. */
 export function Timers({ runId, what }: { runId: number; what: string }) {
-    const { said, attempt } = useAttempt();
+    const { message, attempt } = useAttempt();
 
     async function start(minutes: number) {
         const timer = { key: newKey(), what: what.slice(0, 80), minutes, runId };
-        if (await attempt(() => send('POST', url('timers.store'), timer))) router.reload({ only: ['sill'] });
+        if (await attempt(() => send('POST', url('timers.store'), timer))) router.reload({ only: ['tray'] });
     }
 
     return (
@@ -25,7 +25,7 @@ export function Timers({ runId, what }: { runId: number; what: string }) {
                     {minutes}
                 </Button>
             ))}
-            {said !== null && <Notice strong>{said}</Notice>}
+            {message !== null && <Notice strong>{message}</Notice>}
         </section>
     );
 }

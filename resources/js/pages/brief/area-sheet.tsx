@@ -60,7 +60,7 @@ export function AreaSheet({
                     }}
                 />
                 <Field
-                    label="What it must look like"
+                    label="What it should look like"
                     maxLength={1000}
                     value={form.data.wish}
                     error={form.errors.wish}
@@ -100,7 +100,7 @@ export function AreaSheet({
                     </p>
                 )}
                 <Field
-                    label="May differ from what is wanted by CIEDE2000"
+                    label="Tolerance, ΔE"
                     className="w-72"
                     inputMode="decimal"
                     placeholder="3, or 2 for a focal point"

@@ -124,7 +124,7 @@ function Facts({ figure }: { figure: FigureProps }) {
                     }}
                 />
                 <Field
-                    label="How many alike"
+                    label="Number of figures"
                     type="number"
                     min={1}
                     max={500}
@@ -147,7 +147,7 @@ function Facts({ figure }: { figure: FigureProps }) {
                 />
             </label>
             <TextArea
-                label="What it must be"
+                label="What it should be"
                 rows={4}
                 maxLength={4000}
                 value={values.about}
@@ -165,7 +165,7 @@ function Facts({ figure }: { figure: FigureProps }) {
                     setRemoving(true);
                 }}
             >
-                Remove this figure
+                Delete figure
             </Button>
             <Sheet
                 open={removing}
@@ -173,7 +173,7 @@ function Facts({ figure }: { figure: FigureProps }) {
                     setRemoving(false);
                 }}
                 title={`Remove ${figure.name}?`}
-                description="This removes the figure with its parts, areas, finishes, references and runs. The shelf stays as it is. It cannot be undone."
+                description="This deletes the figure with its parts, areas, finishes, references, print files and runs. The shelf is not affected. It cannot be undone."
             >
                 <Button
                     look="main"
@@ -181,7 +181,7 @@ function Facts({ figure }: { figure: FigureProps }) {
                         router.delete(url('figures.destroy', { figure: figure.id }));
                     }}
                 >
-                    Remove all of it
+                    Delete figure
                 </Button>
             </Sheet>
             <ConflictDialog
@@ -269,7 +269,7 @@ function AreaRow({
     const carrier = all.find((a) => a.id === area.liesOnId);
     return (
         <div className="flex items-center gap-3 border border-line bg-raised p-2">
-            <div role="img" aria-label={`Colours wanted of ${area.name}`} className="flex h-12 w-28 shrink-0">
+            <div role="img" aria-label={`Target colours of ${area.name}`} className="flex h-12 w-28 shrink-0">
                 {ZONES.map((zone) => {
                     const sample = area.samples.find((s) => s.zone === zone);
                     return (
@@ -288,7 +288,7 @@ function AreaRow({
                 >
                     {area.name}
                 </Link>
-                <p className="text-xs text-quiet">{area.wish ?? 'No wish noted.'}</p>
+                <p className="text-xs text-quiet">{area.wish ?? 'No description.'}</p>
                 <p className="text-xs text-quiet">
                     {many(area.samples.length, 'sample')}, {many(area.layers, 'layer')}
                     {carrier && `, lies on ${carrier.name}`}
@@ -297,7 +297,7 @@ function AreaRow({
             <Button
                 size="small"
                 look="quiet"
-                aria-label={`Change the area ${area.name}`}
+                aria-label={`Edit ${area.name}`}
                 onClick={() => {
                     setEditing(true);
                 }}
@@ -341,7 +341,7 @@ function AreaRow({
                         });
                     }}
                 >
-                    Remove it
+                    Remove
                 </Button>
             </Sheet>
         </div>
@@ -423,7 +423,7 @@ function AddArea({ figure, parts }: { figure: FigureProps; parts: PartProps[] })
             />
             <Field
                 className="min-w-36 flex-1"
-                label="What it must look like"
+                label="What it should look like"
                 maxLength={1000}
                 value={form.data.wish}
                 error={form.errors.wish}

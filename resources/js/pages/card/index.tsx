@@ -15,7 +15,7 @@ export default function CardPage({ figure, areas, work, stillUrl }: Props) {
             <Head title={`Card of ${figure.name}`} />
             <nav aria-label="Card" className="mb-6 flex items-center gap-3 print:hidden">
                 <Link href={url('figures.finishes', { figure: figure.id })} className="underline underline-offset-4">
-                    Back to the finishes
+                    Back to finishes
                 </Link>
                 <Button
                     look="main"
@@ -83,7 +83,7 @@ export default function CardPage({ figure, areas, work, stillUrl }: Props) {
                                 </span>
                                 <span className="min-h-8 border-b border-dotted border-line text-xs text-quiet">
                                     {area.section.rows[i + 1]?.shows === false &&
-                                        `will not read (${one(area.section.rows[i + 1]?.largestChange ?? 0)})`}
+                                        `won't show (${one(area.section.rows[i + 1]?.largestChange ?? 0)})`}
                                 </span>
                             </li>
                         ))}
@@ -116,10 +116,10 @@ function Work({ work }: { work: WorkCardProps }) {
                     {mask}
                 </p>
             ))}
-            <h3 className="mt-4 font-semibold">What can hurt</h3>
+            <h3 className="mt-4 font-semibold">Safety</h3>
             {work.takes.length > 0 && (
                 <p className="mt-2 text-xs">
-                    <strong>Takes from the pots (estimates)</strong>: {work.takes.join('; ')}.
+                    <strong>Paint needed (estimates)</strong>: {work.takes.join('; ')}.
                 </p>
             )}
             {work.cautions.map((caution) => (

@@ -30,7 +30,7 @@ export default function ChipsPage({
     const [pot, setPot] = useState(() => pots.find((p) => p.isMixed)?.id ?? 0);
     const [card, setCard] = useState<Card>('black');
     const [coats, setCoats] = useState(1);
-    const { said: problem, attempt } = useAttempt();
+    const { message: problem, attempt } = useAttempt();
     const [busy, setBusy] = useState(false);
 
     async function read() {
@@ -55,8 +55,8 @@ export default function ChipsPage({
                         </p>
                         <h1 className="text-2xl">Test chips</h1>
                         <p className="text-sm text-quiet">
-                            Paint a technique on a card as you always do, let it dry, read it. From then on your own
-                            hand is used instead of the usual profile. The reader here is simulated, and so is the hand.
+                            Paint a technique on a card as you always do, let it dry and read it. Predictions then use
+                            your own technique instead of the usual profile. The colour reader here is simulated.
                         </p>
                     </header>
                     <Pick<Technique>
@@ -92,16 +92,16 @@ export default function ChipsPage({
                     </div>
                     {problem !== null && <Notice strong>{problem}</Notice>}
                     <Button look="main" disabled={busy || pot === 0} onClick={() => void read()}>
-                        It is dry: read the chip
+                        Read the dry chip
                     </Button>
                 </section>
                 <section aria-labelledby="hand">
                     <h2 id="hand" className="mb-2 text-lg font-semibold">
-                        Your hand
+                        Your technique
                     </h2>
                     {hands.length === 0 && (
                         <p className="text-base">
-                            No chip yet. Two chips of a technique, one on black and one on white, tell the most.
+                            No chips yet. Two chips of a technique, one on black and one on white, work best.
                         </p>
                     )}
                     <ul className="flex flex-col gap-4">
@@ -111,7 +111,7 @@ export default function ChipsPage({
                                 <p className="text-sm">
                                     Film {times(hand.thickness, hand.thicknessDeviation)} the usual
                                     {hand.covers
-                                        ? ', covering everything'
+                                        ? ', full coverage'
                                         : `; covers ${times(hand.coverage, hand.coverageDeviation)} the usual`}
                                     . From {many(hand.chips.length, 'chip')}.
                                 </p>
@@ -135,7 +135,7 @@ export default function ChipsPage({
                                             <Button
                                                 look="quiet"
                                                 size="small"
-                                                aria-label={`Throw away the chip of ${chip.pot.name}`}
+                                                aria-label={`Delete the chip of ${chip.pot.name}`}
                                                 onClick={() => {
                                                     void send('DELETE', url('chips.destroy', { chip: chip.id })).then(
                                                         () => {

@@ -72,7 +72,7 @@ export function Booth({ figureId, onProblem }: { figureId: number; onProblem: (w
                     setOpen(false);
                 }}
                 title="The simulated camera booth"
-                description="Stands in for a camera: it photographs the pieces of the demo, painted as planned by a hand and from pots that differ a little from what is on file."
+                description="A simulated camera: it photographs the figures of the demo, painted as planned with small differences of hand and pots."
             >
                 <div className="grid grid-cols-1 gap-4 sm:grid-cols-3">
                     <Pick<Illuminant>
@@ -103,7 +103,7 @@ export function Booth({ figureId, onProblem }: { figureId: number; onProblem: (w
                         options={[
                             { value: 'grey', label: 'grey card' },
                             { value: 'chart', label: '24 patches' },
-                            { value: 'none', label: 'nothing neutral' },
+                            { value: 'none', label: 'none' },
                         ]}
                         onPick={setNeutral}
                     />
@@ -122,7 +122,7 @@ export function Booth({ figureId, onProblem }: { figureId: number; onProblem: (w
                         )
                     }
                 >
-                    Take the photo
+                    Take photo
                 </Button>
             </Sheet>
         </div>

@@ -3,7 +3,7 @@ import { useRef, useState } from 'react';
 import { HeatMap } from '@/features/compare/heat-map';
 import { ComparedZones } from '@/features/compare/zones';
 import { ReferenceBoard, type BoardMark, type Drawn, type Tool } from '@/features/reference-board/board';
-import { MeshBeside } from '@/features/mesh-view/mesh-beside';
+import { MeshPanel } from '@/features/mesh-view/mesh-panel';
 import type { MeshViewer } from '@/features/mesh-view/viewer';
 import { PicturePanel, type Purpose } from '@/features/reference-board/picture-panel';
 import { Shell } from '@/features/shell/shell';
@@ -51,7 +51,7 @@ export default function ComparePage({ figure, photos, photoId, references, areas
     const [side, setSide] = useState<Side>(photo && photo.neutral === null ? 'photo' : 'areas');
     const [purpose, setPurpose] = useState<Purpose | null>(null);
     const [reflectance, setReflectance] = useState('0.18');
-    const { said: problem, say: setProblem, attempt: doing } = useAttempt();
+    const { message: problem, setMessage: setProblem, attempt: doing } = useAttempt();
     const [beside, setBeside] = useState(false);
     const seen = useRef<{ viewer: MeshViewer | null; size: number }>({ viewer: null, size: 0 });
     const area = areas.find((a) => a.areaId === areaId);
@@ -156,7 +156,7 @@ export default function ComparePage({ figure, photos, photoId, references, areas
                                         setBeside(event.target.checked);
                                     }}
                                 />
-                                mesh beside
+                                show mesh
                             </label>
                         )}
                         <div className="ml-auto">
@@ -185,7 +185,7 @@ export default function ComparePage({ figure, photos, photoId, references, areas
                         )}
                         {photo && beside && (
                             <div className="relative min-w-0 flex-1 basis-0 border-l border-line">
-                                <MeshBeside
+                                <MeshPanel
                                     key={photo.id}
                                     figureId={figure.id}
                                     view="finish"
@@ -211,7 +211,7 @@ export default function ComparePage({ figure, photos, photoId, references, areas
                                             );
                                     }}
                                 >
-                                    The photo looks from here
+                                    Use this view for the photo
                                 </Button>
                             </div>
                         )}
@@ -231,15 +231,15 @@ export default function ComparePage({ figure, photos, photoId, references, areas
                 >
                     <HeatMap areas={areas} chosen={areaId} onChoose={setAreaId} />
                     <p className="text-xs text-quiet">
-                        The blacker, the farther off.{' '}
+                        Larger dot, larger difference.{' '}
                         <Link className="underline" href={url('figures.brief', { figure: figure.id })}>
-                            Tolerances stand in the brief
+                            Tolerances are set in the brief
                         </Link>
                         .
                     </p>
                 </nav>
                 <aside
-                    aria-label="What the photo says"
+                    aria-label="Results"
                     className="flex shrink-0 flex-col gap-3 overflow-y-auto border-l border-line p-4 lg:w-[26rem]"
                 >
                     <Choice<Side>
@@ -247,8 +247,8 @@ export default function ComparePage({ figure, photos, photoId, references, areas
                         value={side}
                         options={[
                             { value: 'areas', label: 'Areas' },
-                            { value: 'photo', label: photo?.neutral ? 'Photo' : 'Photo: neutralise' },
-                            { value: 'lessons', label: 'What it teaches' },
+                            { value: 'photo', label: photo?.neutral ? 'Photo' : 'Photo: white-balance' },
+                            { value: 'lessons', label: 'Corrections learned' },
                         ]}
                         onChoose={(next) => {
                             setSide(next);
@@ -300,7 +300,7 @@ export default function ComparePage({ figure, photos, photoId, references, areas
                                     <strong className="text-lg">{one(mean)}</strong> CIEDE2000 over{' '}
                                     {many(found.length, 'area')};{' '}
                                     {off.length === 0
-                                        ? 'all within their tolerance: nothing to do.'
+                                        ? 'all within tolerance: nothing to do.'
                                         : `${many(off.length, 'area')} off.`}{' '}
                                     {farthest && `Worst: ${farthest.name}, ${one(farthest.worst ?? 0)} in one zone.`}
                                 </p>
@@ -310,7 +310,7 @@ export default function ComparePage({ figure, photos, photoId, references, areas
                                     <h1 className="text-lg font-semibold">
                                         {area.name}{' '}
                                         <span className="text-xs font-normal text-quiet">
-                                            may differ by {one(area.tolerance)}
+                                            tolerance {one(area.tolerance)}
                                         </span>
                                     </h1>
                                     <ComparedZones area={area} />
@@ -320,14 +320,13 @@ export default function ComparePage({ figure, photos, photoId, references, areas
                                             figureId={figure.id}
                                             areaId={area.areaId}
                                             photoId={photo.id}
-                                            words={area.name}
                                         />
                                     )}
                                 </section>
                             )}
                             {photo && (
                                 <div>
-                                    <p className="mb-1 text-xs text-quiet">Press on the photo to find its</p>
+                                    <p className="mb-1 text-xs text-quiet">Click the photo to find its</p>
                                     <Choice<Zone>
                                         label="Zone to find on the photo"
                                         value={zone}
@@ -359,8 +358,8 @@ function FromReference({
     return (
         <div className="border border-strong p-3 text-sm">
             <p>
-                Press on the photo to find each zone of an area. Taken from the same side as a reference, all zones can
-                be found where they were taken there:
+                Click the photo to find each zone of an area. Taken from the same side as a reference, all zones can be
+                found where they were taken there:
             </p>
             {references.map((reference) => (
                 <Button

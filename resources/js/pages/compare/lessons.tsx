@@ -16,8 +16,8 @@ export function Lessons({
     return (
         <section className="flex flex-col gap-3 text-sm">
             <p>
-                Where the painted piece differs from the prediction, the last layer that covers is held against it. Take
-                a correction and predictions use it from then on; it can be put back at any time.
+                Where the painted piece differs from the prediction, the difference is attributed to the last covering
+                layer. Apply a correction to use it in predictions; you can remove it at any time.
             </p>
             {onLearn && (
                 <Button className="self-start" onClick={onLearn}>
@@ -35,7 +35,7 @@ export function Lessons({
                             <strong>{c.potName}</strong>, {c.technique}
                             <span className="block text-xs text-quiet">
                                 {c.words.length === 0 ? 'as predicted' : `came out ${c.words.join(', ')}`},{' '}
-                                {one(c.difference)} in the mean, {many(c.seen, 'zone')}
+                                {one(c.difference)} on average, {many(c.seen, 'zone')}
                             </span>
                         </span>
                         <Button
@@ -50,12 +50,12 @@ export function Lessons({
                                 })
                             }
                         >
-                            {c.isTaken ? 'Taken' : 'Take it'}
+                            {c.isTaken ? 'Applied' : 'Apply'}
                         </Button>
                     </li>
                 ))}
             </ul>
-            {corrections.length === 0 && <p className="text-quiet">Nothing learnt yet.</p>}
+            {corrections.length === 0 && <p className="text-quiet">No corrections yet.</p>}
         </section>
     );
 }

@@ -10,17 +10,7 @@ import { Notice } from '@/shared/ui/notice';
 import type { LayerProps, TouchUpProps } from '@/types/generated';
 
 /** The smallest remedy from the shelf, with its predicted result. */
-export function TouchUpAdvice({
-    figureId,
-    areaId,
-    photoId,
-    words,
-}: {
-    figureId: number;
-    areaId: number;
-    photoId: number;
-    words: string;
-}) {
+export function TouchUpAdvice({ figureId, areaId, photoId }: { figureId: number; areaId: number; photoId: number }) {
     const [advice, setAdvice] = useState<TouchUpProps | null>(null);
     const [problem, setProblem] = useState<string | null>(null);
 
@@ -49,11 +39,7 @@ export function TouchUpAdvice({
             router.visit(url('figures.finishes', at));
         } catch (error) {
             if (!(error instanceof ApiError)) throw error;
-            setProblem(
-                error.isConflict
-                    ? 'This finish was changed elsewhere meanwhile. Reload the page first.'
-                    : error.message,
-            );
+            setProblem(error.isConflict ? 'This finish was changed elsewhere. Reload the page first.' : error.message);
         }
     }
 
@@ -61,7 +47,7 @@ export function TouchUpAdvice({
     if (advice === null)
         return (
             <p role="status" className="text-sm text-quiet">
-                Looking for the smallest remedy
+                Searching for the smallest fix
             </p>
         );
     const { layer } = advice;
@@ -70,8 +56,8 @@ export function TouchUpAdvice({
             {layer === null ? (
                 <p>
                     {advice.isWithin
-                        ? `Nothing to do: ${one(advice.before)} is within what ${words} may differ by.`
-                        : `No single layer from this shelf brings it nearer than ${one(advice.before)}.`}
+                        ? `Nothing to do: ΔE ${one(advice.before)} is within tolerance.`
+                        : `No single layer from this shelf improves on ΔE ${one(advice.before)}.`}
                 </p>
             ) : (
                 <>
@@ -93,7 +79,7 @@ export function TouchUpAdvice({
                     </div>
                     <p>
                         From {one(advice.before)} to about <strong>{one(advice.after)}</strong> (estimate)
-                        {advice.isWithin ? ', within what it may differ by.' : ', the nearest one layer brings it.'}
+                        {advice.isWithin ? ', within tolerance.' : ', the best a single layer can do.'}
                     </p>
                     <Button size="small" className="mt-2" onClick={() => void add(layer, advice.version)}>
                         Add this layer to the finish

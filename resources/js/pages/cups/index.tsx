@@ -40,9 +40,7 @@ export default function CupsPage({ cups }: { cups: CupProps[] }) {
                     </form>
                 </header>
                 {cups.length === 0 && (
-                    <p className="text-base">
-                        No cup is open. Open one here, or from a layer on a finish: its mix comes with it.
-                    </p>
+                    <p className="text-base">No cup is open. Open one here, or from a layer of a finish.</p>
                 )}
                 <ul className="grid grid-cols-1 gap-3 sm:grid-cols-[repeat(auto-fill,minmax(17rem,1fr))]">
                     {cups.map((cup) => (
@@ -61,8 +59,7 @@ export default function CupsPage({ cups }: { cups: CupProps[] }) {
                                     <span className="text-sm">{recipeWords(cup)}</span>
                                     <span className="text-xs text-quiet">
                                         {cup.millilitres.toFixed(2)} mL, open for {minutesWords(age(cup, now))}
-                                        {cup.difference !== null &&
-                                            `, CIEDE2000 ${one(cup.difference)} from its target`}
+                                        {cup.difference !== null && `, ΔE ${one(cup.difference)} from its target`}
                                     </span>
                                 </span>
                             </Link>

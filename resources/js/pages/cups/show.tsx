@@ -1,7 +1,7 @@
 import { Link, router } from '@inertiajs/react';
 import { Undo2 } from 'lucide-react';
 import { useEffect, useState } from 'react';
-import { useCup, type CupDeed } from '@/features/cup/use-cup';
+import { useCup, type CupChange } from '@/features/cup/use-cup';
 import { Shell } from '@/features/shell/shell';
 import { ApiError, send } from '@/shared/lib/api';
 import { inkOn, labWords, many, minutesWords, one } from '@/shared/lib/format';
@@ -21,8 +21,8 @@ import type { ColourProps, CupEntryProps, CupProps, PotProps, ScaleProps, Steeri
 type Unit = 'drops' | 'grams';
 
 const KEYS = [
-    ['+', 'one more drop of the chosen pot'],
-    ['z', 'undo the last thing done'],
+    ['+', 'one more drop of the selected pot'],
+    ['z', 'undo the last change'],
 ] as const;
 
 export default function CupPage(props: { cup: CupProps; pots: PotProps[] }) {
@@ -43,7 +43,7 @@ function Cup({ cup: opened, pots }: { cup: CupProps; pots: PotProps[] }) {
 
     async function washOut() {
         await change('DELETE', url('cups.destroy', { cup: cup.id }));
-        router.reload({ only: ['cupsOnSill'] });
+        router.reload({ only: ['openCups'] });
     }
 
     useKeys({
@@ -72,23 +72,23 @@ function Cup({ cup: opened, pots }: { cup: CupProps; pots: PotProps[] }) {
                             {left > 0
                                 ? `good for about ${minutesWords(left)} more`
                                 : 'past its pot life: test it first'}
-                            {waiting > 0 && `; ${many(waiting, 'deed')} not sent yet`}
+                            {waiting > 0 && `; ${many(waiting, 'change')} not sent yet`}
                         </p>
                     </header>
                     {problem !== null && <Notice strong>{problem}</Notice>}
                     {cup.emptied && (
                         <Notice>
-                            This cup was washed out.{' '}
+                            This cup was emptied.{' '}
                             <button
                                 type="button"
                                 className="font-bold underline"
                                 onClick={() => {
                                     void change('POST', url('cups.restore', { cup: cup.id })).then(() => {
-                                        router.reload({ only: ['cupsOnSill'] });
+                                        router.reload({ only: ['openCups'] });
                                     });
                                 }}
                             >
-                                It was not
+                                Undo
                             </button>
                         </Notice>
                     )}
@@ -120,7 +120,7 @@ function Cup({ cup: opened, pots }: { cup: CupProps; pots: PotProps[] }) {
                         <Steer key={contentsOf(cup)} cup={cup} onAct={act} />
                     )}
                     <Again cup={cup} onWashOut={() => void washOut()} />
-                    <Deeds entries={cup.entries} onUndo={undo} />
+                    <History entries={cup.entries} onUndo={undo} />
                 </section>
             </div>
         </Shell>
@@ -140,11 +140,11 @@ function Swatch({ colour, name, height }: { colour: ColourProps; name: string; h
 }
 
 function Recipe({ cup }: { cup: CupProps }) {
-    if (cup.parts.length === 0) return <p className="text-base">The cup is empty. Drop something in.</p>;
+    if (cup.parts.length === 0) return <p className="text-base">The cup is empty. Add a drop.</p>;
     return (
-        <section aria-label="What is in it">
+        <section aria-label="Contents">
             <h2 className="mb-2 text-base font-semibold">
-                To write down: {many(cup.recipeDrops, 'drop')}
+                Recipe: {many(cup.recipeDrops, 'drop')}
                 <span className="text-sm font-normal text-quiet">
                     {cup.recipeError < 0.005
                         ? ', exactly'
@@ -190,7 +190,7 @@ function Filling({
     pots: readonly PotProps[];
     pot: number;
     onPot: (id: number) => void;
-    onAct: (deed: Omit<CupDeed, 'key'>) => void;
+    onAct: (queued: Omit<CupChange, 'key'>) => void;
     held: number;
 }) {
     const [unit, setUnit] = useState<Unit>('drops');
@@ -209,7 +209,7 @@ function Filling({
             <div className="grid grid-cols-2 items-end gap-3">
                 <Choice<Unit>
                     grow
-                    label="Count in"
+                    label="Unit"
                     value={unit}
                     options={[
                         { value: 'drops', label: 'drops' },
@@ -261,7 +261,7 @@ function Filling({
                         onAct({ act: 'use', millilitres: Math.min(held, Math.max(held / 2, 1e-6)) });
                     }}
                 >
-                    Half is used
+                    Use half
                 </Button>
             </div>
         </section>
@@ -270,9 +270,9 @@ function Filling({
 
 const SCALE_WORDS: Record<ScaleProps['state'], string> = {
     steady: 'steady',
-    filling: 'running in',
-    jumped: 'something leans on the scale: it waits',
-    missing: 'a reading is missing: it goes on',
+    filling: 'pouring',
+    jumped: 'something touches the scale: paused',
+    missing: 'a reading is missing: continuing',
 };
 
 /** Pours while a scale counts. The scale is simulated; what it does badly is shown, and not counted. */
@@ -336,7 +336,7 @@ function PourOnScale({ cup, name, onGrams }: { cup: number; name: string; onGram
                     setSession(null);
                 }}
             >
-                That much of {name}
+                Add this amount of {name}
             </Button>
             <Button
                 onClick={() => {
@@ -349,7 +349,7 @@ function PourOnScale({ cup, name, onGrams }: { cup: number; name: string; onGram
     );
 }
 
-function Steer({ cup, onAct }: { cup: CupProps; onAct: (deed: Omit<CupDeed, 'key'>) => void }) {
+function Steer({ cup, onAct }: { cup: CupProps; onAct: (queued: Omit<CupChange, 'key'>) => void }) {
     const [advice, setAdvice] = useState<SteeringProps | null>(null);
     const [problem, setProblem] = useState<string | null>(null);
     useEffect(() => {
@@ -368,13 +368,13 @@ function Steer({ cup, onAct }: { cup: CupProps; onAct: (deed: Omit<CupDeed, 'key
     }, [cup.id]);
 
     if (problem !== null) return <Notice>{problem}</Notice>;
-    if (advice === null) return <p className="text-sm text-quiet">Looking for what would bring it nearer.</p>;
+    if (advice === null) return <p className="text-sm text-quiet">Searching for a correction.</p>;
     const words = advice.drops.map((d) => `${d.drops} ${d.name}`).join(' + ');
     return (
-        <section aria-label="To the target" className="flex flex-col gap-2">
-            <h2 className="text-base font-semibold">To bring it to the target</h2>
+        <section aria-label="Target" className="flex flex-col gap-2">
+            <h2 className="text-base font-semibold">To reach the target</h2>
             {advice.drops.length === 0 ? (
-                <p className="text-sm">Leave it as it is: no few drops bring it nearer.</p>
+                <p className="text-sm">Cancel: no few drops bring it closer.</p>
             ) : (
                 <>
                     <div className="flex items-center gap-3">
@@ -391,7 +391,7 @@ function Steer({ cup, onAct }: { cup: CupProps; onAct: (deed: Omit<CupDeed, 'key
                                 onAct({ act: 'add', paintId: drop.paintId, drops: drop.drops });
                         }}
                     >
-                        I did that
+                        Record as done
                     </Button>
                 </>
             )}
@@ -405,7 +405,7 @@ function Again({ cup, onWashOut }: { cup: CupProps; onWashOut: () => void }) {
         <section aria-label="Again" className="flex flex-wrap items-end gap-3">
             <div className="w-40">
                 <Stepper
-                    label="Mix again, mL"
+                    label="Remix, mL"
                     value={amount}
                     min={0.5}
                     max={50}
@@ -426,33 +426,35 @@ function Again({ cup, onWashOut }: { cup: CupProps; onWashOut: () => void }) {
             >
                 In a new cup
             </Button>
-            {!cup.emptied && <Button onClick={onWashOut}>Washed out</Button>}
+            {!cup.emptied && <Button onClick={onWashOut}>Emptied</Button>}
         </section>
     );
 }
 
-function Deeds({ entries, onUndo }: { entries: readonly CupEntryProps[]; onUndo: (entry: CupEntryProps) => void }) {
+function History({ entries, onUndo }: { entries: readonly CupEntryProps[]; onUndo: (entry: CupEntryProps) => void }) {
     if (entries.length === 0) return null;
     return (
-        <section aria-label="What was done">
-            <h2 className="mb-1 text-base font-semibold">What was done</h2>
+        <section aria-label="History">
+            <h2 className="mb-1 text-base font-semibold">History</h2>
             <ol className="flex flex-col">
                 {entries.slice(0, 12).map((entry) => (
                     <li key={entry.key} className="flex items-center gap-3 border-t border-line py-1 text-sm">
                         <span className={entry.undone ? 'flex-1 text-quiet line-through' : 'flex-1'}>
-                            {deedWords(entry)}
+                            {changeWords(entry)}
                         </span>
                         <time className="text-xs text-quiet" dateTime={entry.at}>
                             {new Date(entry.at).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' })}
                         </time>
                         <Button
                             size="small"
-                            aria-label={entry.undone ? `Put back: ${deedWords(entry)}` : `Undo: ${deedWords(entry)}`}
+                            aria-label={
+                                entry.undone ? `Put back: ${changeWords(entry)}` : `Undo: ${changeWords(entry)}`
+                            }
                             onClick={() => {
                                 onUndo(entry);
                             }}
                         >
-                            <Undo2 size={14} aria-hidden /> {entry.undone ? 'put back' : 'undo'}
+                            <Undo2 size={14} aria-hidden /> {entry.undone ? 'restored' : 'undo'}
                         </Button>
                     </li>
                 ))}
@@ -466,12 +468,12 @@ function contentsOf(cup: CupProps): string {
     return cup.parts.map((part) => `${part.pot?.id ?? 0}:${part.millilitres}`).join(' ');
 }
 
-function deedWords(entry: CupEntryProps): string {
+function changeWords(entry: CupEntryProps): string {
     const drops = entry.millilitres / 0.05;
     const amount =
         Math.abs(drops - Math.round(drops)) < 1e-6 && drops < 100
             ? many(Math.round(drops), 'drop')
             : `${entry.millilitres.toFixed(2)} mL`;
-    if (entry.act === 'use') return `${amount} taken out`;
+    if (entry.act === 'use') return `${amount} used`;
     return `${amount} of ${entry.pot ?? 'thinner'}`;
 }

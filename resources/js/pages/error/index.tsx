@@ -5,11 +5,11 @@ const WORDS: Record<number, readonly [title: string, words: string]> = {
     419: ['This page was open too long', 'Nothing was changed. Go back, reload the page, and do it again.'],
     429: ['That was too often', 'Nothing was changed. Wait a minute and try again.'],
     500: ['Something went wrong on our side', 'What was saved before is safe. Go back and try again.'],
-    503: ['Hyalin is being looked after', 'What was saved is safe. Try again in a minute.'],
+    503: ['Hyalin is down for maintenance', 'What was saved is safe. Try again in a minute.'],
 };
 
 export default function ErrorPage({ status }: { status: number }) {
-    const [title, words] = WORDS[status] ?? ['This cannot be done here', 'Nothing was changed.'];
+    const [title, words] = WORDS[status] ?? ['This is not allowed here', 'Nothing was changed.'];
     return (
         <main className="flex min-h-full flex-col items-center justify-center gap-4 p-6 text-center">
             <Head title={title} />
@@ -19,7 +19,7 @@ export default function ErrorPage({ status }: { status: number }) {
                 href="/"
                 className="inline-flex min-h-10 items-center rounded-sm border border-strong bg-raised px-4 font-medium"
             >
-                To the bench door
+                Go to Home
             </a>
         </main>
     );

@@ -3,7 +3,7 @@ import clsx from 'clsx';
 import { Plus, Layers, Printer, Scale } from 'lucide-react';
 import { Tabs } from 'radix-ui';
 import { useState, type ReactNode } from 'react';
-import { Advice } from '@/features/advice/advice';
+import { Advice } from '@/features/suggestions/suggestions';
 import { openCup } from '@/features/cup/open-cup';
 import { LayerEditor } from '@/features/finish/layer-editor';
 import {
@@ -53,7 +53,7 @@ type Props = {
 
 const KEYS = [
     ['arrows', 'move in the section'],
-    ['n', 'a new layer above the chosen one'],
+    ['n', 'add a layer above the selected one'],
     ['+  -', 'a drop more or less of the first pot'],
 ] as const;
 
@@ -181,13 +181,11 @@ function Finish({
                     </div>
                     <ViewChoices figure={figure} />
                 </header>
-                {pots.length === 0 && (
-                    <Notice strong>The shelf is empty: add a pot before a layer can be built.</Notice>
-                )}
+                {pots.length === 0 && <Notice strong>The shelf is empty. Add a pot first.</Notice>}
                 {stack.length === 0 && pots.length > 0 && (
                     <Notice>
-                        No layers yet: the section shows the bare print. Start with a primer from the list below, or
-                        look at the proposals.
+                        No layers yet: the section shows the bare print. Add a primer from the list below, or open the
+                        proposals.
                     </Notice>
                 )}
                 <SectionView
@@ -233,8 +231,8 @@ function Finish({
                     <div className="flex flex-col gap-4">
                         {!judged.shows && (
                             <Notice strong>
-                                This step will not read at arm&apos;s length: it changes the {judged.mostIn ?? 'zones'}{' '}
-                                by {one(judged.largestChange)}.{' '}
+                                This layer won&apos;t show at arm&apos;s length: it changes the{' '}
+                                {judged.mostIn ?? 'zones'} by {one(judged.largestChange)}.{' '}
                                 {judged.remedy === null || judged.remedies.length > 0
                                     ? ''
                                     : `${capitalised(judged.remedy)}.`}
@@ -263,9 +261,9 @@ function Finish({
                         )}
                         <Tabs.Root value={tab} onValueChange={setTab}>
                             <Tabs.List aria-label="Chosen layer" className="mb-3 flex border-b border-strong">
-                                <Tab value="mix">Its mix</Tab>
-                                <Tab value="layer">The layer</Tab>
-                                <Tab value="advice">Advice</Tab>
+                                <Tab value="mix">Mix</Tab>
+                                <Tab value="layer">Layer</Tab>
+                                <Tab value="advice">Suggestions</Tab>
                             </Tabs.List>
                             <Tabs.Content value="mix">
                                 <MixFinder
@@ -330,8 +328,8 @@ function Finish({
                     </div>
                 ) : (
                     <p className="text-sm text-quiet">
-                        This is the {section.start}, {judged?.cells[0]?.colour.name}. Choose a band of the section to
-                        change that layer, or add one above it.
+                        This is the {section.start}, {judged?.cells[0]?.colour.name}. Select a band of the section to
+                        edit that layer, or add one above it.
                     </p>
                 )}
             </aside>
@@ -360,7 +358,7 @@ function Tab({ value, children }: { value: string; children: ReactNode }) {
 function Matches({ matches }: { matches: readonly MatchProps[] }) {
     if (matches.length === 0) return null;
     return (
-        <section aria-label="Finished zones beside what is wanted" className="flex">
+        <section aria-label="Finished zones compared with their targets" className="flex">
             <div className="flex w-40 shrink-0 flex-col pl-3 text-xs text-quiet">
                 <span className="flex h-[26px] items-center">wanted</span>
                 <span className="flex h-[26px] items-center">predicted</span>
@@ -416,7 +414,7 @@ function ViewChoices({ figure }: { figure: FigureProps }) {
             />
             <div className="w-40">
                 <Pick<Illuminant>
-                    label="Looked at in"
+                    label="Viewing light"
                     hideLabel
                     value={figure.light}
                     options={[

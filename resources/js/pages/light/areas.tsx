@@ -22,7 +22,7 @@ export function Areas({
                 <tr>
                     <th className="font-normal">area</th>
                     <th className="text-right font-normal">cm²</th>
-                    <th className="pl-3 text-right font-normal">spray, of 100</th>
+                    <th className="pl-3 text-right font-normal">spray, %</th>
                     <th className="pl-3 font-normal">recess to edge</th>
                 </tr>
             </thead>

@@ -38,7 +38,7 @@ export function Files({
 }) {
     const input = useRef<HTMLInputElement>(null);
     const [sent, setSent] = useState<number | null | undefined>(undefined);
-    const { said, attempt } = useAttempt();
+    const { message, attempt } = useAttempt();
 
     async function take(files: readonly File[]) {
         await attempt(async () => {
@@ -68,7 +68,7 @@ export function Files({
 
     return (
         <>
-            {said !== null && <Notice strong>{said}</Notice>}
+            {message !== null && <Notice strong>{message}</Notice>}
             <input
                 ref={input}
                 type="file"
@@ -89,14 +89,14 @@ export function Files({
                     input.current?.click();
                 }}
             >
-                {sent === undefined ? 'Bring in print files (STL, OBJ, 3MF)' : uploadWords(sent)}
+                {sent === undefined ? 'Import print files (STL, OBJ, 3MF)' : uploadWords(sent)}
             </Button>
             {meshes.length > 1 && light.dataUrl !== null && (
                 <div className="flex flex-wrap items-center gap-2">
                     <Button look={isJoining ? 'main' : 'plain'} onClick={onJoin}>
-                        {isJoining ? 'Leave it' : 'Set a part on another'}
+                        {isJoining ? 'Cancel' : 'Attach a part'}
                     </Button>
-                    <span className="text-xs">Face on face: press one, then the other.</span>
+                    <span className="text-xs">Face to face: click one, then the other.</span>
                 </div>
             )}
             <div className="grid grid-cols-3 items-end gap-2">
@@ -137,11 +137,11 @@ export function Files({
             {meshes.length > 0 && (
                 <p className="flex gap-4 text-xs">
                     <a className="underline" href={url('light.stl', { figure: figure.id })}>
-                        Put together, as STL
+                        Export assembled (STL)
                     </a>
                     {light.dataUrl !== null && (
                         <a className="underline" href={url('light.ply', { figure: figure.id })}>
-                            As finished, as PLY
+                            Export painted (PLY)
                         </a>
                     )}
                 </p>
@@ -156,7 +156,7 @@ export function Files({
                             <Button
                                 size="small"
                                 look="quiet"
-                                aria-label={`Take off ${mesh.title}`}
+                                aria-label={`Remove ${mesh.title}`}
                                 onClick={() => void change(mesh, null)}
                             >
                                 <Trash2 size={15} aria-hidden />
@@ -173,7 +173,7 @@ export function Files({
                         ))}
                         <div className="mt-1 grid grid-cols-2 gap-2">
                             <Pick
-                                label="is the part"
+                                label="Part"
                                 value={mesh.partId === null ? NONE : String(mesh.partId)}
                                 options={[
                                     { value: NONE, label: 'several, or none' },
@@ -182,7 +182,7 @@ export function Files({
                                 onPick={(value) => void change(mesh, { partId: value === NONE ? null : Number(value) })}
                             />
                             <Pick
-                                label="its numbers are"
+                                label="Units"
                                 value={String(mesh.unitMm)}
                                 options={[
                                     { value: '1', label: 'mm' },
@@ -194,7 +194,7 @@ export function Files({
                             />
                         </div>
                         <details className="mt-1">
-                            <summary className="cursor-pointer text-xs underline">Where it stands</summary>
+                            <summary className="cursor-pointer text-xs underline">Position</summary>
                             <div className="grid grid-cols-4 gap-1">
                                 {(['x', 'y', 'z'] as const).map((axis, i) => (
                                     <label key={axis} className="text-xs">
@@ -236,7 +236,7 @@ export function Files({
                             </label>
                             {mesh.isJoined && (
                                 <div className="mt-1 flex items-center gap-2 text-xs">
-                                    Turn it at its joint
+                                    Turn at the joint
                                     {[-90, -15, 15, 90].map((degrees) => (
                                         <Button
                                             key={degrees}

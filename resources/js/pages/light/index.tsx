@@ -22,7 +22,7 @@ type Point = [number, number, number];
 
 const KEYS = [
     ['arrows', 'turn the mesh'],
-    ['+  -', 'nearer, farther'],
+    ['+  -', 'zoom'],
 ] as const;
 
 /** The printed mesh and the light on it: where directed spray falls, what that means for every area. */
@@ -39,7 +39,7 @@ export default function LightPage(props: Props) {
     const [seeds, setSeeds] = useState<Seed[]>([]);
     const [area, setArea] = useState<number | null>(() => asked(props.light.areas));
     const [joining, setJoining] = useState<'no' | 'part' | { at: Point }>('no');
-    const { said, say, attempt } = useAttempt();
+    const { message, setMessage, attempt } = useAttempt();
     const [tab, setTab] = useState<'areas' | 'files'>(props.light.dataUrl === null ? 'files' : 'areas');
     const viewer = useRef<MeshViewer | null>(null);
     const onViewer = useCallback((made: MeshViewer | null) => {
@@ -88,7 +88,7 @@ export default function LightPage(props: Props) {
     function pick(at: Point, areaId: number) {
         if (joining === 'part') {
             setJoining({ at });
-            say('Now press the face that it is glued to.');
+            setMessage('Now click the face that it is glued to.');
         } else if (joining !== 'no') {
             setJoining('no');
             void attempt(() =>
@@ -103,7 +103,7 @@ export default function LightPage(props: Props) {
             setArea(areaId === 0 ? null : areaId);
         } else if (tool === 'seeds') {
             if (area !== null) setSeeds([...seeds, { at, areaId: area }]);
-            else say('Choose the area first that this seed is of.');
+            else setMessage('First choose the area of this seed.');
         } else {
             void change('POST', url('light.assign', path), {
                 at,
@@ -145,7 +145,7 @@ export default function LightPage(props: Props) {
                                 { value: 'finish', label: 'Finish' },
                                 { value: 'lightness', label: 'Grey' },
                                 { value: 'bare', label: 'Bare' },
-                                { value: 'prime', label: 'Prime' },
+                                { value: 'prime', label: 'Primer' },
                                 { value: 'exposure', label: 'Exposure' },
                                 { value: 'zones', label: 'Zones' },
                                 { value: 'areas', label: 'Areas' },
@@ -161,7 +161,7 @@ export default function LightPage(props: Props) {
                                     min={0}
                                     max={most}
                                     value={Math.min(step, most)}
-                                    aria-label="Layers put on so far"
+                                    aria-label="Layers applied so far"
                                     className="h-6 w-20"
                                     onChange={(event) => {
                                         setStep(Number(event.target.value));
@@ -190,16 +190,16 @@ export default function LightPage(props: Props) {
                         </label>
                         {light.dataUrl !== null && (
                             <Button className="ml-auto" size="small" onClick={() => void keepLook()}>
-                                Keep look
+                                Save view
                             </Button>
                         )}
                     </div>
                     <div className="relative min-h-0 flex-1">
                         {light.dataUrl === null ? (
                             <p className="max-w-prose p-4">
-                                Bring in the print files of this figure, say which part each of them is, and let the
-                                light be computed: where spray from above falls, where recesses and edges are, how large
-                                every area is.
+                                Import the print files of this figure, set which part each one is, and calculate the
+                                lighting: where spray from above lands, where recesses and edges are, how large every
+                                area is.
                             </p>
                         ) : (
                             <MeshView
@@ -240,12 +240,17 @@ export default function LightPage(props: Props) {
                             disabled={meshes.length === 0 || busy}
                             onClick={() => void compute()}
                         >
-                            {light.dataUrl === null ? 'Compute the light' : 'Compute again'}
+                            {light.dataUrl === null ? 'Calculate lighting' : 'Calculate again'}
                         </Button>
                     </div>
                     {busy && (
                         <div className="flex items-center gap-3">
-                            <progress value={light.progress} max={1} className="flex-1" aria-label="Light computed" />
+                            <progress
+                                value={light.progress}
+                                max={1}
+                                className="flex-1"
+                                aria-label="Lighting progress"
+                            />
                             <Button
                                 onClick={() =>
                                     void attempt(() => send<{ message: string }>('DELETE', url('light.stop', path)))
@@ -255,10 +260,10 @@ export default function LightPage(props: Props) {
                             </Button>
                         </div>
                     )}
-                    {said !== null && <Notice strong>{said}</Notice>}
+                    {message !== null && <Notice strong>{message}</Notice>}
                     {light.problem !== null && <Notice strong>{light.problem}</Notice>}
                     {light.isStale && !busy && light.dataUrl !== null && (
-                        <Notice strong>Files or pose changed since the light was computed.</Notice>
+                        <Notice strong>Files or pose changed since the lighting was calculated.</Notice>
                     )}
                     {light.state === 'stopped' && <span>Stopped.</span>}
                     {tab === 'files' ? (
@@ -271,7 +276,7 @@ export default function LightPage(props: Props) {
                             isJoining={joining !== 'no'}
                             onJoin={() => {
                                 setJoining(joining === 'no' ? 'part' : 'no');
-                                say(joining === 'no' ? 'Press the face of the part that is to move.' : null);
+                                setMessage(joining === 'no' ? 'Click the face of the part to move.' : null);
                             }}
                             onMoved={() => void compute()}
                         />
@@ -342,7 +347,7 @@ export default function LightPage(props: Props) {
                                         )
                                     }
                                 >
-                                    Reckon finishes, order and paint with these measures
+                                    Use these measurements
                                 </Button>
                             )}
                         </>

@@ -33,7 +33,7 @@ export function Sprays({
     };
     return (
         <fieldset className="flex flex-col gap-2">
-            <legend className="sr-only">Sprays of the prime</legend>
+            <legend className="sr-only">Primer sprays</legend>
             <Choice
                 label="Spray"
                 value={String(shown)}

@@ -43,7 +43,7 @@ export function Tools({
     return (
         <div className="flex flex-col gap-2 bg-sunk p-2">
             <Choice<Tool>
-                label="A press on the mesh"
+                label="Click to"
                 value={tool}
                 options={[
                     { value: 'look', label: 'chooses' },
@@ -56,7 +56,7 @@ export function Tools({
             />
             {tool !== 'look' && (
                 <Pick
-                    label={tool === 'seeds' ? 'the seed is of' : 'becomes'}
+                    label={tool === 'seeds' ? 'area of the seed' : 'becomes'}
                     value={area === null ? NONE : String(area)}
                     options={[
                         ...(tool === 'seeds' ? [] : [{ value: NONE, label: 'no area' }]),
@@ -95,16 +95,16 @@ export function Tools({
             {tool === 'seeds' && (
                 <>
                     <p className="text-xs">
-                        Choose an area and press somewhere in the middle of it, then the next. Everything between is
-                        divided along the folds.
+                        Choose an area and click in the middle of it, then the next one. Everything between is split
+                        along the folds.
                     </p>
                     <div className="flex items-center gap-2">
                         <Button disabled={named.size < 2} onClick={onDivide}>
-                            Divide between {named.size} areas
+                            Split between {named.size} areas
                         </Button>
                         {seeds.length > 0 && (
                             <Button look="quiet" onClick={onForget}>
-                                Forget {seeds.length}
+                                Clear {seeds.length}
                             </Button>
                         )}
                     </div>
@@ -113,7 +113,7 @@ export function Tools({
             {noAreaCm2 > 0.05 && (
                 <div className="flex items-center gap-2">
                     <Button onClick={onPropose}>Propose areas</Button>
-                    <span className="text-xs">{one(noAreaCm2)} cm² are no area yet.</span>
+                    <span className="text-xs">{one(noAreaCm2)} cm² belong to no area yet.</span>
                 </div>
             )}
         </div>

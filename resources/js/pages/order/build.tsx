@@ -14,7 +14,7 @@ const TEMPLATES = ['figure on a base', 'bust', 'prop', 'set of equal figures'];
 
 /** The figure as it is built: quick to enter, each thing with a default. */
 export function Build({ figure, build }: { figure: FigureProps; build: BuildProps }) {
-    const { said: problem, attempt: doing } = useAttempt();
+    const { message: problem, attempt: doing } = useAttempt();
 
     const attempt = (act: () => Promise<unknown>) =>
         doing(async () => {
@@ -31,7 +31,7 @@ export function Build({ figure, build }: { figure: FigureProps; build: BuildProp
             {problem !== null && <Notice strong>{problem}</Notice>}
             {build.parts.length === 0 && (
                 <section>
-                    <h2 className="mb-2 text-lg font-semibold">Start from a usual build</h2>
+                    <h2 className="mb-2 text-lg font-semibold">Start from a template</h2>
                     <div className="flex flex-wrap gap-2">
                         {TEMPLATES.map((template) => (
                             <Button
@@ -130,7 +130,7 @@ export function Build({ figure, build }: { figure: FigureProps; build: BuildProp
                                     <td colSpan={5} className="pb-1 pl-4">
                                         <input
                                             aria-label={`Attached to ${part.name} before paint`}
-                                            placeholder="attached before paint: magnets, pins, straps"
+                                            placeholder="attachments before paint: magnets, pins, straps"
                                             maxLength={120}
                                             className="w-full border border-strong bg-raised px-2 py-1"
                                             defaultValue={part.attachments ?? ''}
@@ -163,7 +163,7 @@ export function Build({ figure, build }: { figure: FigureProps; build: BuildProp
                                 .filter((a) => a.partId === null)
                                 .map((a) => a.name)
                                 .join(', ')}
-                            . Say in the brief which part they are on.
+                            . Set their part in the brief.
                         </Notice>
                     )}
                 </section>
@@ -176,7 +176,7 @@ export function Build({ figure, build }: { figure: FigureProps; build: BuildProp
                                     key={joint.id}
                                     words={`${partName(joint.partId)} and ${partName(joint.otherId)}${
                                         joint.hides.length > 0 ? `, hides ${joint.hides.map(areaName).join(', ')}` : ''
-                                    }${joint.seam === 'filled' ? ', its seam is filled' : ''}`}
+                                    }${joint.seam === 'filled' ? ', seam filled' : ''}`}
                                     onRemove={() =>
                                         void attempt(() =>
                                             send(
@@ -290,8 +290,8 @@ function AreaRow({ figure, area, attempt }: { figure: FigureProps; area: BuiltAr
                     value={area.reach}
                     options={[
                         { value: 'open', label: 'easy to reach' },
-                        { value: 'brush only', label: 'by brush only' },
-                        { value: 'only the prime', label: 'by the prime only' },
+                        { value: 'brush only', label: 'brush only' },
+                        { value: 'only the prime', label: 'primer only' },
                     ]}
                     onPick={(reach) => {
                         save({ reach });
@@ -341,7 +341,7 @@ function AddJoint({
                 onPick={setHides}
             />
             <Pick<Seam>
-                label="its seam"
+                label="seam"
                 value={seam}
                 options={[
                     { value: 'fits', label: 'fits' },

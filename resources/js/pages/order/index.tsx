@@ -1,7 +1,7 @@
 import { Link, router } from '@inertiajs/react';
 import { useRef, useState, type ReactNode } from 'react';
 import { OrderBoard } from '@/features/order-board/board';
-import { OrdersBeside } from '@/features/order-board/beside';
+import { OrdersBeside } from '@/features/order-board/compared';
 import { Broken, StepDetail } from '@/features/order-board/detail';
 import { arranged, moved } from '@/features/order-board/order';
 import { Shell } from '@/features/shell/shell';
@@ -14,7 +14,7 @@ import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
 import type { BuildProps, FigureProps, OrderProps, ApproachPairProps, StepKind, IssueProps } from '@/types/generated';
 import { Build } from './build';
-import { Schools } from './schools';
+import { Approaches } from './approaches';
 
 type Props = {
     figure: FigureProps;
@@ -43,8 +43,8 @@ export default function OrderPage({ figure, planned, own, problem, build, school
             value={tab}
             options={[
                 { value: 'order', label: 'Order' },
-                { value: 'build', label: 'How it is built' },
-                { value: 'schools', label: 'Schools and rules' },
+                { value: 'build', label: 'Build' },
+                { value: 'schools', label: 'Approaches and rules' },
             ]}
             onChoose={setTab}
         />
@@ -65,7 +65,7 @@ export default function OrderPage({ figure, planned, own, problem, build, school
                     />
                 )}
                 {tab === 'build' && <Build figure={figure} build={build} />}
-                {tab === 'schools' && <Schools figure={figure} schools={schools} build={build} planned={planned} />}
+                {tab === 'schools' && <Approaches figure={figure} schools={schools} build={build} planned={planned} />}
             </div>
         </Shell>
     );
@@ -178,7 +178,7 @@ function Board({
                             setBeside(!beside);
                         }}
                     >
-                        {beside ? 'Lanes' : 'Beside the planned order'}
+                        {beside ? 'Lanes' : 'Compare with the planned order'}
                     </Button>
                 )}
                 {!isPlanned && (
@@ -189,12 +189,12 @@ function Board({
                             if (own) void keep(null);
                         }}
                     >
-                        Back to the planned order
+                        Use the planned order
                     </Button>
                 )}
                 {!isStored && !isPlanned && (
                     <Button look="main" onClick={() => void keep(ids)}>
-                        Keep this order
+                        Save order
                     </Button>
                 )}
             </div>
@@ -206,13 +206,13 @@ function Board({
                     <span className="block text-xs text-quiet">
                         {musts > 0 && (
                             <strong className="text-ink">
-                                It cannot be painted like this: {many(musts, 'rule')} that must be kept{' '}
-                                {musts === 1 ? 'is' : 'are'} broken.{' '}
+                                This order cannot be painted: {many(musts, 'rule')} hard {musts === 1 ? 'is' : 'are'}{' '}
+                                not met.{' '}
                             </strong>
                         )}
                         {isPlanned
-                            ? 'As planned: every must kept, and the least masking and broken wishes that were found.'
-                            : `Your own order: ${mm === 0 ? 'masks as much as' : `masks ${Math.abs(mm)} mm ${mm > 0 ? 'more' : 'less'} than`} the planned one, and costs ${Math.round(Math.abs(order.cost - planned.cost))} min ${order.cost >= planned.cost ? 'more' : 'less'} in masks and wishes (estimates).`}
+                            ? 'Planned order: all hard rules met, with the least masking and the fewest preferences not met that were found.'
+                            : `Your own order: ${mm === 0 ? 'masks as much as' : `masks ${Math.abs(mm)} mm ${mm > 0 ? 'more' : 'less'} than`} the planned order, and takes ${Math.round(Math.abs(order.cost - planned.cost))} min ${order.cost >= planned.cost ? 'more' : 'less'} for masking and preferences (estimates).`}
                     </span>
                 </p>
             </div>
@@ -239,7 +239,7 @@ function Board({
             </div>
             <div className="grid shrink-0 grid-cols-1 gap-5 overflow-y-auto lg:h-60 lg:grid-cols-3">
                 {step ? <StepDetail order={order} planned={planned} step={step} onChoose={setChosen} /> : <span />}
-                <section aria-label="Rules not kept" className="flex flex-col gap-2">
+                <section aria-label="Rules not met" className="flex flex-col gap-2">
                     <h2 className="text-sm font-semibold">Rules</h2>
                     <Broken
                         order={order}
@@ -266,9 +266,11 @@ function Troubles({
     onChoose: (id: string) => void;
 }) {
     return (
-        <section aria-label="Completeness and chemistry" className="flex flex-col gap-2 text-sm">
-            <h2 className="font-semibold">{troubles.length === 0 ? 'Complete' : 'Complete? Do the films get on?'}</h2>
-            {troubles.length === 0 && <p>Nothing is lost, nothing that shows is unpainted, no film attacks another.</p>}
+        <section aria-label="Completeness and compatibility" className="flex flex-col gap-2 text-sm">
+            <h2 className="font-semibold">{troubles.length === 0 ? 'Complete' : 'Completeness and compatibility'}</h2>
+            {troubles.length === 0 && (
+                <p>Every visible area is painted, no step is missing, no film attacks another.</p>
+            )}
             <ul className="flex flex-col gap-1">
                 {troubles.map((trouble) => (
                     <li key={trouble.what} className="leading-snug">

@@ -37,7 +37,7 @@ export function CardPhoto({ pot, onReadings }: { pot: PaintProps; onReadings: (r
             const bitmap = await createImageBitmap(file);
             setPhoto({ file, url: URL.createObjectURL(file), width: bitmap.width, height: bitmap.height });
         } catch {
-            setProblem('This file is no picture that can be shown.');
+            setProblem('This file is not a picture that can be shown.');
         }
     }
 
@@ -85,7 +85,7 @@ export function CardPhoto({ pot, onReadings }: { pot: PaintProps; onReadings: (r
                     setOpen(false);
                 }}
                 title="A photo of the test card"
-                description="The grey patch takes the lamp and the exposure out. Matt card, light from the side, no flash."
+                description="The grey patch corrects lamp and exposure. Use a matt card, light from the side, no flash."
             >
                 {problem !== null && <Notice strong>{problem}</Notice>}
                 {photo === null ? (
@@ -103,7 +103,7 @@ export function CardPhoto({ pot, onReadings }: { pot: PaintProps; onReadings: (r
                                 }}
                             />
                         </label>
-                        <Button onClick={() => void simulated()}>Take one with the simulated camera</Button>
+                        <Button onClick={() => void simulated()}>Use the simulated camera</Button>
                     </div>
                 ) : (
                     <>
@@ -156,7 +156,7 @@ export function CardPhoto({ pot, onReadings }: { pot: PaintProps; onReadings: (r
                                 }}
                             />
                             <Button look="main" onClick={() => void readIt()}>
-                                Take these readings
+                                Use these readings
                             </Button>
                             <Button
                                 onClick={() => {

@@ -26,14 +26,13 @@ export default function PotPage({ pot, curves, facts, whites }: Props) {
                         <h1 className="text-2xl">{pot.name}</h1>
                         <p className="text-sm">
                             {pot.kind}, {pot.sheen},{' '}
-                            {pot.coatsToHide === null ? 'never hides' : `hides in ${many(pot.coatsToHide, 'coat')}`};{' '}
+                            {pot.coatsToHide === null ? 'never opaque' : `opaque in ${many(pot.coatsToHide, 'coat')}`};{' '}
                             <strong>{pot.quality}</strong>
                         </p>
                         {pot.isFlake && (
                             <p className="text-xs text-quiet">
-                                Flakes lie flat and cover as they fall: 63 % in one dusting, 95 % in three. Two colours
-                                by angle stand for what is really a gradual change; this is simpler than the rest of the
-                                model.
+                                Flakes lie flat and cover where they land: 63 % with one dusting, 95 % with three. Two
+                                colours by angle stand for a gradual change; this is simpler than the rest of the model.
                             </p>
                         )}
                     </header>

@@ -140,7 +140,7 @@ function AreaProposals({
                 if (!(error instanceof ApiError)) throw error;
                 setProblem(
                     error.isConflict
-                        ? 'The finish of this area was changed elsewhere meanwhile. Reload this page and adopt it again.'
+                        ? 'The finish of this area was changed elsewhere. Reload this page and adopt it again.'
                         : error.message,
                 );
             }
@@ -159,7 +159,7 @@ function AreaProposals({
     if (answer === null)
         return (
             <p role="status" className="p-8 text-center text-lg">
-                Mixing and layering on paper for {area.name}
+                Calculating finishes for {area.name}
             </p>
         );
     return (
@@ -181,7 +181,7 @@ function AreaProposals({
                         </div>
                         <Matches matches={proposal.section.matches} />
                         <p className="text-sm">
-                            CIEDE2000 <strong className="text-lg">{one(proposal.total)}</strong> in the mean,{' '}
+                            CIEDE2000 <strong className="text-lg">{one(proposal.total)}</strong> on average,{' '}
                             {one(proposal.worst)} at most
                         </p>
                         <p className="text-xs text-quiet">
@@ -191,7 +191,7 @@ function AreaProposals({
                         </p>
                         {proposal.lacks.length > 0 && (
                             <p className="border-l-4 border-ink pl-2 text-xs">
-                                Not reached: {proposal.lacks.join('; ')}
+                                Out of reach: {proposal.lacks.join('; ')}
                             </p>
                         )}
                         <div className="flex-1">
@@ -206,7 +206,7 @@ function AreaProposals({
                                         aria-label={`Add only the ${proposal.layers[i]?.technique ?? ''} to the finish`}
                                         onClick={() => void adoptOne(proposal, i)}
                                     >
-                                        only this
+                                        only this layer
                                     </button>
                                 )}
                             />
@@ -230,10 +230,10 @@ function AreaProposals({
     );
 }
 
-/** Wanted above, predicted below, zone by zone, with no line between. */
+/** Target above, prediction below, zone by zone, with no line between. */
 function Matches({ matches }: { matches: readonly MatchProps[] }) {
     return (
-        <div className="flex" aria-label="Wanted above, predicted below">
+        <div className="flex" aria-label="Target above, prediction below">
             {matches.map((match) => (
                 <div key={match.zone} className="flex-1 text-center text-xs">
                     <span className="block h-8" style={{ background: match.wanted.hex }} aria-hidden />
@@ -247,13 +247,13 @@ function Matches({ matches }: { matches: readonly MatchProps[] }) {
 }
 
 function Beyond({ beyond }: { beyond: NonNullable<ProposalAnswerProps['beyond']> }) {
-    const share = (value: number) => `${Math.round(value * 10)} tenths`;
+    const share = (value: number) => `${Math.round(value * 100)} %`;
     return (
         <div className="flex flex-wrap items-center gap-4 border border-strong p-3 text-sm">
             <p className="max-w-xl">
-                The reference asks for more than these pots have (CIEDE2000 {one(beyond.worst)} in the farthest zone).
-                The nearest ramp that keeps its relations has {share(beyond.contrast)} of the contrast and{' '}
-                {share(beyond.chroma)} of the chroma.
+                The reference is out of reach of these pots (ΔE {one(beyond.worst)} in the worst zone). The nearest ramp
+                with the same steps has {share(beyond.contrast)} of the contrast and {share(beyond.chroma)} of the
+                chroma.
             </p>
             <div aria-hidden>
                 {[beyond.wanted, beyond.ramp].map((ramp, i) => (
@@ -285,15 +285,15 @@ function OneMore({ figureId, areaId, brushOnly }: { figureId: number; areaId: nu
                     ).then(setAnswer);
                 }}
             >
-                {asked ? 'Trying one more pot' : 'What would one more pot bring?'}
+                {asked ? 'Trying one more pot' : 'Try one more pot'}
             </Button>
         );
     return (
         <p className="flex items-center gap-3">
             <span className="h-8 w-14" style={{ background: answer.colour.hex }} aria-hidden />
             {answer.before - answer.after < 0.2
-                ? `One more pot would bring nothing to speak of: even an opaque ${answer.colour.name} leaves ${one(answer.after)}.`
-                : `An opaque ${answer.colour.name}, for the ${answer.zone}, would bring the best from ${one(answer.before)} to about ${one(answer.after)} (estimate).`}
+                ? `One more pot would help little: even an opaque ${answer.colour.name} leaves ΔE ${one(answer.after)}.`
+                : `An opaque ${answer.colour.name}, for the ${answer.zone}, would improve the best from ΔE ${one(answer.before)} to about ${one(answer.after)} (estimate).`}
         </p>
     );
 }

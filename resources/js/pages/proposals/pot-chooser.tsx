@@ -26,7 +26,7 @@ export function PotChooser({
                     setOpen(true);
                 }}
             >
-                {only === null ? 'Any pot of the shelf' : `Only ${many(only.length, 'pot')}`}
+                {only === null ? 'Any pot on the shelf' : `Only ${many(only.length, 'pot')}`}
             </Button>
             <Sheet
                 open={open}

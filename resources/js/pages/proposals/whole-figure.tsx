@@ -46,11 +46,7 @@ export function WholeFigure({
             await act();
         } catch (error) {
             if (!(error instanceof ApiError)) throw error;
-            setProblem(
-                error.isConflict
-                    ? 'A finish was changed elsewhere meanwhile: propose again, then adopt.'
-                    : error.message,
-            );
+            setProblem(error.isConflict ? 'A finish was changed elsewhere. Propose again, then adopt.' : error.message);
         }
     }
 
@@ -114,8 +110,8 @@ export function WholeFigure({
             )}
             {search === null && (
                 <p className="max-w-2xl text-sm">
-                    Every area that has colours to match gets a finish; pots that few areas need are given up where the
-                    others come nearly as near. Nothing is bought, and nothing is changed until you adopt it.
+                    Every area with target colours gets a finish; pots that few areas need are dropped where the others
+                    come nearly as close. Nothing is changed until you adopt it.
                 </p>
             )}
             {answer && (
@@ -128,7 +124,7 @@ export function WholeFigure({
                         <thead className="text-xs text-quiet">
                             <tr>
                                 <th className="font-normal">area</th>
-                                <th className="font-normal">wanted above, predicted below</th>
+                                <th className="font-normal">target above, prediction below</th>
                                 <th className="font-normal">finish</th>
                                 <th className="text-right font-normal">CIEDE2000</th>
                                 <th className="text-right font-normal">work</th>

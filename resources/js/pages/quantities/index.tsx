@@ -17,7 +17,7 @@ type Props = {
     left: PotNeedProps[];
 };
 
-/** What it takes from the pots, what is missing, which way a batch is quicker. */
+/** Paint needed from the pots, what is missing, which way a batch is quicker. */
 export default function QuantitiesPage({ figure, copies, pots, batch, runNumber, left }: Props) {
     const [wanted, setWanted] = useState(copies);
     const [ofRun, setOfRun] = useState(false);
@@ -29,7 +29,7 @@ export default function QuantitiesPage({ figure, copies, pots, batch, runNumber,
         <Shell title={`Quantities of ${figure.name}`} figure={figure}>
             <div className="mx-auto flex max-w-5xl flex-col gap-5">
                 <header className="flex flex-wrap items-end gap-4">
-                    <h1 className="text-2xl">What it takes</h1>
+                    <h1 className="text-2xl">Paint needed</h1>
                     <div className="flex items-end gap-2">
                         <Stepper label="Figures" value={wanted} min={1} max={200} onChange={setWanted} />
                         <Button
@@ -38,7 +38,7 @@ export default function QuantitiesPage({ figure, copies, pots, batch, runNumber,
                                 router.visit(url('figures.quantities', { figure: figure.id, copies: wanted }));
                             }}
                         >
-                            Reckon for {wanted}
+                            Calculate for {wanted}
                         </Button>
                     </div>
                     {runNumber !== null && (
@@ -71,23 +71,23 @@ export default function QuantitiesPage({ figure, copies, pots, batch, runNumber,
                 </header>
                 {short.length > 0 ? (
                     <Notice strong>
-                        {many(short.length, 'pot')} will run out before it is done:{' '}
+                        {many(short.length, 'pot')} will run out before it is finished:{' '}
                         {short.map((pot) => pot.name).join(', ')}.
                     </Notice>
                 ) : (
-                    <Notice>The shelf holds enough of everything.</Notice>
+                    <Notice>You have enough of every pot.</Notice>
                 )}
                 {batch && <Batch batch={batch} figure={figure} />}
                 <Table pots={shown} />
                 <p className="text-sm text-quiet">
                     All quantities are estimates: area x wet film of the technique / what reaches the piece, and what a
-                    cup or palette keeps. They follow what your runs really used once you write that down.{' '}
+                    cup or palette keeps. They follow what your runs used once you record it.{' '}
                     {cost > 0 && `The paint costs about ${cost.toFixed(2)}`}
                     {cost > 0 && unpriced > 0 && `, without ${many(unpriced, 'pot')} that have no price`}
                     {cost > 0 && '. '}
                     Areas without a size count as 5 cm²:{' '}
                     <Link className="underline" href={url('figures.order', { figure: figure.id })}>
-                        say how large they are
+                        set their size
                     </Link>
                     .
                 </p>
@@ -134,11 +134,11 @@ function Table({ pots }: { pots: readonly PotNeedProps[] }) {
             <thead className="text-xs text-quiet">
                 <tr>
                     <th className="font-normal">pot</th>
-                    <th className="text-right font-normal">takes, mL</th>
+                    <th className="text-right font-normal">needed, mL</th>
                     <th className="text-right font-normal">drops</th>
-                    <th className="text-right font-normal">holds, mL</th>
-                    <th className="text-right font-normal">missing, mL</th>
-                    <th className="text-right font-normal">new pots</th>
+                    <th className="text-right font-normal">in stock, mL</th>
+                    <th className="text-right font-normal">short by, mL</th>
+                    <th className="text-right font-normal">to buy</th>
                     <th className="text-right font-normal">costs</th>
                 </tr>
             </thead>
@@ -149,7 +149,7 @@ function Table({ pots }: { pots: readonly PotNeedProps[] }) {
                             <span className="h-8 w-12" style={{ background: pot.hex }} aria-hidden />
                             <span>
                                 {pot.name} <span className="font-normal text-quiet">{pot.maker}</span>
-                                {!pot.onShelf && ' (not on the shelf any more)'}
+                                {!pot.onShelf && ' (no longer on the shelf)'}
                             </span>
                         </th>
                         <td className="text-right">{pot.needMl.toFixed(2)}</td>

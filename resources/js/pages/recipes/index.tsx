@@ -49,7 +49,7 @@ export default function RecipesPage({ recipes, hex, word, paintId, figureId, pot
                 >
                     <h1 className="pr-4 text-2xl">Recipes</h1>
                     <Field
-                        label="Word: area, wish, technique, note, pot"
+                        label="Word: area, description, technique, note, pot"
                         value={words}
                         onChange={(event) => {
                             setWords(event.target.value);
@@ -91,7 +91,7 @@ export default function RecipesPage({ recipes, hex, word, paintId, figureId, pot
                 </form>
                 <p className="text-sm text-quiet" aria-live="polite">
                     {recipes.length === 0
-                        ? 'No recipe fits. Ask for less, or build a finish first.'
+                        ? 'No match. Use fewer filters, or build a finish first.'
                         : `${many(recipes.length, 'recipe')}${hex === null ? '' : ', the nearest zone first'}.`}
                 </p>
                 <ul className="grid gap-3 lg:grid-cols-2">
@@ -110,7 +110,7 @@ function Recipe({ recipe, hex }: { recipe: RecipeProps; hex: string | null }) {
     return (
         <article className="flex h-full border border-line bg-raised">
             <div className="flex w-40 shrink-0 flex-col">
-                {hex !== null && <div className="h-6" style={{ background: hex }} title="the colour asked for" />}
+                {hex !== null && <div className="h-6" style={{ background: hex }} title="the colour searched for" />}
                 <div className="flex min-h-16 flex-1">
                     {recipe.ramp.map((colour, i) => (
                         <span

@@ -31,7 +31,7 @@ export default function ReferencesPage({ figure, pictures, areas }: Props) {
     const [zone, setZone] = useState<Zone>('mid');
     const [tool, setTool] = useState<Tool>('spot');
     const [radius, setRadius] = useState(10);
-    const { said: problem, say: setProblem, attempt: doing } = useAttempt();
+    const { message: problem, setMessage: setProblem, attempt: doing } = useAttempt();
     const [side, setSide] = useState<'colours' | 'picture'>('colours');
     const [purpose, setPurpose] = useState<Purpose | null>(null);
     const [reflectance, setReflectance] = useState('0.18');
@@ -344,7 +344,7 @@ function Ramp({
             {sample ? (
                 <SampleWords figure={figure} area={area} sample={sample} />
             ) : (
-                <p className="mt-2 text-sm">Press on the picture to take the {zone}.</p>
+                <p className="mt-2 text-sm">Click the picture to take the {zone}.</p>
             )}
             <Link
                 href={url('figures.finishes', { figure: figure.id, area: area.id })}
@@ -484,7 +484,7 @@ function RemovePicture({ figure, picture }: { figure: FigureProps; picture: Pict
                 setAsked(false);
             }}
         >
-            Remove it and the colours taken from it
+            Remove with its samples
         </Button>
     );
 }
@@ -503,7 +503,7 @@ function DropHere({ onFile }: { onFile: (file: File) => void }) {
             }}
         >
             <p className="max-w-md border border-dashed border-strong p-8 text-center text-base">
-                No reference yet. Drop a picture here, paste one, or add a file: an artwork, a painted piece, a photo of
+                No reference yet. Drop or paste a picture here, or add a file: an artwork, a painted piece, a photo of
                 the real thing.
             </p>
         </div>

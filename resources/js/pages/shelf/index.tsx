@@ -22,10 +22,10 @@ const KEYS = [
 ] as const;
 
 const ORDERS: readonly { value: Order; label: string }[] = [
-    { value: 'shelf', label: 'as they stand' },
+    { value: 'shelf', label: 'shelf order' },
     { value: 'hue', label: 'by hue' },
     { value: 'lightness', label: 'by lightness' },
-    { value: 'level', label: 'emptiest first' },
+    { value: 'level', label: 'lowest level first' },
 ];
 
 export default function ShelfPage({ page }: { page: ShelfPageProps }) {
@@ -122,7 +122,7 @@ export default function ShelfPage({ page }: { page: ShelfPageProps }) {
                         href={url('shelf.reach')}
                         className="inline-flex min-h-10 items-center rounded-sm border border-strong bg-raised px-3 text-sm font-medium hover:border-ink"
                     >
-                        What it reaches
+                        Gamut
                     </Link>
                     <Link
                         href={url('chips')}
@@ -141,7 +141,7 @@ export default function ShelfPage({ page }: { page: ShelfPageProps }) {
                 </header>
                 {removed !== null && (
                     <Notice>
-                        {removed.name} was taken off the shelf; recipes that use it keep it as it was.{' '}
+                        {removed.name} was removed from the shelf; recipes that use it keep it.{' '}
                         <button
                             type="button"
                             className="font-bold underline"
@@ -152,16 +152,14 @@ export default function ShelfPage({ page }: { page: ShelfPageProps }) {
                                 });
                             }}
                         >
-                            Put it back
+                            Restore
                         </button>
                     </Notice>
                 )}
                 {page.paints.length === 0 && (
-                    <p className="text-base">
-                        The shelf is empty. Put a pot on it: a colour and how it covers are enough.
-                    </p>
+                    <p className="text-base">The shelf is empty. Add a pot: a colour and its opacity are enough.</p>
                 )}
-                {page.paints.length > 0 && shown.length === 0 && <p className="text-base">No pot is called that.</p>}
+                {page.paints.length > 0 && shown.length === 0 && <p className="text-base">No match.</p>}
                 <ul ref={grid} className="grid grid-cols-1 gap-3 sm:grid-cols-[repeat(auto-fill,minmax(15.5rem,1fr))]">
                     {shown.map((paint) => (
                         <li key={paint.id}>
@@ -240,7 +238,7 @@ function Pot({ paint, onOpen }: { paint: PaintProps; onOpen: () => void }) {
                 </span>
                 <span className="text-xs text-quiet">
                     {paint.thick.name};{' '}
-                    {paint.coatsToHide === null ? 'never hides' : `hides in ${many(paint.coatsToHide, 'coat')}`};{' '}
+                    {paint.coatsToHide === null ? 'never opaque' : `opaque in ${many(paint.coatsToHide, 'coat')}`};{' '}
                     {paint.quality}
                 </span>
                 <span className="mt-1 flex items-center gap-2 text-xs">

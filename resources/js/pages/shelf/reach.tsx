@@ -25,7 +25,7 @@ const BANDS = ['L* over 80', '60 to 80', '40 to 60', '20 to 40', '0 to 20'] as c
 /** What the shelf can reach, what it lacks for the figures in work, and what stands on it twice. */
 export default function ReachPage({ page }: { page: GamutPageProps }) {
     return (
-        <Shell title="What the shelf reaches">
+        <Shell title="Gamut of the shelf">
             <div className="flex flex-col gap-6">
                 <header>
                     <p className="text-xs text-quiet">
@@ -33,14 +33,14 @@ export default function ReachPage({ page }: { page: GamutPageProps }) {
                             Shelf
                         </Link>
                     </p>
-                    <h1 className="text-2xl">What the shelf reaches</h1>
+                    <h1 className="text-2xl">Gamut of the shelf</h1>
                     <p className="text-sm text-quiet">
-                        The most chromatic colour that {many(page.pots, 'pot')}, alone and in twos, make of each hue and
-                        lightness, one coat thick, satin. An empty place is out of reach.
+                        The most saturated colour that {many(page.pots, 'pot')}, alone and in pairs, give for each hue
+                        and lightness: one coat, satin. An empty cell is out of reach.
                     </p>
                 </header>
                 {page.pots === 0 ? (
-                    <p className="text-base">No pot to mix from stands on the shelf.</p>
+                    <p className="text-base">There is no pot to mix from on the shelf.</p>
                 ) : (
                     <div className="grid gap-6 lg:grid-cols-2">
                         <Reach title="Over white" cells={page.overWhite} />
@@ -68,8 +68,8 @@ export default function ReachPage({ page }: { page: GamutPageProps }) {
                                     <span className="flex-1">
                                         <strong>{lack.wanted}</strong>
                                         <span className="block text-xs text-quiet">
-                                            {lack.place}; the nearest is {one(lack.difference)} off; such a pot would
-                                            serve {many(lack.served, 'colour')}
+                                            {lack.place}; the nearest is {one(lack.difference)} away; such a pot would
+                                            help with {many(lack.served, 'colour')}
                                         </span>
                                     </span>
                                 </li>
@@ -78,7 +78,7 @@ export default function ReachPage({ page }: { page: GamutPageProps }) {
                     </section>
                     <section aria-labelledby="doubles">
                         <h2 id="doubles" className="mb-1 text-lg font-semibold">
-                            Near doubles
+                            Near duplicates
                         </h2>
                         {page.doubles.length === 0 && <p className="text-sm">No two pots are alike.</p>}
                         <ul className="flex flex-col">

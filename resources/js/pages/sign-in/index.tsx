@@ -15,11 +15,11 @@ export default function SignInPage({ demo }: Props) {
                 Hyalin
             </h1>
             <p className="max-w-md text-center text-base">
-                Plan a finish before the pot is opened, follow it at the bench, repeat it months later.
+                Plan a finish before you open a pot, follow it at the bench, repeat it months later.
             </p>
             {demo !== null && (
                 <section className="w-full max-w-sm border border-strong p-4">
-                    <h2 className="text-base">The demo&apos;s bench</h2>
+                    <h2 className="text-base">Demo</h2>
                     <p className="mt-1 text-sm">
                         Name <code className="font-mono">{demo.email}</code>
                         <br />
@@ -32,7 +32,7 @@ export default function SignInPage({ demo }: Props) {
                             router.post(url('sign-in.demo'));
                         }}
                     >
-                        Enter as Ines Marrow
+                        Open the demo as Ines Marrow
                     </Button>
                 </section>
             )}

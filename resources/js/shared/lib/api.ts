@@ -15,13 +15,13 @@ export class ApiError extends Error {
     }
 
     /** The connection or the server failed, not what was asked: asking again may well succeed. */
-    get isPassing(): boolean {
+    get isTransient(): boolean {
         return this.status === 0 || this.status >= 500;
     }
 
     /** What was asked was not judged: it can be sent again, in a while or once the painter has signed in. */
-    get isUnjudged(): boolean {
-        return this.isPassing || [401, 419, 429].includes(this.status);
+    get wasNotProcessed(): boolean {
+        return this.isTransient || [401, 419, 429].includes(this.status);
     }
 }
 
@@ -54,16 +54,14 @@ export async function send<T>(
     const answer: unknown = await response.json().catch((error: unknown) => {
         // Given up while the answer was still on its way.
         if (error instanceof DOMException && error.name === 'AbortError') throw error;
-        if (response.ok)
-            throw new ApiError(0, 'The answer of Hyalin was cut off on its way. What you entered is still here.');
+        if (response.ok) throw new ApiError(0, 'The answer from Hyalin was cut off. What you entered is still here.');
         return null;
     });
     if (!response.ok) throw failure(response.status, answer);
     return answer as T;
 }
 
-const CUT_OFF_UPLOAD =
-    'The answer of Hyalin was cut off on its way. Look whether the file is there before you send it again.';
+const CUT_OFF_UPLOAD = 'The answer from Hyalin was cut off. Check whether the file is there before you send it again.';
 
 /** Sends a file and tells how far it is: 0..1 of its bytes, then null while the server reads it. */
 export function upload<T>(path: string, form: FormData, onProgress: (fraction: number | null) => void): Promise<T> {
@@ -96,7 +94,7 @@ export function upload<T>(path: string, form: FormData, onProgress: (fraction: n
 
 /** What an upload button says while it works. */
 export function uploadWords(fraction: number | null): string {
-    return fraction === null ? 'Reading it' : `Sending, ${Math.round(fraction * 100)} of 100`;
+    return fraction === null ? 'Reading the file' : `Sending, ${Math.round(fraction * 100)} %`;
 }
 
 function failure(status: number, body: unknown): ApiError {
@@ -110,10 +108,10 @@ function failure(status: number, body: unknown): ApiError {
     const first = Object.values(fields)[0];
     const words: Record<number, string> = {
         401: 'You were signed out. Sign in again; what you entered is still here.',
-        404: 'This is not here any more.',
+        404: 'This no longer exists.',
         413: 'This file is larger than Hyalin takes.',
         419: 'This page has been open too long. Reload it and try again.',
-        429: 'That was too often. Wait a minute and try again.',
+        429: 'Too many requests. Wait a minute and try again.',
     };
     const message = typeof answer['message'] === 'string' && answer['message'] !== '' ? answer['message'] : undefined;
     return new ApiError(

@@ -1,7 +1,7 @@
 import { isRecord } from './api';
 
-/** Something written down in this browser until the server has acknowledged it. */
-export type Deed = { key: string };
+/** Something recorded in this browser until the server has acknowledged it. */
+export type QueuedChange = { key: string };
 
 const LETTERS = '0123456789ABCDEFGHJKMNPQRSTVWXYZ';
 
@@ -10,8 +10,8 @@ export function newKey(): string {
     return Array.from(crypto.getRandomValues(new Uint8Array(26)), (byte) => LETTERS[byte % 32]).join('');
 }
 
-/** Deeds in the order they were done; they outlive the page and the browser. */
-export class Outbox<T extends Deed> {
+/** History in the order they were done; they outlive the page and the browser. */
+export class Outbox<T extends QueuedChange> {
     constructor(private readonly place: string) {}
 
     all(): readonly T[] {
@@ -27,28 +27,28 @@ export class Outbox<T extends Deed> {
         return this.all()[0];
     }
 
-    add(deed: T): void {
-        this.keep([...this.all(), deed]);
+    add(queued: T): void {
+        this.keep([...this.all(), queued]);
     }
 
-    /** Strikes out what was acknowledged, whatever was written down meanwhile. */
-    strike(key: string): void {
-        this.keep(this.all().filter((deed) => deed.key !== key));
+    /** Strikes out what was acknowledged, whatever was recorded meanwhile. */
+    remove(key: string): void {
+        this.keep(this.all().filter((queued) => queued.key !== key));
     }
 
-    change(each: (deed: T) => T): void {
+    change(each: (queued: T) => T): void {
         this.keep(this.all().map(each));
     }
 
-    /** One window of this browser at a time sends what is written down. */
-    async alone(act: () => Promise<void>): Promise<void> {
-        // Browsers give locks to secure pages only; elsewhere two windows may send the same deed, which its key makes harmless.
+    /** One window of this browser at a time sends what is recorded. */
+    async withLock(act: () => Promise<void>): Promise<void> {
+        // Browsers give locks to secure pages only; elsewhere two windows may send the same queued, which its key makes harmless.
         if ('locks' in navigator) await navigator.locks.request(this.place, act);
         else await act();
     }
 
-    private keep(deeds: readonly T[]): void {
-        if (deeds.length === 0) localStorage.removeItem(this.place);
-        else localStorage.setItem(this.place, JSON.stringify(deeds));
+    private keep(queue: readonly T[]): void {
+        if (queue.length === 0) localStorage.removeItem(this.place);
+        else localStorage.setItem(this.place, JSON.stringify(queue));
     }
 }

@@ -2,32 +2,32 @@ import { useCallback, useRef, useState } from 'react';
 import { ApiError } from './api';
 
 /**
- * Does something that may be refused: what was said of it, or why not. Anything but a refusal is a fault and thrown on. One
- * act waits for the one before it, so that what is said and shown last is of what was asked last.
+ * Does something that may be refused, and keeps the answer or the reason. Anything but a refusal is a fault and thrown on.
+ * One act waits for the one before it, so that what is shown last belongs to what was asked last.
  */
 export function useAttempt(): {
-    said: string | null;
-    say: (words: string | null) => void;
+    message: string | null;
+    setMessage: (words: string | null) => void;
     attempt: (act: () => Promise<unknown>) => Promise<boolean>;
 } {
-    const [said, say] = useState<string | null>(null);
+    const [message, setMessage] = useState<string | null>(null);
     const before = useRef<Promise<unknown>>(Promise.resolve());
     const attempt = useCallback((act: () => Promise<unknown>) => {
         const doing = before.current.then(async () => {
             try {
                 const answer = await act();
-                say(words(answer));
+                setMessage(words(answer));
                 return true;
             } catch (error) {
                 if (!(error instanceof ApiError)) throw error;
-                say(error.message);
+                setMessage(error.message);
                 return false;
             }
         });
         before.current = doing.catch(() => undefined);
         return doing;
     }, []);
-    return { said, say, attempt };
+    return { message, setMessage, attempt };
 }
 
 /** What the server says of what it did, where it says something. */

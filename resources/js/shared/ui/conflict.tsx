@@ -21,7 +21,7 @@ export function ConflictDialog({
             open={open}
             onClose={onTakeTheirs}
             title="Changed elsewhere"
-            description="This was saved from another window after you opened it. Both versions are kept: choose the one to go on with."
+            description="This was saved from another window after you opened it. Both versions are kept: choose which one to keep."
         >
             <div className="grid grid-cols-1 gap-4 sm:grid-cols-2">
                 <section>
@@ -35,7 +35,7 @@ export function ConflictDialog({
                     <h3 className="mb-2">Saved elsewhere</h3>
                     {theirs}
                     <Button className="mt-3 w-full" onClick={onTakeTheirs}>
-                        Take the other
+                        Use the other
                     </Button>
                 </section>
             </div>

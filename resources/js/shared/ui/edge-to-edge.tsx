@@ -44,7 +44,7 @@ function Half({ colour, name }: { colour: ColourProps; name: string }) {
             <span className="text-xs font-semibold">{name}</span>
             <span className="text-xs">{colour.name}</span>
             <span className="text-xs">{labWords(colour)}</span>
-            {colour.outOfGamut && <span className="text-xs">beyond this display</span>}
+            {colour.outOfGamut && <span className="text-xs">outside the gamut of this display</span>}
         </div>
     );
 }

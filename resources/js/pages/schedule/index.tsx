@@ -1,6 +1,6 @@
 import { Link, router } from '@inertiajs/react';
 import { useEffect, useState } from 'react';
-import { EveningBoard } from '@/features/evenings/board';
+import { SessionBoard } from '@/features/schedule/board';
 import { Shell } from '@/features/shell/shell';
 import { send } from '@/shared/lib/api';
 import { capital, many, minutesWords } from '@/shared/lib/format';
@@ -18,7 +18,7 @@ import type {
 import { Hours } from './hours';
 
 type Props = {
-    evenings: ScheduleProps | null;
+    schedule: ScheduleProps | null;
     hours: BenchHourProps[];
     exceptions: BenchExceptionProps[];
     aid: string;
@@ -28,10 +28,10 @@ type Props = {
 };
 
 /** The work laid over the painter's real hours. */
-export default function EveningsPage(props: Props) {
-    const { evenings, figures } = props;
+export default function SchedulePage(props: Props) {
+    const { schedule, figures } = props;
     const [chosen, setChosen] = useState(() => figures.filter((f) => f.isLaid).map((f) => f.id));
-    const { said, say, attempt } = useAttempt();
+    const { message, setMessage, attempt } = useAttempt();
     const [working, setWorking] = useState(false);
     const [step, setStep] = useState<SessionStepProps | null>(null);
 
@@ -43,15 +43,15 @@ export default function EveningsPage(props: Props) {
     }, []);
 
     async function keep(change: Record<string, unknown>) {
-        if (await attempt(() => send('PUT', url('evenings.hours'), change))) {
-            say(null);
+        if (await attempt(() => send('PUT', url('schedule.hours'), change))) {
+            setMessage(null);
             router.reload();
         }
     }
 
     async function lay() {
         setWorking(true);
-        if (await attempt(() => send('POST', url('evenings.lay'), { figureIds: chosen }))) {
+        if (await attempt(() => send('POST', url('schedule.plan'), { figureIds: chosen }))) {
             setStep(null);
             router.reload();
         }
@@ -59,10 +59,10 @@ export default function EveningsPage(props: Props) {
     }
 
     return (
-        <Shell title="Evenings" wide>
+        <Shell title="Schedule" wide>
             <div className="flex min-h-full flex-col lg:h-full lg:flex-row">
                 <aside className="flex w-full shrink-0 flex-col gap-4 overflow-y-auto border-r border-line p-4 lg:w-80">
-                    <h1 className="text-2xl">Evenings</h1>
+                    <h1 className="text-2xl">Schedule</h1>
                     <fieldset className="flex flex-col gap-1">
                         <legend className="mb-1 text-sm font-semibold">Figures</legend>
                         {figures.map((figure) => (
@@ -88,7 +88,7 @@ export default function EveningsPage(props: Props) {
                         )}
                     </fieldset>
                     <Button look="main" disabled={chosen.length === 0 || working} onClick={() => void lay()}>
-                        {evenings ? 'Lay them again from now' : 'Lay the work over my evenings'}
+                        {schedule ? 'Plan again from now' : 'Plan my sessions'}
                     </Button>
                     <Hours
                         hours={props.hours}
@@ -99,24 +99,24 @@ export default function EveningsPage(props: Props) {
                     />
                 </aside>
                 <div className="flex min-w-0 flex-1 flex-col gap-3 p-4">
-                    {said !== null && <Notice strong>{said}</Notice>}
-                    {evenings === null ? (
+                    {message !== null && <Notice strong>{message}</Notice>}
+                    {schedule === null ? (
                         <p className="max-w-prose">
-                            Choose figures and press the button: Hyalin lays their steps over your hours, so that one
-                            piece dries while you work on another, and no mask stays on over a gap.
+                            Choose figures, then plan: Hyalin fits their steps into your hours, so that one piece dries
+                            while you work on another and no mask stays on too long.
                         </p>
                     ) : (
                         <>
-                            <Summary evenings={evenings} />
-                            {evenings.missed > 0 && (
+                            <Summary schedule={schedule} />
+                            {schedule.missed > 0 && (
                                 <Notice strong>
-                                    {capital(many(evenings.missed, 'step'))} of past evenings{' '}
-                                    {evenings.missed === 1 ? 'is' : 'are'} still open. Lay them again from now.
+                                    {capital(many(schedule.missed, 'step'))} of past sessions{' '}
+                                    {schedule.missed === 1 ? 'is' : 'are'} not done. Plan again from now.
                                 </Notice>
                             )}
                             <div className="min-h-64 flex-1 overflow-y-auto border border-line">
-                                <EveningBoard
-                                    evenings={evenings.evenings}
+                                <SessionBoard
+                                    sessions={schedule.sessions}
                                     chosen={step?.id ?? null}
                                     onChoose={setStep}
                                 />
@@ -130,29 +130,29 @@ export default function EveningsPage(props: Props) {
     );
 }
 
-function Summary({ evenings }: { evenings: ScheduleProps }) {
-    const minutes = evenings.evenings
+function Summary({ schedule }: { schedule: ScheduleProps }) {
+    const minutes = schedule.sessions
         .flatMap((e) => e.steps)
         .reduce((sum, s) => sum + (Date.parse(s.end) - Date.parse(s.start)) / 60_000, 0);
     const day = (iso: string) =>
         new Date(iso).toLocaleDateString(undefined, { weekday: 'long', day: 'numeric', month: 'long' });
-    const late = day(evenings.finish) !== day(evenings.bound);
+    const late = day(schedule.finish) !== day(schedule.bound);
     return (
         <header className="flex flex-wrap items-start gap-x-6 gap-y-1">
             <div className="min-w-0 flex-1">
                 <p className="text-lg leading-tight">
-                    Finished on <strong>{day(evenings.finish)}</strong>: {many(evenings.evenings.length, 'evening')},{' '}
+                    Finished on <strong>{day(schedule.finish)}</strong>: {many(schedule.sessions.length, 'evening')},{' '}
                     {minutesWords(Math.round(minutes))} at the bench (estimate).
                 </p>
                 <p className="text-sm text-quiet">
                     {late
-                        ? `No order of these steps in your hours finishes before ${day(evenings.bound)}.`
+                        ? `No order of these steps in your hours finishes before ${day(schedule.bound)}.`
                         : 'No order of these steps in your hours finishes on an earlier day.'}
                 </p>
                 <details className="text-sm">
                     <summary className="cursor-pointer underline underline-offset-4">What decides the date</summary>
                     <ol className="max-h-44 overflow-y-auto" tabIndex={0} aria-label="What decides the date">
-                        {evenings.chain.map((link, i) => (
+                        {schedule.chain.map((link, i) => (
                             <li key={i} className="leading-snug">
                                 <strong>{link.figure}</strong>: {link.what}{' '}
                                 <span className="text-quiet">({link.hold})</span>
@@ -161,7 +161,7 @@ function Summary({ evenings }: { evenings: ScheduleProps }) {
                     </ol>
                 </details>
             </div>
-            <a className="text-sm underline underline-offset-4" href={url('evenings.calendar')}>
+            <a className="text-sm underline underline-offset-4" href={url('schedule.calendar')}>
                 For a calendar (.ics)
             </a>
         </header>
@@ -170,7 +170,7 @@ function Summary({ evenings }: { evenings: ScheduleProps }) {
 
 function Detail({ step }: { step: SessionStepProps | null }) {
     if (step === null)
-        return <p className="text-sm text-quiet">Press a block for its step. Each lane is one figure.</p>;
+        return <p className="text-sm text-quiet">Click a block for its step. Each lane is one figure.</p>;
     const time = (iso: string) => new Date(iso).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' });
     return (
         <p className="text-sm" aria-live="polite">

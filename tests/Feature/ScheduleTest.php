@@ -47,27 +47,27 @@ final class EveningsTest extends TestCase
     {
         Carbon::setTestNow('2026-12-01T12:00:00Z');
         $figure = $this->sentry();
-        $first = $this->postJson('/evenings', ['figureIds' => [$figure->id]])->assertOk();
+        $first = $this->postJson('/schedule', ['figureIds' => [$figure->id]])->assertOk();
         self::assertCount(6, self::steps($first));
         self::assertStringStartsWith('2026-12-01T19:30', self::steps($first)[0]['start']);
         self::assertNotSame([], $first->json('chain'));
         self::assertGreaterThanOrEqual($first->json('bound'), $first->json('finish'));
 
         // Two days later nothing of the first evening was done.
-        $missed = count((array) $first->json('evenings.0.steps'));
+        $missed = count((array) $first->json('sessions.0.steps'));
         Carbon::setTestNow('2026-12-03T12:00:00Z');
-        $this->get('/evenings')->assertInertia(fn (AssertableInertia $page) => $page->component('evenings/index')->where('evenings.missed', $missed)->where('figures.0.isLaid', true));
-        $again = $this->postJson('/evenings', ['figureIds' => [$figure->id]])->assertOk();
+        $this->get('/schedule')->assertInertia(fn (AssertableInertia $page) => $page->component('schedule/index')->where('evenings.missed', $missed)->where('figures.0.isLaid', true));
+        $again = $this->postJson('/schedule', ['figureIds' => [$figure->id]])->assertOk();
         self::assertStringStartsWith('2026-12-03T19:30', self::steps($again)[0]['start']);
         self::assertSame(0, $again->json('missed'));
 
-        // A run has begun and its first step is done: five are left, the drying of the first still counts.
+        // A run has started and its first step is done: five are left, the drying of the first still counts.
         $this->post("/figures/{$figure->id}/runs")->assertRedirect();
         $step = RunStep::query()->orderBy('position')->firstOrFail();
         $this->patchJson("/runs/{$step->run_id}/steps/{$step->id}", ['version' => 1, 'state' => 'done'])->assertOk();
-        $left = $this->postJson('/evenings', ['figureIds' => [$figure->id]])->assertOk();
+        $left = $this->postJson('/schedule', ['figureIds' => [$figure->id]])->assertOk();
         self::assertCount(5, self::steps($left));
-        self::assertSame("/runs/{$step->run_id}", $left->json('evenings.0.steps.0.url'));
+        self::assertSame("/runs/{$step->run_id}", $left->json('sessions.0.steps.0.url'));
     }
 
     /** Law: what is laid lies within its evening, no two steps at once, and what is broken off takes as long as it takes. */
@@ -82,7 +82,7 @@ final class EveningsTest extends TestCase
             $figure->parts()->update(['process' => 'melted plastic']);
             $figures[] = $figure->id;
         }
-        $this->postJson('/evenings', ['figureIds' => $figures])->assertOk();
+        $this->postJson('/schedule', ['figureIds' => $figures])->assertOk();
         $minutes = [];
         foreach ($this->painter->schedule()->firstOrFail()->sessions as $session) {
             $end = $session['start'];
@@ -103,18 +103,18 @@ final class EveningsTest extends TestCase
     public function test_hours_that_hold_nothing_say_why_and_lose_nothing(): void
     {
         $figure = $this->sentry();
-        $this->postJson('/evenings', ['figureIds' => [$figure->id]])->assertOk();
-        $this->putJson('/evenings/hours', ['hours' => []])->assertOk();
-        $this->postJson('/evenings', ['figureIds' => [$figure->id]])->assertUnprocessable()->assertJsonPath('errors.figureIds.0', 'There are no sessions');
+        $this->postJson('/schedule', ['figureIds' => [$figure->id]])->assertOk();
+        $this->putJson('/schedule/hours', ['hours' => []])->assertOk();
+        $this->postJson('/schedule', ['figureIds' => [$figure->id]])->assertUnprocessable()->assertJsonPath('errors.figureIds.0', 'There are no sessions');
         self::assertNotNull($this->painter->schedule()->first());
-        $this->postJson('/evenings', ['figureIds' => []])->assertUnprocessable();
+        $this->postJson('/schedule', ['figureIds' => []])->assertUnprocessable();
     }
 
     /** @param  array<string, mixed>  $change */
     #[DataProvider('wrong')]
     public function test_hours_that_are_none_are_refused(array $change, string $field): void
     {
-        $this->putJson('/evenings/hours', $change)->assertUnprocessable()->assertJsonValidationErrors($field);
+        $this->putJson('/schedule/hours', $change)->assertUnprocessable()->assertJsonValidationErrors($field);
         self::assertNull($this->painter->refresh()->bench_hours);
     }
 
@@ -133,26 +133,26 @@ final class EveningsTest extends TestCase
     public function test_the_calendar_is_read_back_by_an_independent_parser(): void
     {
         Carbon::setTestNow('2026-12-01T12:00:00Z');
-        $this->getJson('/evenings.ics')->assertNotFound();
+        $this->getJson('/schedule.ics')->assertNotFound();
         $figure = $this->sentry('Tide, bell; "Number"');
-        $laid = $this->postJson('/evenings', ['figureIds' => [$figure->id]])->assertOk();
-        $ics = (string) $this->get('/evenings.ics')->assertOk()->assertHeader('Content-Type', 'text/calendar; charset=utf-8')->getContent();
+        $laid = $this->postJson('/schedule', ['figureIds' => [$figure->id]])->assertOk();
+        $ics = (string) $this->get('/schedule.ics')->assertOk()->assertHeader('Content-Type', 'text/calendar; charset=utf-8')->getContent();
         $python = new Process(['/usr/bin/python3', '-c', 'import sys,json,icalendar
 c=icalendar.Calendar.from_ical(sys.stdin.buffer.read())
 print(json.dumps([{"uid":str(e["UID"]),"start":e["DTSTART"].dt.isoformat(),"end":e["DTEND"].dt.isoformat(),"what":str(e["SUMMARY"]),"steps":str(e["DESCRIPTION"]).split("\n"),"sequence":int(e["SEQUENCE"])} for e in c.walk("VEVENT")]))']);
         $python->setInput($ics)->mustRun();
         /** @var list<array{uid: string, start: string, end: string, what: string, steps: list<string>, sequence: int}> $events */
         $events = json_decode($python->getOutput(), true, flags: JSON_THROW_ON_ERROR);
-        self::assertCount(count((array) $laid->json('evenings')), $events);
+        self::assertCount(count((array) $laid->json('sessions')), $events);
         self::assertSame('Painting: Tide, bell; "Number"', $events[0]['what']);
         self::assertSame('2026-12-01T19:30:00+00:00', $events[0]['start']);
-        self::assertCount(count((array) $laid->json('evenings.0.steps')), $events[0]['steps']);
+        self::assertCount(count((array) $laid->json('sessions.0.steps')), $events[0]['steps']);
         foreach (explode("\r\n", trim($ics)) as $line) {
             self::assertLessThanOrEqual(75, strlen($line), 'RFC 5545, 3.1: lines are folded');
         }
         // Laid again within the same evening, an event is the same event in a later version.
-        $this->postJson('/evenings', ['figureIds' => [$figure->id]])->assertOk();
-        $python->setInput((string) $this->get('/evenings.ics')->getContent())->mustRun();
+        $this->postJson('/schedule', ['figureIds' => [$figure->id]])->assertOk();
+        $python->setInput((string) $this->get('/schedule.ics')->getContent())->mustRun();
         /** @var list<array{uid: string, sequence: int}> $later */
         $later = json_decode($python->getOutput(), true, flags: JSON_THROW_ON_ERROR);
         self::assertSame($events[0]['uid'], $later[0]['uid']);

@@ -8,8 +8,8 @@ import type { MeshViewer } from './viewer';
 // three.js is large: it is fetched where a mesh is looked at, and only then.
 const MeshView = lazy(async () => ({ default: (await import('./mesh-view')).MeshView }));
 
-/** The mesh beside other work, from where the painter looks at it: kept for this picture, or for the figure. */
-export function MeshBeside({
+/** The show mesh other work, from where the painter looks at it: kept for this picture, or for the figure. */
+export function MeshPanel({
     figureId,
     view,
     chosen,
@@ -41,7 +41,7 @@ export function MeshBeside({
     const size = light?.sizeMm ?? 0;
     if (problem !== null) return <p className="p-3 text-sm">{problem}</p>;
     if (light === null) return <p className="p-3 text-sm text-quiet">Loading the mesh.</p>;
-    if (light.dataUrl === null) return <p className="p-3 text-sm">No light is computed for this figure yet.</p>;
+    if (light.dataUrl === null) return <p className="p-3 text-sm">Lighting is not calculated for this figure yet.</p>;
     return (
         <Suspense fallback={<p className="p-3 text-sm text-quiet">Loading the mesh.</p>}>
             <MeshView

@@ -61,22 +61,15 @@ export function Advice({ figureId, areaId, layers, index, zone, onSetting, onLay
     }, [figureId, areaId, question]);
 
     if (problem !== null) return <Notice strong>{problem}</Notice>;
-    if (advice === null) return <p className="text-sm text-quiet">Working it out.</p>;
+    if (advice === null) return <p className="text-sm text-quiet">Calculating.</p>;
     return (
         <section aria-label="Advice" className="flex flex-col gap-5">
             {advice.setting !== null && <Setting setting={advice.setting} zone={zone} onSetting={onSetting} />}
             {advice.undercoats.length > 0 && <Undercoats undercoats={advice.undercoats} />}
             <div className="flex flex-col gap-2">
-                <h3 className="text-base font-semibold">Lights and shades from the same cup</h3>
+                <h3 className="text-base font-semibold">Highlights and shadows from the same cup</h3>
                 <div className="grid grid-cols-2 gap-3">
-                    <Stepper
-                        label="L* from step to step"
-                        value={contrast}
-                        min={3}
-                        max={24}
-                        step={3}
-                        onChange={setContrast}
-                    />
+                    <Stepper label="L* per step" value={contrast} min={3} max={24} step={3} onChange={setContrast} />
                     <Pick<HueDrift>
                         label="Hue"
                         value={drift}
@@ -101,12 +94,12 @@ function Setting({
 }) {
     return (
         <div className="flex flex-col gap-2">
-            <h3 className="text-base font-semibold">The same mix, other coats or thinner</h3>
+            <h3 className="text-base font-semibold">Same mix, other coats or thinner</h3>
             <div className="flex items-center gap-3">
                 <span className="h-12 w-16 shrink-0" style={{ background: setting.colour.hex }} aria-hidden />
                 <p className="text-sm">
                     <strong>{many(setting.coats, 'coat')}</strong>, {dilutionWords(setting.thinner)}: the {zone} ends at
-                    CIEDE2000 {one(setting.difference)}, {setting.likeness}.
+                    ΔE {one(setting.difference)}, {setting.likeness}.
                 </p>
             </div>
             <Button
@@ -114,7 +107,7 @@ function Setting({
                     onSetting(setting.coats, setting.thinner);
                 }}
             >
-                Set it so
+                Apply
             </Button>
         </div>
     );
@@ -150,7 +143,7 @@ function RampView({
     onLayer: (mix: DropsProps[], zones: Zone[]) => void;
 }) {
     if (ramp.length === 0)
-        return <p className="text-sm">No pot of the shelf takes this mix so far: try a smaller step.</p>;
+        return <p className="text-sm">No pot on the shelf takes this mix that far. Try a smaller step.</p>;
     return (
         <ol className="flex flex-col">
             {ramp.map((step) => (
@@ -159,7 +152,7 @@ function RampView({
                     <span className="flex-1">
                         <strong>{step.step > 0 ? `light ${step.step}` : `shade ${-step.step}`}</strong>
                         <span className="block">add {mixWords(step.added)}</span>
-                        <span className="block text-xs text-quiet">{mixWords(step.mix)} in all</span>
+                        <span className="block text-xs text-quiet">{mixWords(step.mix)} in total</span>
                     </span>
                     <Button
                         size="small"

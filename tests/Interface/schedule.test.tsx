@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import fc from 'fast-check';
 import { describe, expect, it, vi } from 'vitest';
-import { EveningBoard } from '@/features/evenings/board';
+import { SessionBoard } from '@/features/schedule/board';
 import type { SessionProps, SessionStepProps } from '@/types/generated';
 
 const START = Date.parse('2026-03-02T19:00:00Z');
@@ -16,7 +16,7 @@ function pieces(lane: Element | null): number[] {
     return [...(lane?.children ?? [])].map((piece) => Number.parseFloat((piece as HTMLElement).style.flexGrow || '0'));
 }
 
-describe('evenings at a glance', () => {
+describe('sessions at a glance', () => {
     it('have a lane for each figure at work, on one scale of minutes, with the waits between', () => {
         // Work and waits of one figure, in minutes, and what is left of the evening.
         const work = fc.array(fc.tuple(fc.nat({ max: 40 }), fc.integer({ min: 1, max: 60 })), {
@@ -33,7 +33,7 @@ describe('evenings at a glance', () => {
                 });
                 const evening: SessionProps = { start: at(0), end: at(now + left), steps };
                 const { container } = render(
-                    <EveningBoard evenings={[evening]} chosen={null} onChoose={() => undefined} />,
+                    <SessionBoard sessions={[evening]} chosen={null} onChoose={() => undefined} />,
                 );
                 const lane = pieces(container.querySelector('.bg-sunk'));
                 expect(lane).toEqual([...parts.flat(), left]);
@@ -45,12 +45,12 @@ describe('evenings at a glance', () => {
     });
 
     it('are as long as they last beside the longest, and name when what is done where', () => {
-        const evenings: SessionProps[] = [
+        const sessions: SessionProps[] = [
             { start: at(0), end: at(120), steps: [step('a', 'Maude', 0, 30), step('b', 'Wren', 30, 40)] },
             { start: at(1440), end: at(1500), steps: [step('c', 'Wren', 1450, 1460)] },
         ];
         const chosen = vi.fn();
-        const { container } = render(<EveningBoard evenings={evenings} chosen="b" onChoose={chosen} />);
+        const { container } = render(<SessionBoard sessions={sessions} chosen="b" onChoose={chosen} />);
         const lanes = [...container.querySelectorAll<HTMLElement>('.bg-sunk')];
         // Two figures on the first evening, one on the second.
         expect(lanes.map((lane) => lane.style.width)).toEqual(['100%', '100%', '50%']);
@@ -59,11 +59,11 @@ describe('evenings at a glance', () => {
         expect(buttons[0]?.getAttribute('aria-label')).toMatch(/^\d\d.\d\d.*, Maude: work a, Cloak$/);
         const last = buttons[2];
         if (last) fireEvent.click(last);
-        expect(chosen).toHaveBeenCalledExactlyOnceWith(evenings[1]?.steps[0]);
+        expect(chosen).toHaveBeenCalledExactlyOnceWith(sessions[1]?.steps[0]);
     });
 
     it('without any are an empty list', () => {
-        const { container } = render(<EveningBoard evenings={[]} chosen={null} onChoose={() => undefined} />);
+        const { container } = render(<SessionBoard sessions={[]} chosen={null} onChoose={() => undefined} />);
         expect(container.querySelectorAll('li')).toHaveLength(0);
     });
 });

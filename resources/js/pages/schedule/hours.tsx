@@ -23,8 +23,8 @@ export function Hours({
 }) {
     return (
         <>
-            <section aria-label="Your hours">
-                <h2 className="mb-1 text-sm font-semibold">Your hours</h2>
+            <section aria-label="Your bench hours">
+                <h2 className="mb-1 text-sm font-semibold">Your bench hours</h2>
                 <ul className="flex flex-col gap-1">
                     {DAYS.map((name, i) => (
                         <Day
@@ -118,8 +118,8 @@ function Exceptions({
     const [date, setDate] = useState('');
     const [start, setStart] = useState('');
     return (
-        <section aria-label="Other days" className="flex flex-col gap-1">
-            <h2 className="text-sm font-semibold">Days that differ</h2>
+        <section aria-label="Exceptions" className="flex flex-col gap-1">
+            <h2 className="text-sm font-semibold">Exceptions</h2>
             <ul>
                 {exceptions.map((e) => (
                     <li key={e.date} className="flex items-center gap-2 text-sm">
@@ -147,7 +147,7 @@ function Exceptions({
             <div className="flex flex-wrap items-center gap-1">
                 <input
                     type="date"
-                    aria-label="Another day"
+                    aria-label="Add a day"
                     className={FIELD}
                     value={date}
                     onChange={(event) => {
@@ -156,7 +156,7 @@ function Exceptions({
                 />
                 <input
                     type="time"
-                    aria-label="From, empty for no evening"
+                    aria-label="Start; empty for no session"
                     className={`${FIELD} w-24`}
                     value={start}
                     onChange={(event) => {
@@ -177,7 +177,7 @@ function Exceptions({
                         setStart('');
                     }}
                 >
-                    {start === '' ? 'No evening' : 'Two hours'}
+                    {start === '' ? 'No session' : 'Two hours'}
                 </Button>
             </div>
         </section>

@@ -24,7 +24,7 @@ const VISIBLE = 1;
 
 /** A run beside the recipe or another run, in the same section, with what differs marked. */
 export default function BesidePage({ figure, runId, runNumber, otherNumber, others, areas }: Props) {
-    const { said, attempt } = useAttempt();
+    const { message, attempt } = useAttempt();
     const changed = areas.filter((area) => area.changed.length > 0);
 
     async function adopt() {
@@ -32,7 +32,7 @@ export default function BesidePage({ figure, runId, runNumber, otherNumber, othe
     }
 
     return (
-        <Shell title={`Run ${runNumber} of ${figure.name} beside its plan`} figure={figure}>
+        <Shell title={`Run ${runNumber} of ${figure.name} compared with its plan`} figure={figure}>
             <div className="mx-auto flex max-w-6xl flex-col gap-5">
                 <header className="flex flex-wrap items-end gap-4">
                     <h1 className="text-2xl">Run {runNumber} beside</h1>
@@ -58,7 +58,7 @@ export default function BesidePage({ figure, runId, runNumber, otherNumber, othe
                     </div>
                     <p className="flex-1 text-sm text-quiet">
                         {changed.length === 0
-                            ? 'Nothing differs.'
+                            ? 'No differences.'
                             : `${many(changed.length, 'area')} of ${areas.length} ${changed.length === 1 ? 'differs' : 'differ'}.`}
                     </p>
                     <Button
@@ -66,7 +66,7 @@ export default function BesidePage({ figure, runId, runNumber, otherNumber, othe
                         disabled={changed.length === 0 || otherNumber !== null}
                         onClick={() => void adopt()}
                     >
-                        Make what was done the recipe
+                        Make this run the recipe
                     </Button>
                     <Link
                         className="text-sm underline underline-offset-4"
@@ -75,7 +75,7 @@ export default function BesidePage({ figure, runId, runNumber, otherNumber, othe
                         All runs
                     </Link>
                 </header>
-                {said !== null && <Notice strong>{said}</Notice>}
+                {message !== null && <Notice strong>{message}</Notice>}
                 {changed.map((area) => (
                     <Area
                         key={area.id}
@@ -86,8 +86,7 @@ export default function BesidePage({ figure, runId, runNumber, otherNumber, othe
                 ))}
                 {changed.length < areas.length && (
                     <p className="text-sm text-quiet">
-                        As {otherNumber === null ? 'the recipe has it' : `in run ${otherNumber}`}, so far as it was
-                        painted:{' '}
+                        As {otherNumber === null ? 'the recipe has it' : `in run ${otherNumber}`}:{' '}
                         {areas
                             .filter((area) => area.changed.length === 0)
                             .map((area) => area.name)

@@ -4,34 +4,34 @@ import type { SessionProps, SessionStepProps } from '@/types/generated';
 
 const LANE = 26;
 
-/** Evenings from top to bottom, each on the same scale of minutes; within one, a lane for each figure. */
-export function EveningBoard({
-    evenings,
+/** Schedule from top to bottom, each on the same scale of minutes; within one, a lane for each figure. */
+export function SessionBoard({
+    sessions,
     chosen,
     onChoose,
 }: {
-    evenings: readonly SessionProps[];
+    sessions: readonly SessionProps[];
     chosen: string | null;
     onChoose: (step: SessionStepProps) => void;
 }) {
-    const figures = [...new Set(evenings.flatMap((e) => e.steps.map((s) => s.figure)))];
-    const longest = Math.max(1, ...evenings.map((e) => span(e.start, e.end)));
+    const figures = [...new Set(sessions.flatMap((e) => e.steps.map((s) => s.figure)))];
+    const longest = Math.max(1, ...sessions.map((e) => span(e.start, e.end)));
     return (
         <ol>
-            {evenings.map((evening) => {
-                const lanes = figures.filter((f) => evening.steps.some((s) => s.figure === f));
+            {sessions.map((session) => {
+                const lanes = figures.filter((f) => session.steps.some((s) => s.figure === f));
                 return (
-                    <li key={evening.start} className="flex border-b border-line">
+                    <li key={session.start} className="flex border-b border-line">
                         <p className="w-40 shrink-0 p-2 text-sm leading-tight">
                             <strong>
-                                {new Date(evening.start).toLocaleDateString(undefined, {
+                                {new Date(session.start).toLocaleDateString(undefined, {
                                     weekday: 'short',
                                     day: 'numeric',
                                     month: 'short',
                                 })}
                             </strong>
                             <span className="block text-xs text-quiet">
-                                {clock(evening.start)} to {clock(evening.end)}
+                                {clock(session.start)} to {clock(session.end)}
                             </span>
                         </p>
                         <div className="min-w-0 flex-1 py-1.5 pr-2">
@@ -39,7 +39,7 @@ export function EveningBoard({
                                 <Lane
                                     key={figure}
                                     figure={figure}
-                                    evening={evening}
+                                    session={session}
                                     longest={longest}
                                     chosen={chosen}
                                     onChoose={onChoose}
@@ -55,13 +55,13 @@ export function EveningBoard({
 
 function Lane({
     figure,
-    evening,
+    session,
     longest,
     chosen,
     onChoose,
 }: {
     figure: string;
-    evening: SessionProps;
+    session: SessionProps;
     longest: number;
     chosen: string | null;
     onChoose: (step: SessionStepProps) => void;
@@ -74,9 +74,9 @@ function Lane({
             <div className="min-w-0 flex-1">
                 <div
                     className="flex bg-sunk"
-                    style={{ height: LANE, width: `${(100 * span(evening.start, evening.end)) / longest}%` }}
+                    style={{ height: LANE, width: `${(100 * span(session.start, session.end)) / longest}%` }}
                 >
-                    {blocks(evening, figure).map(({ step, gap }) => (
+                    {blocks(session, figure).map(({ step, gap }) => (
                         <Fragment key={`${step.id} ${step.start}`}>
                             <span style={{ flex: `${gap} 1 0` }} />
                             <button
@@ -96,7 +96,7 @@ function Lane({
                             </button>
                         </Fragment>
                     ))}
-                    <span style={{ flex: `${rest(evening, figure)} 1 0` }} />
+                    <span style={{ flex: `${rest(session, figure)} 1 0` }} />
                 </div>
             </div>
         </div>
@@ -104,17 +104,17 @@ function Lane({
 }
 
 /** The steps of a figure in order, each with the minutes before it. */
-function blocks(evening: SessionProps, figure: string): { step: SessionStepProps; gap: number }[] {
-    const steps = evening.steps.filter((step) => step.figure === figure);
+function blocks(session: SessionProps, figure: string): { step: SessionStepProps; gap: number }[] {
+    const steps = session.steps.filter((step) => step.figure === figure);
     return steps.map((step, i) => ({
         step,
-        gap: Math.max(0, span(steps[i - 1]?.end ?? evening.start, step.start)),
+        gap: Math.max(0, span(steps[i - 1]?.end ?? session.start, step.start)),
     }));
 }
 
-function rest(evening: SessionProps, figure: string): number {
-    const last = evening.steps.filter((step) => step.figure === figure).at(-1);
-    return last ? Math.max(0, span(last.end, evening.end)) : 0;
+function rest(session: SessionProps, figure: string): number {
+    const last = session.steps.filter((step) => step.figure === figure).at(-1);
+    return last ? Math.max(0, span(last.end, session.end)) : 0;
 }
 
 function span(from: string, to: string): number {

@@ -12,7 +12,7 @@ import { Pick } from '@/shared/ui/pick';
 import type { BuildProps, FigureProps, OrderProps, ApproachPairProps } from '@/types/generated';
 
 /** Where painters disagree: this painter's choices, for every figure; and own rules for this one. */
-export function Schools({
+export function Approaches({
     figure,
     schools,
     build,
@@ -33,7 +33,7 @@ export function Schools({
     return (
         <div className="grid gap-8 lg:grid-cols-2">
             <section>
-                <h2 className="mb-2 text-lg font-semibold">Both work; you choose</h2>
+                <h2 className="mb-2 text-lg font-semibold">Approaches: both work, you choose</h2>
                 <ul className="flex flex-col gap-3">
                     {schools.map((pair) => (
                         <li key={pair.usual}>
@@ -59,7 +59,7 @@ export function Schools({
                     ))}
                 </ul>
                 <p className="mt-2 text-xs text-quiet">
-                    They count for all your figures. They change rules, never colours.
+                    They apply to all your figures. They change rules, never colours.
                 </p>
             </section>
             <OwnRules figure={figure} build={build} planned={planned} />
@@ -76,8 +76,8 @@ function OwnRules({ figure, build, planned }: { figure: FigureProps; build: Buil
     const [after, setAfter] = useState(steps[1]?.value ?? '');
     const [weight, setWeight] = useState('');
     const [reason, setReason] = useState('');
-    const { said: problem, attempt } = useAttempt();
-    const words = (id: string) => steps.find((s) => s.value === id)?.label ?? 'a step that is not there any more';
+    const { message: problem, attempt } = useAttempt();
+    const words = (id: string) => steps.find((s) => s.value === id)?.label ?? 'a step that no longer exists';
 
     const add = () =>
         attempt(async () => {
@@ -100,13 +100,13 @@ function OwnRules({ figure, build, planned }: { figure: FigureProps; build: Buil
                         <span className="flex-1">
                             {words(rule.before)} <strong>before</strong> {words(rule.after)}: {rule.reason}{' '}
                             <span className="text-xs text-quiet">
-                                ({rule.weight === null ? 'must' : `worth ${rule.weight} min`})
+                                ({rule.weight === null ? 'must' : `preference, ${rule.weight} min`})
                             </span>
                         </span>
                         <Button
                             size="small"
                             look="quiet"
-                            aria-label={`Drop the rule: ${rule.reason}`}
+                            aria-label={`Remove the rule: ${rule.reason}`}
                             onClick={() =>
                                 void send(
                                     'DELETE',

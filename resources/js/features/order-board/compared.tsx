@@ -22,7 +22,11 @@ export function OrdersBeside({
     const stay = unmoved(planned.steps.map((step) => at.get(step.id) ?? -1));
     const height = Math.max(planned.steps.length, own.steps.length) * ROW + 8;
     return (
-        <div className="absolute inset-0 overflow-auto p-2" tabIndex={0} aria-label="The planned order beside yours">
+        <div
+            className="absolute inset-0 overflow-auto p-2"
+            tabIndex={0}
+            aria-label="The planned order compared with yours"
+        >
             <div className="grid text-sm font-semibold" style={{ gridTemplateColumns: `${SIDE}px ${GAP}px ${SIDE}px` }}>
                 <p>Planned: {costWords(planned)}</p>
                 <span />
@@ -99,7 +103,7 @@ function Column({
 }
 
 function costWords(order: OrderProps): string {
-    return `${Math.round(order.maskMm)} mm of masks, ${minutesWords(Math.round(order.cost))} in masks and wishes (estimate)`;
+    return `${Math.round(order.maskMm)} mm of masking, ${minutesWords(Math.round(order.cost))} of masking and preferences (estimate)`;
 }
 
 /** Places of the longest run of steps that keep their order: all others were moved. */

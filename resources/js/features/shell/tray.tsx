@@ -12,13 +12,13 @@ import { ask, canAsk, ringOnce } from './alarm';
 const WARN_MASK = 30;
 
 /** The lower edge of every screen: what is wet, masked or timed, and for how long. */
-export function Sill() {
-    const { sill: items, cupsOnSill: cups } = usePage<{ sill: TrayItemProps[]; cupsOnSill: OpenCupProps[] }>().props;
+export function DryingTray() {
+    const { tray: items, openCups: cups } = usePage<{ tray: TrayItemProps[]; openCups: OpenCupProps[] }>().props;
     const now = useNow(2_000);
     const [asking, setAsking] = useState(canAsk);
     useEffect(() => {
         for (const item of items) {
-            // What became ready while nobody looked is told by the sill; only what is fresh rings.
+            // What became ready while nobody looked is told by the tray; only what is fresh rings.
             const past = now - Date.parse(item.at) + (item.kind === 'mask' ? WARN_MASK * 60_000 : 0);
             if (past >= 0 && past < 120_000)
                 ringOnce(`${item.key} ${item.at}`, `${item.figure} ${item.what}: ${words(item, now)}`);
@@ -26,27 +26,27 @@ export function Sill() {
     }, [items, now]);
     return (
         <aside
-            aria-label="On the sill"
+            aria-label="Drying and timers"
             className="flex min-h-12 items-center gap-2 overflow-x-auto border-t-2 border-strong bg-sunk px-4 print:hidden"
         >
-            <span className="shrink-0 text-xs text-quiet">On the sill</span>
-            {items.length === 0 && cups.length === 0 && <span className="text-xs">Nothing is wet.</span>}
+            <span className="shrink-0 text-xs text-quiet">Drying and timers</span>
+            {items.length === 0 && cups.length === 0 && <span className="text-xs">Nothing is drying.</span>}
             <ul className="flex gap-2">
                 {items.map((item) => (
                     <li key={item.key} className="flex shrink-0">
-                        <SillItem item={item} now={now} />
+                        <TrayItem item={item} now={now} />
                     </li>
                 ))}
                 {cups.map((cup) => (
                     <li key={`cup ${cup.id}`} className="shrink-0">
-                        <CupOnSill cup={cup} now={now} />
+                        <OpenCup cup={cup} now={now} />
                     </li>
                 ))}
             </ul>
             {asking && items.length > 0 && (
                 <button
                     type="button"
-                    aria-label="Tell me on this device"
+                    aria-label="Notify me on this device"
                     className="ml-auto flex min-h-9 min-w-9 shrink-0 items-center justify-center gap-1 border border-strong bg-raised px-2 text-xs"
                     onClick={() =>
                         void ask().then(() => {
@@ -54,7 +54,7 @@ export function Sill() {
                         })
                     }
                 >
-                    <Bell size={14} aria-hidden /> <span className="hidden sm:inline">Tell me on this device</span>
+                    <Bell size={14} aria-hidden /> <span className="hidden sm:inline">Notify me on this device</span>
                 </button>
             )}
         </aside>
@@ -77,7 +77,7 @@ function words(item: TrayItemProps, now: number): string {
     }
 }
 
-function SillItem({ item, now }: { item: TrayItemProps; now: number }) {
+function TrayItem({ item, now }: { item: TrayItemProps; now: number }) {
     const left = minutesLeft(item, now);
     const presses = left <= 0 || (item.kind === 'mask' && left <= WARN_MASK);
     const timer = item.timerId;
@@ -101,7 +101,7 @@ function SillItem({ item, now }: { item: TrayItemProps; now: number }) {
                     className="flex min-h-9 w-8 items-center justify-center border border-l-0 border-strong bg-raised"
                     onClick={() =>
                         void send('DELETE', url('timers.destroy', { timer })).then(() => {
-                            router.reload({ only: ['sill'] });
+                            router.reload({ only: ['tray'] });
                         })
                     }
                 >
@@ -112,7 +112,7 @@ function SillItem({ item, now }: { item: TrayItemProps; now: number }) {
     );
 }
 
-function CupOnSill({ cup, now }: { cup: OpenCupProps; now: number }) {
+function OpenCup({ cup, now }: { cup: OpenCupProps; now: number }) {
     const left = Math.ceil((Date.parse(cup.goodUntil) - now) / 60_000);
     return (
         <Link

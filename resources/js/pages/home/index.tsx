@@ -12,9 +12,9 @@ import { PotMark } from '@/shared/ui/pot-mark';
 import { Sheet } from '@/shared/ui/sheet';
 import type { HomePageProps, FigureInProgressProps } from '@/types/generated';
 
-const KEYS = [['n', 'start a figure']] as const;
+const KEYS = [['n', 'new figure']] as const;
 
-export default function BenchDoorPage({ page }: { page: HomePageProps }) {
+export default function HomePage({ page }: { page: HomePageProps }) {
     const [starting, setStarting] = useState(false);
     useKeys({
         n: () => {
@@ -22,23 +22,21 @@ export default function BenchDoorPage({ page }: { page: HomePageProps }) {
         },
     });
     return (
-        <Shell title="Bench door" keys={KEYS}>
+        <Shell title="Home" keys={KEYS}>
             <div className="mx-auto flex max-w-6xl flex-col gap-5">
                 <header className="flex flex-wrap items-end justify-between gap-3">
-                    <h1 className="text-2xl">In work</h1>
+                    <h1 className="text-2xl">In progress</h1>
                     <Button
                         look="main"
                         onClick={() => {
                             setStarting(true);
                         }}
                     >
-                        Start a figure
+                        New figure
                     </Button>
                 </header>
                 {page.figures.length === 0 && (
-                    <p className="text-base">
-                        Nothing is in work. Start a figure: name it, then say which areas of paint it has.
-                    </p>
+                    <p className="text-base">Nothing is in progress. Create a figure, then name its areas.</p>
                 )}
                 <ul className="grid grid-cols-1 gap-4 md:grid-cols-2">
                     {page.figures.map((figure) => (
@@ -56,7 +54,7 @@ export default function BenchDoorPage({ page }: { page: HomePageProps }) {
                     </h2>
                     {page.runningOut.length > 0 && (
                         <p className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-1 text-sm">
-                            <strong>Running out:</strong>
+                            <strong>Running low:</strong>
                             {page.runningOut.map((pot) => (
                                 <span key={pot.id} className="inline-flex items-center gap-1.5">
                                     <PotMark hex={pot.hex} /> {pot.name}
@@ -133,12 +131,7 @@ function FigureCard({ figure }: { figure: FigureInProgressProps }) {
 function StartFigure({ open, onClose }: { open: boolean; onClose: () => void }) {
     const form = useForm({ name: '', heightMm: '' });
     return (
-        <Sheet
-            open={open}
-            onClose={onClose}
-            title="Start a figure"
-            description="A name is enough; the rest can follow."
-        >
+        <Sheet open={open} onClose={onClose} title="New figure" description="A name is enough to start.">
             <form
                 className="flex flex-col gap-3"
                 onSubmit={(event) => {
@@ -169,7 +162,7 @@ function StartFigure({ open, onClose }: { open: boolean; onClose: () => void }) 
                     }}
                 />
                 <Button look="main" type="submit" disabled={form.processing}>
-                    Start it
+                    Create
                 </Button>
             </form>
         </Sheet>
