@@ -101,7 +101,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/restore', [CupController::class, 'restore'])->name('cups.restore');
     });
 
-    Route::put('/schools', [OrderController::class, 'schools'])->name('schools.update');
+    Route::put('/approaches', [OrderController::class, 'approaches'])->name('approaches.update');
 
     Route::post('/figures', [FigureController::class, 'store'])->name('figures.store');
     Route::prefix('/figures/{figure}')->middleware('can:own,figure')->scopeBindings()->group(function (): void {

@@ -31,4 +31,12 @@ trait OwnedByPainter
     {
         return $query->where('painter_id', Auth::id())->where($field ?? $this->getRouteKeyName(), $value);
     }
+
+    /** Whoever opens it owns it: that painter need not be looked up again. */
+    public function resolveRouteBinding($value, $field = null): ?Model
+    {
+        $found = parent::resolveRouteBinding($value, $field);
+
+        return $found?->setRelation('painter', Auth::user());
+    }
 }

@@ -24,7 +24,7 @@ use Illuminate\Foundation\Auth\User;
  * @property string $email
  * @property list<string>|null $schools that differ from the default
  * @property list<array{day: int, start: string, minutes: int}>|null $bench_hours day 1 is Monday
- * @property array<string, array{start: string, minutes: int}|null>|null $bench_exceptions by date; null for no evening
+ * @property array<string, array{start: string, minutes: int}|null>|null $bench_exceptions by date; null for no session
  * @property string|null $time_zone
  * @property DryingAid $drying_aid
  */
@@ -54,7 +54,7 @@ final class Painter extends User
     /** @return HasMany<Figure, $this> */
     public function figures(): HasMany
     {
-        return $this->hasMany(Figure::class)->orderBy('id');
+        return $this->hasMany(Figure::class)->orderBy('id')->chaperone('painter');
     }
 
     /** @return HasMany<Run, $this> */

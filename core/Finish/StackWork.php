@@ -70,6 +70,8 @@ final class StackWork
             $pot->chemistry(),
             $layer->handsOnMinutes(),
             $layer->dryingMinutes(),
+            $pot->curingMinutes(),
+            $pot->cleaner(),
             $shared,
             $layer->isFlake(),
             $layer->isChrome(),
@@ -78,8 +80,6 @@ final class StackWork
             $spec->isOverFluid,
             $spec->tone,
             $pot->thick->toXyz()->toLab()->lightness,
-            $pot->curingMinutes(),
-            $pot->cleaner(),
         );
     }
 }

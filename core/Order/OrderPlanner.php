@@ -17,7 +17,7 @@ use Hyalin\Order\Steps\StepKind;
 use Hyalin\Order\Steps\StepList;
 
 /**
- * Front door: the whole work of a figure in an order that keeps every must, breaks the fewest preferences and masks least.
+ * Front door: the whole work of a figure in an order that keeps every hard rule, breaks the fewest preferences and masks least.
  */
 final class OrderPlanner
 {

@@ -19,9 +19,9 @@ final readonly class PlannedOrder
      * @param  list<Constraint>  $constraints  all of them
      * @param  list<Constraint>  $broken  those this order does not keep
      * @param  list<MaskPlan>  $masks
-     * @param  list<Issue>  $troubles
+     * @param  list<Issue>  $issues
      */
-    public function __construct(public array $steps, public array $constraints, public array $broken, public array $masks, public array $troubles)
+    public function __construct(public array $steps, public array $constraints, public array $broken, public array $masks, public array $issues)
     {
     }
 
@@ -53,8 +53,8 @@ final readonly class PlannedOrder
                 return false;
             }
         }
-        foreach ($this->troubles as $trouble) {
-            if ($trouble->stops) {
+        foreach ($this->issues as $issue) {
+            if ($issue->stops) {
                 return false;
             }
         }

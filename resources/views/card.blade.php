@@ -64,7 +64,7 @@
                 @endforeach
             </table>
             @if ($area->section->matches !== [])
-                <p class="quiet">Against the reference (CIEDE2000): @foreach ($area->section->matches as $match){{ $match->zone->value }} {{ $one($match->difference) }}@if (! $loop->last), @endif @endforeach</p>
+                <p class="quiet">ΔE to the reference (CIEDE2000): @foreach ($area->section->matches as $match){{ $match->zone->value }} {{ $one($match->difference) }}@if (! $loop->last), @endif @endforeach</p>
             @endif
         </div>
     @empty
@@ -81,7 +81,7 @@
     @foreach ($work->masks as $mask)
         <p>{{ $mask }}</p>
     @endforeach
-    <h3>What can hurt</h3>
+    <h3>Safety</h3>
     @if ($work->takes !== [])
         <p class="quiet"><b>Takes from the pots (estimates{{ $figure->copies > 1 ? ', for '.$figure->copies.' figures' : '' }})</b>: {{ implode('; ', $work->takes) }}.</p>
     @endif

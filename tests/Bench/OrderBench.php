@@ -84,7 +84,7 @@ final class OrderBench
             $parts[$n % 6] = new PartPlan('p'.$n % 6, 'Part', PrintProcess::Resin);
             $layers = [];
             foreach ([StepKind::Prime, StepKind::Spray, StepKind::Brush, StepKind::Wash, StepKind::Varnish] as $i => $kind) {
-                $layers[] = new LayerPlan("l{$n}-{$i}", $kind, 'layer', Chemistry::Acrylic, 10, 30, sheen: $i === 4 ? 'matt' : null);
+                $layers[] = new LayerPlan("l{$n}-{$i}", $kind, 'layer', Chemistry::Acrylic, 10, 30, 1440, 'water', sheen: $i === 4 ? 'matt' : null);
             }
             $areas[] = new AreaPlan("a{$n}", "Area {$n}", 'p'.$n % 6, $n % 3, 6.0, $layers);
             for ($m = 0; $m < $n; $m += 3) {

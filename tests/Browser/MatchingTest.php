@@ -18,7 +18,7 @@ final class MatchingTest extends BrowserTestCase
         $this->find("//button[@role='radio' and .='painted on']")->click();
         $this->button('Picture');
         $this->button('Main colours')->click();
-        $this->waitForText("//section[@aria-label='The picture']", '%');
+        $this->waitForText("//section[@aria-label='Picture']", '%');
         $this->assertAccessible('picture');
         // A stroke over the bell, from its dark side to the light: the whole ramp of the steel rim.
         $this->find("//button[@role='radio' and .='Colours']")->click();

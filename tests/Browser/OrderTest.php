@@ -34,6 +34,6 @@ final class OrderTest extends BrowserTestCase
         $this->find("//button[@role='radio' and .='Approaches and rules']")->click();
         $this->find("//button[@role='radio' and .='Big areas first, touched up']")->click();
         $this->find("//button[@role='radio' and .='Big areas first, touched up' and @aria-checked='true']");
-        $this->assertAccessible('schools');
+        $this->assertAccessible('approaches');
     }
 }

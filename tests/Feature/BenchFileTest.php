@@ -52,7 +52,7 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
         $first = $this->written($this->painter);
         $other = Painter::factory()->create()->refresh();
         $this->actingAs($other);
-        $this->send($first)->assertCreated()->assertJsonPath('message', 'Taken in: 1 figure, 4 pots, 5 layers, 2 runs, 1 picture.');
+        $this->send($first)->assertCreated()->assertJsonPath('message', 'Imported: 1 figure, 4 pots, 5 layers, 2 runs, 1 picture.');
         $second = $this->written($other);
         // Records are numbered within a file: alike in every field means alike in every letter.
         self::assertSame(self::document($first), self::document($second));
@@ -126,7 +126,7 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
         yield 'a way out of the folder' => [static fn (ZipArchive $zip) => $zip->addFromString('pictures/../../x.png', 'x'), 'only bench.json'];
         yield 'cut off' => [static fn (ZipArchive $zip, string $json) => $zip->addFromString('bench.json', substr($json, 0, 900)), 'is not JSON'];
         yield 'something else' => [static fn (ZipArchive $zip) => $zip->addFromString('bench.json', '{"format":"table","version":1,"records":{}}'), 'does not say that it is a Hyalin bench'];
-        yield 'from a newer version' => [$with('/"version":1/', '"version":7'), 'newer Hyalin (format version 7'];
+        yield 'from a newer version' => [$with('/"version":2/', '"version":7'), 'newer Hyalin (format version 7'];
         yield 'an unknown technique' => [$with('/"technique":"wash"/', '"technique":"rain"'), '/records/layers/'];
         yield 'a wrong unit: thinner in percent' => [$with('/"thinner":0\.0/', '"thinner":250.0'), '/thinner'];
         yield 'a field nobody knows' => [$with('/"isBase":/', '"isRound":true,"isBase":'), 'bench.json, /records/parts/'];
@@ -138,7 +138,7 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
         yield 'a picture that is none' => [static fn (ZipArchive $zip) => $zip->addFromString('pictures/1.png', 'no picture'), 'pictures/1.png: '];
         yield 'a print file that is missing' => [static fn (ZipArchive $zip) => $zip->deleteName('meshes/1.stl'), 'meshes/1.stl is named'];
         yield 'a print file that is none' => [static fn (ZipArchive $zip) => $zip->addFromString('meshes/1.stl', 'no mesh'), 'meshes/1.stl: '];
-        yield 'another print file' => [static fn (ZipArchive $zip) => $zip->addFromString('meshes/1.stl', StlWriter::write(Shapes::ball(10.0, 5))), 'another number of triangles'];
+        yield 'another print file' => [static fn (ZipArchive $zip) => $zip->addFromString('meshes/1.stl', StlWriter::write(Shapes::ball(10.0, 5))), 'number of triangles differs'];
         yield 'areas of more triangles than there are' => [static fn (ZipArchive $zip) => $zip->addFromString('meshes/1.areas.json', '[[121,[1]]]'), 'meshes/1.areas.json does not hold'];
         yield 'areas in words' => [static fn (ZipArchive $zip) => $zip->addFromString('meshes/1.areas.json', '[[1,["cloak"]]]'), 'meshes/1.areas.json does not hold'];
         yield 'no areas at all' => [static fn (ZipArchive $zip) => $zip->addFromString('meshes/1.areas.json', '7'), 'meshes/1.areas.json does not hold'];
@@ -164,7 +164,7 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
         $green = $this->pot('Reed Green', '#5c7434');
         $skin = $this->pot('Cheek', '#d79a7c');
         $white = $this->pot('Chalk White', '#f4f3ee');
-        $green->update(['facts' => ['price' => 4.5], 'readings' => ['source' => 'reader', 'whiteId' => $white->id, 'values' => []]]);
+        $green->update(['price' => 4.5, 'readings' => ['source' => 'reader', 'whiteId' => $white->id, 'values' => []]]);
         foreach (['Cloak' => [$this->layer($primer, 'spray can'), $this->layer($green, drops: 3), $this->layer($green, 'wash')], 'Skin' => [$this->layer($primer, 'spray can'), $this->layer($skin)]] as $name => $layers) {
             $area = $this->area($figure, $name);
             $area->update(['part_id' => $body->id, 'square_cm' => 4.2, 'zone_shares' => [0.1, 0.2, 0.4, 0.2, 0.1]]);

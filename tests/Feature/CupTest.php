@@ -47,7 +47,7 @@ final class CupTest extends TestCase
         }
     }
 
-    public function test_a_deed_sent_twice_is_done_once_and_one_that_cannot_be_is_refused(): void
+    public function test_a_change_sent_twice_is_done_once_and_one_that_cannot_be_is_refused(): void
     {
         $pot = $this->pot('Peat', '#33251b');
         $cup = $this->cup();
@@ -56,9 +56,9 @@ final class CupTest extends TestCase
         }
         // By weight, with the density of its kind (acrylic, 1.25 g/mL) and with the painter's own.
         $this->act($cup->id, 'B', ['act' => 'add', 'paintId' => $pot->id, 'grams' => 0.125])->assertOk()->assertJson(['millilitres' => 0.2]);
-        $pot->update(['facts' => ['density' => 2.5]]);
+        $pot->update(['density' => 2.5]);
         $this->act($cup->id, 'C', ['act' => 'add', 'paintId' => $pot->id, 'grams' => 0.25])->assertOk()->assertJson(['millilitres' => 0.3]);
-        $this->act($cup->id, 'D', ['act' => 'use', 'millilitres' => 0.4])->assertUnprocessable()->assertJsonPath('errors.millilitres.0', 'There are only 0.30 mL in this cup.');
+        $this->act($cup->id, 'D', ['act' => 'use', 'millilitres' => 0.4])->assertUnprocessable()->assertJsonPath('errors.millilitres.0', 'This cup holds only 0.30 mL.');
         $this->act($cup->id, 'E', ['act' => 'add', 'paintId' => $pot->id, 'drops' => 1.5])->assertUnprocessable()->assertJsonPath('errors.drops.0', 'Drops must be whole numbers.');
         $this->act($cup->id, 'F', ['act' => 'add', 'drops' => 1])->assertUnprocessable();
         $this->act($cup->id, 'G', ['act' => 'add', 'paintId' => 999, 'drops' => 1])->assertUnprocessable()->assertJsonPath('errors.paintId.0', 'This pot is not on your shelf.');

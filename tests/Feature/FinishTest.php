@@ -111,7 +111,7 @@ final class FinishTest extends TestCase
         $layers = [$this->layer($primer)];
         $ask(['layers' => $layers, 'index' => 0, 'zone' => 'mid', 'targetHex' => '#808080'])
             ->assertUnprocessable()
-            ->assertJsonPath('errors.shelf.0', 'The shelf is empty. Add a pot first.');
+            ->assertJsonPath('errors.shelf.0', 'No pot on the shelf suits the technique base coat. Add one, or allow all kinds.');
         $this->pot('Keel Black', '#1b1b1d');
         $ask(['layers' => $layers, 'index' => 0, 'zone' => 'mid'])->assertUnprocessable()->assertJsonValidationErrors('zone');
         $ask(['layers' => [[...$layers[0], 'zones' => ['edge']]], 'index' => 0, 'zone' => 'mid', 'targetHex' => '#808080'])
@@ -119,7 +119,7 @@ final class FinishTest extends TestCase
             ->assertJsonPath('errors.zone.0', 'This layer does not touch the mid: choose a zone it paints.');
         $ask(['layers' => $layers, 'index' => 3, 'zone' => 'mid', 'targetHex' => '#808080'])->assertUnprocessable();
         $ask(['layers' => $layers, 'index' => 0, 'zone' => 'mid', 'targetHex' => '#f2c117'])->assertOk()
-            ->assertJsonPath('missing', fn (?string $words): bool => str_contains((string) $words, 'lighter, more chromatic, towards yellow'));
+            ->assertJsonPath('missing', fn (?string $words): bool => str_contains((string) $words, 'lighter, more saturated, towards yellow'));
     }
 
     public function test_a_search_to_the_end_runs_in_the_queue_and_proves_the_mix(): void
@@ -260,7 +260,7 @@ final class FinishTest extends TestCase
         $section = $this->postJson("/figures/{$figure->id}/areas/{$mark->id}/section", ['layers' => [$this->layer($white, 'decal')]])->assertOk();
         self::assertSame($finished, $section->json('rows.0.cells.2.colour.hex'));
         // An area cannot lie on what lies on it, nor on one of another figure.
-        $this->patchJson("/figures/{$figure->id}/areas/{$bell->id}", ['name' => 'Enamel', 'liesOnId' => $mark->id])->assertUnprocessable()->assertJsonPath('errors.liesOnId.0', 'Enamel cannot lie on what lies on it.');
+        $this->patchJson("/figures/{$figure->id}/areas/{$bell->id}", ['name' => 'Enamel', 'liesOnId' => $mark->id])->assertUnprocessable()->assertJsonPath('errors.liesOnId.0', 'Enamel cannot lie on an area that lies on it.');
         $this->patchJson("/figures/{$figure->id}/areas/{$bell->id}", ['name' => 'Enamel', 'liesOnId' => $this->area($this->figure())->id])->assertUnprocessable();
     }
 

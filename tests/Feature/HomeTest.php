@@ -23,7 +23,7 @@ use Illuminate\Support\Facades\Route as Routes;
 /**
  * Who gets in, and to what.
  */
-final class BenchDoorTest extends TestCase
+final class HomeTest extends TestCase
 {
     public function test_signing_in_needs_the_right_password_and_is_slowed_after_five_tries(): void
     {

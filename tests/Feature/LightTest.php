@@ -10,6 +10,7 @@ use App\Adapters\Light\AssembledFigure;
 use App\Jobs\ComputeLight;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
+use App\Models\Light\FigureMesh;
 use App\Models\Light\LightRecord;
 use App\Models\References\PictureKind;
 use Hyalin\Finish\Technique;
@@ -49,6 +50,35 @@ final class LightTest extends TestCase
         $files = count(Storage::disk('local')->allFiles('meshes'));
         $this->deleteJson("/figures/{$figure->id}/meshes/{$id}")->assertOk();
         self::assertSame([1, $files - 2], [$figure->meshes()->count(), count(Storage::disk('local')->allFiles('meshes'))]);
+    }
+
+    public function test_the_files_of_a_deleted_figure_are_deleted_with_it(): void
+    {
+        $before = Storage::disk('local')->allFiles();
+        [$figure] = $this->still();
+        $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
+        $image = imagecreatetruecolor(40, 30);
+        imagefilledrectangle($image, 0, 0, 39, 29, 0x808080);
+        ob_start();
+        imagepng($image);
+        $png = (string) ob_get_clean();
+        $picture = $this->post("/figures/{$figure->id}/pictures", ['picture' => UploadedFile::fake()->createWithContent('a.png', $png)], ['Accept' => 'application/json'])->assertCreated()->json('id');
+        self::assertIsInt($picture);
+        // Neutralised, its drawing is kept beside it.
+        $this->putJson("/figures/{$figure->id}/pictures/{$picture}/neutral", ['method' => 'grey', 'points' => [[0.2, 0.2], [0.8, 0.2], [0.8, 0.8], [0.2, 0.8]], 'reflectance' => 0.18])->assertOk();
+        $this->get("/figures/{$figure->id}/pictures/{$picture}/image?neutral=1")->assertOk();
+        // Another figure's files stay.
+        $other = $this->send($this->figure(), Shapes::box(5.0, 5.0, 5.0))->assertCreated()->json('id');
+        self::assertIsInt($other);
+        $kept = FigureMesh::query()->findOrFail($other)->path;
+        self::assertGreaterThan(6, count(array_diff(Storage::disk('local')->allFiles(), $before)));
+        $this->delete("/figures/{$figure->id}")->assertRedirect('/');
+        $left = array_diff(Storage::disk('local')->allFiles(), $before);
+        self::assertNotSame([], $left);
+        foreach ($left as $path) {
+            self::assertIsString($path);
+            self::assertStringStartsWith($kept, $path);
+        }
     }
 
     public function test_light_is_computed_weighed_anew_and_tells_order_and_quantities(): void
@@ -114,7 +144,7 @@ final class LightTest extends TestCase
         foreach (['Body' => Shapes::box(10.0, 10.0, 20.0, 3), 'Head' => Pose::of([60.0, 5.0, 3.0], [0.7, 0.1, 0.0, 1.0])->applied(Shapes::box(4.0, 6.0, 5.0, 3))] as $name => $mesh) {
             $this->send($figure, $mesh, $figure->parts()->create(['name' => $name, 'position' => 1])->id)->assertCreated();
         }
-        $this->postJson("/figures/{$figure->id}/meshes/join", ['at' => [60, 5, 3], 'onto' => [5, 5, 20]])->assertUnprocessable()->assertJsonPath('errors.at.0', fn (string $words): bool => str_starts_with($words, 'Calculate lighting first'));
+        $this->postJson("/figures/{$figure->id}/meshes/join", ['at' => [60, 5, 3], 'onto' => [5, 5, 20]])->assertUnprocessable()->assertJsonPath('errors.at.0', fn (string $words): bool => str_starts_with($words, 'Calculate the lighting first'));
         $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
         // The middle of the head's own top, wherever it lies.
         [$x, $y, $z] = Pose::of([60.0, 5.0, 3.0], [0.7, 0.1, 0.0, 1.0])->place([2.0, 3.0, 5.0]);
@@ -130,7 +160,7 @@ final class LightTest extends TestCase
         $this->postJson("/figures/{$figure->id}/meshes/{$head->id}/turn", ['degrees' => 200])->assertUnprocessable();
         // A part that stands by itself, or was moved by hand since, has no joint to be turned at.
         $body = $figure->meshes()->reorder('id')->firstOrFail();
-        $this->postJson("/figures/{$figure->id}/meshes/{$body->id}/turn", ['degrees' => 45])->assertUnprocessable()->assertJsonPath('errors.degrees.0', fn (string $words): bool => str_contains($words, 'face on face'));
+        $this->postJson("/figures/{$figure->id}/meshes/{$body->id}/turn", ['degrees' => 45])->assertUnprocessable()->assertJsonPath('errors.degrees.0', fn (string $words): bool => str_contains($words, 'face to face'));
         $this->patchJson("/figures/{$figure->id}/meshes/{$head->id}", ['move' => $head->refresh()->pose['move'] ?? []])->assertOk()->assertJsonPath('isJoined', false);
         $this->postJson("/figures/{$figure->id}/meshes/{$head->id}/turn", ['degrees' => 45])->assertUnprocessable();
         self::assertEqualsWithDelta([[0.0, 0.0, 0.0], [10.0, 10.0, 25.0]], $bounds(), 1e-3);

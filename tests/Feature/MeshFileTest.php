@@ -111,9 +111,9 @@ final class MeshFileTest extends TestCase
     public static function bad(): iterable
     {
         $binary = static fn (): string => StlWriter::write(Shapes::ball(5.0, 20));
-        yield 'empty' => [static fn (): string => '', 'x.stl', 'none of the mesh files'];
-        yield 'a page' => [static fn (): string => '<!DOCTYPE html><html><body>'.str_repeat('not found ', 40), 'x.stl', 'none of the mesh files'];
-        yield 'cut off' => [static fn (): string => substr($binary(), 0, 40_000), 'x.stl', 'says it has 1520 triangles and ends after'];
+        yield 'empty' => [static fn (): string => '', 'x.stl', 'not a mesh file that can be read'];
+        yield 'a page' => [static fn (): string => '<!DOCTYPE html><html><body>'.str_repeat('not found ', 40), 'x.stl', 'not a mesh file that can be read'];
+        yield 'cut off' => [static fn (): string => substr($binary(), 0, 40_000), 'x.stl', 'states 1520 triangles but ends after'];
         yield 'no triangle' => [static fn (): string => str_pad('x', 80, "\0")."\0\0\0\0", 'x.stl', 'no triangle'];
         yield 'a comma' => [static fn (): string => "solid x\nfacet normal 0 0 1\nouter loop\nvertex 0,5 0 0\n", 'x.stl', 'line 4.*with a point and no comma'];
         yield 'text cut off' => [static fn (): string => "solid x\nfacet normal 0 0 1\nouter loop\nvertex 0 0 0\nvertex 1 0 0\n", 'x.stl', 'ends within a facet'];
@@ -138,7 +138,7 @@ final class MeshFileTest extends TestCase
         yield 'no xml' => [$package('<model><resources>'), 'x.3mf', '3MF, line 1'];
         yield 'within itself' => [$package('<model><resources><object id="1"><components><component objectid="1"/></components></object></resources><build><item objectid="1"/></build></model>'), 'x.3mf', 'within themselves'];
         yield 'a unit nobody knows' => [$package('<model unit="furlong"/>'), 'x.3mf', 'furlong'];
-        yield 'another zip' => [static fn (): string => "PK\x03\x04".str_repeat('x', 100), 'x.3mf', 'none of the mesh files'];
+        yield 'another zip' => [static fn (): string => "PK\x03\x04".str_repeat('x', 100), 'x.3mf', 'not a mesh file that can be read'];
     }
 
     /** A thousand files with some bytes changed, cut or doubled: a mesh or words, never a crash, never much memory. */
@@ -221,7 +221,7 @@ assert o==len(d); print(json.dumps([n,f,min(x[3] for x in v),max(x[3] for x in v
         // Another up: the same ball is lit from the side, by as much.
         $side = json_decode($run($stl, '--up=-x', '--directions=32')->getOutput(), true);
         self::assertIsArray($side);
-        foreach ([[['/nowhere.stl'], 'FILE', 'cannot be read'], [[$stl, '--up=w'], '', 'one of x, y, z'], [[$stl, '--spread=120'], '', 'half angle of 120'], [[$stl, '--directions=0'], '', '0 directions'], [[$stl, '--directions=many'], '--directions', 'no whole number'], [[__FILE__], '', 'none of the mesh files']] as [$arguments, $where, $words]) {
+        foreach ([[['/nowhere.stl'], 'FILE', 'cannot be read'], [[$stl, '--up=w'], '', 'one of x, y, z'], [[$stl, '--spread=120'], '', 'half angle of 120'], [[$stl, '--directions=0'], '', '0 directions'], [[$stl, '--directions=many'], '--directions', 'no whole number'], [[__FILE__], '', 'not a mesh file that can be read']] as [$arguments, $where, $words]) {
             $refused = $run(...$arguments);
             self::assertSame([2, ''], [$refused->getExitCode(), $refused->getOutput()]);
             /** @var array{error: array{where: string, message: string}} $error */

@@ -11,7 +11,7 @@ use Hyalin\Pot\PotKind;
 use Inertia\Testing\AssertableInertia;
 
 /**
- * @phpstan-type Judged array{steps: list<array{id: string, kind: string, words: string}>, rules: list<array{before: string, after: string, rule: string, reason: string, weight: float|null, isKept: bool}>, masks: list<array{protects: list<string>, mm: float}>, troubles: list<array{what: string, stops: bool, remedy: string|null}>, cost: float, canBePainted: bool}
+ * @phpstan-type Judged array{steps: list<array{id: string, kind: string, words: string}>, rules: list<array{before: string, after: string, rule: string, reason: string, weight: float|null, isKept: bool}>, masks: list<array{protects: list<string>, mm: float}>, issues: list<array{what: string, stops: bool, remedy: string|null}>, cost: float, canBePainted: bool}
  */
 final class OrderTest extends TestCase
 {
@@ -22,7 +22,7 @@ final class OrderTest extends TestCase
             $this->postJson("/figures/{$figure->id}/template", ['template' => $template])->assertCreated();
             self::assertGreaterThan(1, $figure->parts()->count());
             self::assertGreaterThan(0, $figure->boundaries()->count());
-            $this->get("/figures/{$figure->id}/order")->assertInertia(fn (AssertableInertia $page) => $page->component('order/index')->where('problem', null)->has('planned.steps')->has('schools', 10));
+            $this->get("/figures/{$figure->id}/order")->assertInertia(fn (AssertableInertia $page) => $page->component('order/index')->where('problem', null)->has('planned.steps')->has('approaches', 10));
         }
         $this->postJson("/figures/{$this->figure()->id}/template", ['template' => 'dragon'])->assertUnprocessable();
     }
@@ -64,9 +64,9 @@ final class OrderTest extends TestCase
         // Said twice, or with itself, a boundary is refused and nothing changes.
         $this->postJson("/figures/{$figure->id}/boundaries", ['areaId' => $collar->id, 'otherId' => $coat->id, 'mm' => 70])->assertUnprocessable()->assertJsonPath('errors.mm.0', 'These two meet along 80 mm already: remove that boundary first.');
         $this->postJson("/figures/{$figure->id}/boundaries", ['areaId' => $coat->id, 'otherId' => $coat->id, 'mm' => 70])->assertUnprocessable();
-        $this->putJson('/schools', ['schools' => ['big areas first, touched up']])->assertOk();
+        $this->putJson('/approaches', ['approaches' => ['big areas first, touched up']])->assertOk();
         self::assertContains('big areas first', array_column($this->judged($figure, [])['rules'], 'rule'));
-        $this->putJson('/schools', ['schools' => ['upside down']])->assertUnprocessable();
+        $this->putJson('/approaches', ['approaches' => ['upside down']])->assertUnprocessable();
         $this->deleteJson("/figures/{$figure->id}/boundaries/{$figure->boundaries()->firstOrFail()->id}")->assertOk();
         self::assertSame([], $this->judged($figure, [])['masks']);
     }
@@ -83,7 +83,7 @@ final class OrderTest extends TestCase
         $layers = $coat->layers()->get()->map(static fn (LayerRecord $l): string => "layer {$l->key}")->all();
         // Against the stack: refused with the circle in words, and not kept.
         $this->postJson("/figures/{$figure->id}/own-rules", ['before' => $layers[1], 'after' => $layers[0], 'reason' => 'I like it so'])
-            ->assertUnprocessable()->assertJsonPath('errors.before.0', fn (string $words): bool => str_contains($words, 'cannot all be kept') && str_contains($words, 'not kept'));
+            ->assertUnprocessable()->assertJsonPath('errors.before.0', fn (string $words): bool => str_contains($words, 'contradict each other') && str_contains($words, 'was not added'));
         self::assertSame(0, $figure->ownRules()->count());
         $id = $this->postJson("/figures/{$figure->id}/own-rules", ['before' => $layers[0], 'after' => $layers[1], 'weight' => 4, 'reason' => 'It dries slowly'])->assertCreated()->json('id');
         self::assertContains('own rule', array_column($this->judged($figure, [])['rules'], 'rule'));
@@ -113,10 +113,10 @@ final class OrderTest extends TestCase
         $this->putJson("/figures/{$figure->id}/areas/{$coat->id}/finish", ['layers' => [...$layers, $this->layer($oil, 'wash')], 'version' => 2])->assertOk();
         $plan = $this->judged($figure, []);
         self::assertFalse($plan['canBePainted']);
-        self::assertTrue($plan['troubles'][0]['stops']);
-        self::assertStringContainsString('none on the shelf', (string) $plan['troubles'][0]['remedy']);
+        self::assertTrue($plan['issues'][0]['stops']);
+        self::assertStringContainsString('none on the shelf', (string) $plan['issues'][0]['remedy']);
         $this->pot('Flat Calm', '#ffffff', PotKind::Varnish);
-        self::assertStringContainsString('Put a varnish', (string) $this->judged($figure, [])['troubles'][0]['remedy']);
+        self::assertStringContainsString('Put a varnish', (string) $this->judged($figure, [])['issues'][0]['remedy']);
         // An area on no part is named.
         $coat->update(['part_id' => null]);
         $this->get("/figures/{$figure->id}/order")->assertInertia(fn (AssertableInertia $page) => $page->where('problem', 'The area "Cloak" is on no part: set its part in the brief.')->where('planned', null));

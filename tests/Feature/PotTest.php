@@ -71,7 +71,7 @@ final class PotTest extends TestCase
         $pot = $this->pot('Gull', '#c9b48a');
         $flat = static fn (float $v): array => array_fill(0, 36, $v);
         $measure = fn (array $readings) => $this->postJson("/shelf/paints/{$pot->id}/measure", ['readings' => $readings, 'source' => 'typed', 'keep' => true, 'version' => 1]);
-        $measure(['black' => $flat(0.04)])->assertUnprocessable()->assertJsonPath('errors', ['readings.white' => ['Still to be read: the bare white card.']]);
+        $measure(['black' => $flat(0.04)])->assertUnprocessable()->assertJsonPath('errors', ['readings.white' => ['Not read yet: the bare white card.']]);
         $sound = ['black' => $flat(0.04), 'white' => $flat(0.9), 'overBlack' => $flat(0.5), 'overWhite' => $flat(0.6)];
         $errors = $measure([...$sound, 'overWhite' => $flat(0.2)])->assertUnprocessable()->json('errors.readings.0');
         self::assertIsString($errors);
@@ -145,7 +145,7 @@ final class PotTest extends TestCase
         }
         $this->postJson("/shelf/paints/{$pot->id}/measure", ['readings' => $readings, 'source' => 'photo', 'keep' => true, 'version' => 1])->assertOk()->assertJsonPath('pot.version', 2);
         // No grey, a grey that is none, no picture.
-        $send(array_diff_key($spots, ['grey' => 1]), (string) $photo)->assertUnprocessable()->assertJsonPath('errors', fn (array $e): bool => str_contains((string) json_encode($e), 'where the grey patch is'));
+        $send(array_diff_key($spots, ['grey' => 1]), (string) $photo)->assertUnprocessable()->assertJsonPath('errors', fn (array $e): bool => str_contains((string) json_encode($e), 'Mark the grey patch'));
         $send([...$spots, 'grey' => $spots['black']], (string) $photo)->assertUnprocessable();
         $send($spots, 'no picture')->assertUnprocessable()->assertJsonPath('errors.photo.0', 'This file is not a JPEG, PNG or WebP picture. Nothing was added.');
     }

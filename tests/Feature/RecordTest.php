@@ -112,7 +112,7 @@ final class RecordTest extends TestCase
     {
         $figure = $this->sentry();
         $green = Paint::query()->where('name', 'Reed Green')->firstOrFail();
-        $green->update(['level_percent' => 1, 'facts' => ['price' => 4.0, 'sizeMl' => 10]]);
+        $green->update(['level_percent' => 1, 'price' => 4.0, 'size_ml' => 10]);
         $page = fn (int $copies): AssertableInertia => AssertableInertia::fromTestResponse($this->get("/figures/{$figure->id}/quantities?copies={$copies}")->assertOk());
         // In the middle of a run it is told there as well.
         $run = $this->runOf($figure);

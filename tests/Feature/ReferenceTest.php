@@ -52,7 +52,7 @@ final class ReferenceTest extends TestCase
         }
         foreach ($files as $type => $bytes) {
             $this->upload("cut.{$type}", substr($bytes, 0, intdiv(strlen($bytes), 2)))->assertUnprocessable()
-                ->assertJsonPath('errors.picture.0', fn (string $words): bool => str_contains($words, 'ends too early'));
+                ->assertJsonPath('errors.picture.0', fn (string $words): bool => str_contains($words, 'is incomplete'));
         }
         $this->upload('script.png', '<?php echo 1;')->assertUnprocessable()
             ->assertJsonPath('errors.picture.0', 'This file is not a JPEG, PNG or WebP picture. Nothing was added.');
@@ -84,10 +84,10 @@ final class ReferenceTest extends TestCase
         $png = (string) ob_get_clean();
         $frames = pack('N', 8).'acTL'.pack('NN', 3, 0);
         $moving = substr($png, 0, 33).$frames.pack('N', crc32(substr($frames, 4))).substr($png, 33);
-        $this->upload('moving.png', $moving)->assertUnprocessable()->assertJsonPath('errors.picture.0', fn (string $words): bool => str_contains($words, 'several pictures'));
+        $this->upload('moving.png', $moving)->assertUnprocessable()->assertJsonPath('errors.picture.0', fn (string $words): bool => str_contains($words, 'several frames'));
         self::assertSame(0, Picture::query()->count());
         // Half of this one is clipped: it is kept, and says so.
-        $this->upload('bright.png', $png)->assertCreated()->assertJsonPath('remarks.0', '50 of 100 of its pixels are clipped: the colours there are brighter than the picture could hold.');
+        $this->upload('bright.png', $png)->assertCreated()->assertJsonPath('remarks.0', '50 % of its pixels are clipped: the colours there are brighter than the picture could record.');
     }
 
     public function test_a_stroke_gives_the_ramp_and_what_a_picture_is_moves_its_colours(): void

@@ -16,7 +16,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Process\Process;
 
-final class EveningsTest extends TestCase
+final class ScheduleTest extends TestCase
 {
     public function test_a_week_has_its_evenings_and_a_day_that_differs_is_different(): void
     {
@@ -56,7 +56,7 @@ final class EveningsTest extends TestCase
         // Two days later nothing of the first evening was done.
         $missed = count((array) $first->json('sessions.0.steps'));
         Carbon::setTestNow('2026-12-03T12:00:00Z');
-        $this->get('/schedule')->assertInertia(fn (AssertableInertia $page) => $page->component('schedule/index')->where('evenings.missed', $missed)->where('figures.0.isLaid', true));
+        $this->get('/schedule')->assertInertia(fn (AssertableInertia $page) => $page->component('schedule/index')->where('schedule.missed', $missed)->where('figures.0.isLaid', true));
         $again = $this->postJson('/schedule', ['figureIds' => [$figure->id]])->assertOk();
         self::assertStringStartsWith('2026-12-03T19:30', self::steps($again)[0]['start']);
         self::assertSame(0, $again->json('missed'));
@@ -166,10 +166,10 @@ print(json.dumps([{"uid":str(e["UID"]),"start":e["DTSTART"].dt.isoformat(),"end"
     private static function steps(TestResponse $answer): array
     {
         $steps = [];
-        /** @var array{evenings: list<array{steps: list<array{start: string, what: string}>}>} $laid */
+        /** @var array{sessions: list<array{steps: list<array{start: string, what: string}>}>} $laid */
         $laid = $answer->json();
-        foreach ($laid['evenings'] as $evening) {
-            $steps = [...$steps, ...$evening['steps']];
+        foreach ($laid['sessions'] as $session) {
+            $steps = [...$steps, ...$session['steps']];
         }
 
         return $steps;

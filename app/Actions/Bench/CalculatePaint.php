@@ -33,7 +33,7 @@ final readonly class CalculatePaint
         $run = new Run(['figure_id' => $figure->id, 'copies' => $copies, 'batch_mode' => BatchMode::StepByStep]);
         $run->painter_id = $figure->painter_id;
 
-        $areas = $figure->areas()->get();
+        $areas = $figure->areasWithFinishes();
 
         return array_map(static function (PlannedStep $planned) use ($run, $areas): RunStep {
             $step = new RunStep($planned->attributes);
@@ -47,7 +47,7 @@ final readonly class CalculatePaint
     /** @return list<RunStep> that are still to be done */
     public static function left(Run $run): array
     {
-        return array_values($run->steps()->where('state', RunStepState::Open)->with(['run', 'areas'])->get()->all());
+        return array_values($run->loadMissing('steps.areas')->steps->filter(static fn (RunStep $s): bool => $s->state === RunStepState::Open)->all());
     }
 
     /**

@@ -16,6 +16,7 @@ use App\Adapters\Light\MeshStore;
 use App\Adapters\Light\StoredStudy;
 use App\Adapters\References\PictureIntake;
 use App\Adapters\References\UnreadablePicture;
+use App\Adapters\StoredFile;
 use App\Models\Brief\Figure;
 use App\Models\Painter;
 use Hyalin\InvalidInput;
@@ -60,7 +61,7 @@ final class ImportBench
             });
         } catch (Throwable $e) {
             Storage::disk('local')->delete($this->stored);
-            array_map(MeshStore::forget(...), $this->prints);
+            array_map(StoredFile::forget(...), $this->prints);
             throw $e;
         }
     }

@@ -21,7 +21,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Lays what is left of some figures over the painter's evenings, and keeps it.
+ * Plans what is left of some figures over the painter's sessions, and keeps it.
  *
  * @phpstan-import-type LaidSession from ScheduleRecord
  * @phpstan-import-type LaidHold from ScheduleRecord

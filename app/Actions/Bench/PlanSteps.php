@@ -52,7 +52,7 @@ final class PlanSteps
     private static function layers(Figure $figure): array
     {
         $layers = $sharing = [];
-        foreach ($figure->areas()->with(['layers.paints.paint', 'part'])->get() as $area) {
+        foreach ($figure->areasWithFinishes() as $area) {
             $drafts = LayerDraft::stackOf($area);
             if ($drafts === []) {
                 continue;

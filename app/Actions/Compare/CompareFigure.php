@@ -41,7 +41,7 @@ final class CompareFigure
             $findings[$finding->area_id][] = $finding;
         }
         $areas = [];
-        foreach ($figure->areas()->with(['layers.paints.paint', 'samples'])->get() as $area) {
+        foreach ($figure->areasWithFinishes()->loadMissing('samples') as $area) {
             $areas[] = $this->area($figure, $area, $findings[$area->id] ?? [], self::tolerance($figure, $area));
         }
 

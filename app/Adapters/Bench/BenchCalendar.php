@@ -10,7 +10,7 @@ use DateTimeZone;
 use Sabre\VObject\Component\VCalendar;
 
 /**
- * The laid evenings as iCalendar (RFC 5545): one event a session, with its steps. An event keeps its UID as long as its
+ * The planned sessions as iCalendar (RFC 5545): one event a session, with its steps. An event keeps its UID as long as its
  * session begins at the same time, so that a calendar that reads the file again moves nothing it need not.
  */
 final class BenchCalendar

@@ -49,7 +49,7 @@ final readonly class BenchHours
         for ($n = 0; $n < self::DAYS && count($sessions) < self::SESSIONS; $n++) {
             foreach ($this->on($day) as ['start' => $start, 'minutes' => $minutes]) {
                 [$hour, $minute] = array_map(intval(...), explode(':', $start));
-                // In wall-clock time: an evening begins at half past seven in summer and in winter.
+                // In wall-clock time: a session begins at half past seven in summer and in winter.
                 $begin = max($day->setTime($hour, $minute)->getTimestamp() / 60, $now, ...array_map(array_sum(...), array_slice($sessions, -1)));
                 $end = $day->setTime($hour, $minute)->getTimestamp() / 60 + $minutes;
                 if ($end - $begin >= 1) {

@@ -8,6 +8,7 @@ use App\Adapters\Order\FigureOrder;
 use App\Models\Bench\Run;
 use App\Models\Bench\RunStep;
 use App\Models\Bench\RunStepState;
+use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use Hyalin\Bench\DryingAid;
 use Hyalin\Bench\Work;
@@ -18,7 +19,7 @@ use Hyalin\Order\Steps\StepId;
 use Hyalin\Order\Steps\StepKind;
 
 /**
- * What is left to do on a figure, to be laid over evenings: the open steps of its run, or all of its plan where no run has
+ * What is left to do on a figure, to be planned over sessions: the open steps of its run, or all of its plan where no run has
  * begun. Says of each step what it is.
  *
  * @phpstan-type Known array{figureId: int, figure: string, runStepId: int|null, what: string, where: string}
@@ -33,7 +34,7 @@ final readonly class FigureWork
     /** @return self|null null when nothing is left, or nothing is planned yet */
     public static function of(Figure $figure, DryingAid $aid): ?self
     {
-        $run = $figure->runs()->reorder('number', 'desc')->with(['steps.areas', 'steps.parts'])->first();
+        $run = $figure->loadMissing(['latestRun.steps.areas', 'latestRun.steps.parts'])->latestRun;
         if ($run !== null && $run->finished_at === null) {
             return self::ofRun($figure, $run, $aid);
         }
@@ -43,7 +44,7 @@ final readonly class FigureWork
 
     private static function ofPlan(Figure $figure, DryingAid $aid): ?self
     {
-        if (! $figure->areas()->whereHas('layers')->exists()) {
+        if ($figure->areasWithFinishes()->every(static fn (Area $a): bool => $a->layers->isEmpty())) {
             return null;
         }
         try {

@@ -10,6 +10,7 @@ use App\Models\Bench\RunStep;
 use App\Models\Bench\RunStepState;
 use App\Models\Brief\Area;
 use App\Models\Shelf\Paint;
+use Illuminate\Database\Eloquent\Collection;
 
 /**
  * The finish of an area as a run really painted it: the layers of its plan with the mixes and coats that were used, those
@@ -30,7 +31,7 @@ final class RunFinish
         foreach (LayerDraft::stackOf($area) as $draft) {
             foreach (self::matching($steps, $area, $draft) as $step) {
                 if ($step->state !== RunStepState::Skipped) {
-                    $drafts[] = self::draft($draft, $step);
+                    $drafts[] = self::draft($draft, $step, $run->pots());
                 }
             }
         }
@@ -53,11 +54,12 @@ final class RunFinish
             && array_column($s->planned_mix, 'paintId') === array_map(static fn (array $e): int => $e[0]->id, $draft->mix)));
     }
 
-    private static function draft(LayerDraft $plan, RunStep $step): LayerDraft
+    /** @param  Collection<int, Paint>  $pots  that the run names */
+    private static function draft(LayerDraft $plan, RunStep $step, Collection $pots): LayerDraft
     {
         $mix = [];
         foreach ($step->used_mix ?? $step->planned_mix as $entry) {
-            $pot = Paint::withTrashed()->find($entry['paintId']);
+            $pot = $pots->find($entry['paintId']);
             if ($pot !== null) {
                 $mix[] = [$pot, $entry['drops']];
             }

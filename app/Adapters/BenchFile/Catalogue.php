@@ -28,7 +28,7 @@ use LogicException;
 
 /**
  * Everything a bench file holds, in an order in which what is referred to comes first. What is only of the moment - searches
- * under way, evenings, timers, answers - is left out: it is computed again. Adding a column: a field here, the schema
+ * under way, sessions, timers, answers - is left out: it is computed again. Adding a column: a field here, the schema
  * written anew by `php artisan hyalin:schema`, and a new version of the format if older files lack it and cannot.
  */
 final class Catalogue

@@ -52,7 +52,7 @@ final readonly class FigureOptics
         $bare = Surface::of(Sheen::Gloss)->inside(SpectralRecovery::of(Srgb::hex($figure->bare_hex)->toXyz()));
         $prediction = SectionPrediction::under($light ?? $figure->light, $surface);
 
-        return new self($bare, $surface, $prediction, self::beneath($prediction, $prediction->start($bare), $area, self::DEEPEST), $exposures ?? $area->zone_exposures ?? []);
+        return new self($bare, $surface, $prediction, self::beneath($figure, $prediction, $prediction->start($bare), $area, self::DEEPEST), $exposures ?? $area->zone_exposures ?? []);
     }
 
     /** @param  list<LayerDraft>  $drafts */
@@ -90,17 +90,17 @@ final readonly class FigureOptics
         return $layers;
     }
 
-    private static function beneath(SectionPrediction $prediction, SectionRow $bare, ?Area $area, int $deepest): SectionRow
+    private static function beneath(Figure $figure, SectionPrediction $prediction, SectionRow $bare, ?Area $area, int $deepest): SectionRow
     {
         if ($area?->lies_on_id === null || $deepest === 0) {
             return $bare;
         }
-        $carrier = Area::query()->with('layers.paints.paint')->find($area->lies_on_id);
+        $carrier = $figure->areasWithFinishes()->find($area->lies_on_id);
         if ($carrier === null) {
             return $bare;
         }
         $drafts = array_values($carrier->layers->map(static fn (LayerRecord $l): LayerDraft => LayerDraft::of($l))->all());
 
-        return $prediction->onTop(self::beneath($prediction, $bare, $carrier, $deepest - 1), self::sprayed($drafts, $carrier->zone_exposures ?? []))->top();
+        return $prediction->onTop(self::beneath($figure, $prediction, $bare, $carrier, $deepest - 1), self::sprayed($drafts, $carrier->zone_exposures ?? []))->top();
     }
 }

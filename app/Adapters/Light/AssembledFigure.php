@@ -63,7 +63,7 @@ final readonly class AssembledFigure
     public static function signature(Figure $figure, LightRecord $light): string
     {
         return hash('sha256', (string) json_encode([
-            $figure->meshes()->get()->map(static fn (FigureMesh $m): array => [$m->id, $m->path, $m->unit_mm, $m->pose])->all(), $light->up, $light->height_mm,
+            $figure->loadMissing('meshes')->meshes->map(static fn (FigureMesh $m): array => [$m->id, $m->path, $m->unit_mm, $m->pose])->all(), $light->up, $light->height_mm,
         ]));
     }
 

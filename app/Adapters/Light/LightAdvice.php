@@ -41,7 +41,7 @@ final class LightAdvice
     public static function apart(Figure $figure, LightRecord $light): array
     {
         $found = [];
-        foreach ($figure->meshes()->get() as $mesh) {
+        foreach ($figure->loadMissing('meshes')->meshes as $mesh) {
             $apart = $light->result['apart'][$mesh->id] ?? null;
             $found[] = $apart === null ? null : MeshSuggestions::apart($mesh->title, $apart['share'], $apart['up']);
         }

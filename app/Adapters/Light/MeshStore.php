@@ -81,16 +81,6 @@ final class MeshStore
         return $bytes;
     }
 
-    public static function forget(string $path): void
-    {
-        $disk = self::disk();
-        foreach ($disk->files(dirname($path)) as $file) {
-            if (str_starts_with($file, $path)) {
-                $disk->delete($file);
-            }
-        }
-    }
-
     /**
      * @param  array<int, int>  $values
      */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Adapters\Light;
 
+use App\Adapters\StoredFile;
 use App\Models\Light\LightRecord;
 use Hyalin\Light\LightStudy;
 use Hyalin\Light\Sky;
@@ -276,7 +277,7 @@ final readonly class StoredStudy
 
     public function forget(): void
     {
-        MeshStore::forget($this->path);
+        StoredFile::forget($this->path);
     }
 
     private function isCoarse(): bool

@@ -22,7 +22,6 @@ use Hyalin\Order\Plan\JointPlan;
 use Hyalin\Order\Plan\PartPlan;
 use Hyalin\Order\Rules\Constraint;
 use Hyalin\Order\Steps\StepId;
-use Hyalin\Pot\PotKind;
 
 /**
  * A figure as the order of work sees it: its colours become plain words, its techniques kinds of work.
@@ -35,18 +34,19 @@ final class WorkPlan
     /** @throws InvalidOrder when it cannot be built so */
     public static function of(Figure $figure): FigurePlan
     {
-        $parts = array_values($figure->parts()->get()->map(static fn (Part $p): PartPlan => new PartPlan((string) $p->id, $p->name, $p->process, $p->is_base, $p->is_fiddly, $p->attachments))->all());
-        $areas = $figure->areas()->with(['layers.paints.paint'])->get();
-        $painter = $figure->painter()->firstOrFail();
+        $areas = $figure->areasWithFinishes();
+        $figure->loadForOrder();
+        $parts = array_values($figure->parts->map(static fn (Part $p): PartPlan => new PartPlan((string) $p->id, $p->name, $p->process, $p->is_base, $p->is_fiddly, $p->attachments))->all());
+        $painter = $figure->painter ?? $figure->painter()->firstOrFail();
 
         return FigurePlan::of(
             $parts,
             array_values($areas->map(static fn (Area $a): AreaPlan => self::area($a))->all()),
-            array_values($figure->joints()->with('hiddenAreas')->get()->map(static fn (Joint $j): JointPlan => new JointPlan((string) $j->part_id, (string) $j->other_id, array_values($j->hiddenAreas->map(static fn (Area $a): string => (string) $a->id)->all()), $j->seam))->all()),
-            array_values($figure->boundaries()->get()->map(static fn (Boundary $b): BoundaryPlan => new BoundaryPlan((string) $b->area_id, (string) $b->other_id, $b->mm, $b->is_curved))->all()),
+            array_values($figure->joints->map(static fn (Joint $j): JointPlan => new JointPlan((string) $j->part_id, (string) $j->other_id, array_values($j->hiddenAreas->map(static fn (Area $a): string => (string) $a->id)->all()), $j->seam))->all()),
+            array_values($figure->boundaries->map(static fn (Boundary $b): BoundaryPlan => new BoundaryPlan((string) $b->area_id, (string) $b->other_id, $b->mm, $b->is_curved))->all()),
             array_values(array_filter(array_map(static fn (string $s): ?Approach => Approach::tryFrom($s), $painter->schools ?? []))),
-            array_values(array_filter($figure->ownRules()->get()->map(static fn (OwnRule $r): ?Constraint => self::constraint($r))->all())),
-            $painter->paints()->where('kind', PotKind::Varnish)->where('level_percent', '>', 0)->exists(),
+            array_values(array_filter($figure->ownRules->map(static fn (OwnRule $r): ?Constraint => self::constraint($r))->all())),
+            (bool) $figure->has_varnish,
         );
     }
 

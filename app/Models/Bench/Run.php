@@ -6,7 +6,9 @@ namespace App\Models\Bench;
 
 use App\Models\Brief\Figure;
 use App\Models\OwnedByPainter;
+use App\Models\Shelf\Paint;
 use Hyalin\Bench\BatchMode;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -56,12 +58,25 @@ final class Run extends Model
     /** @return HasMany<RunStep, $this> */
     public function steps(): HasMany
     {
-        return $this->hasMany(RunStep::class)->orderBy('position');
+        return $this->hasMany(RunStep::class)->orderBy('position')->chaperone('run');
     }
 
     /** @return HasMany<PieceReading, $this> */
     public function readings(): HasMany
     {
         return $this->hasMany(PieceReading::class);
+    }
+
+    /** @return Collection<int, Paint> that its steps name, also those no longer on the shelf; read once */
+    public function pots(): Collection
+    {
+        if (! $this->relationLoaded('pots')) {
+            $ids = $this->steps->flatMap(static fn (RunStep $s): array => array_column([...$s->planned_mix, ...$s->used_mix ?? []], 'paintId'));
+            $this->setRelation('pots', Paint::withTrashed()->whereKey($ids->unique())->get());
+        }
+        /** @var Collection<int, Paint> $pots */
+        $pots = $this->getRelation('pots');
+
+        return $pots;
     }
 }

@@ -28,6 +28,7 @@ use Illuminate\Support\Carbon;
  *
  * @property int $id
  * @property int $run_id
+ * @property-read string|null $figure_name where it was asked for
  * @property int $position
  * @property StepKind $kind
  * @property string|null $step_key as the order of work names it; null for one that was inserted

@@ -12,7 +12,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Support\Carbon;
 
 /**
- * The painter's evenings as they were last laid.
+ * The painter's sessions as last planned.
  *
  * @phpstan-type LaidStep array{id: string, figureId: int, figure: string, runStepId: int|null, what: string, where: string, start: int, end: int}
  * @phpstan-type LaidSession array{start: int, end: int, steps: list<LaidStep>}

@@ -8,7 +8,7 @@ use Hyalin\Finish\BalanceKind;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * A wish about how areas of a figure stand to each other.
+ * A preference about how areas of a figure stand to each other.
  *
  * @property int $id
  * @property int $figure_id

@@ -5,19 +5,26 @@ declare(strict_types=1);
 namespace App\Models\Brief;
 
 use App\Models\Bench\Run;
+use App\Models\Bench\RunStep;
+use App\Models\Bench\RunStepState;
 use App\Models\Finish\RecipeVersion;
 use App\Models\Light\FigureMesh;
 use App\Models\Light\LightRecord;
 use App\Models\Order\OwnRule;
 use App\Models\OwnedByPainter;
 use App\Models\References\Picture;
+use App\Models\Shelf\Paint;
 use Hyalin\Colour\Illuminant;
 use Hyalin\Optics\Sheen;
+use Hyalin\Pot\PotKind;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasManyThrough;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 
 /**
+ * @property bool|null $has_varnish where it was asked for
  * @property int $id
  * @property int $painter_id
  * @property string $name
@@ -68,7 +75,7 @@ final class Figure extends Model
     /** @return HasMany<Run, $this> */
     public function runs(): HasMany
     {
-        return $this->hasMany(Run::class)->orderBy('number');
+        return $this->hasMany(Run::class)->orderBy('number')->chaperone('figure');
     }
 
     /** @return HasMany<Joint, $this> */
@@ -105,6 +112,49 @@ final class Figure extends Model
     public function meshes(): HasMany
     {
         return $this->hasMany(FigureMesh::class)->orderBy('id');
+    }
+
+    /** @return HasOne<Run, $this> */
+    public function latestRun(): HasOne
+    {
+        return $this->hasOne(Run::class)->ofMany('number', 'max')->chaperone('figure');
+    }
+
+    /** All that its order of work is made of; read once, however many ask. */
+    public function loadForOrder(): static
+    {
+        $this->areasWithFinishes();
+        if (! $this->hasAttribute('has_varnish')) {
+            $this->loadExists(['varnishes as has_varnish']);
+        }
+
+        return $this->loadMissing(['painter', 'joints.hiddenAreas', 'boundaries', 'ownRules']);
+    }
+
+    /** @return HasMany<Paint, $this> that are on its painter's shelf and not empty */
+    public function varnishes(): HasMany
+    {
+        return $this->hasMany(Paint::class, 'painter_id', 'painter_id')->where('kind', PotKind::Varnish)->where('level_percent', '>', 0);
+    }
+
+    /** @return HasManyThrough<RunStep, Run, $this> of the latest run */
+    public function openSteps(): HasManyThrough
+    {
+        return $this->hasManyThrough(RunStep::class, Run::class)
+            ->where('run_steps.state', RunStepState::Open)
+            ->whereRaw('runs.number = (select max(latest.number) from runs as latest where latest.figure_id = runs.figure_id)')
+            ->orderBy('run_steps.position');
+    }
+
+    /** @return Collection<int, Area> its areas with all that a finish needs: read once, however many ask */
+    public function areasWithFinishes(): Collection
+    {
+        $this->loadMissing(['parts', 'areas.layers.paints.paint']);
+        foreach ($this->areas as $area) {
+            $area->setRelation('part', $this->parts->find($area->part_id));
+        }
+
+        return $this->areas;
     }
 
     /** @return HasOne<LightRecord, $this> */

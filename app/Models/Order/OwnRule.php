@@ -13,7 +13,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $figure_id
  * @property string $before
  * @property string $after
- * @property float|null $weight minutes; null when it must be
+ * @property float|null $weight minutes; null for a hard rule
  * @property string $reason
  */
 final class OwnRule extends Model

@@ -13,7 +13,7 @@ use Hyalin\Order\Steps\StepId;
 use Hyalin\Order\Steps\StepKind;
 
 /**
- * Where a finish differs from the schools its painter follows. Both ways work: nothing here stops a plan.
+ * Where a finish differs from the approaches its painter follows. Both ways work: nothing here stops a plan.
  */
 final class Habits
 {

@@ -8,7 +8,7 @@ use Hyalin\Order\InvalidOrder;
 
 /**
  * Areas to be painted in some order, and what it costs in minutes when one comes before another: a finished neighbour of
- * a sprayed area is masked along their boundary and wrapped in bulk; a wish that is not kept costs its weight.
+ * a sprayed area is masked along their boundary and wrapped in bulk; a preference that is not kept costs its weight.
  */
 final readonly class MaskOrderTask
 {

@@ -17,7 +17,7 @@ final readonly class FigurePlan
      * @param  list<AreaPlan>  $areas
      * @param  list<JointPlan>  $joints
      * @param  list<BoundaryPlan>  $boundaries
-     * @param  list<Approach>  $schools  that differ from the default
+     * @param  list<Approach>  $approaches  that differ from the default
      * @param  list<Constraint>  $own  the painter's own rules, between step ids
      * @param  bool  $hasVarnish  whether the shelf holds one, for barriers
      */
@@ -26,7 +26,7 @@ final readonly class FigurePlan
         public array $areas,
         public array $joints,
         public array $boundaries,
-        public array $schools,
+        public array $approaches,
         public array $own,
         public bool $hasVarnish,
     ) {
@@ -37,12 +37,12 @@ final readonly class FigurePlan
      * @param  list<AreaPlan>  $areas
      * @param  list<JointPlan>  $joints
      * @param  list<BoundaryPlan>  $boundaries
-     * @param  list<Approach>  $schools
+     * @param  list<Approach>  $approaches
      * @param  list<Constraint>  $own
      *
      * @throws InvalidOrder when an area is on no part, a part is joined with itself, a boundary is given twice and differs
      */
-    public static function of(array $parts, array $areas, array $joints = [], array $boundaries = [], array $schools = [], array $own = [], bool $hasVarnish = true): self
+    public static function of(array $parts, array $areas, array $joints = [], array $boundaries = [], array $approaches = [], array $own = [], bool $hasVarnish = true): self
     {
         $partIds = array_map(static fn (PartPlan $p): string => $p->id, $parts);
         foreach ($areas as $area) {
@@ -64,24 +64,24 @@ final readonly class FigurePlan
             $known[$key] = $boundary->mm;
         }
 
-        return new self($parts, $areas, $joints, $boundaries, $schools, $own, $hasVarnish);
+        return new self($parts, $areas, $joints, $boundaries, $approaches, $own, $hasVarnish);
     }
 
-    public function follows(Approach $school): bool
+    public function follows(Approach $approach): bool
     {
-        if (in_array($school, $this->schools, true)) {
+        if (in_array($approach, $this->approaches, true)) {
             return true;
         }
         foreach (Approach::pairs() as [$default, $other]) {
-            if ($default === $school) {
-                return ! in_array($other, $this->schools, true);
+            if ($default === $approach) {
+                return ! in_array($other, $this->approaches, true);
             }
         }
 
         return false;
     }
 
-    /** @return bool whether a joint is glued on bare print, before the prime, as it hides nothing and the school allows it */
+    /** @return bool whether a joint is glued on bare print, before the prime, as it hides nothing and the approach allows it */
     public function isGluedEarly(JointPlan $joint): bool
     {
         $isBase = array_filter($this->parts, static fn (PartPlan $p): bool => $p->isBase && in_array($p->id, [$joint->a, $joint->b], true)) !== [];

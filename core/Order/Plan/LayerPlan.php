@@ -18,14 +18,14 @@ final readonly class LayerPlan
      * @param  string|null  $shared  the same for layers that are put on in one go, such as one prime for all areas
      * @param  int  $minutes  hands on, all coats
      * @param  int  $dryMinutes  until the next coat
+     * @param  int  $cureMinutes  until it is dry through
+     * @param  string  $cleaner  what it is cleaned out of brush and airbrush with
      * @param  bool  $isFlake  metal: tape over it lifts it
      * @param  bool  $covers  hides what lies beneath it: that need not be protected before
      * @param  bool  $isOverFluid  painted over masking fluid that is peeled off again: chipping
      * @param  LayerTone|null  $tone  whether it shades or lights
      * @param  float|null  $lightness  L* of its main pot, thick
      * @param  string|null  $sheen  what a varnish leaves: matt, satin or gloss
-     * @param  int  $cureMinutes  until it is dry through
-     * @param  string  $cleaner  what it is cleaned out of brush and airbrush with
      */
     public function __construct(
         public string $key,
@@ -34,6 +34,8 @@ final readonly class LayerPlan
         public Chemistry $chemistry,
         public int $minutes,
         public int $dryMinutes,
+        public int $cureMinutes,
+        public string $cleaner,
         public ?string $shared = null,
         public bool $isFlake = false,
         public bool $isChrome = false,
@@ -42,8 +44,6 @@ final readonly class LayerPlan
         public bool $isOverFluid = false,
         public ?LayerTone $tone = null,
         public ?float $lightness = null,
-        public int $cureMinutes = 0,
-        public string $cleaner = '',
     ) {
     }
 }

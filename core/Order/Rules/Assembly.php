@@ -13,7 +13,7 @@ use Hyalin\Order\Steps\StepId;
 
 /**
  * What a joint hides is painted and varnished before it is glued; other joints are glued before the prime, or after all
- * paint, as the school has it. The base waits to the last unless the painter glues it first.
+ * paint, as the approach has it. The base waits to the last unless the painter glues it first.
  */
 final class Assembly implements Rule
 {

@@ -11,7 +11,7 @@ use Hyalin\Order\Steps\StepKind;
 
 /**
  * Inside before outside: the inner area is smaller to protect, and a slip on the outer one is painted over. The other
- * school paints the big areas first and touches up.
+ * approach paints the big areas first and touches up.
  */
 final class InsideFirst implements Rule
 {

@@ -8,7 +8,7 @@ use Hyalin\Order\Plan\PrintProcess;
 
 /**
  * How a print is made smooth: grits from coarse to fine, filler and filler primer between, with an inspection after each
- * primer. The ladder is common practice; the grain sizes are those of the FEPA P grades, ISO 6344.
+ * primer. The sequence is common practice; the grain sizes are those of the FEPA P grades, ISO 6344.
  */
 final readonly class SandingSequence
 {

@@ -32,11 +32,11 @@ final class StepList
     {
         $steps = [];
         foreach ($figure->parts as $part) {
-            $ladder = SandingSequence::of($part->process, self::isMirror($figure, $part->id));
+            $sanding = SandingSequence::of($part->process, self::isMirror($figure, $part->id));
             $steps[] = new Step(
                 StepId::prepare($part->id),
                 StepKind::Prepare,
-                "Prepare {$part->name}: ".implode(', ', $ladder->words()).($part->isFiddly ? ', mount it on a temporary handle' : ''),
+                "Prepare {$part->name}: ".implode(', ', $sanding->words()).($part->isFiddly ? ', mount it on a temporary handle' : ''),
                 [],
                 [$part->id],
                 [],

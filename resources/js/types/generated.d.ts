@@ -574,7 +574,7 @@ export interface OrderProps {
     steps: Array<OrderStepProps>;
     rules: Array<OrderRuleProps>;
     masks: Array<MaskProps>;
-    troubles: Array<IssueProps>;
+    issues: Array<IssueProps>;
     handsOnMinutes: number;
     maskMinutes: number;
     maskMm: number;

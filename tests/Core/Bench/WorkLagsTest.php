@@ -116,16 +116,16 @@ final class WorkLagsTest extends TestCase
         }
     }
 
-    private static function masked(Approach ...$schools): FigurePlan
+    private static function masked(Approach ...$approaches): FigurePlan
     {
-        $layer = static fn (string $key): LayerPlan => new LayerPlan($key, StepKind::Spray, $key, Chemistry::Acrylic, 10, 30);
+        $layer = static fn (string $key): LayerPlan => new LayerPlan($key, StepKind::Spray, $key, Chemistry::Acrylic, 10, 30, 1440, 'water');
 
         return FigurePlan::of(
             [new PartPlan('p', 'Body', PrintProcess::Resin)],
             [new AreaPlan('i', 'Jersey', 'p', 0, 5.0, [$layer('i1')]), new AreaPlan('o', 'Coat', 'p', 1, 5.0, [$layer('o1')])],
             [],
             [new BoundaryPlan('i', 'o', 60.0, true)],
-            array_values($schools),
+            array_values($approaches),
         );
     }
 

@@ -285,7 +285,7 @@ final class SectionTest extends TestCase
         $same = [$base, $this->layer(Technique::Layer, '#5f7f97', Opacity::OneCoat)];
         $hopeless = WillItShow::judge($this->prediction, $this->section($same), $same, 1);
         self::assertFalse($hopeless->shows);
-        self::assertStringContainsString('too near what lies beneath', (string) $hopeless->remedy());
+        self::assertStringContainsString('too close to what lies beneath', (string) $hopeless->remedy());
     }
 
     public function test_coats_and_thinner_are_found_again_through_what_follows(): void

@@ -48,9 +48,9 @@ final class TextFormatsTest extends TestCase
     {
         yield 'open quote' => [Csv::read(...), "a,b\n1,2\n3,\"4\n5,6\n", 'line 3, column 2: a quote is opened here and never closed'];
         yield 'text after a quote' => [Csv::read(...), "a,b\n\"1\"x,2\n", 'line 2, column 1: text follows the closing quote'];
-        yield 'quote inside' => [Csv::read(...), "a,b\n1,2\"\n", 'line 2, column 2: a quote stands inside'];
+        yield 'quote inside' => [Csv::read(...), "a,b\n1,2\"\n", 'line 2, column 2: a quote is inside'];
         yield 'too few fields' => [Csv::read(...), "a,b,c\n1,2,3\n4,5\n", 'line 3, column 3: the record has 2 fields, the header 3'];
-        yield 'two columns of one name' => [Csv::read(...), "a,a\n1,2\n", 'line 1, column 2: the column "a" stands twice'];
+        yield 'two columns of one name' => [Csv::read(...), "a,a\n1,2\n", 'line 1, column 2: the column "a" is in the header twice'];
         yield 'no text' => [Csv::read(...), "a,b\n\0\n", 'byte 4 is zero'];
         yield 'not UTF-8' => [Csv::read(...), "a,b\n1,\xE9\n", 'line 2, column 1: the text is not UTF-8'];
         yield 'empty' => [Csv::read(...), " \n ", 'the file is empty'];

@@ -63,7 +63,7 @@ final class HandFitTest extends TestCase
     {
         $card = Reflectance::flat(0.5);
         $this->expectException(InvalidReadings::class);
-        $this->expectExceptionMessage('tell nothing');
+        $this->expectExceptionMessage('say nothing about your technique');
         HandFit::of([new Chip(PaintOptics::clear(), $card, 1, $card)], true);
     }
 

@@ -255,7 +255,7 @@ final class MixSearchTest extends TestCase
         $missing = MissingPaint::between(Lab::of(80, 60, 60), $answer->best());
         self::assertNotNull($missing);
         self::assertSame('lighter', $missing->wanted[0]);
-        self::assertSame('more chromatic, towards red', $missing->wanted[1]);
+        self::assertSame('more saturated, towards red', $missing->wanted[1]);
         $near = new FoundMix([0 => 1], Lab::of(50, 1, 0), 4.9, 4.9);
         self::assertNull(MissingPaint::between(Lab::of(50, 6, 0), $near));
     }

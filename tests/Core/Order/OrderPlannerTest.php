@@ -49,10 +49,10 @@ final class OrderPlannerTest extends TestCase
     {
         $plan = OrderPlanner::plan(self::keeper());
         self::assertBefore($plan, 'prepare body', 'layer prime');
-        self::assertSame('glue body rock', $plan->steps[count($plan->steps) - 1]->id);
+        self::assertSame('glue body rock', (string) $plan->steps[count($plan->steps) - 1]->id);
         // The head hides nothing: it is glued before the prime.
         self::assertBefore($plan, 'glue body head', 'layer prime');
-        // Glued to its base first, as the other school has it.
+        // Glued to its base first, as the other approach has it.
         self::assertBefore(OrderPlanner::plan(self::keeper([Approach::BaseTogether])), 'glue body rock', 'layer prime');
     }
 
@@ -90,13 +90,13 @@ final class OrderPlannerTest extends TestCase
         $edges = [new BoundaryPlan('steel', 'enamel', 300.0, false)];
         $plan = OrderPlanner::plan(FigurePlan::of($parts, $areas, [], $edges));
         self::assertBefore($plan, 'layer e1', 'layer s1');
-        self::assertSame('layer c1', $plan->steps[count($plan->steps) - 1]->id);
+        self::assertSame('layer c1', (string) $plan->steps[count($plan->steps) - 1]->id);
         self::assertStringContainsString('P800', implode(' ', array_map(static fn (Step $s): string => $s->words, $plan->steps)));
         // Done the other way round, the mask and its danger are named.
         $own = OrderPlanner::judge(FigurePlan::of($parts, $areas, [], $edges), ['prepare bell', 'layer s1', 'layer e1', 'layer e2', 'layer c1']);
         self::assertContains('metal last', array_map(static fn (Constraint $c): string => $c->rule, $own->broken));
         self::assertSame(['steel'], $own->masks[0]->protects);
-        self::assertStringContainsString('lifts its flakes', (string) $own->masks[0]->warning);
+        self::assertStringContainsString('lifts metal flakes', (string) $own->masks[0]->warning);
         self::assertGreaterThan($plan->cost(), $own->cost());
     }
 
@@ -114,7 +114,7 @@ final class OrderPlannerTest extends TestCase
         $plan = OrderPlanner::plan($figure(60.0, 5.0));
         self::assertCount(1, $plan->masks);
         self::assertSame(100.0, $plan->masks[0]->tapeMm);
-        self::assertSame('layer b', $plan->masks[0]->after);
+        self::assertSame('layer b', (string) $plan->masks[0]->after);
         self::assertStringContainsString('tape', $plan->masks[0]->material());
         self::assertEqualsWithDelta(100 * 0.04 + 5 * 0.15, $plan->maskMinutes(), 1e-9);
     }
@@ -122,10 +122,10 @@ final class OrderPlannerTest extends TestCase
     public function test_chipping_has_its_fluid_between_the_colour_to_keep_and_the_one_that_chips(): void
     {
         $plan = OrderPlanner::plan(FigurePlan::of([new PartPlan('p', 'Bell', PrintProcess::MeltedPlastic)], [
-            self::area('x', 'Enamel', 'p', 0, [self::layer('rust', StepKind::Brush), new LayerPlan('paint', StepKind::Brush, 'chipping', Chemistry::Acrylic, 10, 15, isOverFluid: true)]),
+            self::area('x', 'Enamel', 'p', 0, [self::layer('rust', StepKind::Brush), new LayerPlan('paint', StepKind::Brush, 'chipping', Chemistry::Acrylic, 10, 15, 1440, 'water', isOverFluid: true)]),
         ]));
         self::assertCount(1, $plan->masks);
-        self::assertSame(['layer rust', 'layer paint', ['x'], 24], [$plan->masks[0]->after, $plan->masks[0]->step, $plan->masks[0]->protects, $plan->masks[0]->mostHours]);
+        self::assertSame(['layer rust', 'layer paint', ['x'], 24], [(string) $plan->masks[0]->after, (string) $plan->masks[0]->step, $plan->masks[0]->protects, $plan->masks[0]->mostHours]);
         self::assertSame('masking fluid', $plan->masks[0]->material());
         self::assertStringContainsString('while the coat is soft', $plan->masks[0]->peel);
     }
@@ -138,10 +138,10 @@ final class OrderPlannerTest extends TestCase
             $layers[] = self::layer('v', StepKind::Varnish, sheen: 'matt');
         }
         $layers[] = self::layer('b', StepKind::Wash, chemistry: $above);
-        $troubles = OrderPlanner::plan(FigurePlan::of([new PartPlan('p', 'Body', PrintProcess::Resin)], [self::area('x', 'Coat', 'p', 0, $layers)]))->troubles;
-        $said = implode(' ', array_map(static fn (Issue $t): string => "{$t->what} {$t->remedy}", array_filter($troubles, static fn (Issue $t): bool => (string) $t->step === 'layer b')));
+        $issues = OrderPlanner::plan(FigurePlan::of([new PartPlan('p', 'Body', PrintProcess::Resin)], [self::area('x', 'Coat', 'p', 0, $layers)]))->issues;
+        $said = implode(' ', array_map(static fn (Issue $t): string => "{$t->what} {$t->remedy}", array_filter($issues, static fn (Issue $t): bool => (string) $t->step === 'layer b')));
         self::assertStringContainsString($words, $said);
-        self::assertSame($stops, array_filter($troubles, static fn (Issue $t): bool => $t->stops && (string) $t->step === 'layer b') !== []);
+        self::assertSame($stops, array_filter($issues, static fn (Issue $t): bool => $t->stops && (string) $t->step === 'layer b') !== []);
     }
 
     /** @return iterable<string, array{Chemistry, bool, Chemistry, bool, string}> */
@@ -159,7 +159,7 @@ final class OrderPlannerTest extends TestCase
         $layers = [self::layer('p', StepKind::Prime), self::layer('a', StepKind::Brush), self::layer('o', StepKind::Wash, chemistry: Chemistry::Oil)];
         $plan = OrderPlanner::plan(FigurePlan::of([new PartPlan('p', 'Body', PrintProcess::Resin)], [self::area('x', 'Coat', 'p', 0, $layers)], hasVarnish: false));
         self::assertFalse($plan->canBePainted());
-        self::assertStringContainsString('none on the shelf', (string) $plan->troubles[0]->remedy);
+        self::assertStringContainsString('none on the shelf', (string) $plan->issues[0]->remedy);
     }
 
     public function test_matt_comes_before_gloss_elsewhere_powders_last_and_decals_on_what_is_finished(): void
@@ -174,7 +174,7 @@ final class OrderPlannerTest extends TestCase
         self::assertBefore($plan, 'layer f2', 'layer e2');
         self::assertBefore($plan, 'layer f2', 'layer m2');
         self::assertBefore($plan, 'layer f2', 'layer k1');
-        self::assertStringContainsString('silvers', implode(' ', array_map(static fn (Issue $t): string => $t->what, $plan->troubles)));
+        self::assertStringContainsString('turns silvery', implode(' ', array_map(static fn (Issue $t): string => $t->what, $plan->issues)));
     }
 
     public function test_nothing_that_shows_is_left_unpainted_without_a_word(): void
@@ -184,8 +184,8 @@ final class OrderPlannerTest extends TestCase
             new AreaPlan('neck', 'Neck stump', 'p', 0, 1.0, [], null, true),
             self::area('hair', 'Hair', 'p', 0, [self::layer('h1', StepKind::Brush)]),
         ]));
-        $said = array_map(static fn (Issue $t): string => $t->what, $plan->troubles);
-        self::assertContains('Ear shows and has no layer yet.', $said);
+        $said = array_map(static fn (Issue $t): string => $t->what, $plan->issues);
+        self::assertContains('Ear is visible and has no layer yet.', $said);
         self::assertContains('Neck stump is hidden on the finished figure: it needs no paint.', $said);
         self::assertContains('Hair begins with h1 on the bare print.', $said);
         self::assertContains('Hair ends without a varnish.', $said);
@@ -196,7 +196,7 @@ final class OrderPlannerTest extends TestCase
     {
         $own = [Constraint::must(StepId::parse('layer h2'), StepId::parse('layer h1'), 'own rule', 'I like it so')];
         $this->expectException(InvalidOrder::class);
-        $this->expectExceptionMessage('"h1" before "h2" before "h1". Giving up "own rule" here would do: I like it so');
+        $this->expectExceptionMessage('"h1" before "h2" before "h1". Dropping "own rule" here would solve it: I like it so');
         OrderPlanner::plan(FigurePlan::of([new PartPlan('p', 'Head', PrintProcess::Resin)], [self::area('hair', 'Hair', 'p', 0, [self::layer('h1', StepKind::Brush), self::layer('h2', StepKind::DryBrush)])], own: $own));
     }
 
@@ -276,8 +276,8 @@ final class OrderPlannerTest extends TestCase
         yield 'boundaries that disagree' => [static fn (): FigurePlan => FigurePlan::of($parts, [], [], [new BoundaryPlan('a', 'b', 5.0), new BoundaryPlan('b', 'a', 6.0)]), 'given twice and differs'];
     }
 
-    /** @param  list<Approach>  $schools */
-    private static function keeper(array $schools = []): FigurePlan
+    /** @param  list<Approach>  $approaches */
+    private static function keeper(array $approaches = []): FigurePlan
     {
         $prime = static fn (string $key): LayerPlan => self::layer($key, StepKind::Prime, shared: 'black');
 
@@ -291,7 +291,7 @@ final class OrderPlannerTest extends TestCase
             ],
             [new JointPlan('body', 'head'), new JointPlan('body', 'rock')],
             [new BoundaryPlan('jersey', 'coat', 80.0)],
-            $schools,
+            $approaches,
         );
     }
 
@@ -303,7 +303,7 @@ final class OrderPlannerTest extends TestCase
 
     private static function layer(string $key, StepKind $kind, Chemistry $chemistry = Chemistry::Acrylic, ?string $shared = null, bool $flake = false, bool $chrome = false, ?string $sheen = null, bool $covers = false): LayerPlan
     {
-        return new LayerPlan($key, $kind, $key, $chemistry, 10, 30, $shared, $flake, $chrome, $sheen, $covers);
+        return new LayerPlan($key, $kind, $key, $chemistry, 10, 30, $chemistry->curingMinutes(), $chemistry->solvent(), $shared, $flake, $chrome, $sheen, $covers);
     }
 
     private static function assertBefore(PlannedOrder $plan, string $first, string $second): void

@@ -33,6 +33,8 @@ final class BenchController
 {
     public function index(Figure $figure, PlanSteps $plan): Response
     {
+        $figure->load(['runs.steps.pictures', 'runs.steps.areas', 'runs.steps.parts', 'runs.repeats']);
+
         return Inertia::render('bench/index', [
             'figure' => FigureProps::of($figure, 'Bench'),
             'runs' => array_values($figure->runs->map(static fn (Run $r) => RunProps::of($r))->all()),
@@ -62,12 +64,14 @@ final class BenchController
 
     public function show(Run $run, CalculatePaint $calculate, #[CurrentUser] Painter $painter): Response
     {
+        $run->load(['figure', 'steps.areas']);
+
         return Inertia::render('bench/run', [
-            'figure' => FigureProps::of($run->figure()->firstOrFail(), 'Bench'),
+            'figure' => FigureProps::of($run->figure, 'Bench'),
             'run' => RunProps::of($run),
             // What runs out before the run is done.
             'short' => array_values(array_map(static fn (PaintNeed $p): string => $p->paint->name, array_filter($calculate->pots(CalculatePaint::left($run)), static fn (PaintNeed $p): bool => $p->need->missingMl > 0.0))),
-            'onMesh' => $run->figure()->firstOrFail()->lightStudy()->whereNotNull('result')->exists(),
+            'onMesh' => $run->figure->lightStudy()->whereNotNull('result')->exists(),
             'pots' => array_values($painter->paints->map(static fn (Paint $p) => PotProps::of($p))->all()),
         ]);
     }

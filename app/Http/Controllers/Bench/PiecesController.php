@@ -32,9 +32,9 @@ final class PiecesController
     public function show(Run $run): Response
     {
         $figure = $run->figure()->firstOrFail();
-        $run->load('steps.areas');
+        $run->load(['steps.areas', 'readings']);
         $areas = [];
-        foreach ($figure->areas()->with('layers.paints.paint')->get() as $area) {
+        foreach ($figure->areasWithFinishes() as $area) {
             if ($area->layers->isNotEmpty()) {
                 $areas[] = self::area($figure, $area, $run);
             }
@@ -68,12 +68,12 @@ final class PiecesController
             : SpectralSum::under(Illuminant::D65)->xyz($reader->readPiece(RunFinish::of($area, $run), FigureOptics::of($figure, $area, Illuminant::D65), Zone::Mid, "{$run->id} {$area->id} {$copy}"))->toLab();
         $run->readings()->updateOrCreate(['area_id' => $area->id, 'copy' => $copy], ['lightness' => $lab->lightness, 'a' => $lab->a, 'b' => $lab->b, 'method' => $request->string('method')->value()]);
 
-        return new JsonResponse(self::area($figure, $area, $run));
+        return new JsonResponse(self::area($figure, $area, $run->unsetRelation('readings')));
     }
 
     private static function area(Figure $figure, Area $area, Run $run): ConsistencyProps
     {
-        $readings = array_values($run->readings()->where('area_id', $area->id)->orderBy('copy')->get()->all());
+        $readings = array_values($run->loadMissing('readings')->readings->where('area_id', $area->id)->sortBy('copy')->all());
 
         return ConsistencyProps::of($area, $readings, self::planned($figure, $area, $run));
     }

@@ -38,7 +38,7 @@ final class RunComparisonController
         $run->load('steps.areas');
         $other?->load('steps.areas');
         $areas = [];
-        foreach ($figure->areas()->with(['layers.paints.paint', 'samples'])->get() as $area) {
+        foreach ($figure->areasWithFinishes()->loadMissing('samples') as $area) {
             if ($area->layers->isNotEmpty()) {
                 $areas[] = self::area($figure, $area, $other === null ? LayerDraft::stackOf($area) : RunFinish::of($area, $other), RunFinish::of($area, $run));
             }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Brief;
 
+use App\Actions\Brief\DeleteFigure;
 use App\Actions\SaveVersioned;
 use App\Http\Props\Brief\FigureProps;
 use App\Http\Requests\Brief\FigureRequest;
@@ -45,9 +46,9 @@ final class FigureController
         return new JsonResponse($show($figure));
     }
 
-    public function destroy(Figure $figure): RedirectResponse
+    public function destroy(Figure $figure, DeleteFigure $delete): RedirectResponse
     {
-        $figure->delete();
+        $delete($figure);
 
         return redirect()->route('home');
     }

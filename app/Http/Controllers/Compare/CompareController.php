@@ -45,7 +45,7 @@ final class CompareController
 {
     public function show(Figure $figure, CompareFigure $compare, #[CurrentUser] Painter $painter, ?Picture $picture = null): Response
     {
-        $photos = $figure->pictures()->where('kind', PictureKind::OwnPiece)->get();
+        $photos = $figure->pictures->filter(static fn (Picture $p): bool => $p->kind === PictureKind::OwnPiece);
         $photo = $picture?->exists && $picture->kind === PictureKind::OwnPiece ? $picture : $photos->last();
 
         return Inertia::render('compare/index', [

@@ -41,8 +41,8 @@ final class LightController
     {
         return Inertia::render('light/index', [
             'figure' => FigureProps::of($figure, 'Light'),
-            'meshes' => array_values($figure->meshes()->get()->map(static fn (FigureMesh $m) => MeshProps::of($m))->all()),
-            'parts' => array_values($figure->parts()->get()->map(static fn ($p): array => ['id' => $p->id, 'name' => $p->name])->all()),
+            'meshes' => array_values($figure->loadMissing('meshes')->meshes->map(static fn (FigureMesh $m) => MeshProps::of($m))->all()),
+            'parts' => array_values($figure->loadMissing('parts')->parts->map(static fn ($p): array => ['id' => $p->id, 'name' => $p->name])->all()),
             'light' => LightProps::of($figure),
         ]);
     }

@@ -7,7 +7,7 @@ namespace App\Http\Controllers\Light;
 use App\Actions\Light\AttachPart;
 use App\Actions\Light\ImportMesh;
 use App\Adapters\Light\AssembledFigure;
-use App\Adapters\Light\MeshStore;
+use App\Adapters\StoredFile;
 use App\Http\Props\Light\MeshProps;
 use App\Http\Requests\Light\PointRule;
 use App\Models\Brief\Figure;
@@ -75,7 +75,7 @@ final class MeshController
     public function destroy(Figure $figure, FigureMesh $mesh): JsonResponse
     {
         $mesh->delete();
-        MeshStore::forget($mesh->path);
+        StoredFile::forget($mesh->path);
 
         return new JsonResponse(['message' => 'The file was removed.']);
     }

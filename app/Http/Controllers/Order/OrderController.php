@@ -45,7 +45,7 @@ final class OrderController
             'own' => $own,
             'problem' => $problem,
             'build' => BuildProps::of($figure),
-            'schools' => array_map(static fn (array $pair): ApproachPairProps => new ApproachPairProps($pair[0]->value, $pair[1]->value, in_array($pair[1]->value, $painter->schools ?? [], true)), Approach::pairs()),
+            'approaches' => array_map(static fn (array $pair): ApproachPairProps => new ApproachPairProps($pair[0]->value, $pair[1]->value, in_array($pair[1]->value, $painter->schools ?? [], true)), Approach::pairs()),
         ]);
     }
 
@@ -65,12 +65,12 @@ final class OrderController
         return new JsonResponse($judged);
     }
 
-    /** The schools belong to the painter: they count for every figure. */
-    public function schools(Request $request, #[CurrentUser] Painter $painter): JsonResponse
+    /** The approaches belong to the painter: they count for every figure. */
+    public function approaches(Request $request, #[CurrentUser] Painter $painter): JsonResponse
     {
         $others = array_map(static fn (array $pair): string => $pair[1]->value, Approach::pairs());
-        $request->validate(['schools' => ['present', 'array', 'list'], 'schools.*' => ['string', Rule::in($others)]]);
-        $painter->update(['schools' => array_values(array_unique(array_filter($request->array('schools'), is_string(...))))]);
+        $request->validate(['approaches' => ['present', 'array', 'list'], 'approaches.*' => ['string', Rule::in($others)]]);
+        $painter->update(['schools' => array_values(array_unique(array_filter($request->array('approaches'), is_string(...))))]);
 
         return new JsonResponse(['message' => 'Saved.']);
     }

@@ -8,6 +8,7 @@ use App\Actions\References\AddPicture;
 use App\Actions\References\RetakeColours;
 use App\Adapters\References\PictureColours;
 use App\Adapters\References\PictureFile;
+use App\Adapters\StoredFile;
 use App\Http\Props\ColourProps;
 use App\Http\Props\References\PaletteProps;
 use App\Http\Props\References\PictureProps;
@@ -127,7 +128,7 @@ final class PictureController
     public function destroy(Figure $figure, Picture $picture): JsonResponse
     {
         $picture->delete();
-        Storage::disk('local')->delete([$picture->path, ...$this->drawn($picture)]);
+        StoredFile::forget($picture->path);
 
         return new JsonResponse(['message' => "{$picture->title} and its samples were removed."]);
     }
@@ -142,11 +143,5 @@ final class PictureController
         }
 
         return (string) Storage::disk('local')->get($path);
-    }
-
-    /** @return array<int, mixed> paths */
-    private function drawn(Picture $picture): array
-    {
-        return array_values(array_filter(Storage::disk('local')->files(dirname($picture->path)), static fn (mixed $path): bool => is_string($path) && str_starts_with($path, $picture->path.'.')));
     }
 }

@@ -29,7 +29,7 @@ final readonly class RunProps
 
     public static function of(Run $run): self
     {
-        $run->load(['steps.pictures', 'steps.areas', 'steps.parts', 'steps.run.figure', 'repeats']);
+        $run->loadMissing(['figure', 'steps.pictures', 'steps.areas', 'steps.parts', 'repeats']);
         $pots = RunStepProps::pots($run->steps);
         $lessons = self::lessons($run);
 
@@ -51,6 +51,9 @@ final readonly class RunProps
      */
     public static function lessons(Run $run): array
     {
+        if ($run->number === 1) {
+            return [];
+        }
         $earlier = RunStep::query()->whereNotNull('note')
             ->whereHas('run', static fn ($q) => $q->where('figure_id', $run->figure_id)->where('number', '<', $run->number))
             ->with('run')->get()->sortBy('run.number');

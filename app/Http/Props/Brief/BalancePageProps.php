@@ -38,7 +38,7 @@ final readonly class BalancePageProps
     public static function of(Figure $figure, Illuminant $light): self
     {
         $day = $seen = $areas = [];
-        foreach ($figure->areas()->with(['layers.paints.paint', 'part'])->get() as $area) {
+        foreach ($figure->areasWithFinishes() as $area) {
             $drafts = LayerDraft::stackOf($area);
             $day[$area->id] = FigureOptics::of($figure, $area, Illuminant::D65)->section($drafts);
             $seen[$area->id] = FigureOptics::of($figure, $area, $light)->section($drafts);

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Props\Brief;
 
-use App\Models\Bench\RunStepState;
-use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\References\PictureKind;
 use Hyalin\Colour\Illuminant;
@@ -53,13 +51,7 @@ final readonly class FigureProps
     /** @return list<StageProps> */
     private static function stages(Figure $figure, string $current): array
     {
-        $areas = $figure->areas()->withCount(['layers', 'samples'])->get();
-        $count = $areas->count();
-        $sampled = $areas->filter(static fn (Area $a): bool => $a->samples_count > 0)->count();
-        $planned = $areas->filter(static fn (Area $a): bool => $a->layers_count > 0)->count();
-        $run = $figure->runs()->reorder('number', 'desc')
-            ->withCount(['steps as open_count' => static fn (Builder $q) => $q->where('state', RunStepState::Open)])
-            ->first();
+        $has = self::counted($figure);
         $stage = static fn (string $name, ?string $route, string $state): StageProps => new StageProps(
             $name,
             $route === null ? null : route($route, $figure, false),
@@ -68,26 +60,48 @@ final readonly class FigureProps
         );
 
         return [
-            $stage('Brief', 'figures.brief', $count === 0 ? 'no areas yet' : self::many($count, 'area')),
-            $stage('References', 'figures.references', "{$sampled} of {$count} sampled"),
-            $stage('Finishes', 'figures.finishes', "{$planned} of {$count} planned"),
-            $stage('Light', 'figures.light', self::light($figure)),
+            $stage('Brief', 'figures.brief', $has['areas'] === 0 ? 'no areas yet' : self::many($has['areas'], 'area')),
+            $stage('References', 'figures.references', "{$has['sampled']} of {$has['areas']} sampled"),
+            $stage('Finishes', 'figures.finishes', "{$has['planned']} of {$has['areas']} planned"),
+            $stage('Light', 'figures.light', self::light($has['light'], $has['meshes'])),
             $stage('Order', 'figures.order', $figure->own_order === null ? 'as planned' : 'your own'),
             $stage('Bench', 'figures.bench', match (true) {
-                $run === null => 'not started',
-                (int) $run->open_count === 0 => "run {$run->number} done",
-                default => "run {$run->number}: ".self::many((int) $run->open_count, 'step').' left',
+                $has['run'] === 0 => 'not started',
+                $has['open'] === 0 => "run {$has['run']} done",
+                default => "run {$has['run']}: ".self::many($has['open'], 'step').' left',
             }),
-            $stage('Compare', 'figures.compare', self::many($figure->pictures()->where('kind', PictureKind::OwnPiece)->count(), 'photo')),
+            $stage('Compare', 'figures.compare', self::many($has['photos'], 'photo')),
         ];
     }
 
-    private static function light(Figure $figure): string
+    /** @return array{areas: int, sampled: int, planned: int, meshes: int, photos: int, open: int, run: int, light: string|null} in one query */
+    private static function counted(Figure $figure): array
     {
-        return match ($figure->lightStudy()->first()?->state) {
+        $row = Figure::query()->whereKey($figure->id)
+            ->withCount([
+                'areas', 'meshes', 'openSteps as open',
+                'areas as sampled' => static fn (Builder $q) => $q->has('samples'),
+                'areas as planned' => static fn (Builder $q) => $q->has('layers'),
+                'pictures as photos' => static fn (Builder $q) => $q->where('kind', PictureKind::OwnPiece),
+            ])
+            ->withMax('runs as run', 'number')
+            ->withAggregate('lightStudy as light', 'state')
+            ->toBase()->sole();
+        $number = static fn (mixed $value): int => is_numeric($value) ? (int) $value : 0;
+
+        return [
+            'areas' => $number($row->areas_count ?? 0), 'sampled' => $number($row->sampled ?? 0), 'planned' => $number($row->planned ?? 0),
+            'meshes' => $number($row->meshes_count ?? 0), 'photos' => $number($row->photos ?? 0), 'open' => $number($row->open ?? 0), 'run' => $number($row->run ?? 0),
+            'light' => is_string($row->light ?? null) ? $row->light : null,
+        ];
+    }
+
+    private static function light(?string $light, int $meshes): string
+    {
+        return match ($light) {
             'done' => 'computed',
             'waiting', 'running' => 'calculating',
-            default => self::many($figure->meshes()->count(), 'mesh', 'meshes'),
+            default => self::many($meshes, 'mesh', 'meshes'),
         };
     }
 

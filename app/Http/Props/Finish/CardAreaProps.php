@@ -27,7 +27,7 @@ final readonly class CardAreaProps
     public static function allOf(Figure $figure): array
     {
         $cards = [];
-        foreach ($figure->areas()->with(['layers.paints.paint', 'samples', 'part'])->get() as $area) {
+        foreach ($figure->areasWithFinishes()->loadMissing('samples') as $area) {
             if ($area->layers->isNotEmpty()) {
                 $cards[] = self::of($figure, $area);
             }

@@ -7,9 +7,9 @@ namespace App\Http\Props\Home;
 use App\Adapters\Finish\FigureOptics;
 use App\Adapters\Finish\LayerDraft;
 use App\Http\Props\ColourProps;
-use App\Models\Bench\RunStepState;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
+use App\Models\References\Picture;
 use App\Models\References\PictureKind;
 use Hyalin\Finish\Zone;
 
@@ -38,15 +38,15 @@ final readonly class FigureInProgressProps
 
     public static function of(Figure $figure): self
     {
-        $areas = $figure->areas()->with('layers.paints.paint')->withCount('samples')->get();
+        $areas = $figure->areasWithFinishes();
         $planned = $areas->filter(static fn (Area $a): bool => $a->layers->isNotEmpty());
-        [$next, $url] = self::next($figure, $areas->count(), (int) $areas->sum(static fn (Area $a): int => (int) $a->samples_count), $planned->count());
+        [$next, $url] = self::next($figure, $areas->count(), $areas->loadMissing('samples')->sum(static fn (Area $a): int => $a->samples->count()), $planned->count());
         $ramps = [];
         foreach ($planned as $area) {
             $top = FigureOptics::of($figure, $area)->section(LayerDraft::stackOf($area))->top();
             $ramps[] = array_map(static fn (Zone $z): ColourProps => ColourProps::of($top->cell($z)->seen), Zone::cases());
         }
-        $picture = $figure->pictures()->where('kind', '!=', PictureKind::OwnPiece)->first();
+        $picture = $figure->pictures->first(static fn (Picture $p): bool => $p->kind !== PictureKind::OwnPiece);
 
         return new self(
             $figure->id,
@@ -65,8 +65,8 @@ final readonly class FigureInProgressProps
     /** @return array{string, string} */
     private static function next(Figure $figure, int $areas, int $samples, int $planned): array
     {
-        $run = $figure->runs()->reorder('number', 'desc')->first();
-        $step = $run?->steps()->where('state', RunStepState::Open)->first();
+        $run = $figure->runs->last();
+        $step = $figure->openSteps->first();
         if ($run !== null && $step !== null) {
             return ["{$step->title()}: {$step->area_name}", route('runs.show', $run, false)];
         }

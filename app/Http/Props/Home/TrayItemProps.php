@@ -10,6 +10,7 @@ use App\Models\Bench\Timer;
 use App\Models\Painter;
 use Hyalin\Order\Steps\StepId;
 use Hyalin\Order\Steps\StepKind;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Carbon;
 
 /**
@@ -41,15 +42,17 @@ final readonly class TrayItemProps
     public static function of(Painter $painter): array
     {
         $steps = RunStep::query()
-            ->whereHas('run', fn ($q) => $q->where('painter_id', $painter->id))
-            ->where('state', RunStepState::Done)
-            ->where('done_at', '>', now()->subDays(self::DAYS))
-            ->with('run.figure')
-            ->get();
+            ->join('runs', 'runs.id', '=', 'run_steps.run_id')
+            ->join('figures', 'figures.id', '=', 'runs.figure_id')
+            ->where('runs.painter_id', $painter->id)
+            ->where('run_steps.state', RunStepState::Done)
+            ->where('run_steps.done_at', '>', now()->subDays(self::DAYS))
+            ->get(['run_steps.*', 'figures.name as figure_name']);
+        $peels = self::peels($steps->filter(static fn (RunStep $s): bool => $s->kind === StepKind::Mask));
         $items = [];
         foreach ($steps as $step) {
             if ($step->kind === StepKind::Mask) {
-                $items[] = self::mask($step);
+                $items[] = self::mask($step, $peels);
             } elseif ($step->done_at?->addMinutes($step->drying_minutes)->isFuture() ?? false) {
                 $items[] = self::item('drying', $step, (int) $step->drying_minutes);
             }
@@ -68,22 +71,42 @@ final readonly class TrayItemProps
         return new self("timer {$timer->id}", 'timer', $timer->what, '', $timer->ends_at->toIso8601String(), $timer->run_id === null ? route('home', [], false) : route('runs.show', $timer->run_id, false), $timer->id);
     }
 
-    /** A mask stays until its peel is done or given up. */
-    private static function mask(RunStep $step): ?self
+    /**
+     * @param  Collection<int, RunStep>  $masks
+     * @return array<string, true> the open peels of their runs, by run, key and copy
+     */
+    private static function peels(Collection $masks): array
     {
-        $peel = $step->run->steps()->where('step_key', (string) StepId::tryParse((string) $step->step_key)?->peeledBy())->where('copy', $step->copy)->first();
+        $open = $masks->isEmpty() ? [] : RunStep::query()->whereIn('run_id', $masks->pluck('run_id')->unique())
+            ->where('kind', StepKind::Peel)->where('state', RunStepState::Open)->get();
+        $known = [];
+        foreach ($open as $peel) {
+            $known["{$peel->run_id} {$peel->step_key} {$peel->copy}"] = true;
+        }
 
-        return $step->most_minutes === null || $peel === null || $peel->state !== RunStepState::Open ? null : self::item('mask', $step, $step->most_minutes);
+        return $known;
+    }
+
+    /**
+     * A mask stays until its peel is done or given up.
+     *
+     * @param  array<string, true>  $peels  that are open
+     */
+    private static function mask(RunStep $step, array $peels): ?self
+    {
+        $peel = StepId::tryParse((string) $step->step_key)?->peeledBy();
+
+        return $step->most_minutes === null || ! isset($peels["{$step->run_id} {$peel} {$step->copy}"]) ? null : self::item('mask', $step, $step->most_minutes);
     }
 
     private static function item(string $kind, RunStep $step, int $minutes): self
     {
         $at = ($step->done_at ?? Carbon::now())->addMinutes($minutes);
 
-        return new self("{$kind} {$step->id}", $kind, self::short($step->area_name).', '.$step->title(), $step->run->figure->name, $at->toIso8601String(), route('runs.show', $step->run_id, false), null);
+        return new self("{$kind} {$step->id}", $kind, self::short($step->area_name).', '.$step->title(), (string) $step->figure_name, $at->toIso8601String(), route('runs.show', $step->run_id, false), null);
     }
 
-    /** A step for many areas says how many: the sill has little room. */
+    /** A step for many areas says how many: the tray has little room. */
     private static function short(string $areas): string
     {
         $names = explode(', ', $areas);

@@ -61,10 +61,10 @@ final readonly class LightProps
 
     public static function of(Figure $figure): self
     {
-        $light = $figure->lightStudy()->first() ?? new LightRecord;
+        $light = $figure->loadMissing('lightStudy')->lightStudy ?? new LightRecord;
         $lit = array_column($light->result['areas'] ?? [], null, 'areaId');
         $names = $areas = [];
-        foreach ($figure->areas()->with(['layers.paints.paint', 'part'])->get() as $area) {
+        foreach ($figure->areasWithFinishes() as $area) {
             $names[$area->id] = $area->name;
             $found = $lit[$area->id] ?? null;
             $exposures = $found['byZone'] ?? null;
@@ -101,7 +101,7 @@ final readonly class LightProps
     /** @return string|null of the picture that was kept with the look */
     public static function stillUrl(Figure $figure): ?string
     {
-        $still = $figure->lightStudy()->first()?->still;
+        $still = $figure->loadMissing('lightStudy')->lightStudy?->still;
 
         return $still === null ? null : route('light.still', [$figure, 'of' => substr(hash('sha256', $still), 0, 12)], false);
     }

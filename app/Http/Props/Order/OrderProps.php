@@ -25,7 +25,7 @@ final readonly class OrderProps
      * @param  list<OrderStepProps>  $steps
      * @param  list<OrderRuleProps>  $rules
      * @param  list<MaskProps>  $masks
-     * @param  list<IssueProps>  $troubles
+     * @param  list<IssueProps>  $issues
      * @param  float  $maskMm  taped and dabbed in all
      * @param  float  $cost  minutes of masking and of preferences not kept
      */
@@ -33,7 +33,7 @@ final readonly class OrderProps
         public array $steps,
         public array $rules,
         public array $masks,
-        public array $troubles,
+        public array $issues,
         public int $handsOnMinutes,
         public float $maskMinutes,
         public float $maskMm,
@@ -45,7 +45,7 @@ final readonly class OrderProps
     public static function of(Figure $figure, FigurePlan $plan, PlannedOrder $order): self
     {
         $hexes = [];
-        foreach ($figure->areas()->with('layers.paints.paint')->get() as $area) {
+        foreach ($figure->areasWithFinishes() as $area) {
             foreach ($area->layers as $layer) {
                 $hexes[$layer->key] = array_values($layer->paints->map(static fn (LayerPaint $p): string => $p->paint->thick_hex)->all());
             }
@@ -60,7 +60,7 @@ final readonly class OrderProps
             array_map(static fn (Step $s): OrderStepProps => self::step($plan, $s, $hexes, $process[$s->parts[0] ?? ''] ?? PrintProcess::Resin), $order->steps),
             array_map(static fn (Constraint $c): OrderRuleProps => new OrderRuleProps((string) $c->before, (string) $c->after, $c->weight, $c->rule, $c->reason, ! in_array(self::key($c), $broken, true)), $order->constraints),
             array_map(static fn (MaskPlan $m): MaskProps => self::mask($plan, $m), $order->masks),
-            array_map(static fn (Issue $t): IssueProps => new IssueProps($t->what, $t->remedy, $t->stops, $t->step === null ? null : (string) $t->step, $t->area === null ? null : (int) $t->area), $order->troubles),
+            array_map(static fn (Issue $t): IssueProps => new IssueProps($t->what, $t->remedy, $t->stops, $t->step === null ? null : (string) $t->step, $t->area === null ? null : (int) $t->area), $order->issues),
             $order->handsOnMinutes(),
             $order->maskMinutes(),
             $order->maskMm(),

@@ -1,5 +1,5 @@
 import { router } from '@inertiajs/react';
-import { useRef, useState } from 'react';
+import { useRef, useState, type RefObject } from 'react';
 import { ApiError, upload, uploadWords } from '@/shared/lib/api';
 import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
@@ -35,46 +35,62 @@ export function BenchFile() {
                 Shelf, figures, recipes, runs and pictures in one zip file, in an open format. You or another painter
                 can import it; nothing that is here is overwritten.
             </p>
-            <div className="flex flex-wrap items-center gap-3">
-                <a className="underline underline-offset-4" href={url('bench-file')}>
-                    Save it
-                </a>
-                <input
-                    ref={input}
-                    type="file"
-                    accept=".zip"
-                    className="hidden"
-                    aria-label="Bench file"
-                    onChange={(event) => {
-                        const file = event.target.files?.[0];
-                        if (file) void take(file, false);
-                        event.target.value = '';
-                    }}
-                />
-                <Button
-                    disabled={sent !== undefined}
-                    onClick={() => {
-                        input.current?.click();
-                    }}
-                >
-                    {sent === undefined ? 'Import a file' : uploadWords(sent)}
-                </Button>
-                {said?.both && (
-                    <Button
-                        look="main"
-                        onClick={() => {
-                            if (said.both) void take(said.both, true);
-                        }}
-                    >
-                        Import as a copy
-                    </Button>
-                )}
-            </div>
+            <FileActions input={input} take={take} sent={sent} said={said} />
             {said !== null && (
                 <div className="mt-2">
                     <Notice strong>{said.words}</Notice>
                 </div>
             )}
         </section>
+    );
+}
+
+function FileActions({
+    input,
+    take,
+    sent,
+    said,
+}: {
+    input: RefObject<HTMLInputElement | null>;
+    take: (file: File, both: boolean) => Promise<void>;
+    sent: number | null | undefined;
+    said: { words: string; both: File | null } | null;
+}) {
+    return (
+        <div className="flex flex-wrap items-center gap-3">
+            <a className="underline underline-offset-4" href={url('bench-file')}>
+                Export
+            </a>
+            <input
+                ref={input}
+                type="file"
+                accept=".zip"
+                className="hidden"
+                aria-label="Bench file"
+                onChange={(event) => {
+                    const file = event.target.files?.[0];
+                    if (file) void take(file, false);
+                    event.target.value = '';
+                }}
+            />
+            <Button
+                disabled={sent !== undefined}
+                onClick={() => {
+                    input.current?.click();
+                }}
+            >
+                {sent === undefined ? 'Import a file' : uploadWords(sent)}
+            </Button>
+            {said?.both && (
+                <Button
+                    look="main"
+                    onClick={() => {
+                        if (said.both) void take(said.both, true);
+                    }}
+                >
+                    Import as a copy
+                </Button>
+            )}
+        </div>
     );
 }

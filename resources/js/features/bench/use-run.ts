@@ -1,4 +1,13 @@
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import {
+    useCallback,
+    useEffect,
+    useMemo,
+    useRef,
+    useState,
+    type Dispatch,
+    type SetStateAction,
+    type RefObject,
+} from 'react';
 import { ApiError, isRecord, send } from '@/shared/lib/api';
 import { newKey, Outbox, type QueuedChange } from '@/shared/lib/outbox';
 import { url } from '@/shared/lib/url';
@@ -41,79 +50,8 @@ export function useRun(run: RunProps, onStored: () => void) {
         versions.current.set(next.id, next.version);
         setSteps((now) => now.map((s) => (s.id === next.id ? next : s)));
     }, []);
-
-    const sendFirst = useCallback(
-        async (queued: QueuedStepChange): Promise<boolean> => {
-            try {
-                const next = await send<RunStepProps>(
-                    'PATCH',
-                    url('run-steps.update', { run: run.id, step: queued.stepId }),
-                    { ...queued.change, version: queued.seen },
-                    undefined,
-                    queued.key,
-                );
-                outbox.remove(queued.key);
-                // Our own change has moved the version on; anyone else's is a conflict.
-                outbox.change((d) => (d.stepId === next.id ? { ...d, seen: next.version } : d));
-                versions.current.set(next.id, next.version);
-                if (!outbox.all().some((other) => other.stepId === next.id)) show(next);
-                setProblem(null);
-                setConflict(null);
-                stored.current();
-            } catch (error) {
-                if (!(error instanceof ApiError)) throw error;
-                // Signed out, or a page too old: the queued stays recorded until the painter is back.
-                if (error.wasNotProcessed) {
-                    setProblem(
-                        error.isTransient
-                            ? 'Hyalin cannot be reached. What you do is kept in this browser and sent as soon as possible.'
-                            : error.message,
-                    );
-                    return false;
-                }
-                outbox.remove(queued.key);
-                if (error.isConflict && isRecord(error.body)) {
-                    const theirs = error.body['theirs'] as RunStepProps;
-                    const later = outbox.all().filter((d) => d.stepId === queued.stepId);
-                    for (const { key } of later) outbox.remove(key);
-                    show(theirs);
-                    setConflict({
-                        theirs,
-                        change: later.reduce<StepChange>((all, d) => ({ ...all, ...d.change }), queued.change),
-                    });
-                } else {
-                    setProblem(error.message);
-                }
-            }
-            return true;
-        },
-        [outbox, run.id, show],
-    );
-
-    const flush = useCallback(
-        () =>
-            outbox.withLock(async () => {
-                for (let queued = outbox.first(); queued; queued = outbox.first()) {
-                    if (!(await sendFirst(queued))) break;
-                    setWaiting(outbox.all().length);
-                }
-                setWaiting(outbox.all().length);
-            }),
-        [outbox, sendFirst],
-    );
-    useEffect(() => {
-        const again = () => void flush();
-        again();
-        window.addEventListener('online', again);
-        // What waits is tried again until it is acknowledged.
-        const timer = window.setInterval(() => {
-            if (outbox.first()) again();
-        }, AGAIN_AFTER);
-        return () => {
-            window.removeEventListener('online', again);
-            window.clearInterval(timer);
-        };
-    }, [flush, outbox]);
+    const sendFirst = useSendFirst({ run, outbox, versions, show, setProblem, setConflict, stored });
+    const flush = useFlush({ outbox, sendFirst, setWaiting });
 
     const record = useCallback(
         (step: RunStepProps, change: StepChange) => {
@@ -166,4 +104,109 @@ function withQueued(steps: readonly RunStepProps[], queue: readonly QueuedStepCh
     return steps.map((step) =>
         queue.filter((queued) => queued.stepId === step.id).reduce((now, queued) => changed(now, queued.change), step),
     );
+}
+
+function useFlush({
+    outbox,
+    sendFirst,
+    setWaiting,
+}: {
+    outbox: Outbox<QueuedStepChange>;
+    sendFirst: (queued: QueuedStepChange) => Promise<boolean>;
+    setWaiting: Dispatch<SetStateAction<number>>;
+}) {
+    const flush = useCallback(
+        () =>
+            outbox.withLock(async () => {
+                for (let queued = outbox.first(); queued; queued = outbox.first()) {
+                    if (!(await sendFirst(queued))) break;
+                    setWaiting(outbox.all().length);
+                }
+                setWaiting(outbox.all().length);
+            }),
+        [outbox, sendFirst, setWaiting],
+    );
+    useEffect(() => {
+        const again = () => void flush();
+        again();
+        window.addEventListener('online', again);
+        // What waits is tried again until it is acknowledged.
+        const timer = window.setInterval(() => {
+            if (outbox.first()) again();
+        }, AGAIN_AFTER);
+        return () => {
+            window.removeEventListener('online', again);
+            window.clearInterval(timer);
+        };
+    }, [flush, outbox]);
+
+    return flush;
+}
+
+function useSendFirst({
+    run,
+    outbox,
+    versions,
+    show,
+    setProblem,
+    setConflict,
+    stored,
+}: {
+    run: RunProps;
+    outbox: Outbox<QueuedStepChange>;
+    versions: RefObject<Map<number, number>>;
+    show: (next: RunStepProps) => void;
+    setProblem: Dispatch<SetStateAction<string | null>>;
+    setConflict: Dispatch<SetStateAction<Conflict | null>>;
+    stored: RefObject<() => void>;
+}) {
+    const sendFirst = useCallback(
+        async (queued: QueuedStepChange): Promise<boolean> => {
+            try {
+                const next = await send<RunStepProps>(
+                    'PATCH',
+                    url('run-steps.update', { run: run.id, step: queued.stepId }),
+                    { ...queued.change, version: queued.seen },
+                    undefined,
+                    queued.key,
+                );
+                outbox.remove(queued.key);
+                // Our own change has moved the version on; anyone else's is a conflict.
+                outbox.change((d) => (d.stepId === next.id ? { ...d, seen: next.version } : d));
+                versions.current.set(next.id, next.version);
+                if (!outbox.all().some((other) => other.stepId === next.id)) show(next);
+                setProblem(null);
+                setConflict(null);
+                stored.current();
+            } catch (error) {
+                if (!(error instanceof ApiError)) throw error;
+                // Signed out, or a page too old: the change stays recorded until the painter is back.
+                if (error.wasNotProcessed) {
+                    setProblem(
+                        error.isTransient
+                            ? 'Hyalin cannot be reached. What you do is kept in this browser and sent as soon as possible.'
+                            : error.message,
+                    );
+                    return false;
+                }
+                outbox.remove(queued.key);
+                if (error.isConflict && isRecord(error.body)) {
+                    const theirs = error.body['theirs'] as RunStepProps;
+                    const later = outbox.all().filter((d) => d.stepId === queued.stepId);
+                    for (const { key } of later) outbox.remove(key);
+                    show(theirs);
+                    setConflict({
+                        theirs,
+                        change: later.reduce<StepChange>((all, d) => ({ ...all, ...d.change }), queued.change),
+                    });
+                } else {
+                    setProblem(error.message);
+                }
+            }
+            return true;
+        },
+        [outbox, run.id, setConflict, setProblem, show, stored, versions],
+    );
+
+    return sendFirst;
 }

@@ -25,55 +25,12 @@ export function HeatMap({
                             {zone}
                         </th>
                     ))}
-                    <th className="text-right font-normal">mean</th>
+                    <th className="text-right font-normal">average</th>
                 </tr>
             </thead>
             <tbody>
                 {areas.map((area) => (
-                    <tr
-                        key={area.areaId}
-                        className={clsx('border-t border-line', area.areaId === chosen && 'bg-raised')}
-                    >
-                        <th scope="row" className="text-left font-normal">
-                            <button
-                                type="button"
-                                aria-pressed={area.areaId === chosen}
-                                className={clsx(
-                                    'w-full border-l-4 py-1 pl-2 text-left leading-tight whitespace-nowrap',
-                                    area.areaId === chosen ? 'border-ink font-bold' : 'border-transparent',
-                                )}
-                                onClick={() => {
-                                    onChoose(area.areaId);
-                                }}
-                            >
-                                {area.name}
-                            </button>
-                        </th>
-                        {ZONES.map((zone) => {
-                            const difference = area.zones.find((z) => z.zone === zone)?.difference ?? null;
-                            return (
-                                <td key={zone} className="text-center">
-                                    {difference === null ? (
-                                        <span className="text-quiet" aria-label="not found yet">
-                                            –
-                                        </span>
-                                    ) : (
-                                        <Dot difference={difference} />
-                                    )}
-                                </td>
-                            );
-                        })}
-                        <td className="pr-1 text-right whitespace-nowrap">
-                            {area.mean === null ? (
-                                ''
-                            ) : (
-                                <>
-                                    {area.isWithin === false && <strong>off </strong>}
-                                    {one(area.mean)}
-                                </>
-                            )}
-                        </td>
-                    </tr>
+                    <AreaRow key={area.areaId} area={area} chosen={chosen} onChoose={onChoose} />
                 ))}
             </tbody>
         </table>
@@ -83,9 +40,63 @@ export function HeatMap({
 function Dot({ difference }: { difference: number }) {
     const r = Math.min(13, Math.sqrt(difference) * PIXELS_A_UNIT);
     return (
-        <svg width="28" height="28" role="img" aria-label={`CIEDE2000 ${one(difference)}`} className="inline-block">
-            <title>CIEDE2000 {one(difference)}</title>
+        <svg width="28" height="28" role="img" aria-label={`ΔE ${one(difference)}`} className="inline-block">
+            <title>ΔE {one(difference)}</title>
             <circle cx="14" cy="14" r={r} fill="currentColor" />
         </svg>
+    );
+}
+
+function AreaRow({
+    area,
+    chosen,
+    onChoose,
+}: {
+    area: ComparedAreaProps;
+    chosen: number | null;
+    onChoose: (areaId: number) => void;
+}) {
+    return (
+        <tr className={clsx('border-t border-line', area.areaId === chosen && 'bg-raised')}>
+            <th scope="row" className="text-left font-normal">
+                <button
+                    type="button"
+                    aria-pressed={area.areaId === chosen}
+                    className={clsx(
+                        'w-full border-l-4 py-1 pl-2 text-left leading-tight whitespace-nowrap',
+                        area.areaId === chosen ? 'border-ink font-bold' : 'border-transparent',
+                    )}
+                    onClick={() => {
+                        onChoose(area.areaId);
+                    }}
+                >
+                    {area.name}
+                </button>
+            </th>
+            {ZONES.map((zone) => {
+                const difference = area.zones.find((z) => z.zone === zone)?.difference ?? null;
+                return (
+                    <td key={zone} className="text-center">
+                        {difference === null ? (
+                            <span className="text-quiet" aria-label="not found yet">
+                                –
+                            </span>
+                        ) : (
+                            <Dot difference={difference} />
+                        )}
+                    </td>
+                );
+            })}
+            <td className="pr-1 text-right whitespace-nowrap">
+                {area.mean === null ? (
+                    ''
+                ) : (
+                    <>
+                        {area.isWithin === false && <strong>off </strong>}
+                        {one(area.mean)}
+                    </>
+                )}
+            </td>
+        </tr>
     );
 }

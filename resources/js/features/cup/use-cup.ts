@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState, type Dispatch, type SetStateAction } from 'react';
 import { ApiError, send } from '@/shared/lib/api';
 import { newKey, Outbox } from '@/shared/lib/outbox';
 import { url } from '@/shared/lib/url';
@@ -24,42 +24,7 @@ export function useCup(initial: CupProps) {
     const [cup, setCup] = useState(initial);
     const [waiting, setWaiting] = useState<readonly CupChange[]>(() => outbox.all());
     const [problem, setProblem] = useState<string | null>(null);
-    const sending = useRef(false);
-
-    const flush = useCallback(async () => {
-        if (sending.current) return;
-        sending.current = true;
-        try {
-            for (let queued = outbox.first(); queued; queued = outbox.first()) {
-                const { key } = queued;
-                try {
-                    setCup(await send<CupProps>('POST', url('cups.act', { cup: initial.id }), queued));
-                    setProblem(null);
-                } catch (error) {
-                    if (!(error instanceof ApiError)) throw error;
-                    // Signed out, or a page too old: the queued stays recorded until the painter is back.
-                    if (error.wasNotProcessed) {
-                        setProblem(
-                            error.isTransient
-                                ? 'Kept here; it is sent as soon as Hyalin can be reached.'
-                                : error.message,
-                        );
-                        window.setTimeout(() => void flush(), AGAIN_AFTER);
-                        return;
-                    }
-                    setProblem(error.message);
-                }
-                outbox.remove(key);
-                setWaiting(outbox.all());
-            }
-        } finally {
-            sending.current = false;
-        }
-    }, [initial.id, outbox]);
-
-    useEffect(() => {
-        void flush();
-    }, [flush]);
+    const flush = useSending({ outbox, setCup, initial, setProblem, setWaiting });
 
     const act = useCallback(
         (queued: Omit<CupChange, 'key'>) => {
@@ -87,4 +52,56 @@ export function useCup(initial: CupProps) {
     );
 
     return { cup, waiting: waiting.length, problem, act, change };
+}
+
+function useSending({
+    outbox,
+    setCup,
+    initial,
+    setProblem,
+    setWaiting,
+}: {
+    outbox: Outbox<CupChange>;
+    setCup: Dispatch<SetStateAction<CupProps>>;
+    initial: CupProps;
+    setProblem: Dispatch<SetStateAction<string | null>>;
+    setWaiting: Dispatch<SetStateAction<readonly CupChange[]>>;
+}) {
+    const sending = useRef(false);
+    const flush = useCallback(async () => {
+        if (sending.current) return;
+        sending.current = true;
+        try {
+            for (let queued = outbox.first(); queued; queued = outbox.first()) {
+                const { key } = queued;
+                try {
+                    setCup(await send<CupProps>('POST', url('cups.act', { cup: initial.id }), queued));
+                    setProblem(null);
+                } catch (error) {
+                    if (!(error instanceof ApiError)) throw error;
+                    // Signed out, or a page too old: the change stays recorded until the painter is back.
+                    if (error.wasNotProcessed) {
+                        setProblem(
+                            error.isTransient
+                                ? 'Kept here; it is sent as soon as Hyalin can be reached.'
+                                : error.message,
+                        );
+                        window.setTimeout(() => void flush(), AGAIN_AFTER);
+                        return;
+                    }
+                    setProblem(error.message);
+                }
+                outbox.remove(key);
+                setWaiting(outbox.all());
+            }
+        } finally {
+            sending.current = false;
+        }
+    }, [initial.id, outbox, setCup, setProblem, setWaiting]);
+
+    useEffect(() => {
+        void flush();
+    }, [flush]);
+
+    return flush;
 }

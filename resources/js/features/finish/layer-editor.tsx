@@ -37,42 +37,15 @@ export function LayerEditor({
     const technique = techniques.find((t) => t.technique === layer.technique);
     return (
         <div className="flex flex-col gap-3">
-            <div className="flex items-end gap-2">
-                <div className="flex-1">
-                    <Pick<Technique>
-                        label="Technique"
-                        value={layer.technique}
-                        options={techniques.map((t) => ({ value: t.technique, label: t.technique }))}
-                        onPick={(value) => {
-                            const next = techniques.find((t) => t.technique === value);
-                            if (next) onTechnique(next);
-                        }}
-                    />
-                </div>
-                <Button
-                    aria-label="Move this layer up"
-                    title="Later"
-                    disabled={isLast}
-                    onClick={() => {
-                        onMove(1);
-                    }}
-                >
-                    <ArrowUp size={16} aria-hidden />
-                </Button>
-                <Button
-                    aria-label="Move this layer down"
-                    title="Earlier"
-                    disabled={isFirst}
-                    onClick={() => {
-                        onMove(-1);
-                    }}
-                >
-                    <ArrowDown size={16} aria-hidden />
-                </Button>
-                <Button aria-label="Remove this layer" title="Remove" onClick={onRemove}>
-                    <Trash2 size={16} aria-hidden />
-                </Button>
-            </div>
+            <Head
+                layer={layer}
+                techniques={techniques}
+                onTechnique={onTechnique}
+                isLast={isLast}
+                onMove={onMove}
+                isFirst={isFirst}
+                onRemove={onRemove}
+            />
             {technique && (
                 <p className="text-xs text-quiet">
                     {technique.instruction} Dries in about {minutesWords(technique.dryingMinutes)}. Its deposit on each
@@ -95,28 +68,7 @@ export function LayerEditor({
                     onChange({ mix });
                 }}
             />
-            <div className="grid grid-cols-2 gap-3">
-                <Stepper
-                    label="Coats"
-                    value={layer.coats}
-                    min={1}
-                    max={12}
-                    onChange={(coats) => {
-                        onChange({ coats });
-                    }}
-                />
-                <Stepper
-                    label="Thinner"
-                    value={layer.thinner}
-                    min={0}
-                    max={20}
-                    step={layer.thinner < 2 ? 0.5 : 1}
-                    words={layer.thinner === 0 ? 'none' : `1 + ${layer.thinner}`}
-                    onChange={(thinner) => {
-                        onChange({ thinner });
-                    }}
-                />
-            </div>
+            <Amounts layer={layer} onChange={onChange} />
             <p className="text-xs text-quiet">{dilutionWords(layer.thinner)}</p>
             <TextArea
                 label="Note"
@@ -147,38 +99,14 @@ export function MixEditor({
             <span className="mb-1 block text-xs text-quiet">Mix, in drops</span>
             <ul className="flex flex-col gap-1.5">
                 {mix.map((entry) => (
-                    <li key={entry.paintId} className="flex items-center gap-2">
-                        <button
-                            type="button"
-                            className={`${button} rounded-l-sm`}
-                            aria-label={`Take a drop of ${entry.name}`}
-                            disabled={mix.length === 1 && entry.drops === 1}
-                            onClick={() => {
-                                onChange(withDrops(mix, entry.paintId, entry.drops - 1));
-                            }}
-                        >
-                            <Minus size={15} aria-hidden />
-                        </button>
-                        <button
-                            type="button"
-                            className={`${button} -ml-2 rounded-r-sm border-l-0`}
-                            aria-label={`Add a drop of ${entry.name}`}
-                            onClick={() => {
-                                onChange(withDrops(mix, entry.paintId, entry.drops + 1));
-                            }}
-                        >
-                            <Plus size={15} aria-hidden />
-                        </button>
-                        <span className="flex min-w-0 flex-1 flex-wrap items-center gap-x-2">
-                            <DropRow drops={entry} />
-                            <span className="truncate">{entry.name}</span>
-                            {pots.every((pot) => pot.id !== entry.paintId) && (
-                                <span className="text-xs font-semibold">
-                                    no longer on the shelf; kept here as it was
-                                </span>
-                            )}
-                        </span>
-                    </li>
+                    <MixEntry
+                        key={entry.paintId}
+                        entry={entry}
+                        button={button}
+                        mix={mix}
+                        onChange={onChange}
+                        pots={pots}
+                    />
                 ))}
             </ul>
             <div className="mt-2">
@@ -198,6 +126,137 @@ export function MixEditor({
                     }}
                 />
             </div>
+        </div>
+    );
+}
+
+function MixEntry({
+    entry,
+    button,
+    mix,
+    onChange,
+    pots,
+}: {
+    entry: DropsProps;
+    button: 'border-strong bg-raised flex h-9 w-9 items-center justify-center border disabled:opacity-40';
+    mix: readonly DropsProps[];
+    onChange: (mix: DropsProps[]) => void;
+    pots: readonly PotProps[];
+}) {
+    return (
+        <li className="flex items-center gap-2">
+            <button
+                type="button"
+                className={`${button} rounded-l-sm`}
+                aria-label={`Take a drop of ${entry.name}`}
+                disabled={mix.length === 1 && entry.drops === 1}
+                onClick={() => {
+                    onChange(withDrops(mix, entry.paintId, entry.drops - 1));
+                }}
+            >
+                <Minus size={15} aria-hidden />
+            </button>
+            <button
+                type="button"
+                className={`${button} -ml-2 rounded-r-sm border-l-0`}
+                aria-label={`Add a drop of ${entry.name}`}
+                onClick={() => {
+                    onChange(withDrops(mix, entry.paintId, entry.drops + 1));
+                }}
+            >
+                <Plus size={15} aria-hidden />
+            </button>
+            <span className="flex min-w-0 flex-1 flex-wrap items-center gap-x-2">
+                <DropRow drops={entry} />
+                <span className="truncate">{entry.name}</span>
+                {pots.every((pot) => pot.id !== entry.paintId) && (
+                    <span className="text-xs font-semibold">no longer on the shelf; kept here as it was</span>
+                )}
+            </span>
+        </li>
+    );
+}
+
+function Amounts({ layer, onChange }: { layer: LayerProps; onChange: (change: Partial<LayerProps>) => void }) {
+    return (
+        <div className="grid grid-cols-2 gap-3">
+            <Stepper
+                label="Coats"
+                value={layer.coats}
+                min={1}
+                max={12}
+                onChange={(coats) => {
+                    onChange({ coats });
+                }}
+            />
+            <Stepper
+                label="Thinner"
+                value={layer.thinner}
+                min={0}
+                max={20}
+                step={layer.thinner < 2 ? 0.5 : 1}
+                words={layer.thinner === 0 ? 'none' : `1 + ${layer.thinner}`}
+                onChange={(thinner) => {
+                    onChange({ thinner });
+                }}
+            />
+        </div>
+    );
+}
+
+function Head({
+    layer,
+    techniques,
+    onTechnique,
+    isLast,
+    onMove,
+    isFirst,
+    onRemove,
+}: {
+    layer: LayerProps;
+    techniques: readonly TechniqueProps[];
+    onTechnique: (technique: TechniqueProps) => void;
+    isLast: boolean;
+    onMove: (by: 1 | -1) => void;
+    isFirst: boolean;
+    onRemove: () => void;
+}) {
+    return (
+        <div className="flex items-end gap-2">
+            <div className="flex-1">
+                <Pick<Technique>
+                    label="Technique"
+                    value={layer.technique}
+                    options={techniques.map((t) => ({ value: t.technique, label: t.technique }))}
+                    onPick={(value) => {
+                        const next = techniques.find((t) => t.technique === value);
+                        if (next) onTechnique(next);
+                    }}
+                />
+            </div>
+            <Button
+                aria-label="Move this layer up"
+                title="Later"
+                disabled={isLast}
+                onClick={() => {
+                    onMove(1);
+                }}
+            >
+                <ArrowUp size={16} aria-hidden />
+            </Button>
+            <Button
+                aria-label="Move this layer down"
+                title="Earlier"
+                disabled={isFirst}
+                onClick={() => {
+                    onMove(-1);
+                }}
+            >
+                <ArrowDown size={16} aria-hidden />
+            </Button>
+            <Button aria-label="Remove this layer" title="Remove" onClick={onRemove}>
+                <Trash2 size={16} aria-hidden />
+            </Button>
         </div>
     );
 }

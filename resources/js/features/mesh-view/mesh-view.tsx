@@ -1,8 +1,8 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, type RefObject, type Dispatch, type SetStateAction } from 'react';
 import { Vector3 } from 'three';
 import { colours, type View } from './colours';
 import { loadGlow, loadMesh, type LitMesh } from './data';
-import type { CameraProps, LightProps } from '@/types/generated';
+import type { CameraProps, LightProps, SprayProps } from '@/types/generated';
 import { MeshViewer } from './viewer';
 
 const SIDES: Record<string, [number, number, number]> = {
@@ -56,73 +56,109 @@ export function MeshView({
 }) {
     const { up, front, sprays, sizeMm, hitsPerPass, beneath } = light;
     const canvas = useRef<HTMLCanvasElement>(null);
-    const viewer = useRef<MeshViewer | null>(null);
-    const [mesh, setMesh] = useState<LitMesh | null>(null);
     const [problem, setProblem] = useState<string | null>(() =>
         canDraw() ? null : 'This browser cannot draw meshes (no WebGL). Measurements and zones are in the table.',
     );
-    // Whoever is told may be another function at every drawing of the page.
-    const told = useRef(onViewer);
-    useEffect(() => {
-        told.current = onViewer;
-    });
+    const viewer = useViewer(canvas, onViewer);
     const down = useRef<{ x: number; y: number } | null>(null);
+    const { mesh, glow } = useMeshAndGlow({ dataUrl, sprayCount: sprays.length, glowUrl, setProblem });
+    usePainting({
+        mesh,
+        viewer,
+        up,
+        front,
+        camera,
+        sizeMm,
+        view,
+        areas,
+        step,
+        sprays,
+        hitsPerPass,
+        beneath,
+        shown,
+        chosen,
+        glow,
+        glowUrl,
+        isLit,
+        marks,
+    });
 
-    useEffect(() => {
-        const element = canvas.current;
-        const box = element?.parentElement;
-        if (!element || !box) return;
-        if (!canDraw()) return;
-        const made = new MeshViewer(element, getComputedStyle(box).backgroundColor);
-        viewer.current = made;
-        told.current?.(made);
-        const observer = new ResizeObserver(() => {
-            made.resize(box.clientWidth, box.clientHeight);
-        });
-        observer.observe(box);
-        // The surround can be changed while the mesh is looked at.
-        const surround = new MutationObserver(() => {
-            made.background(getComputedStyle(box).backgroundColor);
-        });
-        surround.observe(document.documentElement, { attributes: true });
-        return () => {
-            observer.disconnect();
-            surround.disconnect();
-            made.dispose();
-            viewer.current = null;
-            told.current?.(null);
-        };
-    }, []);
+    return (
+        <div className="absolute inset-0 bg-room">
+            <canvas
+                ref={canvas}
+                tabIndex={0}
+                role="application"
+                aria-label={`${label}. Arrows turn it, plus and minus zoom${onPick ? '; a click selects an area' : ''}.`}
+                className="h-full w-full touch-none"
+                onKeyDown={(event) => {
+                    if (viewer.current?.turn(event.key)) event.preventDefault();
+                }}
+                onPointerDown={(event) => {
+                    down.current = { x: event.clientX, y: event.clientY };
+                }}
+                onPointerUp={(event) => {
+                    // Turning is no choosing.
+                    const from = down.current;
+                    if (!from || Math.hypot(event.clientX - from.x, event.clientY - from.y) > 4) return;
+                    const hit = viewer.current?.pick(event.clientX, event.clientY);
+                    if (hit && mesh) onPick?.(hit.at, mesh.areas[hit.triangle] ?? 0);
+                }}
+            />
+            {problem !== null && <p className="absolute inset-x-0 top-0 bg-raised p-3 text-sm">{problem}</p>}
+            {glowUrl !== null && glow?.of !== glowUrl && problem === null && (
+                <p className="absolute inset-x-0 top-0 p-3 text-sm">Calculating the glow.</p>
+            )}
+            {mesh === null && problem === null && (
+                <p className="absolute inset-x-0 top-0 p-3 text-sm text-quiet">Loading the mesh.</p>
+            )}
+        </div>
+    );
+}
 
-    useEffect(() => {
-        const loading = new AbortController();
-        loadMesh(dataUrl, sprays.length, loading.signal)
-            .then(setMesh)
-            .catch((error: unknown) => {
-                if (!loading.signal.aborted) setProblem(error instanceof Error ? error.message : String(error));
-            });
-        return () => {
-            loading.abort();
-        };
-    }, [dataUrl, sprays.length]);
+function canDraw(): boolean {
+    return document.createElement('canvas').getContext('webgl2') !== null;
+}
 
-    const [glow, setGlow] = useState<{ of: string; bytes: Uint8Array } | null>(null);
-    useEffect(() => {
-        if (glowUrl === null) return;
-        const loading = new AbortController();
-        loadGlow(glowUrl, loading.signal)
-            .then((bytes) => {
-                setGlow({ of: glowUrl, bytes });
-                setProblem(null);
-            })
-            .catch((error: unknown) => {
-                if (!loading.signal.aborted) setProblem(error instanceof Error ? error.message : String(error));
-            });
-        return () => {
-            loading.abort();
-        };
-    }, [glowUrl]);
-
+function usePainting({
+    mesh,
+    viewer,
+    up,
+    front,
+    camera,
+    sizeMm,
+    view,
+    areas,
+    step,
+    sprays,
+    hitsPerPass,
+    beneath,
+    shown,
+    chosen,
+    glow,
+    glowUrl,
+    isLit,
+    marks,
+}: {
+    mesh: LitMesh | null;
+    viewer: RefObject<MeshViewer | null>;
+    up: string;
+    front: string;
+    camera: CameraProps | null;
+    sizeMm: number;
+    view: 'bare' | 'prime' | 'exposure' | 'zones' | 'finish' | 'lightness' | 'areas' | 'glow';
+    areas: readonly { id: number; rows: readonly (readonly string[])[] }[];
+    step: number;
+    sprays: SprayProps[];
+    hitsPerPass: number;
+    beneath: number;
+    shown: number;
+    chosen: number | null;
+    glow: { of: string; bytes: Uint8Array } | null;
+    glowUrl: string | null;
+    isLit: boolean;
+    marks: readonly [number, number, number][];
+}) {
     const dressed = useRef('');
     useEffect(() => {
         if (!mesh || !viewer.current) return;
@@ -167,45 +203,94 @@ export function MeshView({
         isLit,
         glow,
         glowUrl,
+        viewer,
     ]);
 
     useEffect(() => {
         viewer.current?.mark(marks);
-    }, [marks]);
-
-    return (
-        <div className="absolute inset-0 bg-room">
-            <canvas
-                ref={canvas}
-                tabIndex={0}
-                role="application"
-                aria-label={`${label}. Arrows turn it, plus and minus zoom${onPick ? '; a click selects an area' : ''}.`}
-                className="h-full w-full touch-none"
-                onKeyDown={(event) => {
-                    if (viewer.current?.turn(event.key)) event.preventDefault();
-                }}
-                onPointerDown={(event) => {
-                    down.current = { x: event.clientX, y: event.clientY };
-                }}
-                onPointerUp={(event) => {
-                    // Turning is no choosing.
-                    const from = down.current;
-                    if (!from || Math.hypot(event.clientX - from.x, event.clientY - from.y) > 4) return;
-                    const hit = viewer.current?.pick(event.clientX, event.clientY);
-                    if (hit && mesh) onPick?.(hit.at, mesh.areas[hit.triangle] ?? 0);
-                }}
-            />
-            {problem !== null && <p className="absolute inset-x-0 top-0 bg-raised p-3 text-sm">{problem}</p>}
-            {glowUrl !== null && glow?.of !== glowUrl && problem === null && (
-                <p className="absolute inset-x-0 top-0 p-3 text-sm">Calculating the glow.</p>
-            )}
-            {mesh === null && problem === null && (
-                <p className="absolute inset-x-0 top-0 p-3 text-sm text-quiet">Loading the mesh.</p>
-            )}
-        </div>
-    );
+    }, [marks, viewer]);
 }
 
-function canDraw(): boolean {
-    return document.createElement('canvas').getContext('webgl2') !== null;
+function useMeshAndGlow({
+    dataUrl,
+    sprayCount,
+    glowUrl,
+    setProblem,
+}: {
+    dataUrl: string;
+    sprayCount: number;
+    setProblem: Dispatch<SetStateAction<string | null>>;
+    glowUrl: string | null;
+}) {
+    const [mesh, setMesh] = useState<LitMesh | null>(null);
+    useEffect(() => {
+        const loading = new AbortController();
+        loadMesh(dataUrl, sprayCount, loading.signal)
+            .then(setMesh)
+            .catch((error: unknown) => {
+                if (!loading.signal.aborted) setProblem(error instanceof Error ? error.message : String(error));
+            });
+        return () => {
+            loading.abort();
+        };
+    }, [dataUrl, setProblem, sprayCount]);
+
+    const [glow, setGlow] = useState<{ of: string; bytes: Uint8Array } | null>(null);
+    useEffect(() => {
+        if (glowUrl === null) return;
+        const loading = new AbortController();
+        loadGlow(glowUrl, loading.signal)
+            .then((bytes) => {
+                setGlow({ of: glowUrl, bytes });
+                setProblem(null);
+            })
+            .catch((error: unknown) => {
+                if (!loading.signal.aborted) setProblem(error instanceof Error ? error.message : String(error));
+            });
+        return () => {
+            loading.abort();
+        };
+    }, [glowUrl, setProblem]);
+
+    return { mesh, glow };
+}
+
+function useViewer(
+    canvas: RefObject<HTMLCanvasElement | null>,
+    onViewer: ((viewer: MeshViewer | null) => void) | undefined,
+) {
+    const viewer = useRef<MeshViewer | null>(null);
+    // Whoever is told may be another function at every drawing of the page.
+    const told = useRef(onViewer);
+    useEffect(() => {
+        told.current = onViewer;
+    });
+
+    useEffect(() => {
+        const element = canvas.current;
+        const box = element?.parentElement;
+        if (!element || !box) return;
+        if (!canDraw()) return;
+        const made = new MeshViewer(element, getComputedStyle(box).backgroundColor);
+        viewer.current = made;
+        told.current?.(made);
+        const observer = new ResizeObserver(() => {
+            made.resize(box.clientWidth, box.clientHeight);
+        });
+        observer.observe(box);
+        // The surround can be changed while the mesh is looked at.
+        const surround = new MutationObserver(() => {
+            made.background(getComputedStyle(box).backgroundColor);
+        });
+        surround.observe(document.documentElement, { attributes: true });
+        return () => {
+            observer.disconnect();
+            surround.disconnect();
+            made.dispose();
+            viewer.current = null;
+            told.current?.(null);
+        };
+    }, [canvas]);
+
+    return viewer;
 }

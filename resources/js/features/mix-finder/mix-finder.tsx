@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState, type Dispatch, type SetStateAction } from 'react';
 import { ApiError, send } from '@/shared/lib/api';
 import { capital, one } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
@@ -38,33 +38,7 @@ export function MixFinder({ figureId, areaId, layers, index, zone, onUse, onCup 
     };
     const key = JSON.stringify(body);
     const at = { figure: figureId, area: areaId };
-
-    useEffect(() => {
-        const controller = new AbortController();
-        const timer = window.setTimeout(() => {
-            setBusy(true);
-            send<MixAnswerProps>('POST', url('mixes.find', at), JSON.parse(key) as unknown, controller.signal)
-                .then((found) => {
-                    setAnswer(found);
-                    setShown(0);
-                    setProblem(null);
-                })
-                .catch((error: unknown) => {
-                    if (error instanceof ApiError) {
-                        setAnswer(null);
-                        setProblem(error.message);
-                    }
-                })
-                .finally(() => {
-                    if (!controller.signal.aborted) setBusy(false);
-                });
-        }, 120);
-        return () => {
-            window.clearTimeout(timer);
-            controller.abort();
-        };
-        // eslint-disable-next-line react-hooks/exhaustive-deps -- key holds everything that is asked
-    }, [key, figureId, areaId]);
+    useAnswer({ setBusy, at, asked: key, setAnswer, setShown, setProblem, figureId, areaId });
 
     const onProven = useCallback((proven: MixAnswerProps) => {
         setAnswer(proven);
@@ -85,89 +59,20 @@ export function MixFinder({ figureId, areaId, layers, index, zone, onUse, onCup 
             </header>
             {problem !== null && <Notice strong>{problem}</Notice>}
             {answer && best && (
-                <>
-                    <EdgeToEdge
-                        left={answer.target}
-                        right={best.colour}
-                        leftName="wanted"
-                        rightName="predicted"
-                        difference={best.difference}
-                        likeness={best.likeness}
-                    />
-                    {answer.missing !== null && <Notice strong>{answer.missing}</Notice>}
-                    <ol aria-label="Best mixes" className="flex flex-col">
-                        {answer.mixes.map((mix, place) => (
-                            <MixRow
-                                key={mixWords(mix.drops)}
-                                mix={mix}
-                                chosen={place === shown}
-                                onShow={() => {
-                                    setShown(place);
-                                }}
-                            />
-                        ))}
-                    </ol>
-                    <Button
-                        look="main"
-                        onClick={() => {
-                            onUse(best.drops);
-                        }}
-                    >
-                        Use {mixWords(best.drops)}
-                    </Button>
-                    <Button
-                        onClick={() => {
-                            onCup(best.drops);
-                        }}
-                    >
-                        Open as a cup
-                    </Button>
-                    {answer.preDilution !== null && (
-                        <Notice>
-                            <p className="mb-1">{answer.preDilution.advice}</p>
-                            <MixList mix={answer.preDilution.drops} size={16} />
-                        </Notice>
-                    )}
-                    <details className="text-sm">
-                        <summary className="cursor-pointer font-medium">Reason and certainty</summary>
-                        <p className="mt-1">{answer.why}</p>
-                        <label className="mt-1 flex items-center gap-2">
-                            <input
-                                type="checkbox"
-                                checked={question.allKinds}
-                                onChange={(event) => {
-                                    setQuestion({ ...question, allKinds: event.target.checked });
-                                }}
-                            />
-                            also use inks, washes and one-coats
-                        </label>
-                        <label className="mt-1 flex items-center gap-2">
-                            <input
-                                type="checkbox"
-                                checked={question.allZones}
-                                onChange={(event) => {
-                                    setQuestion({ ...question, allZones: event.target.checked });
-                                }}
-                            />
-                            one mix for all sampled zones of this layer
-                        </label>
-                        {question.allZones && (
-                            <p className="mt-1">
-                                Differences are averages over these zones; the {zone} counts twice. Shown is the {zone}.
-                            </p>
-                        )}
-                        <p className="mt-1">{sureness(answer)}</p>
-                        <p className="mt-1">{capital(answer.quality)} paints: the prediction is as good as they are.</p>
-                        {answer.ending !== 'proven' && !question.allZones && (
-                            <Proof
-                                key={key}
-                                path={url('mixes.prove', at)}
-                                body={JSON.parse(key) as unknown}
-                                onProven={onProven}
-                            />
-                        )}
-                    </details>
-                </>
+                <Answer
+                    answer={answer}
+                    best={best}
+                    shown={shown}
+                    setShown={setShown}
+                    onUse={onUse}
+                    onCup={onCup}
+                    question={question}
+                    setQuestion={setQuestion}
+                    zone={zone}
+                    asked={key}
+                    at={at}
+                    onProven={onProven}
+                />
             )}
             {!answer && problem === null && <p className="text-sm text-quiet">Searching the shelf.</p>}
         </section>
@@ -282,7 +187,7 @@ function Proof({ path, body, onProven }: { path: string; body: unknown; onProven
     return (
         <div className="mt-2 flex items-center gap-3">
             <progress className="flex-1" max={1} value={search.progress} aria-label="Mixes tried" />
-            <span>{Math.floor(search.progress * 100)} of 100</span>
+            <span>{Math.floor(search.progress * 100)} %</span>
             <Button
                 size="small"
                 onClick={() => void send('DELETE', url('mix-searches.stop', { mixSearch: search.id }))}
@@ -291,4 +196,195 @@ function Proof({ path, body, onProven }: { path: string; body: unknown; onProven
             </Button>
         </div>
     );
+}
+
+function Certainty({
+    answer,
+    question,
+    setQuestion,
+    zone,
+    asked,
+    at,
+    onProven,
+}: {
+    answer: MixAnswerProps;
+    question: { targetHex: string | null; allKinds: boolean; allZones: boolean };
+    setQuestion: Dispatch<SetStateAction<Question>>;
+    zone: 'recess' | 'shade' | 'mid' | 'light' | 'edge';
+    asked: string;
+    at: { figure: number; area: number };
+    onProven: (proven: MixAnswerProps) => void;
+}) {
+    return (
+        <details className="text-sm">
+            <summary className="cursor-pointer font-medium">Reason and certainty</summary>
+            <p className="mt-1">{answer.why}</p>
+            <label className="mt-1 flex items-center gap-2">
+                <input
+                    type="checkbox"
+                    checked={question.allKinds}
+                    onChange={(event) => {
+                        setQuestion({ ...question, allKinds: event.target.checked });
+                    }}
+                />
+                also use inks, washes and one-coats
+            </label>
+            <label className="mt-1 flex items-center gap-2">
+                <input
+                    type="checkbox"
+                    checked={question.allZones}
+                    onChange={(event) => {
+                        setQuestion({ ...question, allZones: event.target.checked });
+                    }}
+                />
+                one mix for all sampled zones of this layer
+            </label>
+            {question.allZones && (
+                <p className="mt-1">
+                    Differences are averages over these zones; the {zone} counts twice. Shown is the {zone}.
+                </p>
+            )}
+            <p className="mt-1">{sureness(answer)}</p>
+            <p className="mt-1">{capital(answer.quality)} paints: the prediction is as good as they are.</p>
+            {answer.ending !== 'proven' && !question.allZones && (
+                <Proof
+                    key={asked}
+                    path={url('mixes.prove', at)}
+                    body={JSON.parse(asked) as unknown}
+                    onProven={onProven}
+                />
+            )}
+        </details>
+    );
+}
+
+function Answer({
+    answer,
+    best,
+    shown,
+    setShown,
+    onUse,
+    onCup,
+    question,
+    setQuestion,
+    zone,
+    asked,
+    at,
+    onProven,
+}: {
+    answer: MixAnswerProps;
+    best: FoundMixProps;
+    shown: number;
+    setShown: Dispatch<SetStateAction<number>>;
+    onUse: (mix: DropsProps[]) => void;
+    onCup: (mix: DropsProps[]) => void;
+    question: { targetHex: string | null; allKinds: boolean; allZones: boolean };
+    setQuestion: Dispatch<SetStateAction<Question>>;
+    zone: 'recess' | 'shade' | 'mid' | 'light' | 'edge';
+    asked: string;
+    at: { figure: number; area: number };
+    onProven: (proven: MixAnswerProps) => void;
+}) {
+    return (
+        <>
+            <EdgeToEdge
+                left={answer.target}
+                right={best.colour}
+                leftName="wanted"
+                rightName="predicted"
+                difference={best.difference}
+                likeness={best.likeness}
+            />
+            {answer.missing !== null && <Notice strong>{answer.missing}</Notice>}
+            <ol aria-label="Best mixes" className="flex flex-col">
+                {answer.mixes.map((mix, place) => (
+                    <MixRow
+                        key={mixWords(mix.drops)}
+                        mix={mix}
+                        chosen={place === shown}
+                        onShow={() => {
+                            setShown(place);
+                        }}
+                    />
+                ))}
+            </ol>
+            <Button
+                look="main"
+                onClick={() => {
+                    onUse(best.drops);
+                }}
+            >
+                Use {mixWords(best.drops)}
+            </Button>
+            <Button
+                onClick={() => {
+                    onCup(best.drops);
+                }}
+            >
+                Open as a cup
+            </Button>
+            {answer.preDilution !== null && (
+                <Notice>
+                    <p className="mb-1">{answer.preDilution.advice}</p>
+                    <MixList mix={answer.preDilution.drops} size={16} />
+                </Notice>
+            )}
+            <Certainty
+                answer={answer}
+                question={question}
+                setQuestion={setQuestion}
+                zone={zone}
+                asked={asked}
+                at={at}
+                onProven={onProven}
+            />
+        </>
+    );
+}
+
+function useAnswer({
+    setBusy,
+    at,
+    asked,
+    setAnswer,
+    setShown,
+    setProblem,
+    figureId,
+    areaId,
+}: {
+    setBusy: Dispatch<SetStateAction<boolean>>;
+    at: { figure: number; area: number };
+    asked: string;
+    setAnswer: Dispatch<SetStateAction<MixAnswerProps | null>>;
+    setShown: Dispatch<SetStateAction<number>>;
+    setProblem: Dispatch<SetStateAction<string | null>>;
+    figureId: number;
+    areaId: number;
+}) {
+    useEffect(() => {
+        const controller = new AbortController();
+        const timer = window.setTimeout(() => {
+            setBusy(true);
+            send<MixAnswerProps>('POST', url('mixes.find', at), JSON.parse(asked) as unknown, controller.signal)
+                .then((found) => {
+                    setAnswer(found);
+                    setShown(0);
+                    setProblem(null);
+                })
+                .catch((error: unknown) => {
+                    if (error instanceof ApiError) {
+                        setAnswer(null);
+                        setProblem(error.message);
+                    }
+                })
+                .finally(() => {
+                    if (!controller.signal.aborted) setBusy(false);
+                });
+        }, 120);
+        return () => {
+            window.clearTimeout(timer);
+            controller.abort();
+        };
+        // eslint-disable-next-line react-hooks/exhaustive-deps -- it holds everything that is asked
+    }, [asked, figureId, areaId]);
 }

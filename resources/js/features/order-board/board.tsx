@@ -1,4 +1,13 @@
-import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import {
+    useEffect,
+    useRef,
+    useState,
+    type KeyboardEvent,
+    type PointerEvent,
+    type Dispatch,
+    type SetStateAction,
+    type RefObject,
+} from 'react';
 import type { MaskProps, OrderStepProps } from '@/types/generated';
 import type { Lane } from './order';
 
@@ -45,22 +54,8 @@ export function OrderBoard({
     onMove: (id: string, to: number) => void;
 }) {
     const box = useRef<HTMLDivElement>(null);
-    const [size, setSize] = useState({ width: 1200, height: 360 });
     const [drag, setDrag] = useState<{ id: string; to: number } | null>(null);
-
-    useEffect(() => {
-        const element = box.current;
-        if (!element) return;
-        const fit = () => {
-            setSize({ width: element.clientWidth, height: element.clientHeight });
-        };
-        fit();
-        const observer = new ResizeObserver(fit);
-        observer.observe(element);
-        return () => {
-            observer.disconnect();
-        };
-    }, []);
+    const size = useSize(box);
 
     const pace = Math.max(7, (size.width - NAMES - 8) / Math.max(1, steps.length));
     const lane = Math.max(20, (size.height - TOP - WAIT) / Math.max(1, lanes.length));
@@ -98,71 +93,25 @@ export function OrderBoard({
             className="absolute inset-0 touch-none overflow-x-auto overflow-y-hidden"
             onKeyDown={keys}
         >
-            <svg width={Math.max(size.width, x(steps.length) + 8)} height={size.height} className="block">
-                {lanes.map((l, i) => (
-                    <g key={l.id}>
-                        <line
-                            x1="0"
-                            x2={x(steps.length) + 8}
-                            y1={TOP + (i + 1) * lane}
-                            y2={TOP + (i + 1) * lane}
-                            stroke="var(--line)"
-                        />
-                        <text x="0" y={TOP + (i + 0.5) * lane + 4} fontSize="13" fill="var(--ink)">
-                            {l.name.length > 15 ? `${l.name.slice(0, 14)}…` : l.name}
-                        </text>
-                    </g>
-                ))}
-                <text x="0" y={size.height - 8} fontSize="11" fill="var(--quiet)">
-                    drying after it
-                </text>
-                {masks.map((mask) => (
-                    <Mask
-                        key={mask.step}
-                        from={x((at.get(mask.after ?? '') ?? 0) + 1)}
-                        to={x((at.get(mask.step) ?? 0) + 0.9)}
-                        y={TOP + ((row.get(mask.partId) ?? 0) + 1) * lane - 5}
-                        mask={mask}
-                    />
-                ))}
-                {steps.map((step, i) => (
-                    <Block
-                        key={step.id}
-                        step={step}
-                        id={`step-${i}`}
-                        x={x(i)}
-                        width={pace}
-                        rows={step.partIds.flatMap((id) => row.get(id) ?? [])}
-                        lane={lane}
-                        bottom={size.height}
-                        chosen={step.id === chosen}
-                        broken={broken.has(step.id)}
-                        dimmed={dimmed(step)}
-                        onDown={(event) => {
-                            event.currentTarget.setPointerCapture(event.pointerId);
-                            onChoose(step.id);
-                            setDrag({ id: step.id, to: i });
-                        }}
-                        onDrag={(event) => {
-                            if (drag) setDrag({ id: drag.id, to: indexOf(event) });
-                        }}
-                        onDrop={() => {
-                            if (drag && drag.to !== i) onMove(drag.id, drag.to);
-                            setDrag(null);
-                        }}
-                    />
-                ))}
-                {drag && drag.to !== at.get(drag.id) && (
-                    <line
-                        x1={x(drag.to + (drag.to > (at.get(drag.id) ?? 0) ? 1 : 0))}
-                        x2={x(drag.to + (drag.to > (at.get(drag.id) ?? 0) ? 1 : 0))}
-                        y1={TOP}
-                        y2={size.height - WAIT}
-                        stroke="var(--ink)"
-                        strokeWidth="3"
-                    />
-                )}
-            </svg>
+            <Chart
+                size={size}
+                x={x}
+                steps={steps}
+                lanes={lanes}
+                lane={lane}
+                masks={masks}
+                at={at}
+                row={row}
+                pace={pace}
+                chosen={chosen}
+                broken={broken}
+                dimmed={dimmed}
+                onChoose={onChoose}
+                setDrag={setDrag}
+                drag={drag}
+                indexOf={indexOf}
+                onMove={onMove}
+            />
         </div>
     );
 }
@@ -226,31 +175,7 @@ function Block({
                 />
             )}
             {rows.map((row) => (
-                <g key={row}>
-                    {step.kind === 'glue' ? (
-                        <circle
-                            cx={x + w / 2}
-                            cy={inLane(row) + h / 2}
-                            r={Math.min(7, w / 2)}
-                            fill="var(--room)"
-                            stroke="var(--ink)"
-                            strokeWidth="2"
-                        />
-                    ) : (
-                        <Shape step={step} x={x} y={inLane(row)} w={w} h={h} />
-                    )}
-                    {chosen && (
-                        <rect
-                            x={x - 1}
-                            y={inLane(row) - 3}
-                            width={w + 2}
-                            height={h + 6}
-                            fill="none"
-                            stroke="var(--ink)"
-                            strokeWidth="2.5"
-                        />
-                    )}
-                </g>
+                <InLane key={row} row={row} step={step} x={x} w={w} inLane={inLane} h={h} chosen={chosen} />
             ))}
             {broken && <path d={`M${x + w / 2 - 4},${TOP}h8l-4,7z`} fill="var(--ink)" />}
             {wait > 0 && (
@@ -314,4 +239,175 @@ function Mask({ from, to, y, mask }: { from: number; to: number; y: number; mask
             <line x1={to} x2={to} y1={y - 5} y2={y + 4} stroke="var(--ink)" strokeWidth="2" />
         </g>
     );
+}
+
+function InLane({
+    row,
+    step,
+    x,
+    w,
+    inLane,
+    h,
+    chosen,
+}: {
+    row: number;
+    step: OrderStepProps;
+    x: number;
+    w: number;
+    inLane: (row: number) => number;
+    h: number;
+    chosen: boolean;
+}) {
+    return (
+        <g>
+            {step.kind === 'glue' ? (
+                <circle
+                    cx={x + w / 2}
+                    cy={inLane(row) + h / 2}
+                    r={Math.min(7, w / 2)}
+                    fill="var(--room)"
+                    stroke="var(--ink)"
+                    strokeWidth="2"
+                />
+            ) : (
+                <Shape step={step} x={x} y={inLane(row)} w={w} h={h} />
+            )}
+            {chosen && (
+                <rect
+                    x={x - 1}
+                    y={inLane(row) - 3}
+                    width={w + 2}
+                    height={h + 6}
+                    fill="none"
+                    stroke="var(--ink)"
+                    strokeWidth="2.5"
+                />
+            )}
+        </g>
+    );
+}
+
+function Chart({
+    size,
+    x,
+    steps,
+    lanes,
+    lane,
+    masks,
+    at,
+    row,
+    pace,
+    chosen,
+    broken,
+    dimmed,
+    onChoose,
+    setDrag,
+    drag,
+    indexOf,
+    onMove,
+}: {
+    size: { width: number; height: number };
+    x: (index: number) => number;
+    steps: readonly OrderStepProps[];
+    lanes: readonly Lane[];
+    lane: number;
+    masks: readonly MaskProps[];
+    at: Map<string, number>;
+    row: Map<string, number>;
+    pace: number;
+    chosen: string | null;
+    broken: ReadonlySet<string>;
+    dimmed: (step: OrderStepProps) => boolean;
+    onChoose: (id: string) => void;
+    setDrag: Dispatch<SetStateAction<{ id: string; to: number } | null>>;
+    drag: { id: string; to: number } | null;
+    indexOf: (event: { clientX: number }) => number;
+    onMove: (id: string, to: number) => void;
+}) {
+    return (
+        <svg width={Math.max(size.width, x(steps.length) + 8)} height={size.height} className="block">
+            {lanes.map((l, i) => (
+                <g key={l.id}>
+                    <line
+                        x1="0"
+                        x2={x(steps.length) + 8}
+                        y1={TOP + (i + 1) * lane}
+                        y2={TOP + (i + 1) * lane}
+                        stroke="var(--line)"
+                    />
+                    <text x="0" y={TOP + (i + 0.5) * lane + 4} fontSize="13" fill="var(--ink)">
+                        {l.name.length > 15 ? `${l.name.slice(0, 14)}…` : l.name}
+                    </text>
+                </g>
+            ))}
+            <text x="0" y={size.height - 8} fontSize="11" fill="var(--quiet)">
+                drying after it
+            </text>
+            {masks.map((mask) => (
+                <Mask
+                    key={mask.step}
+                    from={x((at.get(mask.after ?? '') ?? 0) + 1)}
+                    to={x((at.get(mask.step) ?? 0) + 0.9)}
+                    y={TOP + ((row.get(mask.partId) ?? 0) + 1) * lane - 5}
+                    mask={mask}
+                />
+            ))}
+            {steps.map((step, i) => (
+                <Block
+                    key={step.id}
+                    step={step}
+                    id={`step-${i}`}
+                    x={x(i)}
+                    width={pace}
+                    rows={step.partIds.flatMap((id) => row.get(id) ?? [])}
+                    lane={lane}
+                    bottom={size.height}
+                    chosen={step.id === chosen}
+                    broken={broken.has(step.id)}
+                    dimmed={dimmed(step)}
+                    onDown={(event) => {
+                        event.currentTarget.setPointerCapture(event.pointerId);
+                        onChoose(step.id);
+                        setDrag({ id: step.id, to: i });
+                    }}
+                    onDrag={(event) => {
+                        if (drag) setDrag({ id: drag.id, to: indexOf(event) });
+                    }}
+                    onDrop={() => {
+                        if (drag && drag.to !== i) onMove(drag.id, drag.to);
+                        setDrag(null);
+                    }}
+                />
+            ))}
+            {drag && drag.to !== at.get(drag.id) && (
+                <line
+                    x1={x(drag.to + (drag.to > (at.get(drag.id) ?? 0) ? 1 : 0))}
+                    x2={x(drag.to + (drag.to > (at.get(drag.id) ?? 0) ? 1 : 0))}
+                    y1={TOP}
+                    y2={size.height - WAIT}
+                    stroke="var(--ink)"
+                    strokeWidth="3"
+                />
+            )}
+        </svg>
+    );
+}
+
+function useSize(box: RefObject<HTMLDivElement | null>) {
+    const [size, setSize] = useState({ width: 1200, height: 360 });
+    useEffect(() => {
+        const element = box.current;
+        if (!element) return;
+        const fit = () => {
+            setSize({ width: element.clientWidth, height: element.clientHeight });
+        };
+        fit();
+        const observer = new ResizeObserver(fit);
+        observer.observe(element);
+        return () => {
+            observer.disconnect();
+        };
+    }, [box]);
+
+    return size;
 }

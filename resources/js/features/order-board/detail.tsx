@@ -91,8 +91,8 @@ function Why({
                         </button>
                         : {rule.reason}{' '}
                         <span className="text-xs text-quiet">
-                            ({rule.rule}, {rule.weight === null ? 'must' : `preference, ${Math.round(rule.weight)} min`}
-                            )
+                            ({rule.rule},{' '}
+                            {rule.weight === null ? 'hard rule' : `preference, ${Math.round(rule.weight)} min`})
                         </span>
                     </li>
                 ))}

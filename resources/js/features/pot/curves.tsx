@@ -54,24 +54,22 @@ export function Curves({ curves }: { curves: CurvesProps }) {
                     />
                 ))}
             </svg>
-            <figcaption className="flex flex-wrap gap-x-5 text-xs text-quiet">
-                {LINES.map(([key, label, dash]) => (
-                    <span key={key} className="flex items-center gap-1.5">
-                        <svg width="28" height="6" aria-hidden>
-                            <line
-                                x1="0"
-                                x2="28"
-                                y1="3"
-                                y2="3"
-                                stroke="var(--ink)"
-                                strokeWidth="2"
-                                strokeDasharray={dash}
-                            />
-                        </svg>
-                        {label}
-                    </span>
-                ))}
-            </figcaption>
+            <Legend />
         </figure>
+    );
+}
+
+function Legend() {
+    return (
+        <figcaption className="flex flex-wrap gap-x-5 text-xs text-quiet">
+            {LINES.map(([key, label, dash]) => (
+                <span key={key} className="flex items-center gap-1.5">
+                    <svg width="28" height="6" aria-hidden>
+                        <line x1="0" x2="28" y1="3" y2="3" stroke="var(--ink)" strokeWidth="2" strokeDasharray={dash} />
+                    </svg>
+                    {label}
+                </span>
+            ))}
+        </figcaption>
     );
 }

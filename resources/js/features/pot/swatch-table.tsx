@@ -1,5 +1,5 @@
-import { useState, type ReactNode } from 'react';
-import { create } from 'zustand';
+import { useState, type ReactNode, type Dispatch, type SetStateAction } from 'react';
+import { create, type StoreApi, type UseBoundStore } from 'zustand';
 import { send } from '@/shared/lib/api';
 import { many, one } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
@@ -44,7 +44,313 @@ export function SwatchTable({
     const [measured, setMeasured] = useState<MeasurementProps | null>(null);
     const { message: problem, attempt: doing } = useAttempt();
     const [busy, setBusy] = useState(false);
+    const { attempt, read, typed, fromFile, take, keep } = useReading({
+        setBusy,
+        doing,
+        useReadings,
+        setMeasured,
+        setSource,
+        pot,
+        white,
+        source,
+        readings,
+        onKept,
+    });
 
+    return (
+        <section aria-labelledby="swatch-table" className="flex flex-col gap-3">
+            <Head attempt={attempt} fromFile={fromFile} photo={photo} take={take} busy={busy} read={read} />
+            <p className="text-xs text-quiet">
+                The colour reader here is simulated. A typed colour is as good as the eye that chose it; a photo is as
+                good as its light: even, from the side, no flash.
+            </p>
+            <SwatchRows
+                readings={readings}
+                measured={measured}
+                attempt={attempt}
+                typed={typed}
+                busy={busy}
+                white={white}
+                read={read}
+            />
+            {whites.length > 0 && (
+                <Pick
+                    label="White for the tint"
+                    value={String(white)}
+                    options={whites.map((w) => ({
+                        value: String(w.id),
+                        label: w.name,
+                        mark: <PotMark hex={w.hex} />,
+                    }))}
+                    onPick={(id) => {
+                        setWhite(Number(id));
+                    }}
+                />
+            )}
+            {problem !== null && <Notice strong>{problem}</Notice>}
+            {measured !== null && <Measured measured={measured} busy={busy} attempt={attempt} keep={keep} />}
+        </section>
+    );
+}
+
+function valuesOf(readings: Readings): Partial<Record<Swatch, number[]>> {
+    return Object.fromEntries(Object.entries(readings).map(([swatch, reading]) => [swatch, reading.values]));
+}
+
+function Measured({
+    measured,
+    busy,
+    attempt,
+    keep,
+}: {
+    measured: MeasurementProps;
+    busy: boolean;
+    attempt: (act: () => Promise<void>) => Promise<boolean>;
+    keep: () => Promise<void>;
+}) {
+    return (
+        <div role="status" className="flex flex-col gap-2 border border-strong bg-raised p-3 text-sm">
+            <p>
+                <strong>{measured.quality}</strong>:{' '}
+                {measured.trusted > 0.995
+                    ? 'all bands from two readings each'
+                    : `${Math.round(measured.trusted * 36)} of 36 bands from two readings each, the others from a smooth curve`}
+                . The readings are reproduced within {(measured.residual * 100).toFixed(2)} % reflectance.
+            </p>
+            <p>
+                Contrast ratio of one coat: {measured.contrastRatio.toFixed(3)};{' '}
+                {measured.coatsToHide === null ? 'never opaque' : `opaque in ${many(measured.coatsToHide, 'coat')}`}. A
+                half tint with white changes by ΔE {one(measured.moved)} from the earlier prediction.
+            </p>
+            {measured.needsTint && (
+                <p>
+                    One coat is nearly opaque, so its strength in mixes cannot be seen. Mix 1 drop into 5 of white and
+                    read that tint.
+                </p>
+            )}
+            <Button
+                look="main"
+                disabled={busy}
+                onClick={() => {
+                    void attempt(keep);
+                }}
+            >
+                Save measurement
+            </Button>
+        </div>
+    );
+}
+
+function SwatchRow({
+    swatch,
+    readings,
+    label,
+    measured,
+    needed,
+    attempt,
+    typed,
+    busy,
+    white,
+    read,
+}: {
+    swatch: 'black' | 'white' | 'overBlack' | 'overWhite' | 'thick' | 'tint';
+    readings: {
+        black?: ReadingProps;
+        white?: ReadingProps;
+        overBlack?: ReadingProps;
+        overWhite?: ReadingProps;
+        thick?: ReadingProps;
+        tint?: ReadingProps;
+    };
+    label: string;
+    measured: MeasurementProps | null;
+    needed: boolean;
+    attempt: (act: () => Promise<void>) => Promise<boolean>;
+    typed: (swatch: Swatch, hex: string) => Promise<void>;
+    busy: boolean;
+    white: number;
+    read: (swatches: readonly Swatch[]) => Promise<void>;
+}) {
+    return (
+        <tr className="border-t border-line">
+            <td className="w-20 py-1.5">
+                <span
+                    className="block h-9 w-16 border border-line"
+                    style={{ background: readings[swatch]?.colour.hex ?? 'transparent' }}
+                    aria-hidden
+                />
+            </td>
+            <th scope="row" className="font-normal">
+                {label}
+                <span className="block text-xs text-quiet">
+                    {readings[swatch]?.colour.name ??
+                        (swatch === 'tint' && measured?.needsTint
+                            ? 'needed: an opaque coat does not show how strong it is in mixes'
+                            : needed
+                              ? 'not read yet'
+                              : 'optional, more precise')}
+                </span>
+            </th>
+            <td>
+                <input
+                    type="color"
+                    aria-label={`${label}, as a colour`}
+                    className="h-9 w-12 border border-strong"
+                    value={readings[swatch]?.colour.hex ?? '#808080'}
+                    onChange={(event) => {
+                        const hex = event.target.value;
+                        void attempt(() => typed(swatch, hex));
+                    }}
+                />
+            </td>
+            <td className="w-20 text-right">
+                <Button
+                    size="small"
+                    disabled={busy || (swatch === 'tint' && white === 0)}
+                    aria-label={`Read: ${label}`}
+                    onClick={() => {
+                        void attempt(() => read([swatch]));
+                    }}
+                >
+                    Read
+                </Button>
+            </td>
+        </tr>
+    );
+}
+
+function SwatchRows({
+    readings,
+    measured,
+    attempt,
+    typed,
+    busy,
+    white,
+    read,
+}: {
+    readings: {
+        black?: ReadingProps;
+        white?: ReadingProps;
+        overBlack?: ReadingProps;
+        overWhite?: ReadingProps;
+        thick?: ReadingProps;
+        tint?: ReadingProps;
+    };
+    measured: MeasurementProps | null;
+    attempt: (act: () => Promise<void>) => Promise<boolean>;
+    typed: (swatch: Swatch, hex: string) => Promise<void>;
+    busy: boolean;
+    white: number;
+    read: (swatches: readonly Swatch[]) => Promise<void>;
+}) {
+    return (
+        <table className="w-full text-left text-sm">
+            <thead className="text-xs text-quiet">
+                <tr>
+                    <th className="font-normal">as read</th>
+                    <th className="font-normal">swatch</th>
+                    <th className="font-normal">typed</th>
+                    <th className="text-right font-normal">reader</th>
+                </tr>
+            </thead>
+            <tbody>
+                {SWATCHES.map(({ swatch, label, needed }) => (
+                    <SwatchRow
+                        key={swatch}
+                        swatch={swatch}
+                        readings={readings}
+                        label={label}
+                        measured={measured}
+                        needed={needed}
+                        attempt={attempt}
+                        typed={typed}
+                        busy={busy}
+                        white={white}
+                        read={read}
+                    />
+                ))}
+            </tbody>
+        </table>
+    );
+}
+
+function Head({
+    attempt,
+    fromFile,
+    photo,
+    take,
+    busy,
+    read,
+}: {
+    attempt: (act: () => Promise<void>) => Promise<boolean>;
+    fromFile: (file: File) => Promise<void>;
+    photo: ((onReadings: (readings: ReadingProps[]) => void) => ReactNode) | undefined;
+    take: (found: readonly ReadingProps[], from: Source) => Promise<void>;
+    busy: boolean;
+    read: (swatches: readonly Swatch[]) => Promise<void>;
+}) {
+    return (
+        <div className="flex flex-wrap items-end gap-3">
+            <h2 id="swatch-table" className="mr-auto text-lg font-semibold">
+                Swatch table
+            </h2>
+            <label className="inline-flex min-h-10 cursor-pointer items-center rounded-sm border border-strong bg-raised px-3 text-sm focus-within:border-ink">
+                From a CGATS file
+                <input
+                    type="file"
+                    accept=".cgats,.txt,text/plain"
+                    className="sr-only"
+                    onChange={(event) => {
+                        const file = event.target.files?.[0];
+                        event.target.value = '';
+                        if (file) void attempt(() => fromFile(file));
+                    }}
+                />
+            </label>
+            {photo?.((found) => void attempt(() => take(found, 'photo')))}
+            <Button
+                look="main"
+                disabled={busy}
+                onClick={() => {
+                    void attempt(() => read(['black', 'white', 'overBlack', 'overWhite', 'thick']));
+                }}
+            >
+                Read all five
+            </Button>
+        </div>
+    );
+}
+
+function useReading({
+    setBusy,
+    doing,
+    useReadings,
+    setMeasured,
+    setSource,
+    pot,
+    white,
+    source,
+    readings,
+    onKept,
+}: {
+    setBusy: Dispatch<SetStateAction<boolean>>;
+    doing: (act: () => Promise<unknown>) => Promise<boolean>;
+    useReadings: UseBoundStore<StoreApi<Readings>>;
+    setMeasured: Dispatch<SetStateAction<MeasurementProps | null>>;
+    setSource: Dispatch<SetStateAction<Source>>;
+    pot: PaintProps;
+    white: number;
+    source: 'reader' | 'typed' | 'file' | 'photo';
+    readings: {
+        black?: ReadingProps;
+        white?: ReadingProps;
+        overBlack?: ReadingProps;
+        overWhite?: ReadingProps;
+        thick?: ReadingProps;
+        tint?: ReadingProps;
+    };
+    onKept: () => void;
+}) {
     function attempt(act: () => Promise<void>): Promise<boolean> {
         setBusy(true);
         return doing(act).finally(() => {
@@ -112,150 +418,5 @@ export function SwatchTable({
         onKept();
     }
 
-    return (
-        <section aria-labelledby="swatch-table" className="flex flex-col gap-3">
-            <div className="flex flex-wrap items-end gap-3">
-                <h2 id="swatch-table" className="mr-auto text-lg font-semibold">
-                    Swatch table
-                </h2>
-                <label className="inline-flex min-h-10 cursor-pointer items-center rounded-sm border border-strong bg-raised px-3 text-sm focus-within:border-ink">
-                    From a CGATS file
-                    <input
-                        type="file"
-                        accept=".cgats,.txt,text/plain"
-                        className="sr-only"
-                        onChange={(event) => {
-                            const file = event.target.files?.[0];
-                            event.target.value = '';
-                            if (file) void attempt(() => fromFile(file));
-                        }}
-                    />
-                </label>
-                {photo?.((found) => void attempt(() => take(found, 'photo')))}
-                <Button
-                    look="main"
-                    disabled={busy}
-                    onClick={() => {
-                        void attempt(() => read(['black', 'white', 'overBlack', 'overWhite', 'thick']));
-                    }}
-                >
-                    Read all five
-                </Button>
-            </div>
-            <p className="text-xs text-quiet">
-                The colour reader here is simulated. A typed colour is as good as the eye that chose it; a photo is as
-                good as its light: even, from the side, no flash.
-            </p>
-            <table className="w-full text-left text-sm">
-                <thead className="text-xs text-quiet">
-                    <tr>
-                        <th className="font-normal">as read</th>
-                        <th className="font-normal">swatch</th>
-                        <th className="font-normal">typed</th>
-                        <th className="text-right font-normal">reader</th>
-                    </tr>
-                </thead>
-                <tbody>
-                    {SWATCHES.map(({ swatch, label, needed }) => (
-                        <tr key={swatch} className="border-t border-line">
-                            <td className="w-20 py-1.5">
-                                <span
-                                    className="block h-9 w-16 border border-line"
-                                    style={{ background: readings[swatch]?.colour.hex ?? 'transparent' }}
-                                    aria-hidden
-                                />
-                            </td>
-                            <th scope="row" className="font-normal">
-                                {label}
-                                <span className="block text-xs text-quiet">
-                                    {readings[swatch]?.colour.name ??
-                                        (swatch === 'tint' && measured?.needsTint
-                                            ? 'needed: an opaque coat does not show how strong it is in mixes'
-                                            : needed
-                                              ? 'not read yet'
-                                              : 'optional, more precise')}
-                                </span>
-                            </th>
-                            <td>
-                                <input
-                                    type="color"
-                                    aria-label={`${label}, as a colour`}
-                                    className="h-9 w-12 border border-strong"
-                                    value={readings[swatch]?.colour.hex ?? '#808080'}
-                                    onChange={(event) => {
-                                        const hex = event.target.value;
-                                        void attempt(() => typed(swatch, hex));
-                                    }}
-                                />
-                            </td>
-                            <td className="w-20 text-right">
-                                <Button
-                                    size="small"
-                                    disabled={busy || (swatch === 'tint' && white === 0)}
-                                    aria-label={`Read: ${label}`}
-                                    onClick={() => {
-                                        void attempt(() => read([swatch]));
-                                    }}
-                                >
-                                    Read
-                                </Button>
-                            </td>
-                        </tr>
-                    ))}
-                </tbody>
-            </table>
-            {whites.length > 0 && (
-                <Pick
-                    label="White for the tint"
-                    value={String(white)}
-                    options={whites.map((w) => ({
-                        value: String(w.id),
-                        label: w.name,
-                        mark: <PotMark hex={w.hex} />,
-                    }))}
-                    onPick={(id) => {
-                        setWhite(Number(id));
-                    }}
-                />
-            )}
-            {problem !== null && <Notice strong>{problem}</Notice>}
-            {measured !== null && (
-                <div role="status" className="flex flex-col gap-2 border border-strong bg-raised p-3 text-sm">
-                    <p>
-                        <strong>{measured.quality}</strong>:{' '}
-                        {measured.trusted > 0.995
-                            ? 'all bands from two readings each'
-                            : `${Math.round(measured.trusted * 36)} of 36 bands from two readings each, the others from a smooth curve`}
-                        . The readings are reproduced within {(measured.residual * 100).toFixed(2)} % reflectance.
-                    </p>
-                    <p>
-                        Contrast ratio of one coat: {measured.contrastRatio.toFixed(3)};{' '}
-                        {measured.coatsToHide === null
-                            ? 'never opaque'
-                            : `opaque in ${many(measured.coatsToHide, 'coat')}`}
-                        . A half tint with white changes by ΔE {one(measured.moved)} from the earlier prediction.
-                    </p>
-                    {measured.needsTint && (
-                        <p>
-                            One coat is nearly opaque, so its strength in mixes cannot be seen. Mix 1 drop into 5 of
-                            white and read that tint.
-                        </p>
-                    )}
-                    <Button
-                        look="main"
-                        disabled={busy}
-                        onClick={() => {
-                            void attempt(keep);
-                        }}
-                    >
-                        Save measurement
-                    </Button>
-                </div>
-            )}
-        </section>
-    );
-}
-
-function valuesOf(readings: Readings): Partial<Record<Swatch, number[]>> {
-    return Object.fromEntries(Object.entries(readings).map(([swatch, reading]) => [swatch, reading.values]));
+    return { attempt, read, typed, fromFile, take, keep };
 }

@@ -1,4 +1,12 @@
-import { useEffect, useRef, useState, type PointerEvent } from 'react';
+import {
+    useEffect,
+    useRef,
+    useState,
+    type PointerEvent,
+    type RefObject,
+    type Dispatch,
+    type SetStateAction,
+} from 'react';
 import { fitted, toPicture, zoomed, type Point, type View } from './view';
 
 export type Tool = 'spot' | 'lasso' | 'stroke' | 'move' | 'box' | 'corners';
@@ -27,7 +35,6 @@ type Props = {
 /** A picture to take colours from: wheel or pinch zooms, the move tool or the middle button pans. */
 export function ReferenceBoard({ picture, after, split = 0, marks, tool, spotRadius, crop, onDraw }: Props) {
     const box = useRef<HTMLDivElement>(null);
-    const [view, setView] = useState<View | null>(null);
     // What is being drawn; another tool begins anew.
     const [started, setStarted] = useState<{ tool: Tool; points: Point[] }>({ tool, points: [] });
     const path = started.tool === tool ? started.points : [];
@@ -36,74 +43,19 @@ export function ReferenceBoard({ picture, after, split = 0, marks, tool, spotRad
     };
     const [pointer, setPointer] = useState<Point | null>(null);
     const drag = useRef<{ from: Point; view: View } | null>(null);
-    const least = useRef(0.1);
-
-    useEffect(() => {
-        const element = box.current;
-        if (!element) return;
-        const fit = () => {
-            const next = fitted(picture.width, picture.height, element.clientWidth, element.clientHeight);
-            least.current = next.scale * 0.7;
-            setView(next);
-        };
-        fit();
-        const observer = new ResizeObserver(fit);
-        observer.observe(element);
-        const wheel = (event: WheelEvent) => {
-            event.preventDefault();
-            const at = placeOf(element, event);
-            setView((now) => (now ? zoomed(now, Math.exp(-event.deltaY / 400), at, least.current) : now));
-        };
-        element.addEventListener('wheel', wheel, { passive: false });
-        return () => {
-            observer.disconnect();
-            element.removeEventListener('wheel', wheel);
-        };
-    }, [picture.id, picture.width, picture.height]);
-
-    function down(event: PointerEvent<HTMLDivElement>) {
-        if (!view) return;
-        event.currentTarget.setPointerCapture(event.pointerId);
-        const at = placeOf(event.currentTarget, event);
-        if (tool === 'move' || event.button === 1) drag.current = { from: at, view };
-        else if (tool !== 'corners' && tool !== 'spot') setPath([at]);
-    }
-
-    function move(event: PointerEvent<HTMLDivElement>) {
-        const at = placeOf(event.currentTarget, event);
-        setPointer(at);
-        const dragging = drag.current;
-        if (dragging)
-            setView({
-                ...dragging.view,
-                x: dragging.view.x + at[0] - dragging.from[0],
-                y: dragging.view.y + at[1] - dragging.from[1],
-            });
-        else if (path.length > 0 && tool === 'box') setPath([path[0] ?? at, at]);
-        else if (path.length > 0 && tool !== 'corners') setPath(path.length < 1500 ? [...path, at] : path);
-    }
-
-    function up(event: PointerEvent<HTMLDivElement>) {
-        if (!view) return;
-        const at = placeOf(event.currentTarget, event);
-        if (drag.current) {
-            drag.current = null;
-            return;
-        }
-        const inPicture = (point: Point) => toPicture(view, point, picture.width, picture.height);
-        const radius: Point = [spotRadius / view.scale / picture.width, 0];
-        if (tool === 'corners') {
-            const corners = [...path, at];
-            setPath(corners.length === 4 ? [] : corners);
-            if (corners.length === 4) onDraw({ tool, points: corners.map(inPicture) });
-            return;
-        }
-        if (tool === 'spot') onDraw({ tool, points: [inPicture(at), radius] });
-        else if (tool === 'lasso' && path.length > 3) onDraw({ tool, points: path.map(inPicture) });
-        else if (tool === 'stroke' && path.length > 1) onDraw({ tool, points: [...path.map(inPicture), radius] });
-        else if (tool === 'box' && path.length > 1) onDraw({ tool, points: boxOf(path).map(inPicture) });
-        setPath([]);
-    }
+    const [view, setView] = useView(box, picture);
+    const { down, move, up } = usePointer({
+        view,
+        tool,
+        drag,
+        setPath,
+        setPointer,
+        setView,
+        path,
+        picture,
+        spotRadius,
+        onDraw,
+    });
 
     const image = (src: string, clip?: string) => (
         <img
@@ -140,21 +92,16 @@ export function ReferenceBoard({ picture, after, split = 0, marks, tool, spotRad
                 <>
                     {image(picture.url)}
                     {after !== undefined && after !== null && image(after, `inset(0 0 0 ${split * 100}%)`)}
-                    <svg className="pointer-events-none absolute inset-0 h-full w-full" aria-hidden>
-                        {crop && <Dimmed crop={crop} picture={picture} view={view} />}
-                        {marks.map((mark) => (
-                            <Mark key={mark.key} mark={mark} picture={picture} view={view} />
-                        ))}
-                        {path.length > 0 &&
-                            tool === 'corners' &&
-                            path.map((p, i) => <Ring key={i} x={p[0]} y={p[1]} r={6} />)}
-                        {path.length > 1 && tool === 'lasso' && <Outline points={path} />}
-                        {path.length > 1 && tool === 'box' && <Outline points={boxOf(path)} />}
-                        {path.length > 1 && tool === 'stroke' && <Path points={path} width={2 * spotRadius} />}
-                        {pointer && (tool === 'spot' || tool === 'stroke') && (
-                            <Ring x={pointer[0]} y={pointer[1]} r={spotRadius} />
-                        )}
-                    </svg>
+                    <Drawing
+                        crop={crop}
+                        picture={picture}
+                        view={view}
+                        marks={marks}
+                        path={path}
+                        tool={tool}
+                        spotRadius={spotRadius}
+                        pointer={pointer}
+                    />
                 </>
             )}
         </div>
@@ -254,4 +201,137 @@ function Outline({ points }: { points: readonly Point[] }) {
 function placeOf(element: HTMLElement, event: { clientX: number; clientY: number }): Point {
     const rect = element.getBoundingClientRect();
     return [event.clientX - rect.left, event.clientY - rect.top];
+}
+
+function Drawing({
+    crop,
+    picture,
+    view,
+    marks,
+    path,
+    tool,
+    spotRadius,
+    pointer,
+}: {
+    crop: readonly number[] | null | undefined;
+    picture: { id: number; title: string; url: string; width: number; height: number };
+    view: { scale: number; x: number; y: number };
+    marks: readonly BoardMark[];
+    path: Point[];
+    tool: Tool;
+    spotRadius: number;
+    pointer: Point | null;
+}) {
+    return (
+        <svg className="pointer-events-none absolute inset-0 h-full w-full" aria-hidden>
+            {crop && <Dimmed crop={crop} picture={picture} view={view} />}
+            {marks.map((mark) => (
+                <Mark key={mark.key} mark={mark} picture={picture} view={view} />
+            ))}
+            {path.length > 0 && tool === 'corners' && path.map((p, i) => <Ring key={i} x={p[0]} y={p[1]} r={6} />)}
+            {path.length > 1 && tool === 'lasso' && <Outline points={path} />}
+            {path.length > 1 && tool === 'box' && <Outline points={boxOf(path)} />}
+            {path.length > 1 && tool === 'stroke' && <Path points={path} width={2 * spotRadius} />}
+            {pointer && (tool === 'spot' || tool === 'stroke') && <Ring x={pointer[0]} y={pointer[1]} r={spotRadius} />}
+        </svg>
+    );
+}
+
+function usePointer({
+    view,
+    tool,
+    drag,
+    setPath,
+    setPointer,
+    setView,
+    path,
+    picture,
+    spotRadius,
+    onDraw,
+}: {
+    view: View | null;
+    tool: Tool;
+    drag: RefObject<{ from: Point; view: View } | null>;
+    setPath: (points: Point[]) => void;
+    setPointer: Dispatch<SetStateAction<Point | null>>;
+    setView: Dispatch<SetStateAction<View | null>>;
+    path: Point[];
+    picture: { id: number; title: string; url: string; width: number; height: number };
+    spotRadius: number;
+    onDraw: (drawn: Drawn) => void;
+}) {
+    function down(event: PointerEvent<HTMLDivElement>) {
+        if (!view) return;
+        event.currentTarget.setPointerCapture(event.pointerId);
+        const at = placeOf(event.currentTarget, event);
+        if (tool === 'move' || event.button === 1) drag.current = { from: at, view };
+        else if (tool !== 'corners' && tool !== 'spot') setPath([at]);
+    }
+
+    function move(event: PointerEvent<HTMLDivElement>) {
+        const at = placeOf(event.currentTarget, event);
+        setPointer(at);
+        const dragging = drag.current;
+        if (dragging)
+            setView({
+                ...dragging.view,
+                x: dragging.view.x + at[0] - dragging.from[0],
+                y: dragging.view.y + at[1] - dragging.from[1],
+            });
+        else if (path.length > 0 && tool === 'box') setPath([path[0] ?? at, at]);
+        else if (path.length > 0 && tool !== 'corners') setPath(path.length < 1500 ? [...path, at] : path);
+    }
+
+    function up(event: PointerEvent<HTMLDivElement>) {
+        if (!view) return;
+        const at = placeOf(event.currentTarget, event);
+        if (drag.current) {
+            drag.current = null;
+            return;
+        }
+        const inPicture = (point: Point) => toPicture(view, point, picture.width, picture.height);
+        const radius: Point = [spotRadius / view.scale / picture.width, 0];
+        if (tool === 'corners') {
+            const corners = [...path, at];
+            setPath(corners.length === 4 ? [] : corners);
+            if (corners.length === 4) onDraw({ tool, points: corners.map(inPicture) });
+            return;
+        }
+        if (tool === 'spot') onDraw({ tool, points: [inPicture(at), radius] });
+        else if (tool === 'lasso' && path.length > 3) onDraw({ tool, points: path.map(inPicture) });
+        else if (tool === 'stroke' && path.length > 1) onDraw({ tool, points: [...path.map(inPicture), radius] });
+        else if (tool === 'box' && path.length > 1) onDraw({ tool, points: boxOf(path).map(inPicture) });
+        setPath([]);
+    }
+
+    return { down, move, up };
+}
+
+function useView(box: RefObject<HTMLDivElement | null>, picture: Props['picture']) {
+    const [view, setView] = useState<View | null>(null);
+    const least = useRef(0.1);
+    useEffect(() => {
+        const element = box.current;
+        if (!element) return;
+        const fit = () => {
+            const next = fitted(picture.width, picture.height, element.clientWidth, element.clientHeight);
+            least.current = next.scale * 0.7;
+            setView(next);
+        };
+        fit();
+        const observer = new ResizeObserver(fit);
+        observer.observe(element);
+        const wheel = (event: WheelEvent) => {
+            event.preventDefault();
+            const at = placeOf(element, event);
+            setView((now) => (now ? zoomed(now, Math.exp(-event.deltaY / 400), at, least.current) : now));
+        };
+        element.addEventListener('wheel', wheel, { passive: false });
+        return () => {
+            observer.disconnect();
+            element.removeEventListener('wheel', wheel);
+        };
+    }, [box, picture.id, picture.width, picture.height]);
+
+    return [view, setView] as const;
 }

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type Dispatch, type SetStateAction } from 'react';
 import { send } from '@/shared/lib/api';
 import { one } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
@@ -51,46 +51,13 @@ export function PicturePanel({
         void attempt(() => send('PATCH', url('pictures.update', at), change));
 
     return (
-        <section aria-label="The picture" className="flex flex-col gap-4 text-sm">
+        <section aria-label="Picture" className="flex flex-col gap-4 text-sm">
             <h2 className="text-lg font-semibold">{picture.title}</h2>
             {picture.remarks.map((remark) => (
                 <Notice key={remark}>{remark}</Notice>
             ))}
             {problem !== null && <Notice strong>{problem}</Notice>}
-            {KINDS.includes(picture.kind) && (
-                <>
-                    <Pick
-                        label="It is"
-                        value={picture.kind}
-                        options={KINDS.map((kind) => ({ value: kind, label: kind }))}
-                        onPick={(kind) => {
-                            tell({ kind });
-                        }}
-                    />
-                    <div>
-                        <p className="mb-1 text-xs text-quiet">
-                            Lighting{picture.shading === null && ': a picture cannot show this'}
-                        </p>
-                        <Choice<Shading | 'unknown'>
-                            label="Lighting"
-                            value={picture.shading ?? 'unknown'}
-                            options={[
-                                { value: 'painted on', label: 'painted on' },
-                                { value: 'real light', label: 'real light' },
-                            ]}
-                            onChoose={(shading) => {
-                                tell({ shading });
-                            }}
-                        />
-                        {picture.shading === 'real light' && (
-                            <p className="mt-1 text-xs text-quiet">
-                                Colours are taken without the shading of the room (an estimate): your figure will be lit
-                                as well.
-                            </p>
-                        )}
-                    </div>
-                </>
-            )}
+            {KINDS.includes(picture.kind) && <Nature picture={picture} tell={tell} />}
             <Neutral
                 neutral={picture.neutral}
                 purpose={purpose}
@@ -100,33 +67,14 @@ export function PicturePanel({
                 onUndo={() => void attempt(() => send('DELETE', url('pictures.restore', at)))}
             />
             {onColour && (
-                <div className="flex items-center gap-2">
-                    <Button
-                        size="small"
-                        aria-pressed={purpose === 'crop'}
-                        onClick={() => {
-                            onPurpose(purpose === 'crop' ? null : 'crop');
-                        }}
-                    >
-                        {purpose === 'crop' ? 'Draw the crop' : 'Crop'}
-                    </Button>
-                    {picture.crop !== null && (
-                        <Button
-                            size="small"
-                            onClick={() => {
-                                tell({ crop: null });
-                            }}
-                        >
-                            Whole picture
-                        </Button>
-                    )}
-                    <Button
-                        size="small"
-                        onClick={() => void send<PaletteProps[]>('GET', url('pictures.palette', at)).then(setPalette)}
-                    >
-                        Main colours
-                    </Button>
-                </div>
+                <PictureActions
+                    purpose={purpose}
+                    onPurpose={onPurpose}
+                    picture={picture}
+                    tell={tell}
+                    at={at}
+                    setPalette={setPalette}
+                />
             )}
             {palette !== null && onColour && <Colours palette={palette} onColour={onColour} />}
         </section>
@@ -185,15 +133,7 @@ function Neutral({
             {purpose === null && neutral === null && (
                 <p className="mt-2">Not white-balanced: lamp and camera still tint its colours.</p>
             )}
-            {neutral !== null && (
-                <div className="mt-2 flex flex-col gap-2">
-                    <p>{neutral.words}</p>
-                    {neutral.residuals.length > 0 && <Residuals residuals={neutral.residuals} />}
-                    <Button size="small" className="self-start" onClick={onUndo}>
-                        Remove white balance
-                    </Button>
-                </div>
-            )}
+            {neutral !== null && <Neutralised neutral={neutral} onUndo={onUndo} />}
         </div>
     );
 }
@@ -236,12 +176,107 @@ function Colours({ palette, onColour }: { palette: readonly PaletteProps[]; onCo
                                 aria-hidden
                             />
                             <span className="whitespace-nowrap">
-                                {Math.round(entry.share * 100)} of 100, {entry.colour.name}
+                                {Math.round(entry.share * 100)} % {entry.colour.name}
                             </span>
                         </button>
                     </li>
                 ))}
             </ul>
         </div>
+    );
+}
+
+function Neutralised({ neutral, onUndo }: { neutral: NeutralProps; onUndo: () => void }) {
+    return (
+        <div className="mt-2 flex flex-col gap-2">
+            <p>{neutral.words}</p>
+            {neutral.residuals.length > 0 && <Residuals residuals={neutral.residuals} />}
+            <Button size="small" className="self-start" onClick={onUndo}>
+                Remove white balance
+            </Button>
+        </div>
+    );
+}
+
+function PictureActions({
+    purpose,
+    onPurpose,
+    picture,
+    tell,
+    at,
+    setPalette,
+}: {
+    purpose: Purpose | null;
+    onPurpose: (purpose: Purpose | null) => void;
+    picture: PictureProps;
+    tell: (change: Record<string, unknown>) => undefined;
+    at: { figure: number; picture: number };
+    setPalette: Dispatch<SetStateAction<PaletteProps[] | null>>;
+}) {
+    return (
+        <div className="flex items-center gap-2">
+            <Button
+                size="small"
+                aria-pressed={purpose === 'crop'}
+                onClick={() => {
+                    onPurpose(purpose === 'crop' ? null : 'crop');
+                }}
+            >
+                {purpose === 'crop' ? 'Draw the crop' : 'Crop'}
+            </Button>
+            {picture.crop !== null && (
+                <Button
+                    size="small"
+                    onClick={() => {
+                        tell({ crop: null });
+                    }}
+                >
+                    Whole picture
+                </Button>
+            )}
+            <Button
+                size="small"
+                onClick={() => void send<PaletteProps[]>('GET', url('pictures.palette', at)).then(setPalette)}
+            >
+                Main colours
+            </Button>
+        </div>
+    );
+}
+
+function Nature({ picture, tell }: { picture: PictureProps; tell: (change: Record<string, unknown>) => undefined }) {
+    return (
+        <>
+            <Pick
+                label="Type"
+                value={picture.kind}
+                options={KINDS.map((kind) => ({ value: kind, label: kind }))}
+                onPick={(kind) => {
+                    tell({ kind });
+                }}
+            />
+            <div>
+                <p className="mb-1 text-xs text-quiet">
+                    Lighting{picture.shading === null && ': a picture cannot show this'}
+                </p>
+                <Choice<Shading | 'unknown'>
+                    label="Lighting"
+                    value={picture.shading ?? 'unknown'}
+                    options={[
+                        { value: 'painted on', label: 'painted on' },
+                        { value: 'real light', label: 'real light' },
+                    ]}
+                    onChoose={(shading) => {
+                        tell({ shading });
+                    }}
+                />
+                {picture.shading === 'real light' && (
+                    <p className="mt-1 text-xs text-quiet">
+                        Colours are taken without the shading of the room (an estimate): your figure will be lit as
+                        well.
+                    </p>
+                )}
+            </div>
+        </>
     );
 }

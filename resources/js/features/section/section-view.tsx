@@ -172,27 +172,31 @@ function Cell({
                 )}
                 {/* The lower edge of a film: a hairline of shade in neutral, so that a band can be seen as a band. */}
                 {film && <rect y="100%" width="100%" height="1" transform="translate(0 -1)" fill="rgba(0,0,0,0.35)" />}
-                {selected && (
-                    <>
-                        <rect
-                            x="1.5"
-                            y="1.5"
-                            className="[height:calc(100%-3px)] [width:calc(100%-3px)]"
-                            fill="none"
-                            stroke="#000"
-                            strokeWidth="3"
-                        />
-                        <rect
-                            x="4"
-                            y="4"
-                            className="[height:calc(100%-8px)] [width:calc(100%-8px)]"
-                            fill="none"
-                            stroke="#fff"
-                            strokeWidth="2"
-                        />
-                    </>
-                )}
+                {selected && <Selection />}
             </svg>
         </button>
+    );
+}
+
+function Selection() {
+    return (
+        <>
+            <rect
+                x="1.5"
+                y="1.5"
+                className="[height:calc(100%-3px)] [width:calc(100%-3px)]"
+                fill="none"
+                stroke="#000"
+                strokeWidth="3"
+            />
+            <rect
+                x="4"
+                y="4"
+                className="[height:calc(100%-8px)] [width:calc(100%-8px)]"
+                fill="none"
+                stroke="#fff"
+                strokeWidth="2"
+            />
+        </>
     );
 }

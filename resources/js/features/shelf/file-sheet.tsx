@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type Dispatch, type SetStateAction } from 'react';
 import { send } from '@/shared/lib/api';
 import { many } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
@@ -21,38 +21,7 @@ export function FileSheet({ open, onClose, onChanged }: { open: boolean; onClose
     const [preview, setPreview] = useState<{ of: File; what: ShelfPreviewProps } | null>(null);
     const [done, setDone] = useState<ShelfImportProps | null>(null);
     const { message: problem, attempt } = useAttempt();
-
-    async function choose(chosen: File) {
-        setDone(null);
-        setPreview(null);
-        setFile(chosen);
-        await attempt(async () => {
-            const what = await send<ShelfPreviewProps>('POST', url('shelf-imports.preview'), form(chosen));
-            setPreview({ of: chosen, what });
-        });
-    }
-
-    async function bringIn(chosen: File) {
-        await attempt(async () => {
-            let now = await send<ShelfImportProps>('POST', url('shelf-imports.store'), form(chosen));
-            setDone(now);
-            while (now.state === 'waiting' || now.state === 'running') {
-                await new Promise((resolve) => window.setTimeout(resolve, 300));
-                now = await send<ShelfImportProps>('GET', url('shelf-imports.show', { shelfImport: now.id }));
-                setDone(now);
-            }
-            onChanged();
-            return { message: now.problem };
-        });
-    }
-
-    async function undo(id: number) {
-        await attempt(async () => {
-            setDone(await send<ShelfImportProps>('DELETE', url('shelf-imports.destroy', { shelfImport: id })));
-            setPreview(null);
-            onChanged();
-        });
-    }
+    const { choose, bringIn, undo } = useImport({ setDone, setPreview, setFile, attempt, onChanged });
 
     return (
         <Sheet side open={open} onClose={onClose} title="Import or export the shelf">
@@ -60,23 +29,7 @@ export function FileSheet({ open, onClose, onChanged }: { open: boolean; onClose
                 <h3 id="bring-in" className="text-base font-semibold">
                     Import pots
                 </h3>
-                <label className="flex min-h-24 flex-col items-center justify-center gap-1 border-2 border-dashed border-strong bg-raised p-3 text-center text-sm focus-within:border-ink">
-                    <span>{file?.name ?? 'Choose a CSV file or palette'}</span>
-                    <span className="text-xs text-quiet">
-                        Columns: maker, name, colour; optional: kind, sheen, opacity, strength, level, note and more
-                    </span>
-                    <input
-                        type="file"
-                        accept=".csv,.gpl,text/csv,text/plain"
-                        aria-label="File of pots"
-                        className="sr-only"
-                        onChange={(event) => {
-                            const chosen = event.target.files?.[0];
-                            event.target.value = '';
-                            if (chosen) void choose(chosen);
-                        }}
-                    />
-                </label>
+                <FileInput file={file} choose={choose} />
                 {problem !== null && <Notice strong>{problem}</Notice>}
                 {done !== null ? (
                     <Done
@@ -97,21 +50,7 @@ export function FileSheet({ open, onClose, onChanged }: { open: boolean; onClose
                     )
                 )}
             </section>
-            <section className="mt-4 flex flex-col gap-2 border-t border-line pt-4" aria-labelledby="take-out">
-                <h3 id="take-out" className="text-base font-semibold">
-                    Export
-                </h3>
-                {OUT.map(([format, label, about]) => (
-                    <a
-                        key={format}
-                        href={url('shelf.file', { format })}
-                        download
-                        className="border border-strong bg-raised px-3 py-2 text-sm hover:border-ink"
-                    >
-                        {label} <span className="block text-xs text-quiet">{about}</span>
-                    </a>
-                ))}
-            </section>
+            <Export />
         </Sheet>
     );
 }
@@ -196,4 +135,94 @@ function form(file: File): FormData {
     const data = new FormData();
     data.append('file', file);
     return data;
+}
+
+function Export() {
+    return (
+        <section className="mt-4 flex flex-col gap-2 border-t border-line pt-4" aria-labelledby="take-out">
+            <h3 id="take-out" className="text-base font-semibold">
+                Export
+            </h3>
+            {OUT.map(([format, label, about]) => (
+                <a
+                    key={format}
+                    href={url('shelf.file', { format })}
+                    download
+                    className="border border-strong bg-raised px-3 py-2 text-sm hover:border-ink"
+                >
+                    {label} <span className="block text-xs text-quiet">{about}</span>
+                </a>
+            ))}
+        </section>
+    );
+}
+
+function FileInput({ file, choose }: { file: File | null; choose: (chosen: File) => Promise<void> }) {
+    return (
+        <label className="flex min-h-24 flex-col items-center justify-center gap-1 border-2 border-dashed border-strong bg-raised p-3 text-center text-sm focus-within:border-ink">
+            <span>{file?.name ?? 'Choose a CSV file or palette'}</span>
+            <span className="text-xs text-quiet">
+                Columns: maker, name, colour; optional: kind, sheen, opacity, strength, level, note and more
+            </span>
+            <input
+                type="file"
+                accept=".csv,.gpl,text/csv,text/plain"
+                aria-label="File of pots"
+                className="sr-only"
+                onChange={(event) => {
+                    const chosen = event.target.files?.[0];
+                    event.target.value = '';
+                    if (chosen) void choose(chosen);
+                }}
+            />
+        </label>
+    );
+}
+
+function useImport({
+    setDone,
+    setPreview,
+    setFile,
+    attempt,
+    onChanged,
+}: {
+    setDone: Dispatch<SetStateAction<ShelfImportProps | null>>;
+    setPreview: Dispatch<SetStateAction<{ of: File; what: ShelfPreviewProps } | null>>;
+    setFile: Dispatch<SetStateAction<File | null>>;
+    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
+    onChanged: () => void;
+}) {
+    async function choose(chosen: File) {
+        setDone(null);
+        setPreview(null);
+        setFile(chosen);
+        await attempt(async () => {
+            const what = await send<ShelfPreviewProps>('POST', url('shelf-imports.preview'), form(chosen));
+            setPreview({ of: chosen, what });
+        });
+    }
+
+    async function bringIn(chosen: File) {
+        await attempt(async () => {
+            let now = await send<ShelfImportProps>('POST', url('shelf-imports.store'), form(chosen));
+            setDone(now);
+            while (now.state === 'waiting' || now.state === 'running') {
+                await new Promise((resolve) => window.setTimeout(resolve, 300));
+                now = await send<ShelfImportProps>('GET', url('shelf-imports.show', { shelfImport: now.id }));
+                setDone(now);
+            }
+            onChanged();
+            return { message: now.problem };
+        });
+    }
+
+    async function undo(id: number) {
+        await attempt(async () => {
+            setDone(await send<ShelfImportProps>('DELETE', url('shelf-imports.destroy', { shelfImport: id })));
+            setPreview(null);
+            onChanged();
+        });
+    }
+
+    return { choose, bringIn, undo };
 }

@@ -48,27 +48,33 @@ export function ShelfSheet({ open, onClose }: { open: boolean; onClose: () => vo
             {shown?.length === 0 && <p>No match.</p>}
             <ul className="flex flex-col gap-1.5">
                 {shown?.map((paint) => (
-                    <li key={paint.id} className="flex items-center gap-3">
-                        <span className="flex h-11 w-28 shrink-0" aria-hidden>
-                            <span className="flex-[2]" style={{ background: paint.thick.hex }} />
-                            <span className="flex-1" style={{ background: paint.overBlack.hex }} />
-                            <span className="flex-1" style={{ background: paint.overWhite.hex }} />
-                        </span>
-                        <span className="min-w-0 flex-1 leading-tight">
-                            <span className="block font-medium">{paint.name}</span>
-                            <span className="text-xs text-quiet">
-                                {paint.maker}, {paint.kind}
-                            </span>
-                        </span>
-                        <span className={paint.levelPercent <= 10 ? 'text-xs font-bold' : 'text-xs text-quiet'}>
-                            {paint.levelPercent <= 10 ? 'nearly empty' : `${paint.levelPercent} %`}
-                        </span>
-                    </li>
+                    <PotRow key={paint.id} paint={paint} />
                 ))}
             </ul>
             <Link href={url('shelf')} className="underline underline-offset-4">
                 Open the full shelf
             </Link>
         </Sheet>
+    );
+}
+
+function PotRow({ paint }: { paint: PaintProps }) {
+    return (
+        <li className="flex items-center gap-3">
+            <span className="flex h-11 w-28 shrink-0" aria-hidden>
+                <span className="flex-[2]" style={{ background: paint.thick.hex }} />
+                <span className="flex-1" style={{ background: paint.overBlack.hex }} />
+                <span className="flex-1" style={{ background: paint.overWhite.hex }} />
+            </span>
+            <span className="min-w-0 flex-1 leading-tight">
+                <span className="block font-medium">{paint.name}</span>
+                <span className="text-xs text-quiet">
+                    {paint.maker}, {paint.kind}
+                </span>
+            </span>
+            <span className={paint.levelPercent <= 10 ? 'text-xs font-bold' : 'text-xs text-quiet'}>
+                {paint.levelPercent <= 10 ? 'nearly empty' : `${paint.levelPercent} %`}
+            </span>
+        </li>
     );
 }

@@ -1,7 +1,7 @@
 import { Head, Link, router, usePage } from '@inertiajs/react';
 import clsx from 'clsx';
 import { Keyboard, Lamp, LogOut, Sun } from 'lucide-react';
-import { useState, type ReactNode } from 'react';
+import { useState, type ReactNode, type Dispatch, type SetStateAction } from 'react';
 import { applySurround, currentSurround } from '@/shared/lib/surround';
 import { url } from '@/shared/lib/url';
 import { useKeys } from '@/shared/lib/use-keys';
@@ -44,40 +44,7 @@ export function Shell({
                 Skip to content
             </a>
             <header className="flex flex-wrap items-stretch justify-between gap-x-6 border-b border-strong px-4 print:hidden">
-                <nav aria-label="Painter" className="flex items-center gap-4 py-1.5">
-                    <Link href={url('home')} className="flex items-center gap-2 text-base font-bold">
-                        <img src="/icon.svg" alt="" width={22} height={22} />
-                        Hyalin
-                    </Link>
-                    {figure === undefined ? (
-                        <Link href={url('shelf')} className="text-sm underline-offset-4 hover:underline">
-                            Shelf
-                        </Link>
-                    ) : (
-                        <button
-                            type="button"
-                            className="text-sm underline-offset-4 hover:underline"
-                            onClick={() => {
-                                setShelf(true);
-                            }}
-                        >
-                            Shelf
-                        </button>
-                    )}
-                    <Link href={url('cups')} className="text-sm underline-offset-4 hover:underline">
-                        Cups
-                    </Link>
-                    {figure === undefined && (
-                        <>
-                            <Link href={url('schedule')} className="text-sm underline-offset-4 hover:underline">
-                                Schedule
-                            </Link>
-                            <Link href={url('recipes')} className="text-sm underline-offset-4 hover:underline">
-                                Recipes
-                            </Link>
-                        </>
-                    )}
-                </nav>
+                <PainterNav figure={figure} setShelf={setShelf} />
                 {figure !== undefined && <Stages figure={figure} />}
                 <Tools
                     onHelp={() => {
@@ -98,24 +65,7 @@ export function Shell({
                     setShelf(false);
                 }}
             />
-            <Sheet
-                open={helping}
-                onClose={() => {
-                    setHelping(false);
-                }}
-                title="Keyboard shortcuts"
-            >
-                <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-2 text-base">
-                    {[...keys, ['?', 'this list'] as const, ['Esc', 'back'] as const].map(([key, does]) => (
-                        <div key={key} className="contents">
-                            <dt>
-                                <kbd className="rounded-sm border border-strong bg-raised px-2 font-mono">{key}</kbd>
-                            </dt>
-                            <dd>{does}</dd>
-                        </div>
-                    ))}
-                </dl>
-            </Sheet>
+            <KeyboardSheet helping={helping} setHelping={setHelping} keys={keys} />
         </div>
     );
 }
@@ -203,5 +153,81 @@ function Tools({ onHelp }: { onHelp: () => void }) {
                 </button>
             )}
         </div>
+    );
+}
+
+function KeyboardSheet({
+    helping,
+    setHelping,
+    keys,
+}: {
+    helping: boolean;
+    setHelping: Dispatch<SetStateAction<boolean>>;
+    keys: readonly (readonly [key: string, does: string])[];
+}) {
+    return (
+        <Sheet
+            open={helping}
+            onClose={() => {
+                setHelping(false);
+            }}
+            title="Keyboard shortcuts"
+        >
+            <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-2 text-base">
+                {[...keys, ['?', 'this list'] as const, ['Esc', 'back'] as const].map(([key, does]) => (
+                    <div key={key} className="contents">
+                        <dt>
+                            <kbd className="rounded-sm border border-strong bg-raised px-2 font-mono">{key}</kbd>
+                        </dt>
+                        <dd>{does}</dd>
+                    </div>
+                ))}
+            </dl>
+        </Sheet>
+    );
+}
+
+function PainterNav({
+    figure,
+    setShelf,
+}: {
+    figure: FigureProps | undefined;
+    setShelf: Dispatch<SetStateAction<boolean>>;
+}) {
+    return (
+        <nav aria-label="Painter" className="flex items-center gap-4 py-1.5">
+            <Link href={url('home')} className="flex items-center gap-2 text-base font-bold">
+                <img src="/icon.svg" alt="" width={22} height={22} />
+                Hyalin
+            </Link>
+            {figure === undefined ? (
+                <Link href={url('shelf')} className="text-sm underline-offset-4 hover:underline">
+                    Shelf
+                </Link>
+            ) : (
+                <button
+                    type="button"
+                    className="text-sm underline-offset-4 hover:underline"
+                    onClick={() => {
+                        setShelf(true);
+                    }}
+                >
+                    Shelf
+                </button>
+            )}
+            <Link href={url('cups')} className="text-sm underline-offset-4 hover:underline">
+                Cups
+            </Link>
+            {figure === undefined && (
+                <>
+                    <Link href={url('schedule')} className="text-sm underline-offset-4 hover:underline">
+                        Schedule
+                    </Link>
+                    <Link href={url('recipes')} className="text-sm underline-offset-4 hover:underline">
+                        Recipes
+                    </Link>
+                </>
+            )}
+        </nav>
     );
 }

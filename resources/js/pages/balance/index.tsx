@@ -1,6 +1,6 @@
 import { Link, router } from '@inertiajs/react';
 import { Check, Trash2, X } from 'lucide-react';
-import { useState } from 'react';
+import { useState, type Dispatch, type SetStateAction } from 'react';
 import { Shell } from '@/features/shell/shell';
 import { ApiError, send } from '@/shared/lib/api';
 import { ZONES, labWords, one } from '@/shared/lib/format';
@@ -9,7 +9,14 @@ import { Button } from '@/shared/ui/button';
 import { Choice } from '@/shared/ui/choice';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
-import type { BalanceAreaProps, BalanceKind, BalancePageProps, FigureProps, Illuminant } from '@/types/generated';
+import type {
+    BalanceAreaProps,
+    BalanceKind,
+    BalancePageProps,
+    FigureProps,
+    Illuminant,
+    BalancePreferenceProps,
+} from '@/types/generated';
 
 type View = 'colour' | 'lightness';
 
@@ -34,113 +41,12 @@ export default function BalanceView({ figure, page }: { figure: FigureProps; pag
         <Shell title={`Balance of ${figure.name}`} figure={figure}>
             <div className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_23rem]">
                 <section className="flex min-w-0 flex-col gap-3">
-                    <header className="flex flex-wrap items-end gap-3">
-                        <div className="mr-auto">
-                            <p className="text-xs text-quiet">
-                                <Link
-                                    href={url('figures.finishes', { figure: figure.id })}
-                                    className="underline underline-offset-2"
-                                >
-                                    Finishes
-                                </Link>
-                            </p>
-                            <h1 className="text-xl">Balance</h1>
-                        </div>
-                        <Choice<View>
-                            label="View"
-                            value={view}
-                            options={[
-                                { value: 'colour', label: 'colour' },
-                                { value: 'lightness', label: 'lightness only' },
-                            ]}
-                            onChoose={setView}
-                        />
-                        <Choice<Illuminant>
-                            label="Light"
-                            value={page.light}
-                            options={LIGHTS}
-                            onChoose={(light) => {
-                                router.get(url('figures.balance', { figure: figure.id }), { light });
-                            }}
-                        />
-                    </header>
+                    <Head figure={figure} view={view} setView={setView} page={page} />
                     <Table areas={page.areas} view={view} light={page.light} />
                 </section>
                 <aside className="flex flex-col gap-5">
-                    <section aria-labelledby="preferences" className="flex flex-col gap-2">
-                        <h2 id="preferences" className="text-lg font-semibold">
-                            Preferences between areas
-                        </h2>
-                        {page.preferences.length === 0 && (
-                            <p className="text-sm">
-                                No preferences yet. Add what must not compete and what must be seen first.
-                            </p>
-                        )}
-                        <ul className="flex flex-col">
-                            {page.preferences.map((wish) => (
-                                <li
-                                    key={wish.id}
-                                    className="flex items-center gap-2 border-t border-line py-1.5 text-sm"
-                                >
-                                    {wish.holds ? (
-                                        <Check size={18} aria-label="holds" />
-                                    ) : (
-                                        <X size={18} strokeWidth={3} aria-label="does not hold" />
-                                    )}
-                                    <span className={wish.holds ? 'flex-1' : 'flex-1 font-semibold'}>
-                                        {names.get(wish.areaId)} {KINDS.find((k) => k.value === wish.kind)?.label}{' '}
-                                        {wish.otherId === null ? '' : names.get(wish.otherId)}
-                                        <span className="block text-xs font-normal text-quiet">
-                                            {one(wish.value)}; {KINDS.find((k) => k.value === wish.kind)?.words}{' '}
-                                            {one(wish.limit)}
-                                        </span>
-                                    </span>
-                                    <Button
-                                        size="small"
-                                        aria-label="Remove preference"
-                                        onClick={() => {
-                                            void send(
-                                                'DELETE',
-                                                url('balances.destroy', { figure: figure.id, balance: wish.id }),
-                                            ).then(() => {
-                                                router.reload();
-                                            });
-                                        }}
-                                    >
-                                        <Trash2 size={14} aria-hidden />
-                                    </Button>
-                                </li>
-                            ))}
-                        </ul>
-                        <NewPreference figureId={figure.id} areas={page.areas} />
-                    </section>
-                    <section aria-labelledby="mismatches" className="flex flex-col gap-2">
-                        <h2 id="mismatches" className="text-lg font-semibold">
-                            Under this light
-                        </h2>
-                        {page.light === 'D65' ? (
-                            <p className="text-sm text-quiet">
-                                Choose the warm lamp or the LED to see which matching areas stop matching.
-                            </p>
-                        ) : page.mismatches.length === 0 ? (
-                            <p className="text-sm">All areas that match in daylight still match.</p>
-                        ) : (
-                            <ul className="flex flex-col">
-                                {page.mismatches.slice(0, 8).map((mismatch) => (
-                                    <li
-                                        key={`${mismatch.one} ${mismatch.other} ${mismatch.zone}`}
-                                        className="border-t border-line py-1.5 text-sm"
-                                    >
-                                        <strong>
-                                            {mismatch.one} and {mismatch.other}
-                                        </strong>
-                                        , {mismatch.zone}: {one(mismatch.daylight)} in daylight, {one(mismatch.light)}{' '}
-                                        here
-                                    </li>
-                                ))}
-                            </ul>
-                        )}
-                    </section>
+                    <Preferences page={page} names={names} figure={figure} />
+                    <Mismatches page={page} />
                 </aside>
             </div>
         </Shell>
@@ -234,5 +140,149 @@ function NewPreference({ figureId, areas }: { figureId: number; areas: readonly 
             {problem !== null && <Notice strong>{problem}</Notice>}
             <Button type="submit">Add preference</Button>
         </form>
+    );
+}
+
+function Mismatches({ page }: { page: BalancePageProps }) {
+    return (
+        <section aria-labelledby="mismatches" className="flex flex-col gap-2">
+            <h2 id="mismatches" className="text-lg font-semibold">
+                Under this light
+            </h2>
+            {page.light === 'D65' ? (
+                <p className="text-sm text-quiet">
+                    Choose the warm lamp or the LED to see which matching areas stop matching.
+                </p>
+            ) : page.mismatches.length === 0 ? (
+                <p className="text-sm">All areas that match in daylight still match.</p>
+            ) : (
+                <ul className="flex flex-col">
+                    {page.mismatches.slice(0, 8).map((mismatch) => (
+                        <li
+                            key={`${mismatch.one} ${mismatch.other} ${mismatch.zone}`}
+                            className="border-t border-line py-1.5 text-sm"
+                        >
+                            <strong>
+                                {mismatch.one} and {mismatch.other}
+                            </strong>
+                            , {mismatch.zone}: {one(mismatch.daylight)} in daylight, {one(mismatch.light)} here
+                        </li>
+                    ))}
+                </ul>
+            )}
+        </section>
+    );
+}
+
+function Preference({
+    preference,
+    names,
+    figure,
+}: {
+    preference: BalancePreferenceProps;
+    names: Map<number, string>;
+    figure: FigureProps;
+}) {
+    return (
+        <li className="flex items-center gap-2 border-t border-line py-1.5 text-sm">
+            {preference.holds ? (
+                <Check size={18} aria-label="holds" />
+            ) : (
+                <X size={18} strokeWidth={3} aria-label="not met" />
+            )}
+            <span className={preference.holds ? 'flex-1' : 'flex-1 font-semibold'}>
+                {names.get(preference.areaId)} {KINDS.find((k) => k.value === preference.kind)?.label}{' '}
+                {preference.otherId === null ? '' : names.get(preference.otherId)}
+                <span className="block text-xs font-normal text-quiet">
+                    {one(preference.value)}; {KINDS.find((k) => k.value === preference.kind)?.words}{' '}
+                    {one(preference.limit)}
+                </span>
+            </span>
+            <Button
+                size="small"
+                aria-label="Remove preference"
+                onClick={() => {
+                    void send('DELETE', url('balances.destroy', { figure: figure.id, balance: preference.id })).then(
+                        () => {
+                            router.reload();
+                        },
+                    );
+                }}
+            >
+                <Trash2 size={14} aria-hidden />
+            </Button>
+        </li>
+    );
+}
+
+function Preferences({
+    page,
+    names,
+    figure,
+}: {
+    page: BalancePageProps;
+    names: Map<number, string>;
+    figure: FigureProps;
+}) {
+    return (
+        <section aria-labelledby="preferences" className="flex flex-col gap-2">
+            <h2 id="preferences" className="text-lg font-semibold">
+                Preferences between areas
+            </h2>
+            {page.preferences.length === 0 && (
+                <p className="text-sm">No preferences yet. Add what must not compete and what must be seen first.</p>
+            )}
+            <ul className="flex flex-col">
+                {page.preferences.map((preference) => (
+                    <Preference key={preference.id} preference={preference} names={names} figure={figure} />
+                ))}
+            </ul>
+            <NewPreference figureId={figure.id} areas={page.areas} />
+        </section>
+    );
+}
+
+function Head({
+    figure,
+    view,
+    setView,
+    page,
+}: {
+    figure: FigureProps;
+    view: 'colour' | 'lightness';
+    setView: Dispatch<SetStateAction<View>>;
+    page: BalancePageProps;
+}) {
+    return (
+        <header className="flex flex-wrap items-end gap-3">
+            <div className="mr-auto">
+                <p className="text-xs text-quiet">
+                    <Link
+                        href={url('figures.finishes', { figure: figure.id })}
+                        className="underline underline-offset-2"
+                    >
+                        Finishes
+                    </Link>
+                </p>
+                <h1 className="text-xl">Balance</h1>
+            </div>
+            <Choice<View>
+                label="View"
+                value={view}
+                options={[
+                    { value: 'colour', label: 'colour' },
+                    { value: 'lightness', label: 'lightness only' },
+                ]}
+                onChoose={setView}
+            />
+            <Choice<Illuminant>
+                label="Light"
+                value={page.light}
+                options={LIGHTS}
+                onChoose={(light) => {
+                    router.get(url('figures.balance', { figure: figure.id }), { light });
+                }}
+            />
+        </header>
     );
 }

@@ -34,47 +34,16 @@ export default function BesidePage({ figure, runId, runNumber, otherNumber, othe
     return (
         <Shell title={`Run ${runNumber} of ${figure.name} compared with its plan`} figure={figure}>
             <div className="mx-auto flex max-w-6xl flex-col gap-5">
-                <header className="flex flex-wrap items-end gap-4">
-                    <h1 className="text-2xl">Run {runNumber} beside</h1>
-                    <div className="w-44">
-                        <Pick
-                            label="Beside"
-                            hideLabel
-                            value={
-                                otherNumber === null
-                                    ? PLAN
-                                    : String(others.find((o) => o.number === otherNumber)?.id ?? PLAN)
-                            }
-                            options={[
-                                { value: PLAN, label: 'the recipe' },
-                                ...others.map((o) => ({ value: String(o.id), label: `run ${o.number}` })),
-                            ]}
-                            onPick={(value) => {
-                                router.visit(
-                                    url('runs.beside', { run: runId, ...(value === PLAN ? {} : { other: value }) }),
-                                );
-                            }}
-                        />
-                    </div>
-                    <p className="flex-1 text-sm text-quiet">
-                        {changed.length === 0
-                            ? 'No differences.'
-                            : `${many(changed.length, 'area')} of ${areas.length} ${changed.length === 1 ? 'differs' : 'differ'}.`}
-                    </p>
-                    <Button
-                        look="main"
-                        disabled={changed.length === 0 || otherNumber !== null}
-                        onClick={() => void adopt()}
-                    >
-                        Make this run the recipe
-                    </Button>
-                    <Link
-                        className="text-sm underline underline-offset-4"
-                        href={url('figures.bench', { figure: figure.id })}
-                    >
-                        All runs
-                    </Link>
-                </header>
+                <Head
+                    runNumber={runNumber}
+                    otherNumber={otherNumber}
+                    others={others}
+                    runId={runId}
+                    changed={changed}
+                    areas={areas}
+                    adopt={adopt}
+                    figure={figure}
+                />
                 {message !== null && <Notice strong>{message}</Notice>}
                 {changed.map((area) => (
                     <Area
@@ -152,5 +121,58 @@ function Area({ area, left, right }: { area: ComparedRunAreaProps; left: string;
                 ))}
             </div>
         </section>
+    );
+}
+
+function Head({
+    runNumber,
+    otherNumber,
+    others,
+    runId,
+    changed,
+    areas,
+    adopt,
+    figure,
+}: {
+    runNumber: number;
+    otherNumber: number | null;
+    others: { id: number; number: number }[];
+    runId: number;
+    changed: ComparedRunAreaProps[];
+    areas: ComparedRunAreaProps[];
+    adopt: () => Promise<void>;
+    figure: FigureProps;
+}) {
+    return (
+        <header className="flex flex-wrap items-end gap-4">
+            <h1 className="text-2xl">Compare run {runNumber} with</h1>
+            <div className="w-44">
+                <Pick
+                    label="Compare with"
+                    hideLabel
+                    value={
+                        otherNumber === null ? PLAN : String(others.find((o) => o.number === otherNumber)?.id ?? PLAN)
+                    }
+                    options={[
+                        { value: PLAN, label: 'the recipe' },
+                        ...others.map((o) => ({ value: String(o.id), label: `run ${o.number}` })),
+                    ]}
+                    onPick={(value) => {
+                        router.visit(url('runs.beside', { run: runId, ...(value === PLAN ? {} : { other: value }) }));
+                    }}
+                />
+            </div>
+            <p className="flex-1 text-sm text-quiet">
+                {changed.length === 0
+                    ? 'No differences.'
+                    : `${many(changed.length, 'area')} of ${areas.length} ${changed.length === 1 ? 'differs' : 'differ'}.`}
+            </p>
+            <Button look="main" disabled={changed.length === 0 || otherNumber !== null} onClick={() => void adopt()}>
+                Make this run the recipe
+            </Button>
+            <Link className="text-sm underline underline-offset-4" href={url('figures.bench', { figure: figure.id })}>
+                All runs
+            </Link>
+        </header>
     );
 }

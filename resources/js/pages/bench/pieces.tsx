@@ -46,21 +46,7 @@ export default function PiecesPage({ figure, runId, runNumber, copies, areas }: 
     return (
         <Shell title={`Run ${runNumber} of ${figure.name}, figure by figure`} figure={figure}>
             <div className="flex flex-col gap-4">
-                <header className="flex flex-wrap items-end gap-4">
-                    <h1 className="text-2xl">
-                        {copies} figures of run {runNumber}
-                    </h1>
-                    <p className="flex-1 text-sm text-quiet">
-                        The mid tone of every area on every figure, by the colour reader (simulated here).{' '}
-                        {reading !== null && <strong>Reading {reading}.</strong>}
-                    </p>
-                    <Link
-                        className="text-sm underline underline-offset-4"
-                        href={url('figures.bench', { figure: figure.id })}
-                    >
-                        All runs
-                    </Link>
-                </header>
+                <Head copies={copies} runNumber={runNumber} reading={reading} figure={figure} />
                 {problem !== null && <Notice strong>{problem}</Notice>}
                 {odd.map((area) => (
                     <Notice strong key={area.areaId}>
@@ -68,55 +54,11 @@ export default function PiecesPage({ figure, runId, runNumber, copies, areas }: 
                     </Notice>
                 ))}
                 <div className="overflow-x-auto">
-                    <table className="w-full text-left text-sm">
-                        <thead className="text-xs text-quiet">
-                            <tr>
-                                <th className="w-40 font-normal">area</th>
-                                <th className="w-20 font-normal">planned</th>
-                                {pieces.map((piece) => (
-                                    <th key={piece} className="min-w-16 text-center font-normal">
-                                        figure {piece}
-                                    </th>
-                                ))}
-                                <th className="w-44 pl-3 font-normal">spread</th>
-                            </tr>
-                        </thead>
-                        <tbody>
-                            {areas.map((area) => (
-                                <tr key={area.areaId} className="border-t border-line">
-                                    <th scope="row" className="py-1 font-semibold">
-                                        <span className="block">{area.area}</span>
-                                        <Button
-                                            size="small"
-                                            className="mt-1"
-                                            disabled={reading !== null}
-                                            onClick={() => void read(area, pieces)}
-                                        >
-                                            Read all {copies}
-                                        </Button>
-                                    </th>
-                                    <td className="h-16 p-0" style={{ background: area.planned?.hex }} />
-                                    {pieces.map((piece) => (
-                                        <Piece key={piece} area={area} piece={piece} />
-                                    ))}
-                                    <td className="pl-3">
-                                        {area.spread === null ? (
-                                            <span className="text-quiet">not read yet</span>
-                                        ) : (
-                                            <>
-                                                <strong>{one(area.spread)}</strong> from the mean
-                                                <span className="block text-xs text-quiet">{area.words}</span>
-                                            </>
-                                        )}
-                                    </td>
-                                </tr>
-                            ))}
-                        </tbody>
-                    </table>
+                    <PiecesTable pieces={pieces} areas={areas} reading={reading} read={read} copies={copies} />
                 </div>
                 <p className="text-xs text-quiet">
-                    The spread is the mean CIEDE2000 of the figures from the mean colour (MCDM, Billmeyer and Alessi
-                    1981).
+                    The spread is the average ΔE (CIEDE2000) of the figures from the mean colour (MCDM, Billmeyer and
+                    Alessi 1981).
                 </p>
             </div>
         </Shell>
@@ -137,5 +79,119 @@ function Piece({ area, piece }: { area: ConsistencyProps; piece: number }) {
                 reading.difference !== null && one(reading.difference)
             )}
         </td>
+    );
+}
+
+function AreaRow({
+    area,
+    reading,
+    read,
+    pieces,
+    copies,
+}: {
+    area: ConsistencyProps;
+    reading: string | null;
+    read: (area: ConsistencyProps, copies_: readonly number[]) => Promise<void>;
+    pieces: number[];
+    copies: number;
+}) {
+    return (
+        <tr className="border-t border-line">
+            <th scope="row" className="py-1 font-semibold">
+                <span className="block">{area.area}</span>
+                <Button
+                    size="small"
+                    className="mt-1"
+                    disabled={reading !== null}
+                    onClick={() => void read(area, pieces)}
+                >
+                    Read all {copies}
+                </Button>
+            </th>
+            <td className="h-16 p-0" style={{ background: area.planned?.hex }} />
+            {pieces.map((piece) => (
+                <Piece key={piece} area={area} piece={piece} />
+            ))}
+            <td className="pl-3">
+                {area.spread === null ? (
+                    <span className="text-quiet">not read yet</span>
+                ) : (
+                    <>
+                        <strong>{one(area.spread)}</strong> from the mean
+                        <span className="block text-xs text-quiet">{area.words}</span>
+                    </>
+                )}
+            </td>
+        </tr>
+    );
+}
+
+function PiecesTable({
+    pieces,
+    areas,
+    reading,
+    read,
+    copies,
+}: {
+    pieces: number[];
+    areas: ConsistencyProps[];
+    reading: string | null;
+    read: (area: ConsistencyProps, copies_: readonly number[]) => Promise<void>;
+    copies: number;
+}) {
+    return (
+        <table className="w-full text-left text-sm">
+            <thead className="text-xs text-quiet">
+                <tr>
+                    <th className="w-40 font-normal">area</th>
+                    <th className="w-20 font-normal">planned</th>
+                    {pieces.map((piece) => (
+                        <th key={piece} className="min-w-16 text-center font-normal">
+                            figure {piece}
+                        </th>
+                    ))}
+                    <th className="w-44 pl-3 font-normal">spread</th>
+                </tr>
+            </thead>
+            <tbody>
+                {areas.map((area) => (
+                    <AreaRow
+                        key={area.areaId}
+                        area={area}
+                        reading={reading}
+                        read={read}
+                        pieces={pieces}
+                        copies={copies}
+                    />
+                ))}
+            </tbody>
+        </table>
+    );
+}
+
+function Head({
+    copies,
+    runNumber,
+    reading,
+    figure,
+}: {
+    copies: number;
+    runNumber: number;
+    reading: string | null;
+    figure: FigureProps;
+}) {
+    return (
+        <header className="flex flex-wrap items-end gap-4">
+            <h1 className="text-2xl">
+                {copies} figures of run {runNumber}
+            </h1>
+            <p className="flex-1 text-sm text-quiet">
+                The mid tone of every area on every figure, by the colour reader (simulated here).{' '}
+                {reading !== null && <strong>Reading {reading}.</strong>}
+            </p>
+            <Link className="text-sm underline underline-offset-4" href={url('figures.bench', { figure: figure.id })}>
+                All runs
+            </Link>
+        </header>
     );
 }

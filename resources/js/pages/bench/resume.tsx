@@ -55,18 +55,7 @@ export function Resume({
                     {next.plannedMix.length > 0 && '. Its cup has to be remixed'}.
                 </p>
             )}
-            {lessons.length > 0 && (
-                <>
-                    <h3 className="mt-2 text-sm text-quiet">Your notes</h3>
-                    <ul>
-                        {lessons.map((step) => (
-                            <li key={step.id}>
-                                {step.position}. {areasWords(step.areaName)}: {step.note}
-                            </li>
-                        ))}
-                    </ul>
-                </>
-            )}
+            {lessons.length > 0 && <Notes lessons={lessons} />}
             {skipped.length > 0 && (
                 <p className="mt-1">
                     Skipped:{' '}
@@ -77,5 +66,20 @@ export function Resume({
                 Go on
             </Button>
         </section>
+    );
+}
+
+function Notes({ lessons }: { lessons: RunStepProps[] }) {
+    return (
+        <>
+            <h3 className="mt-2 text-sm text-quiet">Your notes</h3>
+            <ul>
+                {lessons.map((step) => (
+                    <li key={step.id}>
+                        {step.position}. {areasWords(step.areaName)}: {step.note}
+                    </li>
+                ))}
+            </ul>
+        </>
     );
 }

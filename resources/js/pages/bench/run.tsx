@@ -1,7 +1,7 @@
 import { Link, router } from '@inertiajs/react';
 import clsx from 'clsx';
 import { Check, Minus, Undo2 } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, type Dispatch, type SetStateAction, type RefObject } from 'react';
 import { useRun, type StepChange } from '@/features/bench/use-run';
 import { MeshPanel } from '@/features/mesh-view/mesh-panel';
 import { Shell } from '@/features/shell/shell';
@@ -62,216 +62,47 @@ function Run({ figure, run, pots, short, onMesh }: Props) {
     const [away, setAway] = useState(() => lastDoneLongAgo(run.steps, Date.now()));
     const step = steps.find((s) => s.position === position) ?? steps[steps.length - 1];
     const open = steps.filter((s) => s.state === 'open').length;
-
-    function finish() {
-        if (!step || step.state !== 'open') return;
-        record(step, { state: 'done' });
-        forward(step);
-    }
-
-    function forward(from: RunStepProps) {
-        const next = steps.find((s) => s.position > from.position && s.state === 'open');
-        if (next) setPosition(next.position);
-    }
-
-    function go(by: 1 | -1) {
-        setPosition((at) => Math.max(1, Math.min(steps.length, at + by)));
-    }
-
-    async function insert(body: { words?: string; againId?: number }) {
-        if (!step) return;
-        setSheet(null);
-        await attempt(async () => {
-            await send(
-                'POST',
-                url('run-steps.insert', { run: run.id }),
-                { after: step.position, ...body },
-                undefined,
-                newKey(),
-            );
-            router.reload();
-        });
-    }
-
-    useKeys({
-        ' ': finish,
-        u: () => {
-            setSheet('used');
-        },
-        o: () => {
-            setSheet('otherwise');
-        },
-        ArrowRight: () => {
-            go(1);
-        },
-        ArrowLeft: () => {
-            go(-1);
-        },
-        Backspace: () => {
-            if (step && step.state !== 'open') record(step, { state: 'open' });
-        },
-    });
+    const { finish, forward, go, insert } = useActions({ step, record, steps, setPosition, setSheet, attempt, run });
+    useRunKeys({ finish, setSheet, go, step, record });
 
     if (!step) return null;
     return (
         <Shell title={`Run ${run.number} of ${figure.name}`} figure={figure} keys={KEYS} wide>
             <div className="flex min-h-full flex-col lg:h-full lg:flex-row">
                 <StepList steps={steps} current={step.position} onGo={setPosition} />
-                <article className="flex min-w-0 flex-1 flex-col gap-4 p-4 lg:overflow-y-auto lg:p-6">
-                    {waiting > 0 && problem !== null && (
-                        <Notice strong>
-                            {problem} {many(waiting, 'change')} waiting.
-                        </Notice>
-                    )}
-                    {waiting === 0 && problem !== null && <Notice strong>{problem}</Notice>}
-                    {refused !== null && <Notice strong>{refused}</Notice>}
-                    {short.length > 0 && open > 0 && (
-                        <Notice>
-                            {short.join(', ')} will run out before this run is finished (estimate):{' '}
-                            <Link className="underline" href={url('figures.quantities', { figure: figure.id })}>
-                                paint needed
-                            </Link>
-                            .
-                        </Notice>
-                    )}
-                    {away && (
-                        <Resume
-                            run={run}
-                            steps={steps}
-                            last={away}
-                            now={now}
-                            onClose={() => {
-                                setAway(null);
-                            }}
-                        />
-                    )}
-                    {open === 0 && (
-                        <Notice>
-                            Every step is done.{' '}
-                            <button
-                                type="button"
-                                className="font-bold underline"
-                                onClick={() => {
-                                    router.post(url('runs.repeat', { run: run.id }));
-                                }}
-                            >
-                                Repeat this run
-                            </button>{' '}
-                            on another figure, with what was used.
-                        </Notice>
-                    )}
-                    <StepWords
-                        run={run}
-                        step={step}
-                        meanwhile={meanwhile(steps, step, now)}
-                        onGo={setPosition}
-                        onPhoto={show}
-                    />
-                    {onMesh && step.areaIds.length === 1 && (
-                        <details
-                            ref={mesh}
-                            className="text-base"
-                            onToggle={(event) => {
-                                setWhere(event.currentTarget.open);
-                            }}
-                        >
-                            <summary className="inline-block cursor-pointer underline underline-offset-4">
-                                Show on the mesh
-                            </summary>
-                            {where && (
-                                <div className="relative mt-2 h-80 border border-line">
-                                    <MeshPanel
-                                        figureId={figure.id}
-                                        view="areas"
-                                        chosen={step.areaIds[0] ?? null}
-                                        camera={null}
-                                        label={`${areasWords(step.areaName)} on the mesh`}
-                                    />
-                                </div>
-                            )}
-                        </details>
-                    )}
-                    <Timers runId={run.id} what={`${areasWords(step.areaName)}, ${step.title}`} />
-                    <Link
-                        href={url('figures.bench', { figure: figure.id })}
-                        className="text-sm underline underline-offset-4"
-                    >
-                        All runs
-                    </Link>
-                    <div className="sticky bottom-0 mt-auto grid grid-cols-2 gap-2 border-t border-strong bg-room py-2 sm:grid-cols-[2fr_1fr_1fr] sm:gap-3 lg:-bottom-6 lg:-mb-6">
-                        {step.state === 'open' ? (
-                            <Button look="main" size="large" className="col-span-2 sm:col-span-1" onClick={finish}>
-                                <Check size={28} aria-hidden /> Done
-                                <span className="hidden text-sm font-normal sm:inline">Space</span>
-                            </Button>
-                        ) : (
-                            <Button
-                                size="large"
-                                onClick={() => {
-                                    record(step, { state: 'open' });
-                                }}
-                            >
-                                <Undo2 size={24} aria-hidden /> Undo
-                            </Button>
-                        )}
-                        <Button
-                            size="large"
-                            className="!text-base"
-                            onClick={() => {
-                                setSheet('used');
-                            }}
-                        >
-                            Record what I used
-                        </Button>
-                        <Button
-                            size="large"
-                            className="!text-base"
-                            onClick={() => {
-                                setSheet('otherwise');
-                            }}
-                        >
-                            Skip, repeat, repair
-                        </Button>
-                    </div>
-                </article>
+                <Work
+                    waiting={waiting}
+                    problem={problem}
+                    refused={refused}
+                    short={short}
+                    open={open}
+                    figure={figure}
+                    away={away}
+                    run={run}
+                    steps={steps}
+                    now={now}
+                    setAway={setAway}
+                    step={step}
+                    setPosition={setPosition}
+                    show={show}
+                    onMesh={onMesh}
+                    mesh={mesh}
+                    setWhere={setWhere}
+                    where={where}
+                    finish={finish}
+                    record={record}
+                    setSheet={setSheet}
+                />
             </div>
-            <Sheet
-                open={sheet === 'used'}
-                onClose={() => {
-                    setSheet(null);
-                }}
-                title={`Step ${step.position}: what was used`}
-                description="Saved at once. The plan stays as it is; a repeat starts from this."
-            >
-                <Used
-                    key={step.id}
-                    step={step}
-                    pots={pots}
-                    onSave={(change) => {
-                        setSheet(null);
-                        record(step, change);
-                    }}
-                />
-            </Sheet>
-            <Sheet
-                open={sheet === 'otherwise'}
-                onClose={() => {
-                    setSheet(null);
-                }}
-                title={`Step ${step.position}: not as planned`}
-            >
-                <Otherwise
-                    key={step.id}
-                    step={step}
-                    onSkip={(skipReason) => {
-                        setSheet(null);
-                        record(step, { state: 'skipped', skipReason });
-                        forward(step);
-                    }}
-                    onAgain={() => void insert({ againId: step.id })}
-                    onRepair={(words) => void insert({ words })}
-                />
-            </Sheet>
+            <UsedSheet sheet={sheet} setSheet={setSheet} step={step} pots={pots} record={record} />
+            <OtherwiseSheet
+                sheet={sheet}
+                setSheet={setSheet}
+                step={step}
+                record={record}
+                forward={forward}
+                insert={insert}
+            />
             <ConflictDialog
                 open={conflict !== null}
                 mine={<p className="text-sm">{changeWords(conflict?.change)}</p>}
@@ -365,4 +196,363 @@ function stepWords(step: RunStepProps | undefined): string {
     return [step.state, step.usedMix ? `used ${mixWords(step.usedMix)}` : '', step.note ?? '']
         .filter((words) => words !== '')
         .join('. ');
+}
+
+function OtherwiseSheet({
+    sheet,
+    setSheet,
+    step,
+    record,
+    forward,
+    insert,
+}: {
+    sheet: 'used' | 'otherwise' | null;
+    setSheet: Dispatch<SetStateAction<'used' | 'otherwise' | null>>;
+    step: RunStepProps;
+    record: (step: RunStepProps, change: StepChange) => void;
+    forward: (from: RunStepProps) => void;
+    insert: (body: { words?: string; againId?: number }) => Promise<void>;
+}) {
+    return (
+        <Sheet
+            open={sheet === 'otherwise'}
+            onClose={() => {
+                setSheet(null);
+            }}
+            title={`Step ${step.position}: not as planned`}
+        >
+            <Otherwise
+                key={step.id}
+                step={step}
+                onSkip={(skipReason) => {
+                    setSheet(null);
+                    record(step, { state: 'skipped', skipReason });
+                    forward(step);
+                }}
+                onAgain={() => void insert({ againId: step.id })}
+                onRepair={(words) => void insert({ words })}
+            />
+        </Sheet>
+    );
+}
+
+function UsedSheet({
+    sheet,
+    setSheet,
+    step,
+    pots,
+    record,
+}: {
+    sheet: 'used' | 'otherwise' | null;
+    setSheet: Dispatch<SetStateAction<'used' | 'otherwise' | null>>;
+    step: RunStepProps;
+    pots: PotProps[];
+    record: (step: RunStepProps, change: StepChange) => void;
+}) {
+    return (
+        <Sheet
+            open={sheet === 'used'}
+            onClose={() => {
+                setSheet(null);
+            }}
+            title={`Step ${step.position}: what was used`}
+            description="Saved at once. The plan stays as it is; a repeat starts from this."
+        >
+            <Used
+                key={step.id}
+                step={step}
+                pots={pots}
+                onSave={(change) => {
+                    setSheet(null);
+                    record(step, change);
+                }}
+            />
+        </Sheet>
+    );
+}
+
+function Actions({
+    step,
+    finish,
+    record,
+    setSheet,
+}: {
+    step: RunStepProps;
+    finish: () => void;
+    record: (step: RunStepProps, change: StepChange) => void;
+    setSheet: Dispatch<SetStateAction<'used' | 'otherwise' | null>>;
+}) {
+    return (
+        <div className="sticky bottom-0 mt-auto grid grid-cols-2 gap-2 border-t border-strong bg-room py-2 sm:grid-cols-[2fr_1fr_1fr] sm:gap-3 lg:-bottom-6 lg:-mb-6">
+            {step.state === 'open' ? (
+                <Button look="main" size="large" className="col-span-2 sm:col-span-1" onClick={finish}>
+                    <Check size={28} aria-hidden /> Done
+                    <span className="hidden text-sm font-normal sm:inline">Space</span>
+                </Button>
+            ) : (
+                <Button
+                    size="large"
+                    onClick={() => {
+                        record(step, { state: 'open' });
+                    }}
+                >
+                    <Undo2 size={24} aria-hidden /> Undo
+                </Button>
+            )}
+            <Button
+                size="large"
+                className="!text-base"
+                onClick={() => {
+                    setSheet('used');
+                }}
+            >
+                Record what I used
+            </Button>
+            <Button
+                size="large"
+                className="!text-base"
+                onClick={() => {
+                    setSheet('otherwise');
+                }}
+            >
+                Skip, repeat, repair
+            </Button>
+        </div>
+    );
+}
+
+function OnMesh({
+    mesh,
+    setWhere,
+    where,
+    figure,
+    step,
+}: {
+    mesh: RefObject<HTMLDetailsElement | null>;
+    setWhere: Dispatch<SetStateAction<boolean>>;
+    where: boolean;
+    figure: FigureProps;
+    step: RunStepProps;
+}) {
+    return (
+        <details
+            ref={mesh}
+            className="text-base"
+            onToggle={(event) => {
+                setWhere(event.currentTarget.open);
+            }}
+        >
+            <summary className="inline-block cursor-pointer underline underline-offset-4">Show on the mesh</summary>
+            {where && (
+                <div className="relative mt-2 h-80 border border-line">
+                    <MeshPanel
+                        figureId={figure.id}
+                        view="areas"
+                        chosen={step.areaIds[0] ?? null}
+                        camera={null}
+                        label={`${areasWords(step.areaName)} on the mesh`}
+                    />
+                </div>
+            )}
+        </details>
+    );
+}
+
+function AllDone({ run }: { run: RunProps }) {
+    return (
+        <Notice>
+            Every step is done.{' '}
+            <button
+                type="button"
+                className="font-bold underline"
+                onClick={() => {
+                    router.post(url('runs.repeat', { run: run.id }));
+                }}
+            >
+                Repeat this run
+            </button>{' '}
+            on another figure, with what was used.
+        </Notice>
+    );
+}
+
+function RunningOut({ short, figure }: { short: string[]; figure: FigureProps }) {
+    return (
+        <Notice>
+            {short.join(', ')} will run out before this run is finished (estimate):{' '}
+            <Link className="underline" href={url('figures.quantities', { figure: figure.id })}>
+                paint needed
+            </Link>
+            .
+        </Notice>
+    );
+}
+
+function Work({
+    waiting,
+    problem,
+    refused,
+    short,
+    open,
+    figure,
+    away,
+    run,
+    steps,
+    now,
+    setAway,
+    step,
+    setPosition,
+    show,
+    onMesh,
+    mesh,
+    setWhere,
+    where,
+    finish,
+    record,
+    setSheet,
+}: {
+    waiting: number;
+    problem: string | null;
+    refused: string | null;
+    short: string[];
+    open: number;
+    figure: FigureProps;
+    away: RunStepProps | null;
+    run: RunProps;
+    steps: RunStepProps[];
+    now: number;
+    setAway: Dispatch<SetStateAction<RunStepProps | null>>;
+    step: RunStepProps;
+    setPosition: Dispatch<SetStateAction<number>>;
+    show: (next: RunStepProps) => void;
+    onMesh: boolean;
+    mesh: RefObject<HTMLDetailsElement | null>;
+    setWhere: Dispatch<SetStateAction<boolean>>;
+    where: boolean;
+    finish: () => void;
+    record: (step: RunStepProps, change: StepChange) => void;
+    setSheet: Dispatch<SetStateAction<'used' | 'otherwise' | null>>;
+}) {
+    return (
+        <article className="flex min-w-0 flex-1 flex-col gap-4 p-4 lg:overflow-y-auto lg:p-6">
+            {waiting > 0 && problem !== null && (
+                <Notice strong>
+                    {problem} {many(waiting, 'change')} waiting.
+                </Notice>
+            )}
+            {waiting === 0 && problem !== null && <Notice strong>{problem}</Notice>}
+            {refused !== null && <Notice strong>{refused}</Notice>}
+            {short.length > 0 && open > 0 && <RunningOut short={short} figure={figure} />}
+            {away && (
+                <Resume
+                    run={run}
+                    steps={steps}
+                    last={away}
+                    now={now}
+                    onClose={() => {
+                        setAway(null);
+                    }}
+                />
+            )}
+            {open === 0 && <AllDone run={run} />}
+            <StepWords
+                run={run}
+                step={step}
+                meanwhile={meanwhile(steps, step, now)}
+                onGo={setPosition}
+                onPhoto={show}
+            />
+            {onMesh && step.areaIds.length === 1 && (
+                <OnMesh mesh={mesh} setWhere={setWhere} where={where} figure={figure} step={step} />
+            )}
+            <Timers runId={run.id} what={`${areasWords(step.areaName)}, ${step.title}`} />
+            <Link href={url('figures.bench', { figure: figure.id })} className="text-sm underline underline-offset-4">
+                All runs
+            </Link>
+            <Actions step={step} finish={finish} record={record} setSheet={setSheet} />
+        </article>
+    );
+}
+
+function useRunKeys({
+    finish,
+    setSheet,
+    go,
+    step,
+    record,
+}: {
+    finish: () => void;
+    setSheet: Dispatch<SetStateAction<'used' | 'otherwise' | null>>;
+    go: (by: 1 | -1) => void;
+    step: RunStepProps | undefined;
+    record: (step: RunStepProps, change: StepChange) => void;
+}) {
+    useKeys({
+        ' ': finish,
+        u: () => {
+            setSheet('used');
+        },
+        o: () => {
+            setSheet('otherwise');
+        },
+        ArrowRight: () => {
+            go(1);
+        },
+        ArrowLeft: () => {
+            go(-1);
+        },
+        Backspace: () => {
+            if (step && step.state !== 'open') record(step, { state: 'open' });
+        },
+    });
+}
+
+function useActions({
+    step,
+    record,
+    steps,
+    setPosition,
+    setSheet,
+    attempt,
+    run,
+}: {
+    step: RunStepProps | undefined;
+    record: (step: RunStepProps, change: StepChange) => void;
+    steps: RunStepProps[];
+    setPosition: Dispatch<SetStateAction<number>>;
+    setSheet: Dispatch<SetStateAction<'used' | 'otherwise' | null>>;
+    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
+    run: RunProps;
+}) {
+    function finish() {
+        if (!step || step.state !== 'open') return;
+        record(step, { state: 'done' });
+        forward(step);
+    }
+
+    function forward(from: RunStepProps) {
+        const next = steps.find((s) => s.position > from.position && s.state === 'open');
+        if (next) setPosition(next.position);
+    }
+
+    function go(by: 1 | -1) {
+        setPosition((at) => Math.max(1, Math.min(steps.length, at + by)));
+    }
+
+    async function insert(body: { words?: string; againId?: number }) {
+        if (!step) return;
+        setSheet(null);
+        await attempt(async () => {
+            await send(
+                'POST',
+                url('run-steps.insert', { run: run.id }),
+                { after: step.position, ...body },
+                undefined,
+                newKey(),
+            );
+            router.reload();
+        });
+    }
+
+    return { finish, forward, go, insert };
 }

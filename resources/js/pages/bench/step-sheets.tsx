@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type Dispatch, type SetStateAction } from 'react';
 import type { StepChange } from '@/features/bench/use-run';
 import { MixEditor } from '@/features/finish/layer-editor';
 import { Button } from '@/shared/ui/button';
@@ -50,36 +50,17 @@ export function Used({
                     <MixEditor mix={mix} pots={pots} onChange={setMix} />
                 </>
             )}
-            <div className="grid grid-cols-3 gap-3">
-                {paints && (
-                    <>
-                        <Field
-                            label={`Coats (planned ${step.coats})`}
-                            inputMode="numeric"
-                            value={coats}
-                            onChange={(event) => {
-                                setCoats(event.target.value);
-                            }}
-                        />
-                        <Field
-                            label={`Drops in total${estimated === undefined ? '' : ` (estimated ${estimated})`}`}
-                            inputMode="numeric"
-                            value={drops}
-                            onChange={(event) => {
-                                setDrops(event.target.value);
-                            }}
-                        />
-                    </>
-                )}
-                <Field
-                    label={`Minutes (estimated ${step.minutes})`}
-                    inputMode="numeric"
-                    value={minutes}
-                    onChange={(event) => {
-                        setMinutes(event.target.value);
-                    }}
-                />
-            </div>
+            <Counts
+                paints={paints}
+                step={step}
+                coats={coats}
+                setCoats={setCoats}
+                estimated={estimated}
+                drops={drops}
+                setDrops={setDrops}
+                minutes={minutes}
+                setMinutes={setMinutes}
+            />
             <TextArea
                 label="Note for next time"
                 maxLength={2000}
@@ -115,52 +96,135 @@ export function Otherwise({
     const [repair, setRepair] = useState('');
     return (
         <div className="flex flex-col gap-5">
-            <form
-                className="flex items-end gap-2"
-                onSubmit={(event) => {
-                    event.preventDefault();
-                    onSkip(reason.trim());
-                }}
-            >
-                <div className="flex-1">
-                    <Field
-                        label="Reason for skipping"
-                        maxLength={200}
-                        value={reason}
-                        onChange={(event) => {
-                            setReason(event.target.value);
-                        }}
-                    />
-                </div>
-                <Button type="submit" disabled={reason.trim() === ''}>
-                    Skip this step
-                </Button>
-            </form>
-            <form
-                className="flex items-end gap-2"
-                onSubmit={(event) => {
-                    event.preventDefault();
-                    onRepair(repair.trim());
-                }}
-            >
-                <div className="flex-1">
-                    <Field
-                        label="Unplanned repair"
-                        placeholder="overspray on the rock, brushed over"
-                        maxLength={300}
-                        value={repair}
-                        onChange={(event) => {
-                            setRepair(event.target.value);
-                        }}
-                    />
-                </div>
-                <Button type="submit" disabled={repair.trim() === ''}>
-                    Insert step
-                </Button>
-            </form>
+            <SkipForm onSkip={onSkip} reason={reason} setReason={setReason} />
+            <RepairForm onRepair={onRepair} repair={repair} setRepair={setRepair} />
             <Button className="self-start" onClick={onAgain}>
                 Do step {step.position} again, as a new step
             </Button>
+        </div>
+    );
+}
+
+function RepairForm({
+    onRepair,
+    repair,
+    setRepair,
+}: {
+    onRepair: (words: string) => void;
+    repair: string;
+    setRepair: Dispatch<SetStateAction<string>>;
+}) {
+    return (
+        <form
+            className="flex items-end gap-2"
+            onSubmit={(event) => {
+                event.preventDefault();
+                onRepair(repair.trim());
+            }}
+        >
+            <div className="flex-1">
+                <Field
+                    label="Unplanned repair"
+                    placeholder="overspray on the rock, brushed over"
+                    maxLength={300}
+                    value={repair}
+                    onChange={(event) => {
+                        setRepair(event.target.value);
+                    }}
+                />
+            </div>
+            <Button type="submit" disabled={repair.trim() === ''}>
+                Insert step
+            </Button>
+        </form>
+    );
+}
+
+function SkipForm({
+    onSkip,
+    reason,
+    setReason,
+}: {
+    onSkip: (reason: string) => void;
+    reason: string;
+    setReason: Dispatch<SetStateAction<string>>;
+}) {
+    return (
+        <form
+            className="flex items-end gap-2"
+            onSubmit={(event) => {
+                event.preventDefault();
+                onSkip(reason.trim());
+            }}
+        >
+            <div className="flex-1">
+                <Field
+                    label="Reason for skipping"
+                    maxLength={200}
+                    value={reason}
+                    onChange={(event) => {
+                        setReason(event.target.value);
+                    }}
+                />
+            </div>
+            <Button type="submit" disabled={reason.trim() === ''}>
+                Skip this step
+            </Button>
+        </form>
+    );
+}
+
+function Counts({
+    paints,
+    step,
+    coats,
+    setCoats,
+    estimated,
+    drops,
+    setDrops,
+    minutes,
+    setMinutes,
+}: {
+    paints: boolean;
+    step: RunStepProps;
+    coats: string;
+    setCoats: Dispatch<SetStateAction<string>>;
+    estimated: number | undefined;
+    drops: string;
+    setDrops: Dispatch<SetStateAction<string>>;
+    minutes: string;
+    setMinutes: Dispatch<SetStateAction<string>>;
+}) {
+    return (
+        <div className="grid grid-cols-3 gap-3">
+            {paints && (
+                <>
+                    <Field
+                        label={`Coats (planned ${step.coats})`}
+                        inputMode="numeric"
+                        value={coats}
+                        onChange={(event) => {
+                            setCoats(event.target.value);
+                        }}
+                    />
+                    <Field
+                        label={`Drops in total${estimated === undefined ? '' : ` (estimated ${estimated})`}`}
+                        inputMode="numeric"
+                        value={drops}
+                        onChange={(event) => {
+                            setDrops(event.target.value);
+                        }}
+                    />
+                </>
+            )}
+            <Field
+                label={`Minutes (estimated ${step.minutes})`}
+                inputMode="numeric"
+                value={minutes}
+                onChange={(event) => {
+                    setMinutes(event.target.value);
+                }}
+            />
         </div>
     );
 }

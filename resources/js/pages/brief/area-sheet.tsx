@@ -1,4 +1,4 @@
-import { useForm } from '@inertiajs/react';
+import { useForm, type InertiaFormProps } from '@inertiajs/react';
 import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
 import { Field } from '@/shared/ui/field';
@@ -68,32 +68,7 @@ export function AreaSheet({
                         form.setData('wish', e.target.value);
                     }}
                 />
-                <div className="grid grid-cols-1 gap-4 sm:grid-cols-2">
-                    <Pick
-                        label="On the part"
-                        value={form.data.partId}
-                        options={[
-                            { value: NONE, label: 'no part' },
-                            ...parts.map((p) => ({ value: String(p.id), label: p.name })),
-                        ]}
-                        onPick={(id) => {
-                            form.setData('partId', id);
-                        }}
-                    />
-                    <Pick
-                        label="Lies on, when that is finished"
-                        value={form.data.liesOnId}
-                        options={[
-                            { value: NONE, label: 'the bare print' },
-                            ...areas
-                                .filter((a) => a.id !== area.id)
-                                .map((a) => ({ value: String(a.id), label: a.name })),
-                        ]}
-                        onPick={(id) => {
-                            form.setData('liesOnId', id);
-                        }}
-                    />
-                </div>
+                <Places form={form} parts={parts} areas={areas} area={area} />
                 {form.errors.liesOnId !== undefined && (
                     <p role="alert" className="border-l-4 border-ink pl-2 text-xs font-semibold">
                         {form.errors.liesOnId}
@@ -116,5 +91,44 @@ export function AreaSheet({
                 </Button>
             </form>
         </Sheet>
+    );
+}
+
+function Places({
+    form,
+    parts,
+    areas,
+    area,
+}: {
+    form: InertiaFormProps<{ name: string; wish: string; partId: string; liesOnId: string; tolerance: string }>;
+    parts: readonly PartProps[];
+    areas: readonly AreaProps[];
+    area: AreaProps;
+}) {
+    return (
+        <div className="grid grid-cols-1 gap-4 sm:grid-cols-2">
+            <Pick
+                label="On the part"
+                value={form.data.partId}
+                options={[
+                    { value: NONE, label: 'no part' },
+                    ...parts.map((p) => ({ value: String(p.id), label: p.name })),
+                ]}
+                onPick={(id) => {
+                    form.setData('partId', id);
+                }}
+            />
+            <Pick
+                label="Lies on, when that is finished"
+                value={form.data.liesOnId}
+                options={[
+                    { value: NONE, label: 'the bare print' },
+                    ...areas.filter((a) => a.id !== area.id).map((a) => ({ value: String(a.id), label: a.name })),
+                ]}
+                onPick={(id) => {
+                    form.setData('liesOnId', id);
+                }}
+            />
+        </div>
     );
 }

@@ -1,6 +1,6 @@
 import { Link, router, useForm } from '@inertiajs/react';
 import { Pencil, Trash2 } from 'lucide-react';
-import { useState } from 'react';
+import { useState, type Dispatch, type SetStateAction } from 'react';
 import { Shell } from '@/features/shell/shell';
 import { ApiError, isRecord, send } from '@/shared/lib/api';
 import { ZONES, many } from '@/shared/lib/format';
@@ -111,30 +111,7 @@ function Facts({ figure }: { figure: FigureProps }) {
                     put({ sculptor: e.target.value });
                 }}
             />
-            <div className="grid grid-cols-2 gap-3">
-                <Field
-                    label="Height in mm"
-                    type="number"
-                    min={5}
-                    max={3000}
-                    value={values.heightMm}
-                    error={failure?.fields['heightMm']}
-                    onChange={(e) => {
-                        put({ heightMm: e.target.value });
-                    }}
-                />
-                <Field
-                    label="Number of figures"
-                    type="number"
-                    min={1}
-                    max={500}
-                    value={values.copies}
-                    error={failure?.fields['copies']}
-                    onChange={(e) => {
-                        put({ copies: e.target.value });
-                    }}
-                />
-            </div>
+            <Counts values={values} failure={failure} put={put} />
             <label className="text-xs text-quiet">
                 <span className="mb-1 block">Colour of the bare print</span>
                 <input
@@ -167,23 +144,7 @@ function Facts({ figure }: { figure: FigureProps }) {
             >
                 Delete figure
             </Button>
-            <Sheet
-                open={removing}
-                onClose={() => {
-                    setRemoving(false);
-                }}
-                title={`Remove ${figure.name}?`}
-                description="This deletes the figure with its parts, areas, finishes, references, print files and runs. The shelf is not affected. It cannot be undone."
-            >
-                <Button
-                    look="main"
-                    onClick={() => {
-                        router.delete(url('figures.destroy', { figure: figure.id }));
-                    }}
-                >
-                    Delete figure
-                </Button>
-            </Sheet>
+            <DeleteSheet removing={removing} setRemoving={setRemoving} figure={figure} />
             <ConflictDialog
                 open={theirs !== null}
                 mine={
@@ -269,31 +230,8 @@ function AreaRow({
     const carrier = all.find((a) => a.id === area.liesOnId);
     return (
         <div className="flex items-center gap-3 border border-line bg-raised p-2">
-            <div role="img" aria-label={`Target colours of ${area.name}`} className="flex h-12 w-28 shrink-0">
-                {ZONES.map((zone) => {
-                    const sample = area.samples.find((s) => s.zone === zone);
-                    return (
-                        <span
-                            key={zone}
-                            className="flex-1 bg-sunk"
-                            style={sample ? { background: sample.colour.hex } : {}}
-                        />
-                    );
-                })}
-            </div>
-            <div className="min-w-0 flex-1">
-                <Link
-                    href={url('figures.finishes', { figure: figure.id, area: area.id })}
-                    className="font-semibold underline-offset-4 hover:underline"
-                >
-                    {area.name}
-                </Link>
-                <p className="text-xs text-quiet">{area.wish ?? 'No description.'}</p>
-                <p className="text-xs text-quiet">
-                    {many(area.samples.length, 'sample')}, {many(area.layers, 'layer')}
-                    {carrier && `, lies on ${carrier.name}`}
-                </p>
-            </div>
+            <TargetColours area={area} />
+            <AreaWords figure={figure} area={area} carrier={carrier} />
             <Button
                 size="small"
                 look="quiet"
@@ -325,25 +263,7 @@ function AreaRow({
             >
                 <Trash2 size={15} aria-hidden />
             </Button>
-            <Sheet
-                open={removing}
-                onClose={() => {
-                    setRemoving(false);
-                }}
-                title={`Remove the area ${area.name}?`}
-                description={`Its ${many(area.layers, 'layer')} and ${many(area.samples.length, 'sample')} go with it. Runs keep what was painted.`}
-            >
-                <Button
-                    look="main"
-                    onClick={() => {
-                        router.delete(url('areas.destroy', { figure: figure.id, area: area.id }), {
-                            preserveScroll: true,
-                        });
-                    }}
-                >
-                    Remove
-                </Button>
-            </Sheet>
+            <RemoveSheet removing={removing} setRemoving={setRemoving} area={area} figure={figure} />
         </div>
     );
 }
@@ -447,5 +367,158 @@ function AddArea({ figure, parts }: { figure: FigureProps; parts: PartProps[] })
                 Add area
             </Button>
         </form>
+    );
+}
+
+function RemoveSheet({
+    removing,
+    setRemoving,
+    area,
+    figure,
+}: {
+    removing: boolean;
+    setRemoving: Dispatch<SetStateAction<boolean>>;
+    area: AreaProps;
+    figure: FigureProps;
+}) {
+    return (
+        <Sheet
+            open={removing}
+            onClose={() => {
+                setRemoving(false);
+            }}
+            title={`Remove the area ${area.name}?`}
+            description={`Its ${many(area.layers, 'layer')} and ${many(area.samples.length, 'sample')} go with it. Runs keep what was painted.`}
+        >
+            <Button
+                look="main"
+                onClick={() => {
+                    router.delete(url('areas.destroy', { figure: figure.id, area: area.id }), {
+                        preserveScroll: true,
+                    });
+                }}
+            >
+                Remove
+            </Button>
+        </Sheet>
+    );
+}
+
+function AreaWords({
+    figure,
+    area,
+    carrier,
+}: {
+    figure: FigureProps;
+    area: AreaProps;
+    carrier: AreaProps | undefined;
+}) {
+    return (
+        <div className="min-w-0 flex-1">
+            <Link
+                href={url('figures.finishes', { figure: figure.id, area: area.id })}
+                className="font-semibold underline-offset-4 hover:underline"
+            >
+                {area.name}
+            </Link>
+            <p className="text-xs text-quiet">{area.wish ?? 'No description.'}</p>
+            <p className="text-xs text-quiet">
+                {many(area.samples.length, 'sample')}, {many(area.layers, 'layer')}
+                {carrier && `, lies on ${carrier.name}`}
+            </p>
+        </div>
+    );
+}
+
+function TargetColours({ area }: { area: AreaProps }) {
+    return (
+        <div role="img" aria-label={`Target colours of ${area.name}`} className="flex h-12 w-28 shrink-0">
+            {ZONES.map((zone) => {
+                const sample = area.samples.find((s) => s.zone === zone);
+                return (
+                    <span
+                        key={zone}
+                        className="flex-1 bg-sunk"
+                        style={sample ? { background: sample.colour.hex } : {}}
+                    />
+                );
+            })}
+        </div>
+    );
+}
+
+function DeleteSheet({
+    removing,
+    setRemoving,
+    figure,
+}: {
+    removing: boolean;
+    setRemoving: Dispatch<SetStateAction<boolean>>;
+    figure: FigureProps;
+}) {
+    return (
+        <Sheet
+            open={removing}
+            onClose={() => {
+                setRemoving(false);
+            }}
+            title={`Delete ${figure.name}?`}
+            description="This deletes the figure with its parts, areas, finishes, references, print files and runs. The shelf is not affected. It cannot be undone."
+        >
+            <Button
+                look="main"
+                onClick={() => {
+                    router.delete(url('figures.destroy', { figure: figure.id }));
+                }}
+            >
+                Delete figure
+            </Button>
+        </Sheet>
+    );
+}
+
+function Counts({
+    values,
+    failure,
+    put,
+}: {
+    values: { name: string; sculptor: string; heightMm: string; copies: string; about: string; bareHex: string };
+    failure: ApiError | null;
+    put: (
+        part: Partial<{
+            name: string;
+            sculptor: string;
+            heightMm: string;
+            copies: string;
+            about: string;
+            bareHex: string;
+        }>,
+    ) => void;
+}) {
+    return (
+        <div className="grid grid-cols-2 gap-3">
+            <Field
+                label="Height in mm"
+                type="number"
+                min={5}
+                max={3000}
+                value={values.heightMm}
+                error={failure?.fields['heightMm']}
+                onChange={(e) => {
+                    put({ heightMm: e.target.value });
+                }}
+            />
+            <Field
+                label="Number of figures"
+                type="number"
+                min={1}
+                max={500}
+                value={values.copies}
+                error={failure?.fields['copies']}
+                onChange={(e) => {
+                    put({ copies: e.target.value });
+                }}
+            />
+        </div>
     );
 }

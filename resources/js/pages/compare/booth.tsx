@@ -1,6 +1,6 @@
 import { router } from '@inertiajs/react';
 import { Camera, Upload } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useRef, useState, type Dispatch, type SetStateAction } from 'react';
 import { ApiError, send, upload, uploadWords } from '@/shared/lib/api';
 import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
@@ -66,65 +66,134 @@ export function Booth({ figureId, onProblem }: { figureId: number; onProblem: (w
             >
                 <Camera size={16} aria-hidden /> Booth
             </Button>
-            <Sheet
+            <BoothSheet
                 open={open}
-                onClose={() => {
-                    setOpen(false);
-                }}
-                title="The simulated camera booth"
-                description="A simulated camera: it photographs the figures of the demo, painted as planned with small differences of hand and pots."
-            >
-                <div className="grid grid-cols-1 gap-4 sm:grid-cols-3">
-                    <Pick<Illuminant>
-                        label="Lamp"
-                        value={lamp}
-                        options={[
-                            { value: 'LED', label: 'LED lamp' },
-                            { value: 'A', label: 'warm lamp' },
-                            { value: 'D50', label: 'daylight, low' },
-                            { value: 'D65', label: 'daylight' },
-                        ]}
-                        onPick={setLamp}
-                    />
-                    <Pick
-                        label="Exposure"
-                        value={exposure}
-                        options={[
-                            { value: '0.8', label: 'right' },
-                            { value: '0.3', label: 'too dark' },
-                            { value: '0.08', label: 'far too dark' },
-                            { value: '1.4', label: 'too bright' },
-                        ]}
-                        onPick={setExposure}
-                    />
-                    <Pick<Neutral>
-                        label="In the frame"
-                        value={neutral}
-                        options={[
-                            { value: 'grey', label: 'grey card' },
-                            { value: 'chart', label: '24 patches' },
-                            { value: 'none', label: 'none' },
-                        ]}
-                        onPick={setNeutral}
-                    />
-                </div>
-                <Button
-                    look="main"
-                    disabled={busy}
-                    className="self-start"
-                    onClick={() =>
-                        void take(() =>
-                            send<PictureProps>('POST', url('booth.photograph', { figure: figureId }), {
-                                lamp,
-                                exposure: Number(exposure),
-                                neutral,
-                            }),
-                        )
-                    }
-                >
-                    Take photo
-                </Button>
-            </Sheet>
+                setOpen={setOpen}
+                lamp={lamp}
+                setLamp={setLamp}
+                exposure={exposure}
+                setExposure={setExposure}
+                neutral={neutral}
+                setNeutral={setNeutral}
+                busy={busy}
+                take={take}
+                figureId={figureId}
+            />
         </div>
+    );
+}
+
+function BoothSettings({
+    lamp,
+    setLamp,
+    exposure,
+    setExposure,
+    neutral,
+    setNeutral,
+}: {
+    lamp: 'D65' | 'D50' | 'A' | 'LED' | 'C';
+    setLamp: Dispatch<SetStateAction<Illuminant>>;
+    exposure: string;
+    setExposure: Dispatch<SetStateAction<string>>;
+    neutral: 'grey' | 'chart' | 'none';
+    setNeutral: Dispatch<SetStateAction<Neutral>>;
+}) {
+    return (
+        <div className="grid grid-cols-1 gap-4 sm:grid-cols-3">
+            <Pick<Illuminant>
+                label="Lamp"
+                value={lamp}
+                options={[
+                    { value: 'LED', label: 'LED lamp' },
+                    { value: 'A', label: 'warm lamp' },
+                    { value: 'D50', label: 'daylight, low' },
+                    { value: 'D65', label: 'daylight' },
+                ]}
+                onPick={setLamp}
+            />
+            <Pick
+                label="Exposure"
+                value={exposure}
+                options={[
+                    { value: '0.8', label: 'right' },
+                    { value: '0.3', label: 'too dark' },
+                    { value: '0.08', label: 'far too dark' },
+                    { value: '1.4', label: 'too bright' },
+                ]}
+                onPick={setExposure}
+            />
+            <Pick<Neutral>
+                label="In the frame"
+                value={neutral}
+                options={[
+                    { value: 'grey', label: 'grey card' },
+                    { value: 'chart', label: '24 patches' },
+                    { value: 'none', label: 'none' },
+                ]}
+                onPick={setNeutral}
+            />
+        </div>
+    );
+}
+
+function BoothSheet({
+    open,
+    setOpen,
+    lamp,
+    setLamp,
+    exposure,
+    setExposure,
+    neutral,
+    setNeutral,
+    busy,
+    take,
+    figureId,
+}: {
+    open: boolean;
+    setOpen: Dispatch<SetStateAction<boolean>>;
+    lamp: 'D65' | 'D50' | 'A' | 'LED' | 'C';
+    setLamp: Dispatch<SetStateAction<Illuminant>>;
+    exposure: string;
+    setExposure: Dispatch<SetStateAction<string>>;
+    neutral: 'grey' | 'chart' | 'none';
+    setNeutral: Dispatch<SetStateAction<Neutral>>;
+    busy: boolean;
+    take: (act: () => Promise<PictureProps>) => Promise<void>;
+    figureId: number;
+}) {
+    return (
+        <Sheet
+            open={open}
+            onClose={() => {
+                setOpen(false);
+            }}
+            title="The simulated camera booth"
+            description="A simulated camera: it photographs the figures of the demo, painted as planned with small differences of hand and pots."
+        >
+            <BoothSettings
+                lamp={lamp}
+                setLamp={setLamp}
+                exposure={exposure}
+                setExposure={setExposure}
+                neutral={neutral}
+                setNeutral={setNeutral}
+            />
+            <Button
+                look="main"
+                disabled={busy}
+                className="self-start"
+                onClick={() =>
+                    void take(() =>
+                        send<PictureProps>('POST', url('booth.photograph', { figure: figureId }), {
+                            lamp,
+                            exposure: Number(exposure),
+                            neutral,
+                        }),
+                    )
+                }
+            >
+                Take photo
+            </Button>
+        </Sheet>
     );
 }

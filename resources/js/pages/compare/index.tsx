@@ -1,5 +1,5 @@
 import { Link, router } from '@inertiajs/react';
-import { useRef, useState } from 'react';
+import { useRef, useState, type Dispatch, type SetStateAction } from 'react';
 import { HeatMap } from '@/features/compare/heat-map';
 import { ComparedZones } from '@/features/compare/zones';
 import { ReferenceBoard, type BoardMark, type Drawn, type Tool } from '@/features/reference-board/board';
@@ -53,56 +53,15 @@ export default function ComparePage({ figure, photos, photoId, references, areas
     const [reflectance, setReflectance] = useState('0.18');
     const { message: problem, setMessage: setProblem, attempt: doing } = useAttempt();
     const [beside, setBeside] = useState(false);
-    const seen = useRef<{ viewer: MeshViewer | null; size: number }>({ viewer: null, size: 0 });
     const area = areas.find((a) => a.areaId === areaId);
-
-    useKeys({
-        ...Object.fromEntries(
-            ZONES.map((z, i) => [
-                String(i + 1),
-                () => {
-                    setZone(z);
-                },
-            ]),
-        ),
-        s: () => {
-            setTool('spot');
-        },
-        k: () => {
-            setTool('stroke');
-        },
-        m: () => {
-            setTool('move');
-        },
-    });
+    useBoardKeys(setZone, setTool);
 
     const attempt = (act: () => Promise<unknown>) =>
         doing(async () => {
             await act();
             router.reload();
         });
-
-    async function draw(drawn: Drawn) {
-        if (!photo) return;
-        const at = { figure: figure.id, picture: photo.id };
-        if (purpose === null) {
-            if (areaId === null) return;
-            const taken = await attempt(() =>
-                send('POST', url('findings.store', at), { areaId, zone, method: drawn.tool, points: drawn.points }),
-            );
-            const next = ZONES[ZONES.indexOf(zone) + 1];
-            if (taken && next && drawn.tool !== 'stroke') setZone(next);
-        } else if (purpose !== 'crop') {
-            const done = await attempt(() =>
-                send('PUT', url('pictures.neutral', at), {
-                    method: purpose,
-                    points: drawn.points,
-                    reflectance: purpose === 'grey' ? Number(reflectance.replace(',', '.')) : null,
-                }),
-            );
-            if (done) setPurpose(null);
-        }
-    }
+    const draw = useDrawing({ photo, figure, purpose, areaId, attempt, zone, setZone, reflectance, setPurpose });
 
     const found = areas.filter((a) => a.mean !== null);
     const off = found.filter((a) => a.isWithin === false);
@@ -113,231 +72,59 @@ export default function ComparePage({ figure, photos, photoId, references, areas
         <Shell title={`Compare ${figure.name}`} figure={figure} keys={KEYS} wide>
             <div className="flex min-h-full flex-col lg:h-full lg:flex-row">
                 <section className="flex min-h-[60vh] min-w-0 flex-1 flex-col lg:min-h-0">
-                    <div className="flex flex-wrap items-end gap-3 border-b border-line px-4 py-2">
-                        {photos.length > 0 && (
-                            <div className="w-56">
-                                <Pick
-                                    label="Photo of the painted piece"
-                                    value={String(photoId)}
-                                    options={photos.map((p) => ({ value: String(p.id), label: p.title }))}
-                                    onPick={(id) => {
-                                        router.visit(url('figures.compare', { figure: figure.id, picture: id }));
-                                    }}
-                                />
-                            </div>
-                        )}
-                        {photo && (
-                            <Choice<Tool>
-                                label="Tool"
-                                value={tool}
-                                options={[
-                                    { value: 'spot', label: 'spot' },
-                                    { value: 'stroke', label: 'stroke' },
-                                    { value: 'move', label: 'move' },
-                                ]}
-                                onChoose={setTool}
-                            />
-                        )}
-                        {photo && (
-                            <a
-                                className="pb-2 text-sm underline underline-offset-4"
-                                href={url('compare.csv', { figure: figure.id, picture: photo.id })}
-                            >
-                                Table (CSV)
-                            </a>
-                        )}
-                        {photo && onMesh && (
-                            <label className="flex items-center gap-2 pb-2 text-sm">
-                                <input
-                                    type="checkbox"
-                                    className="h-6 w-6"
-                                    checked={beside}
-                                    onChange={(event) => {
-                                        setBeside(event.target.checked);
-                                    }}
-                                />
-                                show mesh
-                            </label>
-                        )}
-                        <div className="ml-auto">
-                            <Booth figureId={figure.id} onProblem={setProblem} />
-                        </div>
-                    </div>
+                    <PhotoBar
+                        photos={photos}
+                        photoId={photoId}
+                        figure={figure}
+                        photo={photo}
+                        tool={tool}
+                        setTool={setTool}
+                        onMesh={onMesh}
+                        beside={beside}
+                        setBeside={setBeside}
+                        setProblem={setProblem}
+                    />
                     {problem !== null && (
                         <div className="px-4 py-2">
                             <Notice strong>{problem}</Notice>
                         </div>
                     )}
-                    <div className="flex min-h-0 flex-1">
-                        {photo && (
-                            <div className="flex min-w-0 flex-1 basis-0">
-                                <ReferenceBoard
-                                    key={photo.id}
-                                    picture={photo}
-                                    after={photo.neutralUrl}
-                                    split={0}
-                                    marks={marksOf(area, photo, side === 'photo')}
-                                    tool={purpose === null ? tool : purpose === 'chart' ? 'corners' : 'box'}
-                                    spotRadius={SPOT}
-                                    onDraw={(drawn) => void draw(drawn)}
-                                />
-                            </div>
-                        )}
-                        {photo && beside && (
-                            <div className="relative min-w-0 flex-1 basis-0 border-l border-line">
-                                <MeshPanel
-                                    key={photo.id}
-                                    figureId={figure.id}
-                                    view="finish"
-                                    chosen={areaId}
-                                    camera={photo.camera}
-                                    label="The finish as planned"
-                                    onViewer={(viewer, size) => {
-                                        seen.current = { viewer, size };
-                                    }}
-                                />
-                                <Button
-                                    size="small"
-                                    className="absolute right-2 bottom-2"
-                                    onClick={() => {
-                                        const { viewer, size } = seen.current;
-                                        if (viewer)
-                                            void attempt(() =>
-                                                send(
-                                                    'PATCH',
-                                                    url('pictures.update', { figure: figure.id, picture: photo.id }),
-                                                    { camera: viewer.seenFrom(size) },
-                                                ),
-                                            );
-                                    }}
-                                >
-                                    Use this view for the photo
-                                </Button>
-                            </div>
-                        )}
-                        {!photo && (
-                            <p className="m-auto max-w-md border border-dashed border-strong p-8 text-center text-base">
-                                No photo of the painted piece yet. Put a grey card beside it, take it in even light, and
-                                add it here.
-                            </p>
-                        )}
-                    </div>
+                    <Photos
+                        photo={photo}
+                        area={area}
+                        side={side}
+                        purpose={purpose}
+                        tool={tool}
+                        draw={draw}
+                        beside={beside}
+                        figure={figure}
+                        areaId={areaId}
+
+                        attempt={attempt}
+                    />
                 </section>
                 {/* Photo and mesh need the room. */}
-                <nav
-                    aria-label="All areas"
-                    hidden={beside}
-                    className="shrink-0 overflow-y-auto border-l border-line p-3 lg:w-[23rem]"
-                >
-                    <HeatMap areas={areas} chosen={areaId} onChoose={setAreaId} />
-                    <p className="text-xs text-quiet">
-                        Larger dot, larger difference.{' '}
-                        <Link className="underline" href={url('figures.brief', { figure: figure.id })}>
-                            Tolerances are set in the brief
-                        </Link>
-                        .
-                    </p>
-                </nav>
-                <aside
-                    aria-label="Results"
-                    className="flex shrink-0 flex-col gap-3 overflow-y-auto border-l border-line p-4 lg:w-[26rem]"
-                >
-                    <Choice<Side>
-                        label="Show"
-                        value={side}
-                        options={[
-                            { value: 'areas', label: 'Areas' },
-                            { value: 'photo', label: photo?.neutral ? 'Photo' : 'Photo: white-balance' },
-                            { value: 'lessons', label: 'Corrections learned' },
-                        ]}
-                        onChoose={(next) => {
-                            setSide(next);
-                            setPurpose(null);
-                        }}
-                    />
-                    {side === 'photo' && photo && (
-                        <PicturePanel
-                            key={photo.id}
-                            figureId={figure.id}
-                            picture={photo}
-                            purpose={purpose}
-                            reflectance={reflectance}
-                            onReflectance={setReflectance}
-                            onPurpose={setPurpose}
-                            onChanged={() => {
-                                router.reload();
-                            }}
-                        />
-                    )}
-                    {side === 'lessons' && (
-                        <Lessons
-                            corrections={corrections}
-                            onLearn={
-                                photo && found.length > 0
-                                    ? () =>
-                                          void attempt(() =>
-                                              send(
-                                                  'POST',
-                                                  url('corrections.learn', { figure: figure.id, picture: photo.id }),
-                                              ),
-                                          )
-                                    : null
-                            }
-                        />
-                    )}
-                    {side === 'areas' && (
-                        <>
-                            {photo && found.length === 0 && references[0] && (
-                                <FromReference
-                                    figure={figure}
-                                    photo={photo}
-                                    references={references}
-                                    attempt={attempt}
-                                />
-                            )}
-                            {found.length > 0 && (
-                                <p className="text-sm">
-                                    <strong className="text-lg">{one(mean)}</strong> CIEDE2000 over{' '}
-                                    {many(found.length, 'area')};{' '}
-                                    {off.length === 0
-                                        ? 'all within tolerance: nothing to do.'
-                                        : `${many(off.length, 'area')} off.`}{' '}
-                                    {farthest && `Worst: ${farthest.name}, ${one(farthest.worst ?? 0)} in one zone.`}
-                                </p>
-                            )}
-                            {area && (
-                                <section aria-label={area.name} className="flex flex-col gap-2">
-                                    <h1 className="text-lg font-semibold">
-                                        {area.name}{' '}
-                                        <span className="text-xs font-normal text-quiet">
-                                            tolerance {one(area.tolerance)}
-                                        </span>
-                                    </h1>
-                                    <ComparedZones area={area} />
-                                    {photo && area.mean !== null && (
-                                        <TouchUpAdvice
-                                            key={`${area.areaId} ${photo.id} ${area.mean}`}
-                                            figureId={figure.id}
-                                            areaId={area.areaId}
-                                            photoId={photo.id}
-                                        />
-                                    )}
-                                </section>
-                            )}
-                            {photo && (
-                                <div>
-                                    <p className="mb-1 text-xs text-quiet">Click the photo to find its</p>
-                                    <Choice<Zone>
-                                        label="Zone to find on the photo"
-                                        value={zone}
-                                        options={ZONES.map((z) => ({ value: z, label: z }))}
-                                        onChoose={setZone}
-                                    />
-                                </div>
-                            )}
-                        </>
-                    )}
-                </aside>
+                <AllAreas beside={beside} areas={areas} areaId={areaId} setAreaId={setAreaId} figure={figure} />
+                <Results
+                    side={side}
+                    photo={photo}
+                    setSide={setSide}
+                    setPurpose={setPurpose}
+                    figure={figure}
+                    purpose={purpose}
+                    reflectance={reflectance}
+                    setReflectance={setReflectance}
+                    corrections={corrections}
+                    found={found}
+                    attempt={attempt}
+                    references={references}
+                    mean={mean}
+                    off={off}
+                    farthest={farthest}
+                    area={area}
+                    zone={zone}
+                    setZone={setZone}
+                />
             </div>
         </Shell>
     );
@@ -388,4 +175,473 @@ function marksOf(area: ComparedAreaProps | undefined, photo: PictureProps, withN
     if (withNeutral && photo.neutral)
         marks.push({ key: 'mid', label: 'neutral', method: photo.neutral.method, outline: photo.neutral.points });
     return marks.map((mark, i) => ({ ...mark, key: `${mark.key} ${i}` }));
+}
+
+function AreaResult({
+    area,
+    photo,
+    figure,
+}: {
+    area: ComparedAreaProps;
+    photo: PictureProps | undefined;
+    figure: FigureProps;
+}) {
+    return (
+        <section aria-label={area.name} className="flex flex-col gap-2">
+            <h1 className="text-lg font-semibold">
+                {area.name} <span className="text-xs font-normal text-quiet">tolerance {one(area.tolerance)}</span>
+            </h1>
+            <ComparedZones area={area} />
+            {photo && area.mean !== null && (
+                <TouchUpAdvice
+                    key={`${area.areaId} ${photo.id} ${area.mean}`}
+                    figureId={figure.id}
+                    areaId={area.areaId}
+                    photoId={photo.id}
+                />
+            )}
+        </section>
+    );
+}
+
+function Verdict({
+    mean,
+    found,
+    off,
+    farthest,
+}: {
+    mean: number;
+    found: ComparedAreaProps[];
+    off: ComparedAreaProps[];
+    farthest: ComparedAreaProps | undefined;
+}) {
+    return (
+        <p className="text-sm">
+            <strong className="text-lg">{one(mean)}</strong> average ΔE (CIEDE2000) over {many(found.length, 'area')};{' '}
+            {off.length === 0
+                ? 'all within tolerance: nothing to do.'
+                : `${many(off.length, 'area')} out of tolerance.`}{' '}
+            {farthest && `Worst: ${farthest.name}, ${one(farthest.worst ?? 0)} in one zone.`}
+        </p>
+    );
+}
+
+function AreaResults({
+    photo,
+    found,
+    references,
+    figure,
+    attempt,
+    mean,
+    off,
+    farthest,
+    area,
+    zone,
+    setZone,
+}: {
+    photo: PictureProps | undefined;
+    found: ComparedAreaProps[];
+    references: PictureProps[];
+    figure: FigureProps;
+    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
+    mean: number;
+    off: ComparedAreaProps[];
+    farthest: ComparedAreaProps | undefined;
+    area: ComparedAreaProps | undefined;
+    zone: 'recess' | 'shade' | 'mid' | 'light' | 'edge';
+    setZone: Dispatch<SetStateAction<Zone>>;
+}) {
+    return (
+        <>
+            {photo && found.length === 0 && references[0] && (
+                <FromReference figure={figure} photo={photo} references={references} attempt={attempt} />
+            )}
+            {found.length > 0 && <Verdict mean={mean} found={found} off={off} farthest={farthest} />}
+            {area && <AreaResult area={area} photo={photo} figure={figure} />}
+            {photo && (
+                <div>
+                    <p className="mb-1 text-xs text-quiet">Click the photo to find its</p>
+                    <Choice<Zone>
+                        label="Zone to find on the photo"
+                        value={zone}
+                        options={ZONES.map((z) => ({ value: z, label: z }))}
+                        onChoose={setZone}
+                    />
+                </div>
+            )}
+        </>
+    );
+}
+
+function Results({
+    side,
+    photo,
+    setSide,
+    setPurpose,
+    figure,
+    purpose,
+    reflectance,
+    setReflectance,
+    corrections,
+    found,
+    attempt,
+    references,
+    mean,
+    off,
+    farthest,
+    area,
+    zone,
+    setZone,
+}: {
+    side: 'areas' | 'photo' | 'lessons';
+    photo: PictureProps | undefined;
+    setSide: Dispatch<SetStateAction<Side>>;
+    setPurpose: Dispatch<SetStateAction<Purpose | null>>;
+    figure: FigureProps;
+    purpose: Purpose | null;
+    reflectance: string;
+    setReflectance: Dispatch<SetStateAction<string>>;
+    corrections: CorrectionProps[];
+    found: ComparedAreaProps[];
+    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
+    references: PictureProps[];
+    mean: number;
+    off: ComparedAreaProps[];
+    farthest: ComparedAreaProps | undefined;
+    area: ComparedAreaProps | undefined;
+    zone: 'recess' | 'shade' | 'mid' | 'light' | 'edge';
+    setZone: Dispatch<SetStateAction<Zone>>;
+}) {
+    return (
+        <aside
+            aria-label="Results"
+            className="flex shrink-0 flex-col gap-3 overflow-y-auto border-l border-line p-4 lg:w-[26rem]"
+        >
+            <Choice<Side>
+                label="Show"
+                value={side}
+                options={[
+                    { value: 'areas', label: 'Areas' },
+                    { value: 'photo', label: photo?.neutral ? 'Photo' : 'Photo: white-balance' },
+                    { value: 'lessons', label: 'Corrections learned' },
+                ]}
+                onChoose={(next) => {
+                    setSide(next);
+                    setPurpose(null);
+                }}
+            />
+            {side === 'photo' && photo && (
+                <PicturePanel
+                    key={photo.id}
+                    figureId={figure.id}
+                    picture={photo}
+                    purpose={purpose}
+                    reflectance={reflectance}
+                    onReflectance={setReflectance}
+                    onPurpose={setPurpose}
+                    onChanged={() => {
+                        router.reload();
+                    }}
+                />
+            )}
+            {side === 'lessons' && (
+                <Lessons
+                    corrections={corrections}
+                    onLearn={
+                        photo && found.length > 0
+                            ? () =>
+                                  void attempt(() =>
+                                      send('POST', url('corrections.learn', { figure: figure.id, picture: photo.id })),
+                                  )
+                            : null
+                    }
+                />
+            )}
+            {side === 'areas' && (
+                <AreaResults
+                    photo={photo}
+                    found={found}
+                    references={references}
+                    figure={figure}
+                    attempt={attempt}
+                    mean={mean}
+                    off={off}
+                    farthest={farthest}
+                    area={area}
+                    zone={zone}
+                    setZone={setZone}
+                />
+            )}
+        </aside>
+    );
+}
+
+function AllAreas({
+    beside,
+    areas,
+    areaId,
+    setAreaId,
+    figure,
+}: {
+    beside: boolean;
+    areas: ComparedAreaProps[];
+    areaId: number | null;
+    setAreaId: Dispatch<SetStateAction<number | null>>;
+    figure: FigureProps;
+}) {
+    return (
+        <nav
+            aria-label="All areas"
+            hidden={beside}
+            className="shrink-0 overflow-y-auto border-l border-line p-3 lg:w-[23rem]"
+        >
+            <HeatMap areas={areas} chosen={areaId} onChoose={setAreaId} />
+            <p className="text-xs text-quiet">
+                Larger dot, larger difference.{' '}
+                <Link className="underline" href={url('figures.brief', { figure: figure.id })}>
+                    Tolerances are set in the brief
+                </Link>
+                .
+            </p>
+        </nav>
+    );
+}
+
+function PlannedMesh({
+    photo,
+    figure,
+    areaId,
+    attempt,
+}: {
+    photo: PictureProps;
+    figure: FigureProps;
+    areaId: number | null;
+    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
+}) {
+    const seen = useRef<{ viewer: MeshViewer | null; size: number }>({ viewer: null, size: 0 });
+    return (
+        <div className="relative min-w-0 flex-1 basis-0 border-l border-line">
+            <MeshPanel
+                key={photo.id}
+                figureId={figure.id}
+                view="finish"
+                chosen={areaId}
+                camera={photo.camera}
+                label="The finish as planned"
+                onViewer={(viewer, size) => {
+                    seen.current = { viewer, size };
+                }}
+            />
+            <Button
+                size="small"
+                className="absolute right-2 bottom-2"
+                onClick={() => {
+                    const { viewer, size } = seen.current;
+                    if (viewer)
+                        void attempt(() =>
+                            send('PATCH', url('pictures.update', { figure: figure.id, picture: photo.id }), {
+                                camera: viewer.seenFrom(size),
+                            }),
+                        );
+                }}
+            >
+                Use this view for the photo
+            </Button>
+        </div>
+    );
+}
+
+function Photos({
+    photo,
+    area,
+    side,
+    purpose,
+    tool,
+    draw,
+    beside,
+    figure,
+    areaId,
+    attempt,
+}: {
+    photo: PictureProps | undefined;
+    area: ComparedAreaProps | undefined;
+    side: 'areas' | 'photo' | 'lessons';
+    purpose: Purpose | null;
+    tool: 'spot' | 'lasso' | 'stroke' | 'move' | 'box' | 'corners';
+    draw: (drawn: Drawn) => Promise<void>;
+    beside: boolean;
+    figure: FigureProps;
+    areaId: number | null;
+    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
+}) {
+    return (
+        <div className="flex min-h-0 flex-1">
+            {photo && (
+                <div className="flex min-w-0 flex-1 basis-0">
+                    <ReferenceBoard
+                        key={photo.id}
+                        picture={photo}
+                        after={photo.neutralUrl}
+                        split={0}
+                        marks={marksOf(area, photo, side === 'photo')}
+                        tool={purpose === null ? tool : purpose === 'chart' ? 'corners' : 'box'}
+                        spotRadius={SPOT}
+                        onDraw={(drawn) => void draw(drawn)}
+                    />
+                </div>
+            )}
+            {photo && beside && <PlannedMesh photo={photo} figure={figure} areaId={areaId} attempt={attempt} />}
+            {!photo && (
+                <p className="m-auto max-w-md border border-dashed border-strong p-8 text-center text-base">
+                    No photo of the painted piece yet. Put a grey card beside it, take it in even light, and add it
+                    here.
+                </p>
+            )}
+        </div>
+    );
+}
+
+function PhotoBar({
+    photos,
+    photoId,
+    figure,
+    photo,
+    tool,
+    setTool,
+    onMesh,
+    beside,
+    setBeside,
+    setProblem,
+}: {
+    photos: PictureProps[];
+    photoId: number | null;
+    figure: FigureProps;
+    photo: PictureProps | undefined;
+    tool: 'spot' | 'lasso' | 'stroke' | 'move' | 'box' | 'corners';
+    setTool: Dispatch<SetStateAction<Tool>>;
+    onMesh: boolean;
+    beside: boolean;
+    setBeside: Dispatch<SetStateAction<boolean>>;
+    setProblem: (words: string | null) => void;
+}) {
+    return (
+        <div className="flex flex-wrap items-end gap-3 border-b border-line px-4 py-2">
+            {photos.length > 0 && (
+                <div className="w-56">
+                    <Pick
+                        label="Photo of the painted piece"
+                        value={String(photoId)}
+                        options={photos.map((p) => ({ value: String(p.id), label: p.title }))}
+                        onPick={(id) => {
+                            router.visit(url('figures.compare', { figure: figure.id, picture: id }));
+                        }}
+                    />
+                </div>
+            )}
+            {photo && (
+                <Choice<Tool>
+                    label="Tool"
+                    value={tool}
+                    options={[
+                        { value: 'spot', label: 'spot' },
+                        { value: 'stroke', label: 'stroke' },
+                        { value: 'move', label: 'move' },
+                    ]}
+                    onChoose={setTool}
+                />
+            )}
+            {photo && (
+                <a
+                    className="pb-2 text-sm underline underline-offset-4"
+                    href={url('compare.csv', { figure: figure.id, picture: photo.id })}
+                >
+                    Table (CSV)
+                </a>
+            )}
+            {photo && onMesh && (
+                <label className="flex items-center gap-2 pb-2 text-sm">
+                    <input
+                        type="checkbox"
+                        className="h-6 w-6"
+                        checked={beside}
+                        onChange={(event) => {
+                            setBeside(event.target.checked);
+                        }}
+                    />
+                    show mesh
+                </label>
+            )}
+            <div className="ml-auto">
+                <Booth figureId={figure.id} onProblem={setProblem} />
+            </div>
+        </div>
+    );
+}
+
+function useDrawing({
+    photo,
+    figure,
+    purpose,
+    areaId,
+    attempt,
+    zone,
+    setZone,
+    reflectance,
+    setPurpose,
+}: {
+    photo: PictureProps | undefined;
+    figure: FigureProps;
+    purpose: Purpose | null;
+    areaId: number | null;
+    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
+    zone: 'recess' | 'shade' | 'mid' | 'light' | 'edge';
+    setZone: Dispatch<SetStateAction<Zone>>;
+    reflectance: string;
+    setPurpose: Dispatch<SetStateAction<Purpose | null>>;
+}) {
+    async function draw(drawn: Drawn) {
+        if (!photo) return;
+        const at = { figure: figure.id, picture: photo.id };
+        if (purpose === null) {
+            if (areaId === null) return;
+            const taken = await attempt(() =>
+                send('POST', url('findings.store', at), { areaId, zone, method: drawn.tool, points: drawn.points }),
+            );
+            const next = ZONES[ZONES.indexOf(zone) + 1];
+            if (taken && next && drawn.tool !== 'stroke') setZone(next);
+        } else if (purpose !== 'crop') {
+            const done = await attempt(() =>
+                send('PUT', url('pictures.neutral', at), {
+                    method: purpose,
+                    points: drawn.points,
+                    reflectance: purpose === 'grey' ? Number(reflectance.replace(',', '.')) : null,
+                }),
+            );
+            if (done) setPurpose(null);
+        }
+    }
+
+    return draw;
+}
+
+function useBoardKeys(setZone: Dispatch<SetStateAction<Zone>>, setTool: Dispatch<SetStateAction<Tool>>) {
+    useKeys({
+        ...Object.fromEntries(
+            ZONES.map((z, i) => [
+                String(i + 1),
+                () => {
+                    setZone(z);
+                },
+            ]),
+        ),
+        s: () => {
+            setTool('spot');
+        },
+        k: () => {
+            setTool('stroke');
+        },
+        m: () => {
+            setTool('move');
+        },
+    });
 }

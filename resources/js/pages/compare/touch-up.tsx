@@ -60,32 +60,45 @@ export function TouchUpAdvice({ figureId, areaId, photoId }: { figureId: number;
                         : `No single layer from this shelf improves on ΔE ${one(advice.before)}.`}
                 </p>
             ) : (
-                <>
-                    <p>
-                        <strong>
-                            {advice.startOver ? 'Start over: base coat' : capital(layer.technique)},{' '}
-                            {many(layer.coats, 'coat')}
-                        </strong>{' '}
-                        on {zonesWords(layer.zones)}, {dilutionWords(layer.thinner)}
-                    </p>
-                    <MixList mix={layer.mix} />
-                    <div className="my-2 flex">
-                        {advice.wanted.map((colour, i) => (
-                            <span key={i} className="flex-1">
-                                <span className="block h-5" style={{ background: colour.hex }} />
-                                <span className="block h-5" style={{ background: advice.colours[i]?.hex }} />
-                            </span>
-                        ))}
-                    </div>
-                    <p>
-                        From {one(advice.before)} to about <strong>{one(advice.after)}</strong> (estimate)
-                        {advice.isWithin ? ', within tolerance.' : ', the best a single layer can do.'}
-                    </p>
-                    <Button size="small" className="mt-2" onClick={() => void add(layer, advice.version)}>
-                        Add this layer to the finish
-                    </Button>
-                </>
+                <TouchUpLayer advice={advice} layer={layer} add={add} />
             )}
         </div>
+    );
+}
+
+function TouchUpLayer({
+    advice,
+    layer,
+    add,
+}: {
+    advice: TouchUpProps;
+    layer: LayerProps;
+    add: (layer: LayerProps, version: number) => Promise<void>;
+}) {
+    return (
+        <>
+            <p>
+                <strong>
+                    {advice.startOver ? 'Start over: base coat' : capital(layer.technique)}, {many(layer.coats, 'coat')}
+                </strong>{' '}
+                on {zonesWords(layer.zones)}, {dilutionWords(layer.thinner)}
+            </p>
+            <MixList mix={layer.mix} />
+            <div className="my-2 flex">
+                {advice.wanted.map((colour, i) => (
+                    <span key={i} className="flex-1">
+                        <span className="block h-5" style={{ background: colour.hex }} />
+                        <span className="block h-5" style={{ background: advice.colours[i]?.hex }} />
+                    </span>
+                ))}
+            </div>
+            <p>
+                From {one(advice.before)} to about <strong>{one(advice.after)}</strong> (estimate)
+                {advice.isWithin ? ', within tolerance.' : ', the best a single layer can do.'}
+            </p>
+            <Button size="small" className="mt-2" onClick={() => void add(layer, advice.version)}>
+                Add this layer to the finish
+            </Button>
+        </>
     );
 }

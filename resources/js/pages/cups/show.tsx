@@ -1,6 +1,6 @@
 import { Link, router } from '@inertiajs/react';
 import { Undo2 } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useEffect, useState, type Dispatch, type SetStateAction } from 'react';
 import { useCup, type CupChange } from '@/features/cup/use-cup';
 import { Shell } from '@/features/shell/shell';
 import { ApiError, send } from '@/shared/lib/api';
@@ -58,70 +58,8 @@ function Cup({ cup: opened, pots }: { cup: CupProps; pots: PotProps[] }) {
     return (
         <Shell title={cup.name} keys={KEYS}>
             <div className="grid gap-6 lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
-                <section className="flex min-w-0 flex-col gap-4">
-                    <header>
-                        <p className="text-xs text-quiet">
-                            <Link href={url('cups')} className="underline underline-offset-2">
-                                Cups
-                            </Link>
-                            {cup.place !== null && ` · ${cup.place}`}
-                        </p>
-                        <h1 className="text-2xl">{cup.name}</h1>
-                        <p className="text-sm" role="status">
-                            <strong>{cup.millilitres.toFixed(2)} mL</strong>, open for {minutesWords(age)};{' '}
-                            {left > 0
-                                ? `good for about ${minutesWords(left)} more`
-                                : 'past its pot life: test it first'}
-                            {waiting > 0 && `; ${many(waiting, 'change')} not sent yet`}
-                        </p>
-                    </header>
-                    {problem !== null && <Notice strong>{problem}</Notice>}
-                    {cup.emptied && (
-                        <Notice>
-                            This cup was emptied.{' '}
-                            <button
-                                type="button"
-                                className="font-bold underline"
-                                onClick={() => {
-                                    void change('POST', url('cups.restore', { cup: cup.id })).then(() => {
-                                        router.reload({ only: ['openCups'] });
-                                    });
-                                }}
-                            >
-                                Undo
-                            </button>
-                        </Notice>
-                    )}
-                    {cup.target !== null && cup.dry !== null && cup.difference !== null && cup.likeness !== null ? (
-                        <EdgeToEdge
-                            left={cup.target}
-                            right={cup.dry}
-                            leftName="Wanted"
-                            rightName="This cup, dry"
-                            difference={cup.difference}
-                            likeness={cup.likeness}
-                            height={200}
-                        />
-                    ) : (
-                        cup.dry !== null && <Swatch colour={cup.dry} name="Dry, thick" height={200} />
-                    )}
-                    {cup.wet !== null && cup.overBlack !== null && cup.overWhite !== null && (
-                        <div className="flex" aria-label="Wet, and one coat">
-                            <Swatch colour={cup.wet} name="Wet" height={72} />
-                            <Swatch colour={cup.overBlack} name="A coat over black" height={72} />
-                            <Swatch colour={cup.overWhite} name="A coat over white" height={72} />
-                        </div>
-                    )}
-                    <Recipe cup={cup} />
-                </section>
-                <section className="flex min-w-0 flex-col gap-5">
-                    <Filling cup={cup.id} pots={pots} pot={pot} onPot={setPot} onAct={act} held={cup.millilitres} />
-                    {cup.target !== null && cup.millilitres > 0 && (
-                        <Steer key={contentsOf(cup)} cup={cup} onAct={act} />
-                    )}
-                    <Again cup={cup} onWashOut={() => void washOut()} />
-                    <History entries={cup.entries} onUndo={undo} />
-                </section>
+                <Contents cup={cup} age={age} left={left} waiting={waiting} problem={problem} change={change} />
+                <Actions cup={cup} pots={pots} pot={pot} setPot={setPot} act={act} washOut={washOut} undo={undo} />
             </div>
         </Shell>
     );
@@ -206,30 +144,7 @@ function Filling({
                     onPot(Number(id));
                 }}
             />
-            <div className="grid grid-cols-2 items-end gap-3">
-                <Choice<Unit>
-                    grow
-                    label="Unit"
-                    value={unit}
-                    options={[
-                        { value: 'drops', label: 'drops' },
-                        { value: 'grams', label: 'grams' },
-                    ]}
-                    onChoose={(next) => {
-                        setUnit(next);
-                        setAmount(next === 'drops' ? 1 : 0.1);
-                    }}
-                />
-                <Stepper
-                    label={unit === 'drops' ? 'Drops' : 'Grams'}
-                    value={amount}
-                    min={unit === 'drops' ? 1 : 0.01}
-                    max={unit === 'drops' ? 99 : 50}
-                    step={unit === 'drops' ? 1 : 0.01}
-                    words={unit === 'drops' ? String(amount) : `${amount.toFixed(2)} g`}
-                    onChange={setAmount}
-                />
-            </div>
+            <Amount unit={unit} setUnit={setUnit} setAmount={setAmount} amount={amount} />
             <Button
                 look="main"
                 size="large"
@@ -247,23 +162,7 @@ function Filling({
                     onAct({ act: 'add', paintId: pot, grams });
                 }}
             />
-            <div className="grid grid-cols-2 gap-3">
-                <Button
-                    onClick={() => {
-                        onAct({ act: 'thin', drops: 1 });
-                    }}
-                >
-                    A drop of thinner
-                </Button>
-                <Button
-                    disabled={held <= 0}
-                    onClick={() => {
-                        onAct({ act: 'use', millilitres: Math.min(held, Math.max(held / 2, 1e-6)) });
-                    }}
-                >
-                    Use half
-                </Button>
-            </div>
+            <ThinOrUse onAct={onAct} held={held} />
         </section>
     );
 }
@@ -279,32 +178,7 @@ const SCALE_WORDS: Record<ScaleProps['state'], string> = {
 function PourOnScale({ cup, name, onGrams }: { cup: number; name: string; onGrams: (grams: number) => void }) {
     const [session, setSession] = useState<number | null>(null);
     const [seen, setSeen] = useState<ScaleProps | null>(null);
-
-    useEffect(() => {
-        if (session === null) return;
-        const started = Date.now();
-        const controller = new AbortController();
-        const ask = async () => {
-            let every = 250;
-            while (!controller.signal.aborted) {
-                const readings = Math.min(600, Math.floor((Date.now() - started) / every));
-                try {
-                    const path = `${url('cups.scale', { cup })}?session=${session}&readings=${readings}`;
-                    const answer = await send<ScaleProps>('GET', path, undefined, controller.signal);
-                    every = answer.everyMs;
-                    setSeen(answer);
-                } catch (error) {
-                    // Stopped: the question was called off.
-                    if (!(error instanceof ApiError)) return;
-                }
-                await new Promise((resolve) => window.setTimeout(resolve, 2 * every));
-            }
-        };
-        void ask();
-        return () => {
-            controller.abort();
-        };
-    }, [cup, session]);
+    useScale({ session, cup, setSeen });
 
     if (session === null) {
         return (
@@ -381,7 +255,7 @@ function Steer({ cup, onAct }: { cup: CupProps; onAct: (queued: Omit<CupChange, 
                         <span className="h-12 w-16 shrink-0" style={{ background: advice.colour.hex }} aria-hidden />
                         <p className="text-sm">
                             {advice.removeMl > 0 && `Take out ${advice.removeMl.toFixed(2)} mL first, then `}
-                            <strong>{words}</strong>: CIEDE2000 {one(advice.difference)}, {advice.likeness}.
+                            <strong>{words}</strong>: ΔE {one(advice.difference)}, {advice.likeness}.
                         </p>
                     </div>
                     <Button
@@ -476,4 +350,207 @@ function changeWords(entry: CupEntryProps): string {
             : `${entry.millilitres.toFixed(2)} mL`;
     if (entry.act === 'use') return `${amount} used`;
     return `${amount} of ${entry.pot ?? 'thinner'}`;
+}
+
+function useScale({
+    session,
+    cup,
+    setSeen,
+}: {
+    session: number | null;
+    cup: number;
+    setSeen: Dispatch<SetStateAction<ScaleProps | null>>;
+}) {
+    useEffect(() => {
+        if (session === null) return;
+        const started = Date.now();
+        const controller = new AbortController();
+        const ask = async () => {
+            let every = 250;
+            while (!controller.signal.aborted) {
+                const readings = Math.min(600, Math.floor((Date.now() - started) / every));
+                try {
+                    const path = `${url('cups.scale', { cup })}?session=${session}&readings=${readings}`;
+                    const answer = await send<ScaleProps>('GET', path, undefined, controller.signal);
+                    every = answer.everyMs;
+                    setSeen(answer);
+                } catch (error) {
+                    // Stopped: the question was called off.
+                    if (!(error instanceof ApiError)) return;
+                }
+                await new Promise((resolve) => window.setTimeout(resolve, 2 * every));
+            }
+        };
+        void ask();
+        return () => {
+            controller.abort();
+        };
+    }, [cup, session, setSeen]);
+}
+
+function ThinOrUse({ onAct, held }: { onAct: (queued: Omit<CupChange, 'key'>) => void; held: number }) {
+    return (
+        <div className="grid grid-cols-2 gap-3">
+            <Button
+                onClick={() => {
+                    onAct({ act: 'thin', drops: 1 });
+                }}
+            >
+                A drop of thinner
+            </Button>
+            <Button
+                disabled={held <= 0}
+                onClick={() => {
+                    onAct({ act: 'use', millilitres: Math.min(held, Math.max(held / 2, 1e-6)) });
+                }}
+            >
+                Use half
+            </Button>
+        </div>
+    );
+}
+
+function Amount({
+    unit,
+    setUnit,
+    setAmount,
+    amount,
+}: {
+    unit: 'drops' | 'grams';
+    setUnit: Dispatch<SetStateAction<Unit>>;
+    setAmount: Dispatch<SetStateAction<number>>;
+    amount: number;
+}) {
+    return (
+        <div className="grid grid-cols-2 items-end gap-3">
+            <Choice<Unit>
+                grow
+                label="Unit"
+                value={unit}
+                options={[
+                    { value: 'drops', label: 'drops' },
+                    { value: 'grams', label: 'grams' },
+                ]}
+                onChoose={(next) => {
+                    setUnit(next);
+                    setAmount(next === 'drops' ? 1 : 0.1);
+                }}
+            />
+            <Stepper
+                label={unit === 'drops' ? 'Drops' : 'Grams'}
+                value={amount}
+                min={unit === 'drops' ? 1 : 0.01}
+                max={unit === 'drops' ? 99 : 50}
+                step={unit === 'drops' ? 1 : 0.01}
+                words={unit === 'drops' ? String(amount) : `${amount.toFixed(2)} g`}
+                onChange={setAmount}
+            />
+        </div>
+    );
+}
+
+function Actions({
+    cup,
+    pots,
+    pot,
+    setPot,
+    act,
+    washOut,
+    undo,
+}: {
+    cup: CupProps;
+    pots: PotProps[];
+    pot: number;
+    setPot: Dispatch<SetStateAction<number>>;
+    act: (queued: Omit<CupChange, 'key'>) => void;
+    washOut: () => Promise<void>;
+    undo: (entry: CupEntryProps) => void;
+}) {
+    return (
+        <section className="flex min-w-0 flex-col gap-5">
+            <Filling cup={cup.id} pots={pots} pot={pot} onPot={setPot} onAct={act} held={cup.millilitres} />
+            {cup.target !== null && cup.millilitres > 0 && <Steer key={contentsOf(cup)} cup={cup} onAct={act} />}
+            <Again cup={cup} onWashOut={() => void washOut()} />
+            <History entries={cup.entries} onUndo={undo} />
+        </section>
+    );
+}
+
+function CupHead({ cup, age, left, waiting }: { cup: CupProps; age: number; left: number; waiting: number }) {
+    return (
+        <header>
+            <p className="text-xs text-quiet">
+                <Link href={url('cups')} className="underline underline-offset-2">
+                    Cups
+                </Link>
+                {cup.place !== null && ` · ${cup.place}`}
+            </p>
+            <h1 className="text-2xl">{cup.name}</h1>
+            <p className="text-sm" role="status">
+                <strong>{cup.millilitres.toFixed(2)} mL</strong>, open for {minutesWords(age)};{' '}
+                {left > 0 ? `good for about ${minutesWords(left)} more` : 'past its pot life: test it first'}
+                {waiting > 0 && `; ${many(waiting, 'change')} not sent yet`}
+            </p>
+        </header>
+    );
+}
+
+function Contents({
+    cup,
+    age,
+    left,
+    waiting,
+    problem,
+    change,
+}: {
+    cup: CupProps;
+    age: number;
+    left: number;
+    waiting: number;
+    problem: string | null;
+    change: (method: 'PATCH' | 'DELETE' | 'POST', path: string, body?: unknown) => Promise<CupProps | null>;
+}) {
+    return (
+        <section className="flex min-w-0 flex-col gap-4">
+            <CupHead cup={cup} age={age} left={left} waiting={waiting} />
+            {problem !== null && <Notice strong>{problem}</Notice>}
+            {cup.emptied && (
+                <Notice>
+                    This cup was emptied.{' '}
+                    <button
+                        type="button"
+                        className="font-bold underline"
+                        onClick={() => {
+                            void change('POST', url('cups.restore', { cup: cup.id })).then(() => {
+                                router.reload({ only: ['openCups'] });
+                            });
+                        }}
+                    >
+                        Undo
+                    </button>
+                </Notice>
+            )}
+            {cup.target !== null && cup.dry !== null && cup.difference !== null && cup.likeness !== null ? (
+                <EdgeToEdge
+                    left={cup.target}
+                    right={cup.dry}
+                    leftName="Wanted"
+                    rightName="This cup, dry"
+                    difference={cup.difference}
+                    likeness={cup.likeness}
+                    height={200}
+                />
+            ) : (
+                cup.dry !== null && <Swatch colour={cup.dry} name="Dry, thick" height={200} />
+            )}
+            {cup.wet !== null && cup.overBlack !== null && cup.overWhite !== null && (
+                <div className="flex" aria-label="Wet, and one coat">
+                    <Swatch colour={cup.wet} name="Wet" height={72} />
+                    <Swatch colour={cup.overBlack} name="A coat over black" height={72} />
+                    <Swatch colour={cup.overWhite} name="A coat over white" height={72} />
+                </div>
+            )}
+            <Recipe cup={cup} />
+        </section>
+    );
 }

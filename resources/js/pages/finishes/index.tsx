@@ -2,7 +2,7 @@ import { Link, router } from '@inertiajs/react';
 import clsx from 'clsx';
 import { Plus, Layers, Printer, Scale } from 'lucide-react';
 import { Tabs } from 'radix-ui';
-import { useState, type ReactNode } from 'react';
+import { useState, type ReactNode, type Dispatch, type SetStateAction } from 'react';
 import { Advice } from '@/features/suggestions/suggestions';
 import { openCup } from '@/features/cup/open-cup';
 import { LayerEditor } from '@/features/finish/layer-editor';
@@ -41,6 +41,8 @@ import type {
     Sheen,
     Technique,
     TechniqueProps,
+    Zone,
+    SectionRowProps,
 } from '@/types/generated';
 
 type Props = {
@@ -148,16 +150,7 @@ function Finish({
         setPlace({ row: row + 1, zone: firstZone(name, technique.usualZones) });
         setTab('mix');
     }
-
-    function changeDrops(by: 1 | -1) {
-        const first = layer?.mix[0];
-        if (!layer || !first || first.drops + by < 1) return;
-        change(
-            withLayer(stack, index, {
-                mix: layer.mix.map((entry, i) => (i === 0 ? { ...entry, drops: entry.drops + by } : entry)),
-            }),
-        );
-    }
+    const changeDrops = useLayerActions({ layer, change, stack, index });
 
     useKeys({
         n: () => {
@@ -174,13 +167,7 @@ function Finish({
     return (
         <>
             <div className="flex min-w-0 flex-1 flex-col gap-3 overflow-y-auto p-4">
-                <header className="flex flex-wrap items-end justify-between gap-3 sm:flex-nowrap">
-                    <div className="min-w-0">
-                        <h1 className="text-xl">{area.name}</h1>
-                        {area.wish !== null && <p className="line-clamp-2 text-xs text-quiet">{area.wish}</p>}
-                    </div>
-                    <ViewChoices figure={figure} />
-                </header>
+                <Work area={area} figure={figure} />
                 {pots.length === 0 && <Notice strong>The shelf is empty. Add a pot first.</Notice>}
                 {stack.length === 0 && pots.length > 0 && (
                     <Notice>
@@ -198,27 +185,7 @@ function Finish({
                 />
                 <Matches matches={section.matches} />
                 <footer className="flex flex-wrap items-center justify-between gap-3">
-                    <div className="flex flex-wrap items-end gap-2">
-                        <AddLayer techniques={techniques} onAdd={addLayer} disabled={pots.length === 0} />
-                        <Link
-                            href={url('figures.proposals', { figure: figure.id, area: area.id })}
-                            className="inline-flex min-h-10 items-center gap-2 rounded-sm border border-strong bg-raised px-3 text-sm font-medium"
-                        >
-                            <Layers size={16} aria-hidden /> Proposals
-                        </Link>
-                        <Link
-                            href={url('figures.card', { figure: figure.id })}
-                            className="inline-flex min-h-10 items-center gap-2 rounded-sm border border-strong bg-raised px-3 text-sm font-medium"
-                        >
-                            <Printer size={16} aria-hidden /> Card
-                        </Link>
-                        <Link
-                            href={url('figures.balance', { figure: figure.id })}
-                            className="inline-flex min-h-10 items-center gap-2 rounded-sm border border-strong bg-raised px-3 text-sm font-medium"
-                        >
-                            <Scale size={16} aria-hidden /> Balance
-                        </Link>
-                    </div>
+                    <Footer techniques={techniques} addLayer={addLayer} pots={pots} figure={figure} area={area} />
                     <p role="status" className="text-xs text-quiet">
                         {savingWords(finish.saving)}. Colours are {section.rows.at(-1)?.quality ?? 'estimated'}-paint
                         predictions.
@@ -226,106 +193,27 @@ function Finish({
                 </footer>
                 {finish.problem !== null && finish.theirs === null && <Notice strong>{finish.problem}</Notice>}
             </div>
-            <aside aria-label="Chosen layer" className="shrink-0 overflow-y-auto border-l border-line p-4 lg:w-[25rem]">
+            <aside
+                aria-label="Selected layer"
+                className="shrink-0 overflow-y-auto border-l border-line p-4 lg:w-[25rem]"
+            >
                 {layer && judged ? (
-                    <div className="flex flex-col gap-4">
-                        {!judged.shows && (
-                            <Notice strong>
-                                This layer won&apos;t show at arm&apos;s length: it changes the{' '}
-                                {judged.mostIn ?? 'zones'} by {one(judged.largestChange)}.{' '}
-                                {judged.remedy === null || judged.remedies.length > 0
-                                    ? ''
-                                    : `${capitalised(judged.remedy)}.`}
-                                {judged.remedies.length > 0 && (
-                                    <span className="mt-2 flex flex-wrap gap-2">
-                                        {judged.remedies.map((remedy) => (
-                                            <Button
-                                                key={remedy.words}
-                                                size="small"
-                                                onClick={() => {
-                                                    change(
-                                                        withLayer(stack, index, {
-                                                            coats: remedy.coats,
-                                                            thinner: remedy.thinner,
-                                                            zones: remedy.zones,
-                                                        }),
-                                                    );
-                                                }}
-                                            >
-                                                {capitalised(remedy.words)}
-                                            </Button>
-                                        ))}
-                                    </span>
-                                )}
-                            </Notice>
-                        )}
-                        <Tabs.Root value={tab} onValueChange={setTab}>
-                            <Tabs.List aria-label="Chosen layer" className="mb-3 flex border-b border-strong">
-                                <Tab value="mix">Mix</Tab>
-                                <Tab value="layer">Layer</Tab>
-                                <Tab value="advice">Suggestions</Tab>
-                            </Tabs.List>
-                            <Tabs.Content value="mix">
-                                <MixFinder
-                                    figureId={figure.id}
-                                    areaId={area.id}
-                                    layers={wire(stack)}
-                                    index={index}
-                                    zone={place.zone}
-                                    onUse={(mix) => {
-                                        change(withLayer(stack, index, { mix }));
-                                    }}
-                                    onCup={(mix) => {
-                                        void openCup({ name: `${area.name}, ${place.zone}`, areaId: area.id, mix });
-                                    }}
-                                />
-                            </Tabs.Content>
-                            <Tabs.Content value="layer">
-                                <LayerEditor
-                                    key={layer.key}
-                                    layer={layer}
-                                    pots={pots}
-                                    techniques={techniques}
-                                    isFirst={index === 0}
-                                    isLast={index === stack.length - 1}
-                                    onChange={(part) => {
-                                        change(withLayer(stack, index, part));
-                                    }}
-                                    onTechnique={(technique) => {
-                                        change(withTechnique(stack, index, technique));
-                                    }}
-                                    onMove={(by) => {
-                                        change(withMoved(stack, index, by));
-                                        setPlace({ ...place, row: row + by });
-                                    }}
-                                    onRemove={() => {
-                                        change(withoutLayer(stack, index));
-                                        setPlace({ ...place, row: Math.max(0, row - 1) });
-                                    }}
-                                />
-                            </Tabs.Content>
-                            <Tabs.Content value="advice">
-                                <Advice
-                                    figureId={figure.id}
-                                    areaId={area.id}
-                                    layers={wire(stack)}
-                                    index={index}
-                                    zone={place.zone}
-                                    onSetting={(coats, thinner) => {
-                                        change(withLayer(stack, index, { coats, thinner }));
-                                    }}
-                                    onLayer={(mix, zones) => {
-                                        const technique = techniques.find((t) => t.technique === 'layer');
-                                        const first = pots.find((p) => p.isMixed) ?? pots[0];
-                                        if (!technique || !first) return;
-                                        const added = withNewLayer(stack, stack.length - 1, technique, first, newKey());
-                                        change(withLayer(added, added.length - 1, { mix, zones }));
-                                        setPlace({ row: added.length, zone: zones[0] ?? place.zone });
-                                    }}
-                                />
-                            </Tabs.Content>
-                        </Tabs.Root>
-                    </div>
+                    <ChosenLayer
+                        judged={judged}
+                        change={change}
+                        stack={stack}
+                        index={index}
+                        tab={tab}
+                        setTab={setTab}
+                        figure={figure}
+                        area={area}
+                        place={place}
+                        layer={layer}
+                        pots={pots}
+                        techniques={techniques}
+                        setPlace={setPlace}
+                        row={row}
+                    />
                 ) : (
                     <p className="text-sm text-quiet">
                         This is the {section.start}, {judged?.cells[0]?.colour.name}. Select a band of the section to
@@ -488,4 +376,271 @@ function newKey(): string {
 
 function capitalised(words: string): string {
     return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
+function LayerTabs({
+    tab,
+    setTab,
+    figure,
+    area,
+    stack,
+    index,
+    place,
+    change,
+    layer,
+    pots,
+    techniques,
+    setPlace,
+    row,
+}: {
+    tab: string;
+    setTab: Dispatch<SetStateAction<string>>;
+    figure: FigureProps;
+    area: AreaFinishProps;
+    stack: readonly LayerProps[];
+    index: number;
+    place: { row: number; zone: Zone };
+    change: (stack: Stack) => void;
+    layer: LayerProps;
+    pots: PotProps[];
+    techniques: TechniqueProps[];
+    setPlace: Dispatch<SetStateAction<Place>>;
+    row: number;
+}) {
+    return (
+        <Tabs.Root value={tab} onValueChange={setTab}>
+            <Tabs.List aria-label="Selected layer" className="mb-3 flex border-b border-strong">
+                <Tab value="mix">Mix</Tab>
+                <Tab value="layer">Layer</Tab>
+                <Tab value="advice">Suggestions</Tab>
+            </Tabs.List>
+            <Tabs.Content value="mix">
+                <MixFinder
+                    figureId={figure.id}
+                    areaId={area.id}
+                    layers={wire(stack)}
+                    index={index}
+                    zone={place.zone}
+                    onUse={(mix) => {
+                        change(withLayer(stack, index, { mix }));
+                    }}
+                    onCup={(mix) => {
+                        void openCup({ name: `${area.name}, ${place.zone}`, areaId: area.id, mix });
+                    }}
+                />
+            </Tabs.Content>
+            <Tabs.Content value="layer">
+                <LayerEditor
+                    key={layer.key}
+                    layer={layer}
+                    pots={pots}
+                    techniques={techniques}
+                    isFirst={index === 0}
+                    isLast={index === stack.length - 1}
+                    onChange={(part) => {
+                        change(withLayer(stack, index, part));
+                    }}
+                    onTechnique={(technique) => {
+                        change(withTechnique(stack, index, technique));
+                    }}
+                    onMove={(by) => {
+                        change(withMoved(stack, index, by));
+                        setPlace({ ...place, row: row + by });
+                    }}
+                    onRemove={() => {
+                        change(withoutLayer(stack, index));
+                        setPlace({ ...place, row: Math.max(0, row - 1) });
+                    }}
+                />
+            </Tabs.Content>
+            <Tabs.Content value="advice">
+                <Advice
+                    figureId={figure.id}
+                    areaId={area.id}
+                    layers={wire(stack)}
+                    index={index}
+                    zone={place.zone}
+                    onSetting={(coats, thinner) => {
+                        change(withLayer(stack, index, { coats, thinner }));
+                    }}
+                    onLayer={(mix, zones) => {
+                        const technique = techniques.find((t) => t.technique === 'layer');
+                        const first = pots.find((p) => p.isMixed) ?? pots[0];
+                        if (!technique || !first) return;
+                        const added = withNewLayer(stack, stack.length - 1, technique, first, newKey());
+                        change(withLayer(added, added.length - 1, { mix, zones }));
+                        setPlace({ row: added.length, zone: zones[0] ?? place.zone });
+                    }}
+                />
+            </Tabs.Content>
+        </Tabs.Root>
+    );
+}
+
+function Footer({
+    techniques,
+    addLayer,
+    pots,
+    figure,
+    area,
+}: {
+    techniques: TechniqueProps[];
+    addLayer: (name: Technique) => void;
+    pots: PotProps[];
+    figure: FigureProps;
+    area: AreaFinishProps;
+}) {
+    return (
+        <div className="flex flex-wrap items-end gap-2">
+            <AddLayer techniques={techniques} onAdd={addLayer} disabled={pots.length === 0} />
+            <Link
+                href={url('figures.proposals', { figure: figure.id, area: area.id })}
+                className="inline-flex min-h-10 items-center gap-2 rounded-sm border border-strong bg-raised px-3 text-sm font-medium"
+            >
+                <Layers size={16} aria-hidden /> Proposals
+            </Link>
+            <Link
+                href={url('figures.card', { figure: figure.id })}
+                className="inline-flex min-h-10 items-center gap-2 rounded-sm border border-strong bg-raised px-3 text-sm font-medium"
+            >
+                <Printer size={16} aria-hidden /> Card
+            </Link>
+            <Link
+                href={url('figures.balance', { figure: figure.id })}
+                className="inline-flex min-h-10 items-center gap-2 rounded-sm border border-strong bg-raised px-3 text-sm font-medium"
+            >
+                <Scale size={16} aria-hidden /> Balance
+            </Link>
+        </div>
+    );
+}
+
+function Work({ area, figure }: { area: AreaFinishProps; figure: FigureProps }) {
+    return (
+        <header className="flex flex-wrap items-end justify-between gap-3 sm:flex-nowrap">
+            <div className="min-w-0">
+                <h1 className="text-xl">{area.name}</h1>
+                {area.wish !== null && <p className="line-clamp-2 text-xs text-quiet">{area.wish}</p>}
+            </div>
+            <ViewChoices figure={figure} />
+        </header>
+    );
+}
+
+function useLayerActions({
+    layer,
+    change,
+    stack,
+    index,
+}: {
+    layer: LayerProps | undefined;
+    change: (stack: Stack) => void;
+    stack: readonly LayerProps[];
+    index: number;
+}) {
+    function changeDrops(by: 1 | -1) {
+        const first = layer?.mix[0];
+        if (!layer || !first || first.drops + by < 1) return;
+        change(
+            withLayer(stack, index, {
+                mix: layer.mix.map((entry, i) => (i === 0 ? { ...entry, drops: entry.drops + by } : entry)),
+            }),
+        );
+    }
+
+    return changeDrops;
+}
+
+function WontShow({
+    judged,
+    change,
+    stack,
+    index,
+}: {
+    judged: SectionRowProps;
+    change: (stack: Stack) => void;
+    stack: readonly LayerProps[];
+    index: number;
+}) {
+    return (
+        <Notice strong>
+            This layer won&apos;t show at arm&apos;s length: it changes the {judged.mostIn ?? 'zones'} by{' '}
+            {one(judged.largestChange)}.{' '}
+            {judged.remedy === null || judged.remedies.length > 0 ? '' : `${capitalised(judged.remedy)}.`}
+            {judged.remedies.length > 0 && (
+                <span className="mt-2 flex flex-wrap gap-2">
+                    {judged.remedies.map((remedy) => (
+                        <Button
+                            key={remedy.words}
+                            size="small"
+                            onClick={() => {
+                                change(
+                                    withLayer(stack, index, {
+                                        coats: remedy.coats,
+                                        thinner: remedy.thinner,
+                                        zones: remedy.zones,
+                                    }),
+                                );
+                            }}
+                        >
+                            {capitalised(remedy.words)}
+                        </Button>
+                    ))}
+                </span>
+            )}
+        </Notice>
+    );
+}
+
+function ChosenLayer({
+    judged,
+    change,
+    stack,
+    index,
+    tab,
+    setTab,
+    figure,
+    area,
+    place,
+    layer,
+    pots,
+    techniques,
+    setPlace,
+    row,
+}: {
+    judged: SectionRowProps;
+    change: (stack: Stack) => void;
+    stack: readonly LayerProps[];
+    index: number;
+    tab: string;
+    setTab: (value: SetStateAction<string>) => void;
+    figure: FigureProps;
+    area: AreaFinishProps;
+    place: { row: number; zone: Zone };
+    layer: LayerProps;
+    pots: PotProps[];
+    techniques: TechniqueProps[];
+    setPlace: (value: SetStateAction<Place>) => void;
+    row: number;
+}) {
+    return (
+        <div className="flex flex-col gap-4">
+            {!judged.shows && <WontShow judged={judged} change={change} stack={stack} index={index} />}
+            <LayerTabs
+                tab={tab}
+                setTab={setTab}
+                figure={figure}
+                area={area}
+                stack={stack}
+                index={index}
+                place={place}
+                change={change}
+                layer={layer}
+                pots={pots}
+                techniques={techniques}
+                setPlace={setPlace}
+                row={row}
+            />
+        </div>
+    );
 }

@@ -29,32 +29,7 @@ export function Areas({
             <tbody>
                 {areas.map((area) => (
                     <Fragment key={area.id}>
-                        <tr className={`border-t border-line ${area.id === chosen ? 'bg-raised' : ''}`}>
-                            <th scope="row" className="py-1 font-normal">
-                                <button
-                                    type="button"
-                                    className={`text-left underline-offset-4 hover:underline ${area.id === chosen ? 'font-bold' : ''}`}
-                                    onClick={() => {
-                                        onChoose(area.id);
-                                    }}
-                                >
-                                    {area.name}
-                                </button>{' '}
-                                <Link
-                                    className="text-xs underline"
-                                    href={url('figures.finishes', { figure: figure.id, area: area.id })}
-                                >
-                                    finish
-                                </Link>
-                            </th>
-                            <td className="text-right align-top">{area.cm2 === null ? '' : one(area.cm2)}</td>
-                            <td className="text-right align-top">
-                                {area.exposure === null ? '' : `${Math.round(100 * area.exposure)}`}
-                            </td>
-                            <td className="w-28 pl-3 align-top">
-                                <Shares shares={area.shares} row={area.rows[area.rows.length - 1] ?? []} />
-                            </td>
-                        </tr>
+                        <AreaRow area={area} chosen={chosen} onChoose={onChoose} figure={figure} />
                         {area.advice.length > 0 && (
                             <tr className={area.id === chosen ? 'bg-raised' : ''}>
                                 <td colSpan={4} className="pb-1 text-xs leading-tight">
@@ -91,5 +66,46 @@ function Shares({ shares, row }: { shares: readonly number[]; row: readonly stri
                 <span key={i} style={{ width: `${100 * share}%`, background: row[i] }} />
             ))}
         </span>
+    );
+}
+
+function AreaRow({
+    area,
+    chosen,
+    onChoose,
+    figure,
+}: {
+    area: LitAreaProps;
+    chosen: number | null;
+    onChoose: (id: number) => void;
+    figure: FigureProps;
+}) {
+    return (
+        <tr className={`border-t border-line ${area.id === chosen ? 'bg-raised' : ''}`}>
+            <th scope="row" className="py-1 font-normal">
+                <button
+                    type="button"
+                    className={`text-left underline-offset-4 hover:underline ${area.id === chosen ? 'font-bold' : ''}`}
+                    onClick={() => {
+                        onChoose(area.id);
+                    }}
+                >
+                    {area.name}
+                </button>{' '}
+                <Link
+                    className="text-xs underline"
+                    href={url('figures.finishes', { figure: figure.id, area: area.id })}
+                >
+                    finish
+                </Link>
+            </th>
+            <td className="text-right align-top">{area.cm2 === null ? '' : one(area.cm2)}</td>
+            <td className="text-right align-top">
+                {area.exposure === null ? '' : `${Math.round(100 * area.exposure)}`}
+            </td>
+            <td className="w-28 pl-3 align-top">
+                <Shares shares={area.shares} row={area.rows[area.rows.length - 1] ?? []} />
+            </td>
+        </tr>
     );
 }

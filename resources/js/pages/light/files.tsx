@@ -1,6 +1,6 @@
 import { router } from '@inertiajs/react';
 import { Trash2 } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useRef, useState, type Dispatch, type SetStateAction } from 'react';
 import { send, upload, uploadWords } from '@/shared/lib/api';
 import { one } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
@@ -39,32 +39,7 @@ export function Files({
     const input = useRef<HTMLInputElement>(null);
     const [sent, setSent] = useState<number | null | undefined>(undefined);
     const { message, attempt } = useAttempt();
-
-    async function take(files: readonly File[]) {
-        await attempt(async () => {
-            for (const file of files) {
-                const form = new FormData();
-                form.append('mesh', file);
-                setSent(0);
-                await upload(url('meshes.store', { figure: figure.id }), form, setSent);
-            }
-        });
-        setSent(undefined);
-        router.reload();
-    }
-
-    async function change(mesh: MeshProps, body: Record<string, unknown> | null) {
-        const path = { figure: figure.id, mesh: mesh.id };
-        const done = await attempt(() =>
-            body ? send('PATCH', url('meshes.update', path), body) : send('DELETE', url('meshes.destroy', path)),
-        );
-        if (done) router.reload();
-    }
-
-    async function turnAtJoint(mesh: MeshProps, degrees: number) {
-        const path = { figure: figure.id, mesh: mesh.id };
-        if (await attempt(() => send('POST', url('meshes.turn', path), { degrees }))) onMoved();
-    }
+    const { take, change, turnAtJoint } = useMeshes({ attempt, setSent, figure, onMoved });
 
     return (
         <>
@@ -99,41 +74,7 @@ export function Files({
                     <span className="text-xs">Face to face: click one, then the other.</span>
                 </div>
             )}
-            <div className="grid grid-cols-3 items-end gap-2">
-                <Pick
-                    label="Up"
-                    value={light.up}
-                    options={SIDES.map((value) => ({ value, label: value }))}
-                    onPick={(up) => {
-                        onSettings({ up });
-                    }}
-                />
-                <Pick
-                    label="Front"
-                    value={light.front}
-                    options={SIDES.filter((side) => side.slice(-1) !== light.up.slice(-1)).map((value) => ({
-                        value,
-                        label: value,
-                    }))}
-                    onPick={(front) => {
-                        onSettings({ front });
-                    }}
-                />
-                <label>
-                    <span className="mb-1 block text-xs text-quiet">Height, mm</span>
-                    <input
-                        inputMode="decimal"
-                        className={`${FIELD} min-h-10`}
-                        placeholder="as in files"
-                        defaultValue={light.heightMm ?? ''}
-                        onBlur={(event) => {
-                            const text = event.target.value.replace(',', '.');
-                            if (text !== String(light.heightMm ?? ''))
-                                onSettings({ heightMm: text === '' ? null : text });
-                        }}
-                    />
-                </label>
-            </div>
+            <Standing light={light} onSettings={onSettings} />
             {meshes.length > 0 && (
                 <p className="flex gap-4 text-xs">
                     <a className="underline" href={url('light.stl', { figure: figure.id })}>
@@ -148,110 +89,221 @@ export function Files({
             )}
             <ul className="flex flex-col gap-3">
                 {meshes.map((mesh) => (
-                    <li key={`${mesh.id} ${mesh.unitMm}`} className="border border-line bg-raised p-2">
-                        <div className="flex items-center gap-2">
-                            <strong className="flex-1 truncate" title={mesh.title}>
-                                {mesh.title}
-                            </strong>
-                            <Button
-                                size="small"
-                                look="quiet"
-                                aria-label={`Remove ${mesh.title}`}
-                                onClick={() => void change(mesh, null)}
-                            >
-                                <Trash2 size={15} aria-hidden />
-                            </Button>
-                        </div>
-                        <p className="text-xs text-quiet">
-                            {mesh.triangles.toLocaleString()} triangles, {mesh.sizeMm.map(one).join(' x ')} mm,{' '}
-                            {one(mesh.areaCm2)} cm², {mesh.shells === 1 ? 'one piece' : `${mesh.shells} pieces`}
-                        </p>
-                        {mesh.remarks.map((remark) => (
-                            <p key={remark} className="text-xs">
-                                {remark}
-                            </p>
-                        ))}
-                        <div className="mt-1 grid grid-cols-2 gap-2">
-                            <Pick
-                                label="Part"
-                                value={mesh.partId === null ? NONE : String(mesh.partId)}
-                                options={[
-                                    { value: NONE, label: 'several, or none' },
-                                    ...parts.map((part) => ({ value: String(part.id), label: part.name })),
-                                ]}
-                                onPick={(value) => void change(mesh, { partId: value === NONE ? null : Number(value) })}
-                            />
-                            <Pick
-                                label="Units"
-                                value={String(mesh.unitMm)}
-                                options={[
-                                    { value: '1', label: 'mm' },
-                                    { value: '10', label: 'cm' },
-                                    { value: '25.4', label: 'inches' },
-                                    { value: '1000', label: 'm' },
-                                ]}
-                                onPick={(unitMm) => void change(mesh, { unitMm: Number(unitMm) })}
-                            />
-                        </div>
-                        <details className="mt-1">
-                            <summary className="cursor-pointer text-xs underline">Position</summary>
-                            <div className="grid grid-cols-4 gap-1">
-                                {(['x', 'y', 'z'] as const).map((axis, i) => (
-                                    <label key={axis} className="text-xs">
-                                        {axis}, mm
-                                        <input
-                                            inputMode="decimal"
-                                            className={FIELD}
-                                            defaultValue={mesh.move[i]}
-                                            onBlur={(event) => {
-                                                const move = mesh.move.map((v, j) =>
-                                                    j === i ? Number(event.target.value.replace(',', '.')) : v,
-                                                );
-                                                if (move[i] !== mesh.move[i]) void change(mesh, { move });
-                                            }}
-                                        />
-                                    </label>
-                                ))}
-                                <label className="text-xs">
-                                    turned, °
-                                    <input
-                                        inputMode="decimal"
-                                        className={FIELD}
-                                        defaultValue={mesh.turn}
-                                        onBlur={(event) => {
-                                            const turn = Number(event.target.value.replace(',', '.'));
-                                            if (turn !== mesh.turn) void change(mesh, { turn });
-                                        }}
-                                    />
-                                </label>
-                            </div>
-                            <label className="mt-1 flex items-center gap-2 text-xs">
-                                <input
-                                    type="checkbox"
-                                    className="h-6 w-6"
-                                    checked={mesh.mirror}
-                                    onChange={(event) => void change(mesh, { mirror: event.target.checked })}
-                                />
-                                mirrored
-                            </label>
-                            {mesh.isJoined && (
-                                <div className="mt-1 flex items-center gap-2 text-xs">
-                                    Turn at the joint
-                                    {[-90, -15, 15, 90].map((degrees) => (
-                                        <Button
-                                            key={degrees}
-                                            size="small"
-                                            onClick={() => void turnAtJoint(mesh, degrees)}
-                                        >
-                                            {degrees > 0 ? `+${degrees}` : degrees}°
-                                        </Button>
-                                    ))}
-                                </div>
-                            )}
-                        </details>
-                    </li>
+                    <MeshItem
+                        key={`${mesh.id} ${mesh.unitMm}`}
+                        mesh={mesh}
+                        change={change}
+                        parts={parts}
+                        turnAtJoint={turnAtJoint}
+                    />
                 ))}
             </ul>
         </>
     );
+}
+
+function Position({
+    mesh,
+    change,
+    turnAtJoint,
+}: {
+    mesh: MeshProps;
+    change: (mesh: MeshProps, body: Record<string, unknown> | null) => Promise<void>;
+    turnAtJoint: (mesh: MeshProps, degrees: number) => Promise<void>;
+}) {
+    return (
+        <details className="mt-1">
+            <summary className="cursor-pointer text-xs underline">Position</summary>
+            <div className="grid grid-cols-4 gap-1">
+                {(['x', 'y', 'z'] as const).map((axis, i) => (
+                    <label key={axis} className="text-xs">
+                        {axis}, mm
+                        <input
+                            inputMode="decimal"
+                            className={FIELD}
+                            defaultValue={mesh.move[i]}
+                            onBlur={(event) => {
+                                const move = mesh.move.map((v, j) =>
+                                    j === i ? Number(event.target.value.replace(',', '.')) : v,
+                                );
+                                if (move[i] !== mesh.move[i]) void change(mesh, { move });
+                            }}
+                        />
+                    </label>
+                ))}
+                <label className="text-xs">
+                    turned, °
+                    <input
+                        inputMode="decimal"
+                        className={FIELD}
+                        defaultValue={mesh.turn}
+                        onBlur={(event) => {
+                            const turn = Number(event.target.value.replace(',', '.'));
+                            if (turn !== mesh.turn) void change(mesh, { turn });
+                        }}
+                    />
+                </label>
+            </div>
+            <label className="mt-1 flex items-center gap-2 text-xs">
+                <input
+                    type="checkbox"
+                    className="h-6 w-6"
+                    checked={mesh.mirror}
+                    onChange={(event) => void change(mesh, { mirror: event.target.checked })}
+                />
+                mirrored
+            </label>
+            {mesh.isJoined && (
+                <div className="mt-1 flex items-center gap-2 text-xs">
+                    Turn at the joint
+                    {[-90, -15, 15, 90].map((degrees) => (
+                        <Button key={degrees} size="small" onClick={() => void turnAtJoint(mesh, degrees)}>
+                            {degrees > 0 ? `+${degrees}` : degrees}°
+                        </Button>
+                    ))}
+                </div>
+            )}
+        </details>
+    );
+}
+
+function MeshItem({
+    mesh,
+    change,
+    parts,
+    turnAtJoint,
+}: {
+    mesh: MeshProps;
+    change: (mesh: MeshProps, body: Record<string, unknown> | null) => Promise<void>;
+    parts: readonly { id: number; name: string }[];
+    turnAtJoint: (mesh: MeshProps, degrees: number) => Promise<void>;
+}) {
+    return (
+        <li className="border border-line bg-raised p-2">
+            <div className="flex items-center gap-2">
+                <strong className="flex-1 truncate" title={mesh.title}>
+                    {mesh.title}
+                </strong>
+                <Button
+                    size="small"
+                    look="quiet"
+                    aria-label={`Remove ${mesh.title}`}
+                    onClick={() => void change(mesh, null)}
+                >
+                    <Trash2 size={15} aria-hidden />
+                </Button>
+            </div>
+            <p className="text-xs text-quiet">
+                {mesh.triangles.toLocaleString()} triangles, {mesh.sizeMm.map(one).join(' x ')} mm, {one(mesh.areaCm2)}{' '}
+                cm², {mesh.shells === 1 ? 'one piece' : `${mesh.shells} pieces`}
+            </p>
+            {mesh.remarks.map((remark) => (
+                <p key={remark} className="text-xs">
+                    {remark}
+                </p>
+            ))}
+            <div className="mt-1 grid grid-cols-2 gap-2">
+                <Pick
+                    label="Part"
+                    value={mesh.partId === null ? NONE : String(mesh.partId)}
+                    options={[
+                        { value: NONE, label: 'several, or none' },
+                        ...parts.map((part) => ({ value: String(part.id), label: part.name })),
+                    ]}
+                    onPick={(value) => void change(mesh, { partId: value === NONE ? null : Number(value) })}
+                />
+                <Pick
+                    label="Units"
+                    value={String(mesh.unitMm)}
+                    options={[
+                        { value: '1', label: 'mm' },
+                        { value: '10', label: 'cm' },
+                        { value: '25.4', label: 'inches' },
+                        { value: '1000', label: 'm' },
+                    ]}
+                    onPick={(unitMm) => void change(mesh, { unitMm: Number(unitMm) })}
+                />
+            </div>
+            <Position mesh={mesh} change={change} turnAtJoint={turnAtJoint} />
+        </li>
+    );
+}
+
+function Standing({ light, onSettings }: { light: LightProps; onSettings: (change: Record<string, unknown>) => void }) {
+    return (
+        <div className="grid grid-cols-3 items-end gap-2">
+            <Pick
+                label="Up"
+                value={light.up}
+                options={SIDES.map((value) => ({ value, label: value }))}
+                onPick={(up) => {
+                    onSettings({ up });
+                }}
+            />
+            <Pick
+                label="Front"
+                value={light.front}
+                options={SIDES.filter((side) => side.slice(-1) !== light.up.slice(-1)).map((value) => ({
+                    value,
+                    label: value,
+                }))}
+                onPick={(front) => {
+                    onSettings({ front });
+                }}
+            />
+            <label>
+                <span className="mb-1 block text-xs text-quiet">Height, mm</span>
+                <input
+                    inputMode="decimal"
+                    className={`${FIELD} min-h-10`}
+                    placeholder="as in files"
+                    defaultValue={light.heightMm ?? ''}
+                    onBlur={(event) => {
+                        const text = event.target.value.replace(',', '.');
+                        if (text !== String(light.heightMm ?? '')) onSettings({ heightMm: text === '' ? null : text });
+                    }}
+                />
+            </label>
+        </div>
+    );
+}
+
+function useMeshes({
+    attempt,
+    setSent,
+    figure,
+    onMoved,
+}: {
+    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
+    setSent: Dispatch<SetStateAction<number | null | undefined>>;
+    figure: FigureProps;
+    onMoved: () => void;
+}) {
+    async function take(files: readonly File[]) {
+        await attempt(async () => {
+            for (const file of files) {
+                const form = new FormData();
+                form.append('mesh', file);
+                setSent(0);
+                await upload(url('meshes.store', { figure: figure.id }), form, setSent);
+            }
+        });
+        setSent(undefined);
+        router.reload();
+    }
+
+    async function change(mesh: MeshProps, body: Record<string, unknown> | null) {
+        const path = { figure: figure.id, mesh: mesh.id };
+        const done = await attempt(() =>
+            body ? send('PATCH', url('meshes.update', path), body) : send('DELETE', url('meshes.destroy', path)),
+        );
+        if (done) router.reload();
+    }
+
+    async function turnAtJoint(mesh: MeshProps, degrees: number) {
+        const path = { figure: figure.id, mesh: mesh.id };
+        if (await attempt(() => send('POST', url('meshes.turn', path), { degrees }))) onMoved();
+    }
+
+    return { take, change, turnAtJoint };
 }

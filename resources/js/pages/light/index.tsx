@@ -1,5 +1,14 @@
 import { router } from '@inertiajs/react';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import {
+    useCallback,
+    useEffect,
+    useMemo,
+    useRef,
+    useState,
+    type Dispatch,
+    type SetStateAction,
+    type RefObject,
+} from 'react';
 import { MeshView } from '@/features/mesh-view/mesh-view';
 import type { MeshViewer } from '@/features/mesh-view/viewer';
 import type { View } from '@/features/mesh-view/colours';
@@ -48,34 +57,500 @@ export default function LightPage(props: Props) {
     const most = Math.max(1, ...light.areas.map((a) => a.rows.length - 1));
     const busy = light.state === 'waiting' || light.state === 'running';
     const path = { figure: figure.id };
+    const marks = useLightProgress({ busy, figure, setLight, seeds, joining });
+    const { change, compute, pick, keepLook } = useLightActions({
+        attempt,
+        setLight,
+        path,
+        joining,
+        setJoining,
+        setMessage,
+        tool,
+        setArea,
+        area,
+        setSeeds,
+        seeds,
+        size,
+        viewer,
+        light,
+    });
 
-    useEffect(() => {
-        if (!busy) return;
-        const timer = window.setInterval(() => {
-            void send<{ state: string; progress: number; problem: string | null }>(
-                'GET',
-                url('light.progress', { figure: figure.id }),
-            ).then((now) => {
-                setLight((before) => ({ ...before, ...now }));
-                if (now.state === 'done')
-                    router.reload({
-                        onSuccess: ({ props: next }) => {
-                            setLight(next['light'] as LightProps);
-                        },
-                    });
-            });
-        }, 700);
-        return () => {
-            window.clearInterval(timer);
-        };
-    }, [busy, figure.id]);
-
-    // Seeds that are set, and the face that another part will be set on.
-    const marks = useMemo(
-        () => [...seeds.map((seed) => seed.at), ...(typeof joining === 'object' ? [joining.at] : [])],
-        [seeds, joining],
+    return (
+        <Shell title={`Light on ${figure.name}`} figure={figure} keys={KEYS} wide>
+            <div className="flex min-h-full flex-col lg:h-full lg:flex-row">
+                <div className="flex min-h-[60vh] min-w-0 flex-1 flex-col lg:min-h-0">
+                    <ViewBar
+                        view={view}
+                        setView={setView}
+                        most={most}
+                        step={step}
+                        setStep={setStep}
+                        area={area}
+                        light={light}
+                        isLit={isLit}
+                        setLit={setLit}
+                        keepLook={keepLook}
+                    />
+                    <LitFigure
+                        light={light}
+                        view={view}
+                        area={area}
+                        path={path}
+                        step={step}
+                        spray={spray}
+                        isLit={isLit}
+                        marks={marks}
+                        pick={pick}
+                        onViewer={onViewer}
+                    />
+                </div>
+                <aside className="flex w-full shrink-0 flex-col gap-3 overflow-y-auto border-l border-line p-3 text-sm lg:w-[26rem]">
+                    <PanelHead tab={tab} meshes={meshes} setTab={setTab} light={light} busy={busy} compute={compute} />
+                    {busy && <CalculatingBar light={light} attempt={attempt} path={path} />}
+                    {message !== null && <Notice strong>{message}</Notice>}
+                    {light.problem !== null && <Notice strong>{light.problem}</Notice>}
+                    {light.isStale && !busy && light.dataUrl !== null && (
+                        <Notice strong>Files or pose changed since the lighting was calculated.</Notice>
+                    )}
+                    {light.state === 'stopped' && <span>Stopped.</span>}
+                    {tab === 'files' ? (
+                        <Files
+                            figure={figure}
+                            meshes={meshes}
+                            parts={parts}
+                            light={light}
+                            onSettings={(settings) => void change('PUT', url('light.settings', path), settings)}
+                            isJoining={joining !== 'no'}
+                            onJoin={() => {
+                                setJoining(joining === 'no' ? 'part' : 'no');
+                                setMessage(joining === 'no' ? 'Click the face of the part to move.' : null);
+                            }}
+                            onMoved={() => void compute()}
+                        />
+                    ) : (
+                        <AreasPanel
+                            light={light}
+                            spray={spray}
+                            setSpray={setSpray}
+                            view={view}
+                            setView={setView}
+                            change={change}
+                            path={path}
+                            area={area}
+                            setArea={setArea}
+                            tool={tool}
+                            setTool={setTool}
+                            size={size}
+                            setSize={setSize}
+                            seeds={seeds}
+                            setSeeds={setSeeds}
+                            figure={figure}
+                            attempt={attempt}
+                        />
+                    )}
+                </aside>
+            </div>
+        </Shell>
     );
+}
 
+/** The area that the address asks for. */
+function asked(areas: readonly LitAreaProps[]): number | null {
+    const id = Number(new URLSearchParams(window.location.search).get('area'));
+    return areas.some((area) => area.id === id) ? id : null;
+}
+
+function BorderWords({ light }: { light: LightProps }) {
+    return (
+        <p className="text-xs text-quiet">
+            Borders:{' '}
+            {light.borders
+                .map((b) => `${b.one} and ${b.other} ${Math.round(b.mm)} mm${b.isCurved ? '' : ', straight'}`)
+                .join('; ')}
+            .
+        </p>
+    );
+}
+
+function AreaTools({
+    light,
+    area,
+    setArea,
+    tool,
+    setTool,
+    setView,
+    size,
+    setSize,
+    seeds,
+    change,
+    path,
+    setSeeds,
+}: {
+    light: LightProps;
+    area: number | null;
+    setArea: Dispatch<SetStateAction<number | null>>;
+    tool: 'look' | 'piece' | 'crease' | 'brush' | 'seeds';
+    setTool: Dispatch<SetStateAction<Tool>>;
+    setView: Dispatch<SetStateAction<View>>;
+    size: { crease: number; brush: number };
+    setSize: Dispatch<SetStateAction<{ crease: number; brush: number }>>;
+    seeds: Seed[];
+    change: (method: 'PUT' | 'POST', route: string, body?: unknown) => Promise<boolean>;
+    path: { figure: number };
+    setSeeds: Dispatch<SetStateAction<Seed[]>>;
+}) {
+    return (
+        <Tools
+            areas={light.areas}
+            area={area}
+            onArea={setArea}
+            tool={tool}
+            onTool={(next) => {
+                setTool(next);
+                if (next !== 'look') setView('areas');
+            }}
+            size={size}
+            onSize={setSize}
+            seeds={seeds}
+            onDivide={() => {
+                void change('POST', url('light.divide', path), { seeds });
+                setSeeds([]);
+            }}
+            onForget={() => {
+                setSeeds([]);
+            }}
+            noAreaCm2={light.noAreaCm2}
+            onPropose={() => void change('POST', url('light.propose', path))}
+        />
+    );
+}
+
+function AreasPanel({
+    light,
+    spray,
+    setSpray,
+    view,
+    setView,
+    change,
+    path,
+    area,
+    setArea,
+    tool,
+    setTool,
+    size,
+    setSize,
+    seeds,
+    setSeeds,
+    figure,
+    attempt,
+}: {
+    light: LightProps;
+    spray: number;
+    setSpray: Dispatch<SetStateAction<number>>;
+    view: 'bare' | 'prime' | 'exposure' | 'zones' | 'finish' | 'lightness' | 'areas' | 'glow';
+    setView: Dispatch<SetStateAction<View>>;
+    change: (method: 'PUT' | 'POST', route: string, body?: unknown) => Promise<boolean>;
+    path: { figure: number };
+    area: number | null;
+    setArea: Dispatch<SetStateAction<number | null>>;
+    tool: 'look' | 'piece' | 'crease' | 'brush' | 'seeds';
+    setTool: Dispatch<SetStateAction<Tool>>;
+    size: { crease: number; brush: number };
+    setSize: Dispatch<SetStateAction<{ crease: number; brush: number }>>;
+    seeds: Seed[];
+    setSeeds: Dispatch<SetStateAction<Seed[]>>;
+    figure: FigureProps;
+    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
+}) {
+    return (
+        <>
+            {light.dataUrl !== null && (
+                <Sprays
+                    light={light}
+                    shown={spray}
+                    onShow={(index) => {
+                        setSpray(index);
+                        if (view !== 'prime') setView('exposure');
+                    }}
+                    onSet={(technique: string, settings: SprayChange) =>
+                        void change('PUT', url('light.settings', path), {
+                            spray: technique,
+                            ...settings,
+                        })
+                    }
+                />
+            )}
+            {light.dataUrl !== null && (
+                <AreaTools
+                    light={light}
+                    area={area}
+                    setArea={setArea}
+                    tool={tool}
+                    setTool={setTool}
+                    setView={setView}
+                    size={size}
+                    setSize={setSize}
+                    seeds={seeds}
+                    change={change}
+                    path={path}
+                    setSeeds={setSeeds}
+                />
+            )}
+            {light.apart.map((words) => (
+                <Notice key={words}>{words}</Notice>
+            ))}
+            <Areas figure={figure} areas={light.areas} chosen={area} onChoose={setArea} />
+            {light.borders.length > 0 && <BorderWords light={light} />}
+            {light.dataUrl !== null && (
+                <Button
+                    className="self-start"
+                    onClick={() => void attempt(() => send<{ message: string }>('POST', url('light.measures', path)))}
+                >
+                    Use these measurements
+                </Button>
+            )}
+        </>
+    );
+}
+
+function CalculatingBar({
+    light,
+    attempt,
+    path,
+}: {
+    light: LightProps;
+    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
+    path: { figure: number };
+}) {
+    return (
+        <div className="flex items-center gap-3">
+            <progress value={light.progress} max={1} className="flex-1" aria-label="Lighting progress" />
+            <Button onClick={() => void attempt(() => send<{ message: string }>('DELETE', url('light.stop', path)))}>
+                Stop
+            </Button>
+        </div>
+    );
+}
+
+function PanelHead({
+    tab,
+    meshes,
+    setTab,
+    light,
+    busy,
+    compute,
+}: {
+    tab: 'areas' | 'files';
+    meshes: MeshProps[];
+    setTab: Dispatch<SetStateAction<'areas' | 'files'>>;
+    light: LightProps;
+    busy: boolean;
+    compute: () => Promise<boolean>;
+}) {
+    return (
+        <div className="flex items-center gap-3">
+            <Choice<'areas' | 'files'>
+                label="Panel"
+                value={tab}
+                options={[
+                    { value: 'areas', label: 'Areas and light' },
+                    { value: 'files', label: `Files (${meshes.length})` },
+                ]}
+                onChoose={setTab}
+            />
+            <Button
+                look={light.dataUrl === null || light.isStale ? 'main' : 'plain'}
+                disabled={meshes.length === 0 || busy}
+                onClick={() => void compute()}
+            >
+                {light.dataUrl === null ? 'Calculate lighting' : 'Calculate again'}
+            </Button>
+        </div>
+    );
+}
+
+function LitFigure({
+    light,
+    view,
+    area,
+    path,
+    step,
+    spray,
+    isLit,
+    marks,
+    pick,
+    onViewer,
+}: {
+    light: LightProps;
+    view: 'bare' | 'prime' | 'exposure' | 'zones' | 'finish' | 'lightness' | 'areas' | 'glow';
+    area: number | null;
+    path: { figure: number };
+    step: number;
+    spray: number;
+    isLit: boolean;
+    marks: [number, number, number][];
+    pick: (at: Point, areaId: number) => void;
+    onViewer: (made: MeshViewer | null) => void;
+}) {
+    return (
+        <div className="relative min-h-0 flex-1">
+            {light.dataUrl === null ? (
+                <p className="max-w-prose p-4">
+                    Import the print files of this figure, set which part each one is, and calculate the lighting: where
+                    spray from above lands, where recesses and edges are, how large every area is.
+                </p>
+            ) : (
+                <MeshView
+                    dataUrl={light.dataUrl}
+                    glowUrl={
+                        view === 'glow' && area !== null
+                            ? url('light.glow', { ...path, area, of: light.dataUrl.slice(-12) })
+                            : null
+                    }
+                    light={light}
+                    view={view}
+                    areas={light.areas}
+                    step={step}
+                    shown={spray}
+                    chosen={area}
+                    isLit={isLit}
+                    camera={light.camera}
+                    marks={marks}
+                    onPick={pick}
+                    onViewer={onViewer}
+                />
+            )}
+        </div>
+    );
+}
+
+function LayerSlider({
+    most,
+    step,
+    setStep,
+}: {
+    most: number;
+    step: number;
+    setStep: Dispatch<SetStateAction<number>>;
+}) {
+    return (
+        <label className="flex items-center gap-2">
+            layer
+            <input
+                type="range"
+                min={0}
+                max={most}
+                value={Math.min(step, most)}
+                aria-label="Layers applied so far"
+                className="h-6 w-20"
+                onChange={(event) => {
+                    setStep(Number(event.target.value));
+                }}
+            />
+            {Math.min(step, most)} of {most}
+        </label>
+    );
+}
+
+function ViewBar({
+    view,
+    setView,
+    most,
+    step,
+    setStep,
+    area,
+    light,
+    isLit,
+    setLit,
+    keepLook,
+}: {
+    view: View;
+    setView: Dispatch<SetStateAction<View>>;
+    most: number;
+    step: number;
+    setStep: Dispatch<SetStateAction<number>>;
+    area: number | null;
+    light: LightProps;
+    isLit: boolean;
+    setLit: Dispatch<SetStateAction<boolean>>;
+    keepLook: () => Promise<void>;
+}) {
+    return (
+        <div className="flex flex-wrap items-center gap-2 border-b border-line p-2 text-sm">
+            <Choice<View>
+                label="Show"
+                value={view}
+                options={[
+                    { value: 'finish', label: 'Finish' },
+                    { value: 'lightness', label: 'Grey' },
+                    { value: 'bare', label: 'Bare' },
+                    { value: 'prime', label: 'Primer' },
+                    { value: 'exposure', label: 'Exposure' },
+                    { value: 'zones', label: 'Zones' },
+                    { value: 'areas', label: 'Areas' },
+                    { value: 'glow', label: 'Glow' },
+                ]}
+                onChoose={setView}
+            />
+            {(view === 'finish' || view === 'lightness') && <LayerSlider most={most} step={step} setStep={setStep} />}
+            {view === 'glow' && (
+                <span>
+                    {area === null
+                        ? 'Choose the area that shines.'
+                        : `${light.areas.find((a) => a.id === area)?.name ?? ''} shines in a dark room.`}
+                </span>
+            )}
+            <label className="flex items-center gap-2">
+                <input
+                    type="checkbox"
+                    className="h-6 w-6"
+                    checked={isLit}
+                    onChange={(event) => {
+                        setLit(event.target.checked);
+                    }}
+                />
+                lit
+            </label>
+            {light.dataUrl !== null && (
+                <Button className="ml-auto" size="small" onClick={() => void keepLook()}>
+                    Save view
+                </Button>
+            )}
+        </div>
+    );
+}
+
+function useLightActions({
+    attempt,
+    setLight,
+    path,
+    joining,
+    setJoining,
+    setMessage,
+    tool,
+    setArea,
+    area,
+    setSeeds,
+    seeds,
+    size,
+    viewer,
+    light,
+}: {
+    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
+    setLight: Dispatch<SetStateAction<LightProps>>;
+    path: { figure: number };
+    joining: 'no' | 'part' | { at: Point };
+    setJoining: Dispatch<SetStateAction<'no' | 'part' | { at: Point }>>;
+    setMessage: (words: string | null) => void;
+    tool: Tool;
+    setArea: Dispatch<SetStateAction<number | null>>;
+    area: number | null;
+    setSeeds: Dispatch<SetStateAction<Seed[]>>;
+    seeds: Seed[];
+    size: { crease: number; brush: number };
+    viewer: RefObject<MeshViewer | null>;
+    light: LightProps;
+}) {
     /** Something that gives the light anew. */
     function change(method: 'PUT' | 'POST', route: string, body?: unknown) {
         return attempt(async () => {
@@ -133,233 +608,48 @@ export default function LightPage(props: Props) {
         });
     }
 
-    return (
-        <Shell title={`Light on ${figure.name}`} figure={figure} keys={KEYS} wide>
-            <div className="flex min-h-full flex-col lg:h-full lg:flex-row">
-                <div className="flex min-h-[60vh] min-w-0 flex-1 flex-col lg:min-h-0">
-                    <div className="flex flex-wrap items-center gap-2 border-b border-line p-2 text-sm">
-                        <Choice<View>
-                            label="Show"
-                            value={view}
-                            options={[
-                                { value: 'finish', label: 'Finish' },
-                                { value: 'lightness', label: 'Grey' },
-                                { value: 'bare', label: 'Bare' },
-                                { value: 'prime', label: 'Primer' },
-                                { value: 'exposure', label: 'Exposure' },
-                                { value: 'zones', label: 'Zones' },
-                                { value: 'areas', label: 'Areas' },
-                                { value: 'glow', label: 'Glow' },
-                            ]}
-                            onChoose={setView}
-                        />
-                        {(view === 'finish' || view === 'lightness') && (
-                            <label className="flex items-center gap-2">
-                                layer
-                                <input
-                                    type="range"
-                                    min={0}
-                                    max={most}
-                                    value={Math.min(step, most)}
-                                    aria-label="Layers applied so far"
-                                    className="h-6 w-20"
-                                    onChange={(event) => {
-                                        setStep(Number(event.target.value));
-                                    }}
-                                />
-                                {Math.min(step, most)} of {most}
-                            </label>
-                        )}
-                        {view === 'glow' && (
-                            <span>
-                                {area === null
-                                    ? 'Choose the area that shines.'
-                                    : `${light.areas.find((a) => a.id === area)?.name ?? ''} shines in a dark room.`}
-                            </span>
-                        )}
-                        <label className="flex items-center gap-2">
-                            <input
-                                type="checkbox"
-                                className="h-6 w-6"
-                                checked={isLit}
-                                onChange={(event) => {
-                                    setLit(event.target.checked);
-                                }}
-                            />
-                            lit
-                        </label>
-                        {light.dataUrl !== null && (
-                            <Button className="ml-auto" size="small" onClick={() => void keepLook()}>
-                                Save view
-                            </Button>
-                        )}
-                    </div>
-                    <div className="relative min-h-0 flex-1">
-                        {light.dataUrl === null ? (
-                            <p className="max-w-prose p-4">
-                                Import the print files of this figure, set which part each one is, and calculate the
-                                lighting: where spray from above lands, where recesses and edges are, how large every
-                                area is.
-                            </p>
-                        ) : (
-                            <MeshView
-                                dataUrl={light.dataUrl}
-                                glowUrl={
-                                    view === 'glow' && area !== null
-                                        ? url('light.glow', { ...path, area, of: light.dataUrl.slice(-12) })
-                                        : null
-                                }
-                                light={light}
-                                view={view}
-                                areas={light.areas}
-                                step={step}
-                                shown={spray}
-                                chosen={area}
-                                isLit={isLit}
-                                camera={light.camera}
-                                marks={marks}
-                                onPick={pick}
-                                onViewer={onViewer}
-                            />
-                        )}
-                    </div>
-                </div>
-                <aside className="flex w-full shrink-0 flex-col gap-3 overflow-y-auto border-l border-line p-3 text-sm lg:w-[26rem]">
-                    <div className="flex items-center gap-3">
-                        <Choice<'areas' | 'files'>
-                            label="Panel"
-                            value={tab}
-                            options={[
-                                { value: 'areas', label: 'Areas and light' },
-                                { value: 'files', label: `Files (${meshes.length})` },
-                            ]}
-                            onChoose={setTab}
-                        />
-                        <Button
-                            look={light.dataUrl === null || light.isStale ? 'main' : 'plain'}
-                            disabled={meshes.length === 0 || busy}
-                            onClick={() => void compute()}
-                        >
-                            {light.dataUrl === null ? 'Calculate lighting' : 'Calculate again'}
-                        </Button>
-                    </div>
-                    {busy && (
-                        <div className="flex items-center gap-3">
-                            <progress
-                                value={light.progress}
-                                max={1}
-                                className="flex-1"
-                                aria-label="Lighting progress"
-                            />
-                            <Button
-                                onClick={() =>
-                                    void attempt(() => send<{ message: string }>('DELETE', url('light.stop', path)))
-                                }
-                            >
-                                Stop
-                            </Button>
-                        </div>
-                    )}
-                    {message !== null && <Notice strong>{message}</Notice>}
-                    {light.problem !== null && <Notice strong>{light.problem}</Notice>}
-                    {light.isStale && !busy && light.dataUrl !== null && (
-                        <Notice strong>Files or pose changed since the lighting was calculated.</Notice>
-                    )}
-                    {light.state === 'stopped' && <span>Stopped.</span>}
-                    {tab === 'files' ? (
-                        <Files
-                            figure={figure}
-                            meshes={meshes}
-                            parts={parts}
-                            light={light}
-                            onSettings={(settings) => void change('PUT', url('light.settings', path), settings)}
-                            isJoining={joining !== 'no'}
-                            onJoin={() => {
-                                setJoining(joining === 'no' ? 'part' : 'no');
-                                setMessage(joining === 'no' ? 'Click the face of the part to move.' : null);
-                            }}
-                            onMoved={() => void compute()}
-                        />
-                    ) : (
-                        <>
-                            {light.dataUrl !== null && (
-                                <Sprays
-                                    light={light}
-                                    shown={spray}
-                                    onShow={(index) => {
-                                        setSpray(index);
-                                        if (view !== 'prime') setView('exposure');
-                                    }}
-                                    onSet={(technique: string, settings: SprayChange) =>
-                                        void change('PUT', url('light.settings', path), {
-                                            spray: technique,
-                                            ...settings,
-                                        })
-                                    }
-                                />
-                            )}
-                            {light.dataUrl !== null && (
-                                <Tools
-                                    areas={light.areas}
-                                    area={area}
-                                    onArea={setArea}
-                                    tool={tool}
-                                    onTool={(next) => {
-                                        setTool(next);
-                                        if (next !== 'look') setView('areas');
-                                    }}
-                                    size={size}
-                                    onSize={setSize}
-                                    seeds={seeds}
-                                    onDivide={() => {
-                                        void change('POST', url('light.divide', path), { seeds });
-                                        setSeeds([]);
-                                    }}
-                                    onForget={() => {
-                                        setSeeds([]);
-                                    }}
-                                    noAreaCm2={light.noAreaCm2}
-                                    onPropose={() => void change('POST', url('light.propose', path))}
-                                />
-                            )}
-                            {light.apart.map((words) => (
-                                <Notice key={words}>{words}</Notice>
-                            ))}
-                            <Areas figure={figure} areas={light.areas} chosen={area} onChoose={setArea} />
-                            {light.borders.length > 0 && (
-                                <p className="text-xs text-quiet">
-                                    Borders:{' '}
-                                    {light.borders
-                                        .map(
-                                            (b) =>
-                                                `${b.one} and ${b.other} ${Math.round(b.mm)} mm${b.isCurved ? '' : ', straight'}`,
-                                        )
-                                        .join('; ')}
-                                    .
-                                </p>
-                            )}
-                            {light.dataUrl !== null && (
-                                <Button
-                                    className="self-start"
-                                    onClick={() =>
-                                        void attempt(() =>
-                                            send<{ message: string }>('POST', url('light.measures', path)),
-                                        )
-                                    }
-                                >
-                                    Use these measurements
-                                </Button>
-                            )}
-                        </>
-                    )}
-                </aside>
-            </div>
-        </Shell>
-    );
+    return { change, compute, pick, keepLook };
 }
 
-/** The area that the address asks for. */
-function asked(areas: readonly LitAreaProps[]): number | null {
-    const id = Number(new URLSearchParams(window.location.search).get('area'));
-    return areas.some((area) => area.id === id) ? id : null;
+function useLightProgress({
+    busy,
+    figure,
+    setLight,
+    seeds,
+    joining,
+}: {
+    busy: boolean;
+    figure: FigureProps;
+    setLight: Dispatch<SetStateAction<LightProps>>;
+    seeds: Seed[];
+    joining: 'no' | 'part' | { at: Point };
+}) {
+    useEffect(() => {
+        if (!busy) return;
+        const timer = window.setInterval(() => {
+            void send<{ state: string; progress: number; problem: string | null }>(
+                'GET',
+                url('light.progress', { figure: figure.id }),
+            ).then((now) => {
+                setLight((before) => ({ ...before, ...now }));
+                if (now.state === 'done')
+                    router.reload({
+                        onSuccess: ({ props: next }) => {
+                            setLight(next['light'] as LightProps);
+                        },
+                    });
+            });
+        }, 700);
+        return () => {
+            window.clearInterval(timer);
+        };
+    }, [busy, figure.id, setLight]);
+
+    // Seeds that are set, and the face that another part will be set on.
+    const marks = useMemo(
+        () => [...seeds.map((seed) => seed.at), ...(typeof joining === 'object' ? [joining.at] : [])],
+        [seeds, joining],
+    );
+
+    return marks;
 }

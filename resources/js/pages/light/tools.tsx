@@ -46,11 +46,11 @@ export function Tools({
                 label="Click to"
                 value={tool}
                 options={[
-                    { value: 'look', label: 'chooses' },
-                    { value: 'piece', label: 'piece' },
-                    { value: 'crease', label: 'to creases' },
+                    { value: 'look', label: 'select' },
+                    { value: 'piece', label: 'pick shell' },
+                    { value: 'crease', label: 'fill to creases' },
                     { value: 'brush', label: 'brush' },
-                    { value: 'seeds', label: 'seeds' },
+                    { value: 'seeds', label: 'split from seeds' },
                 ]}
                 onChoose={onTool}
             />
@@ -92,24 +92,7 @@ export function Tools({
                     }}
                 />
             )}
-            {tool === 'seeds' && (
-                <>
-                    <p className="text-xs">
-                        Choose an area and click in the middle of it, then the next one. Everything between is split
-                        along the folds.
-                    </p>
-                    <div className="flex items-center gap-2">
-                        <Button disabled={named.size < 2} onClick={onDivide}>
-                            Split between {named.size} areas
-                        </Button>
-                        {seeds.length > 0 && (
-                            <Button look="quiet" onClick={onForget}>
-                                Clear {seeds.length}
-                            </Button>
-                        )}
-                    </div>
-                </>
-            )}
+            {tool === 'seeds' && <Seeds named={named} onDivide={onDivide} seeds={seeds} onForget={onForget} />}
             {noAreaCm2 > 0.05 && (
                 <div className="flex items-center gap-2">
                     <Button onClick={onPropose}>Propose areas</Button>
@@ -117,5 +100,36 @@ export function Tools({
                 </div>
             )}
         </div>
+    );
+}
+
+function Seeds({
+    named,
+    onDivide,
+    seeds,
+    onForget,
+}: {
+    named: Set<number>;
+    onDivide: () => void;
+    seeds: readonly Seed[];
+    onForget: () => void;
+}) {
+    return (
+        <>
+            <p className="text-xs">
+                Select an area and click in the middle of it, then the next one. Everything between is split along the
+                folds.
+            </p>
+            <div className="flex items-center gap-2">
+                <Button disabled={named.size < 2} onClick={onDivide}>
+                    Split between {named.size} areas
+                </Button>
+                {seeds.length > 0 && (
+                    <Button look="quiet" onClick={onForget}>
+                        Clear {seeds.length}
+                    </Button>
+                )}
+            </div>
+        </>
     );
 }

@@ -8,7 +8,15 @@ import { Button } from '@/shared/ui/button';
 import { Field } from '@/shared/ui/field';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
-import type { BuildProps, BuiltAreaProps, FigureProps, PrintProcess, Reach, Seam } from '@/types/generated';
+import type {
+    BuildProps,
+    BuiltAreaProps,
+    FigureProps,
+    PrintProcess,
+    Reach,
+    Seam,
+    BuiltPartProps,
+} from '@/types/generated';
 
 const TEMPLATES = ['figure on a base', 'bust', 'prop', 'set of equal figures'];
 
@@ -29,204 +37,20 @@ export function Build({ figure, build }: { figure: FigureProps; build: BuildProp
     return (
         <div className="flex flex-col gap-6">
             {problem !== null && <Notice strong>{problem}</Notice>}
-            {build.parts.length === 0 && (
-                <section>
-                    <h2 className="mb-2 text-lg font-semibold">Start from a template</h2>
-                    <div className="flex flex-wrap gap-2">
-                        {TEMPLATES.map((template) => (
-                            <Button
-                                key={template}
-                                onClick={() =>
-                                    void attempt(() =>
-                                        send('POST', url('build.template', { figure: figure.id }), { template }),
-                                    )
-                                }
-                            >
-                                {template}
-                            </Button>
-                        ))}
-                    </div>
-                </section>
-            )}
+            {build.parts.length === 0 && <Templates attempt={attempt} figure={figure} />}
             <div className="grid gap-8 lg:grid-cols-2">
-                <section>
-                    <h2 className="mb-2 text-lg font-semibold">Parts and areas</h2>
-                    <table className="w-full text-left text-sm">
-                        <thead className="text-xs text-quiet">
-                            <tr>
-                                <th className="font-normal">part, area</th>
-                                <th className="font-normal">depth, 0 innermost</th>
-                                <th className="font-normal">cm²</th>
-                                <th className="font-normal" />
-                                <th className="font-normal" />
-                            </tr>
-                        </thead>
-                        {build.parts.map((part) => (
-                            <tbody key={part.id}>
-                                <tr className="border-t border-strong">
-                                    <th scope="row" className="py-1 font-semibold">
-                                        {part.name}
-                                    </th>
-                                    <td colSpan={2} className="py-1">
-                                        <Pick<PrintProcess>
-                                            label={`Print of ${part.name}`}
-                                            hideLabel
-                                            value={part.process}
-                                            options={[
-                                                { value: 'resin', label: 'resin' },
-                                                { value: 'melted plastic', label: 'melted plastic' },
-                                            ]}
-                                            onPick={(process) =>
-                                                void attempt(() =>
-                                                    send(
-                                                        'PATCH',
-                                                        url('build.part', { figure: figure.id, part: part.id }),
-                                                        {
-                                                            process,
-                                                        },
-                                                    ),
-                                                )
-                                            }
-                                        />
-                                    </td>
-                                    <td className="pl-3" colSpan={2}>
-                                        <label className="flex items-center gap-2 whitespace-nowrap">
-                                            <input
-                                                type="checkbox"
-                                                className="h-6 w-6"
-                                                checked={part.isBase}
-                                                onChange={(event) =>
-                                                    void attempt(() =>
-                                                        send(
-                                                            'PATCH',
-                                                            url('build.part', { figure: figure.id, part: part.id }),
-                                                            { isBase: event.target.checked },
-                                                        ),
-                                                    )
-                                                }
-                                            />
-                                            the base
-                                        </label>
-                                        <label className="flex items-center gap-2 whitespace-nowrap">
-                                            <input
-                                                type="checkbox"
-                                                className="h-6 w-6"
-                                                checked={part.isFiddly}
-                                                onChange={(event) =>
-                                                    void attempt(() =>
-                                                        send(
-                                                            'PATCH',
-                                                            url('build.part', { figure: figure.id, part: part.id }),
-                                                            { isFiddly: event.target.checked },
-                                                        ),
-                                                    )
-                                                }
-                                            />
-                                            too small to hold
-                                        </label>
-                                    </td>
-                                </tr>
-                                <tr>
-                                    <td colSpan={5} className="pb-1 pl-4">
-                                        <input
-                                            aria-label={`Attached to ${part.name} before paint`}
-                                            placeholder="attachments before paint: magnets, pins, straps"
-                                            maxLength={120}
-                                            className="w-full border border-strong bg-raised px-2 py-1"
-                                            defaultValue={part.attachments ?? ''}
-                                            onBlur={(event) => {
-                                                const attachments = event.target.value;
-                                                if (attachments !== (part.attachments ?? ''))
-                                                    void attempt(() =>
-                                                        send(
-                                                            'PATCH',
-                                                            url('build.part', { figure: figure.id, part: part.id }),
-                                                            { attachments },
-                                                        ),
-                                                    );
-                                            }}
-                                        />
-                                    </td>
-                                </tr>
-                                {build.areas
-                                    .filter((a) => a.partId === part.id)
-                                    .map((area) => (
-                                        <AreaRow key={area.id} figure={figure} area={area} attempt={attempt} />
-                                    ))}
-                            </tbody>
-                        ))}
-                    </table>
-                    {build.areas.some((a) => a.partId === null) && (
-                        <Notice>
-                            On no part:{' '}
-                            {build.areas
-                                .filter((a) => a.partId === null)
-                                .map((a) => a.name)
-                                .join(', ')}
-                            . Set their part in the brief.
-                        </Notice>
-                    )}
-                </section>
+                <PartsAndAreas build={build} attempt={attempt} figure={figure} />
                 <div className="flex flex-col gap-6">
-                    <section>
-                        <h2 className="mb-2 text-lg font-semibold">Joints</h2>
-                        <ul className="text-sm">
-                            {build.joints.map((joint) => (
-                                <Removable
-                                    key={joint.id}
-                                    words={`${partName(joint.partId)} and ${partName(joint.otherId)}${
-                                        joint.hides.length > 0 ? `, hides ${joint.hides.map(areaName).join(', ')}` : ''
-                                    }${joint.seam === 'filled' ? ', seam filled' : ''}`}
-                                    onRemove={() =>
-                                        void attempt(() =>
-                                            send(
-                                                'DELETE',
-                                                url('joints.destroy', { figure: figure.id, joint: joint.id }),
-                                            ),
-                                        )
-                                    }
-                                />
-                            ))}
-                        </ul>
-                        {parts.length > 1 && (
-                            <AddJoint
-                                parts={parts}
-                                areas={areas}
-                                onAdd={(body) =>
-                                    void attempt(() => send('POST', url('joints.store', { figure: figure.id }), body))
-                                }
-                            />
-                        )}
-                    </section>
-                    <section>
-                        <h2 className="mb-2 text-lg font-semibold">Where areas meet</h2>
-                        <ul className="text-sm">
-                            {build.boundaries.map((b) => (
-                                <Removable
-                                    key={b.id}
-                                    words={`${areaName(b.areaId)} and ${areaName(b.otherId)}: ${b.mm} mm, ${b.isCurved ? 'curved' : 'straight'}`}
-                                    onRemove={() =>
-                                        void attempt(() =>
-                                            send(
-                                                'DELETE',
-                                                url('boundaries.destroy', { figure: figure.id, boundary: b.id }),
-                                            ),
-                                        )
-                                    }
-                                />
-                            ))}
-                        </ul>
-                        {areas.length > 1 && (
-                            <AddBoundary
-                                areas={areas}
-                                onAdd={(body) =>
-                                    void attempt(() =>
-                                        send('POST', url('boundaries.store', { figure: figure.id }), body),
-                                    )
-                                }
-                            />
-                        )}
-                    </section>
+                    <Joints
+                        build={build}
+                        partName={partName}
+                        areaName={areaName}
+                        attempt={attempt}
+                        figure={figure}
+                        parts={parts}
+                        areas={areas}
+                    />
+                    <Boundaries build={build} areaName={areaName} attempt={attempt} figure={figure} areas={areas} />
                 </div>
             </div>
         </div>
@@ -283,21 +107,7 @@ function AreaRow({ figure, area, attempt }: { figure: FigureProps; area: BuiltAr
                     hidden
                 </label>
             </td>
-            <td className="w-36 py-0.5">
-                <Pick<Reach>
-                    label={`What reaches ${area.name}`}
-                    hideLabel
-                    value={area.reach}
-                    options={[
-                        { value: 'open', label: 'easy to reach' },
-                        { value: 'brush only', label: 'brush only' },
-                        { value: 'only the prime', label: 'primer only' },
-                    ]}
-                    onPick={(reach) => {
-                        save({ reach });
-                    }}
-                />
-            </td>
+            <ReachPick area={area} save={save} />
         </tr>
     );
 }
@@ -408,5 +218,285 @@ function AddBoundary({ areas, onAdd }: { areas: readonly Option[]; onAdd: (body:
                 Add
             </Button>
         </div>
+    );
+}
+
+function ReachPick({ area, save }: { area: BuiltAreaProps; save: (change: Record<string, unknown>) => undefined }) {
+    return (
+        <td className="w-36 py-0.5">
+            <Pick<Reach>
+                label={`What reaches ${area.name}`}
+                hideLabel
+                value={area.reach}
+                options={[
+                    { value: 'open', label: 'easy to reach' },
+                    { value: 'brush only', label: 'brush only' },
+                    { value: 'only the prime', label: 'primer only' },
+                ]}
+                onPick={(reach) => {
+                    save({ reach });
+                }}
+            />
+        </td>
+    );
+}
+
+function Boundaries({
+    build,
+    areaName,
+    attempt,
+    figure,
+    areas,
+}: {
+    build: BuildProps;
+    areaName: (id: number) => string;
+    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
+    figure: FigureProps;
+    areas: { value: string; label: string }[];
+}) {
+    return (
+        <section>
+            <h2 className="mb-2 text-lg font-semibold">Where areas meet</h2>
+            <ul className="text-sm">
+                {build.boundaries.map((b) => (
+                    <Removable
+                        key={b.id}
+                        words={`${areaName(b.areaId)} and ${areaName(b.otherId)}: ${b.mm} mm, ${b.isCurved ? 'curved' : 'straight'}`}
+                        onRemove={() =>
+                            void attempt(() =>
+                                send('DELETE', url('boundaries.destroy', { figure: figure.id, boundary: b.id })),
+                            )
+                        }
+                    />
+                ))}
+            </ul>
+            {areas.length > 1 && (
+                <AddBoundary
+                    areas={areas}
+                    onAdd={(body) =>
+                        void attempt(() => send('POST', url('boundaries.store', { figure: figure.id }), body))
+                    }
+                />
+            )}
+        </section>
+    );
+}
+
+function Joints({
+    build,
+    partName,
+    areaName,
+    attempt,
+    figure,
+    parts,
+    areas,
+}: {
+    build: BuildProps;
+    partName: (id: number) => string;
+    areaName: (id: number) => string;
+    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
+    figure: FigureProps;
+    parts: { value: string; label: string }[];
+    areas: { value: string; label: string }[];
+}) {
+    return (
+        <section>
+            <h2 className="mb-2 text-lg font-semibold">Joints</h2>
+            <ul className="text-sm">
+                {build.joints.map((joint) => (
+                    <Removable
+                        key={joint.id}
+                        words={`${partName(joint.partId)} and ${partName(joint.otherId)}${
+                            joint.hides.length > 0 ? `, hides ${joint.hides.map(areaName).join(', ')}` : ''
+                        }${joint.seam === 'filled' ? ', seam filled' : ''}`}
+                        onRemove={() =>
+                            void attempt(() =>
+                                send('DELETE', url('joints.destroy', { figure: figure.id, joint: joint.id })),
+                            )
+                        }
+                    />
+                ))}
+            </ul>
+            {parts.length > 1 && (
+                <AddJoint
+                    parts={parts}
+                    areas={areas}
+                    onAdd={(body) => void attempt(() => send('POST', url('joints.store', { figure: figure.id }), body))}
+                />
+            )}
+        </section>
+    );
+}
+
+function Attachments({
+    part,
+    attempt,
+    figure,
+}: {
+    part: BuiltPartProps;
+    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
+    figure: FigureProps;
+}) {
+    return (
+        <tr>
+            <td colSpan={5} className="pb-1 pl-4">
+                <input
+                    aria-label={`Attached to ${part.name} before paint`}
+                    placeholder="attachments before paint: magnets, pins, straps"
+                    maxLength={120}
+                    className="w-full border border-strong bg-raised px-2 py-1"
+                    defaultValue={part.attachments ?? ''}
+                    onBlur={(event) => {
+                        const attachments = event.target.value;
+                        if (attachments !== (part.attachments ?? ''))
+                            void attempt(() =>
+                                send('PATCH', url('build.part', { figure: figure.id, part: part.id }), { attachments }),
+                            );
+                    }}
+                />
+            </td>
+        </tr>
+    );
+}
+
+function PartRow({
+    part,
+    attempt,
+    figure,
+}: {
+    part: BuiltPartProps;
+    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
+    figure: FigureProps;
+}) {
+    return (
+        <tr className="border-t border-strong">
+            <th scope="row" className="py-1 font-semibold">
+                {part.name}
+            </th>
+            <td colSpan={2} className="py-1">
+                <Pick<PrintProcess>
+                    label={`Print of ${part.name}`}
+                    hideLabel
+                    value={part.process}
+                    options={[
+                        { value: 'resin', label: 'resin' },
+                        { value: 'melted plastic', label: 'melted plastic' },
+                    ]}
+                    onPick={(process) =>
+                        void attempt(() =>
+                            send('PATCH', url('build.part', { figure: figure.id, part: part.id }), {
+                                process,
+                            }),
+                        )
+                    }
+                />
+            </td>
+            <td className="pl-3" colSpan={2}>
+                <label className="flex items-center gap-2 whitespace-nowrap">
+                    <input
+                        type="checkbox"
+                        className="h-6 w-6"
+                        checked={part.isBase}
+                        onChange={(event) =>
+                            void attempt(() =>
+                                send('PATCH', url('build.part', { figure: figure.id, part: part.id }), {
+                                    isBase: event.target.checked,
+                                }),
+                            )
+                        }
+                    />
+                    the base
+                </label>
+                <label className="flex items-center gap-2 whitespace-nowrap">
+                    <input
+                        type="checkbox"
+                        className="h-6 w-6"
+                        checked={part.isFiddly}
+                        onChange={(event) =>
+                            void attempt(() =>
+                                send('PATCH', url('build.part', { figure: figure.id, part: part.id }), {
+                                    isFiddly: event.target.checked,
+                                }),
+                            )
+                        }
+                    />
+                    too small to hold
+                </label>
+            </td>
+        </tr>
+    );
+}
+
+function PartsAndAreas({
+    build,
+    attempt,
+    figure,
+}: {
+    build: BuildProps;
+    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
+    figure: FigureProps;
+}) {
+    return (
+        <section>
+            <h2 className="mb-2 text-lg font-semibold">Parts and areas</h2>
+            <table className="w-full text-left text-sm">
+                <thead className="text-xs text-quiet">
+                    <tr>
+                        <th className="font-normal">part, area</th>
+                        <th className="font-normal">depth, 0 innermost</th>
+                        <th className="font-normal">cm²</th>
+                        <th className="font-normal" />
+                        <th className="font-normal" />
+                    </tr>
+                </thead>
+                {build.parts.map((part) => (
+                    <tbody key={part.id}>
+                        <PartRow part={part} attempt={attempt} figure={figure} />
+                        <Attachments part={part} attempt={attempt} figure={figure} />
+                        {build.areas
+                            .filter((a) => a.partId === part.id)
+                            .map((area) => (
+                                <AreaRow key={area.id} figure={figure} area={area} attempt={attempt} />
+                            ))}
+                    </tbody>
+                ))}
+            </table>
+            {build.areas.some((a) => a.partId === null) && (
+                <Notice>
+                    On no part:{' '}
+                    {build.areas
+                        .filter((a) => a.partId === null)
+                        .map((a) => a.name)
+                        .join(', ')}
+                    . Set their part in the brief.
+                </Notice>
+            )}
+        </section>
+    );
+}
+
+function Templates({
+    attempt,
+    figure,
+}: {
+    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
+    figure: FigureProps;
+}) {
+    return (
+        <section>
+            <h2 className="mb-2 text-lg font-semibold">Start from a template</h2>
+            <div className="flex flex-wrap gap-2">
+                {TEMPLATES.map((template) => (
+                    <Button
+                        key={template}
+                        onClick={() =>
+                            void attempt(() => send('POST', url('build.template', { figure: figure.id }), { template }))
+                        }
+                    >
+                        {template}
+                    </Button>
+                ))}
+            </div>
+        </section>
     );
 }

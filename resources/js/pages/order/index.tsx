@@ -1,5 +1,5 @@
 import { Link, router } from '@inertiajs/react';
-import { useRef, useState, type ReactNode } from 'react';
+import { useRef, useState, type ReactNode, type Dispatch, type SetStateAction, type RefObject } from 'react';
 import { OrderBoard } from '@/features/order-board/board';
 import { OrdersBeside } from '@/features/order-board/compared';
 import { Broken, StepDetail } from '@/features/order-board/detail';
@@ -12,7 +12,15 @@ import { Button } from '@/shared/ui/button';
 import { Choice } from '@/shared/ui/choice';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
-import type { BuildProps, FigureProps, OrderProps, ApproachPairProps, StepKind, IssueProps } from '@/types/generated';
+import type {
+    BuildProps,
+    FigureProps,
+    OrderProps,
+    ApproachPairProps,
+    StepKind,
+    IssueProps,
+    OrderStepProps,
+} from '@/types/generated';
 import { Build } from './build';
 import { Approaches } from './approaches';
 
@@ -22,10 +30,10 @@ type Props = {
     own: OrderProps | null;
     problem: string | null;
     build: BuildProps;
-    schools: ApproachPairProps[];
+    approaches: ApproachPairProps[];
 };
 
-type Tab = 'order' | 'build' | 'schools';
+type Tab = 'order' | 'build' | 'approaches';
 
 const ALL = 'all';
 
@@ -35,7 +43,7 @@ const KEYS = [
 ] as const;
 
 /** The order of work: the whole of it on one view, with reasons. */
-export default function OrderPage({ figure, planned, own, problem, build, schools }: Props) {
+export default function OrderPage({ figure, planned, own, problem, build, approaches }: Props) {
     const [tab, setTab] = useState<Tab>(planned ? 'order' : 'build');
     const tabs = (
         <Choice<Tab>
@@ -44,7 +52,7 @@ export default function OrderPage({ figure, planned, own, problem, build, school
             options={[
                 { value: 'order', label: 'Order' },
                 { value: 'build', label: 'Build' },
-                { value: 'schools', label: 'Approaches and rules' },
+                { value: 'approaches', label: 'Approaches and rules' },
             ]}
             onChoose={setTab}
         />
@@ -65,7 +73,9 @@ export default function OrderPage({ figure, planned, own, problem, build, school
                     />
                 )}
                 {tab === 'build' && <Build figure={figure} build={build} />}
-                {tab === 'schools' && <Approaches figure={figure} schools={schools} build={build} planned={planned} />}
+                {tab === 'approaches' && (
+                    <Approaches figure={figure} approaches={approaches} build={build} planned={planned} />
+                )}
             </div>
         </Shell>
     );
@@ -100,7 +110,359 @@ function Board({
     const broken = new Set(
         order.rules.filter((r) => !r.isKept && r.weight === null).flatMap((r) => [r.before, r.after]),
     );
+    const { judge, keep } = useJudging({ setIds, asking, setOrder, figure, setProblem });
 
+    const musts = order.rules.filter((r) => !r.isKept && r.weight === null).length;
+    const mm = Math.round(order.maskMm - planned.maskMm);
+    const kinds = [...new Set(order.steps.map((s) => s.kind))];
+    return (
+        <>
+            <FilterBar
+                tabs={tabs}
+                part={part}
+                build={build}
+                setPart={setPart}
+                kind={kind}
+                kinds={kinds}
+                setKind={setKind}
+                tool={tool}
+                order={order}
+                setTool={setTool}
+                isPlanned={isPlanned}
+                beside={beside}
+                setBeside={setBeside}
+                setOrder={setOrder}
+                planned={planned}
+                setIds={setIds}
+                own={own}
+                keep={keep}
+                isStored={isStored}
+                ids={ids}
+            />
+            <Summary steps={steps} order={order} musts={musts} isPlanned={isPlanned} mm={mm} planned={planned} />
+            {problem !== null && <Notice strong>{problem}</Notice>}
+            <Canvas
+                beside={beside}
+                isPlanned={isPlanned}
+                planned={planned}
+                order={order}
+                steps={steps}
+                chosen={chosen}
+                setChosen={setChosen}
+                build={build}
+                broken={broken}
+                part={part}
+                kind={kind}
+                tool={tool}
+                judge={judge}
+                ids={ids}
+            />
+            <Details
+                step={step}
+                order={order}
+                planned={planned}
+                setChosen={setChosen}
+                ids={ids}
+                judge={judge}
+                figure={figure}
+            />
+        </>
+    );
+}
+
+function Issues({
+    figureId,
+    issues,
+    onChoose,
+}: {
+    figureId: number;
+    issues: readonly IssueProps[];
+    onChoose: (id: string) => void;
+}) {
+    return (
+        <section aria-label="Completeness and compatibility" className="flex flex-col gap-2 text-sm">
+            <h2 className="font-semibold">{issues.length === 0 ? 'Complete' : 'Completeness and compatibility'}</h2>
+            {issues.length === 0 && <p>Every visible area is painted, no step is missing, no film attacks another.</p>}
+            <ul className="flex flex-col gap-1">
+                {issues.map((issue) => (
+                    <li key={issue.what} className="leading-snug">
+                        {issue.stops && <strong>Stops the plan: </strong>}
+                        {issue.what} {issue.remedy}{' '}
+                        {issue.step !== null && (
+                            <button
+                                type="button"
+                                className="text-xs underline"
+                                onClick={() => {
+                                    if (issue.step !== null) onChoose(issue.step);
+                                }}
+                            >
+                                show
+                            </button>
+                        )}{' '}
+                        {issue.areaId !== null && (
+                            <Link
+                                className="text-xs underline"
+                                href={url('figures.finishes', { figure: figureId, area: issue.areaId })}
+                            >
+                                its finish
+                            </Link>
+                        )}
+                    </li>
+                ))}
+            </ul>
+        </section>
+    );
+}
+
+function Details({
+    step,
+    order,
+    planned,
+    setChosen,
+    ids,
+    judge,
+    figure,
+}: {
+    step: OrderStepProps | undefined;
+    order: OrderProps;
+    planned: OrderProps;
+    setChosen: Dispatch<SetStateAction<string | null>>;
+    ids: string[];
+    judge: (next: string[]) => Promise<void>;
+    figure: FigureProps;
+}) {
+    return (
+        <div className="grid shrink-0 grid-cols-1 gap-5 overflow-y-auto lg:h-60 lg:grid-cols-3">
+            {step ? <StepDetail order={order} planned={planned} step={step} onChoose={setChosen} /> : <span />}
+            <section aria-label="Rules not met" className="flex flex-col gap-2">
+                <h2 className="text-sm font-semibold">Rules</h2>
+                <Broken
+                    order={order}
+                    onMend={(id, before) => {
+                        setChosen(id);
+                        const rest = ids.filter((other) => other !== id);
+                        void judge(moved(ids, id, rest.indexOf(before)));
+                    }}
+                />
+            </section>
+            <Issues figureId={figure.id} issues={order.issues} onChoose={setChosen} />
+        </div>
+    );
+}
+
+function Canvas({
+    beside,
+    isPlanned,
+    planned,
+    order,
+    steps,
+    chosen,
+    setChosen,
+    build,
+    broken,
+    part,
+    kind,
+    tool,
+    judge,
+    ids,
+}: {
+    beside: boolean;
+    isPlanned: boolean;
+    planned: OrderProps;
+    order: OrderProps;
+    steps: OrderStepProps[];
+    chosen: string | null;
+    setChosen: Dispatch<SetStateAction<string | null>>;
+    build: BuildProps;
+    broken: Set<string>;
+    part: string;
+    kind: 'all' | StepKind;
+    tool: string;
+    judge: (next: string[]) => Promise<void>;
+    ids: string[];
+}) {
+    return (
+        <div className="relative min-h-72 flex-1 border border-line lg:min-h-0">
+            {beside && !isPlanned ? (
+                <OrdersBeside planned={planned} own={{ order, steps }} chosen={chosen} onChoose={setChosen} />
+            ) : (
+                <OrderBoard
+                    steps={steps}
+                    masks={order.masks}
+                    lanes={build.parts.map((p) => ({ id: String(p.id), name: p.name }))}
+                    chosen={chosen}
+                    broken={broken}
+                    dimmed={(s) =>
+                        (part !== ALL && !s.partIds.includes(part)) ||
+                        (kind !== ALL && s.kind !== kind) ||
+                        (tool !== ALL && s.tool !== tool)
+                    }
+                    onChoose={setChosen}
+                    onMove={(id, to) => void judge(moved(ids, id, to))}
+                />
+            )}
+        </div>
+    );
+}
+
+function Summary({
+    steps,
+    order,
+    musts,
+    isPlanned,
+    mm,
+    planned,
+}: {
+    steps: OrderStepProps[];
+    order: OrderProps;
+    musts: number;
+    isPlanned: boolean;
+    mm: number;
+    planned: OrderProps;
+}) {
+    return (
+        <div className="text-sm">
+            <p className="leading-tight">
+                <strong className="text-lg">{many(steps.length, 'step')}</strong>, about{' '}
+                {minutesWords(order.handsOnMinutes)} at the bench (estimate). Masks: {Math.round(order.maskMm)} mm,
+                about {minutesWords(Math.round(order.maskMinutes))}
+                <span className="block text-xs text-quiet">
+                    {musts > 0 && (
+                        <strong className="text-ink">
+                            This order cannot be painted: {many(musts, 'hard rule')} not met.{' '}
+                        </strong>
+                    )}
+                    {isPlanned
+                        ? 'Planned order: all hard rules met, with the least masking and the fewest preferences not met that were found.'
+                        : `Your own order: ${mm === 0 ? 'masks as much as' : `masks ${Math.abs(mm)} mm ${mm > 0 ? 'more' : 'less'} than`} the planned order, and takes ${Math.round(Math.abs(order.cost - planned.cost))} min ${order.cost >= planned.cost ? 'more' : 'less'} for masking and preferences (estimates).`}
+                </span>
+            </p>
+        </div>
+    );
+}
+
+function FilterBar({
+    tabs,
+    part,
+    build,
+    setPart,
+    kind,
+    kinds,
+    setKind,
+    tool,
+    order,
+    setTool,
+    isPlanned,
+    beside,
+    setBeside,
+    setOrder,
+    planned,
+    setIds,
+    own,
+    keep,
+    isStored,
+    ids,
+}: {
+    tabs: ReactNode;
+    part: string;
+    build: BuildProps;
+    setPart: Dispatch<SetStateAction<string>>;
+    kind: 'all' | StepKind;
+    kinds: StepKind[];
+    setKind: Dispatch<SetStateAction<'all' | StepKind>>;
+    tool: string;
+    order: OrderProps;
+    setTool: Dispatch<SetStateAction<string>>;
+    isPlanned: boolean;
+    beside: boolean;
+    setBeside: Dispatch<SetStateAction<boolean>>;
+    setOrder: Dispatch<SetStateAction<OrderProps>>;
+    planned: OrderProps;
+    setIds: Dispatch<SetStateAction<string[]>>;
+    own: OrderProps | null;
+    keep: (next: string[] | null) => Promise<void>;
+    isStored: boolean;
+    ids: string[];
+}) {
+    return (
+        <div className="flex flex-wrap items-center gap-3 text-sm">
+            {tabs}
+            <div className="ml-auto w-32">
+                <Pick
+                    label="Part"
+                    hideLabel
+                    value={part}
+                    options={[
+                        { value: ALL, label: 'all parts' },
+                        ...build.parts.map((p) => ({ value: String(p.id), label: p.name })),
+                    ]}
+                    onPick={setPart}
+                />
+            </div>
+            <div className="w-32">
+                <Pick<StepKind | typeof ALL>
+                    label="Kind"
+                    hideLabel
+                    value={kind}
+                    options={[{ value: ALL, label: 'all kinds' }, ...kinds.map((k) => ({ value: k, label: k }))]}
+                    onPick={setKind}
+                />
+            </div>
+            <div className="w-32">
+                <Pick
+                    label="Tool"
+                    hideLabel
+                    value={tool}
+                    options={[
+                        { value: ALL, label: 'all tools' },
+                        ...[...new Set(order.steps.map((s) => s.tool))].map((t) => ({ value: t, label: t })),
+                    ]}
+                    onPick={setTool}
+                />
+            </div>
+            {!isPlanned && (
+                <Button
+                    aria-pressed={beside}
+                    onClick={() => {
+                        setBeside(!beside);
+                    }}
+                >
+                    {beside ? 'Lanes' : 'Compare with the planned order'}
+                </Button>
+            )}
+            {!isPlanned && (
+                <Button
+                    onClick={() => {
+                        setOrder(planned);
+                        setIds(planned.steps.map((s) => s.id));
+                        if (own) void keep(null);
+                    }}
+                >
+                    Use the planned order
+                </Button>
+            )}
+            {!isStored && !isPlanned && (
+                <Button look="main" onClick={() => void keep(ids)}>
+                    Save order
+                </Button>
+            )}
+        </div>
+    );
+}
+
+function useJudging({
+    setIds,
+    asking,
+    setOrder,
+    figure,
+    setProblem,
+}: {
+    setIds: Dispatch<SetStateAction<string[]>>;
+    asking: RefObject<AbortController | null>;
+    setOrder: Dispatch<SetStateAction<OrderProps>>;
+    figure: FigureProps;
+    setProblem: Dispatch<SetStateAction<string | null>>;
+}) {
     async function judge(next: string[]) {
         setIds(next);
         asking.current?.abort();
@@ -131,173 +493,5 @@ function Board({
         }
     }
 
-    const musts = order.rules.filter((r) => !r.isKept && r.weight === null).length;
-    const mm = Math.round(order.maskMm - planned.maskMm);
-    const kinds = [...new Set(order.steps.map((s) => s.kind))];
-    return (
-        <>
-            <div className="flex flex-wrap items-center gap-3 text-sm">
-                {tabs}
-                <div className="ml-auto w-32">
-                    <Pick
-                        label="Part"
-                        hideLabel
-                        value={part}
-                        options={[
-                            { value: ALL, label: 'all parts' },
-                            ...build.parts.map((p) => ({ value: String(p.id), label: p.name })),
-                        ]}
-                        onPick={setPart}
-                    />
-                </div>
-                <div className="w-32">
-                    <Pick<StepKind | typeof ALL>
-                        label="Kind"
-                        hideLabel
-                        value={kind}
-                        options={[{ value: ALL, label: 'all kinds' }, ...kinds.map((k) => ({ value: k, label: k }))]}
-                        onPick={setKind}
-                    />
-                </div>
-                <div className="w-32">
-                    <Pick
-                        label="Tool"
-                        hideLabel
-                        value={tool}
-                        options={[
-                            { value: ALL, label: 'all tools' },
-                            ...[...new Set(order.steps.map((s) => s.tool))].map((t) => ({ value: t, label: t })),
-                        ]}
-                        onPick={setTool}
-                    />
-                </div>
-                {!isPlanned && (
-                    <Button
-                        aria-pressed={beside}
-                        onClick={() => {
-                            setBeside(!beside);
-                        }}
-                    >
-                        {beside ? 'Lanes' : 'Compare with the planned order'}
-                    </Button>
-                )}
-                {!isPlanned && (
-                    <Button
-                        onClick={() => {
-                            setOrder(planned);
-                            setIds(planned.steps.map((s) => s.id));
-                            if (own) void keep(null);
-                        }}
-                    >
-                        Use the planned order
-                    </Button>
-                )}
-                {!isStored && !isPlanned && (
-                    <Button look="main" onClick={() => void keep(ids)}>
-                        Save order
-                    </Button>
-                )}
-            </div>
-            <div className="text-sm">
-                <p className="leading-tight">
-                    <strong className="text-lg">{many(steps.length, 'step')}</strong>, about{' '}
-                    {minutesWords(order.handsOnMinutes)} at the bench (estimate). Masks: {Math.round(order.maskMm)} mm,
-                    about {minutesWords(Math.round(order.maskMinutes))}
-                    <span className="block text-xs text-quiet">
-                        {musts > 0 && (
-                            <strong className="text-ink">
-                                This order cannot be painted: {many(musts, 'rule')} hard {musts === 1 ? 'is' : 'are'}{' '}
-                                not met.{' '}
-                            </strong>
-                        )}
-                        {isPlanned
-                            ? 'Planned order: all hard rules met, with the least masking and the fewest preferences not met that were found.'
-                            : `Your own order: ${mm === 0 ? 'masks as much as' : `masks ${Math.abs(mm)} mm ${mm > 0 ? 'more' : 'less'} than`} the planned order, and takes ${Math.round(Math.abs(order.cost - planned.cost))} min ${order.cost >= planned.cost ? 'more' : 'less'} for masking and preferences (estimates).`}
-                    </span>
-                </p>
-            </div>
-            {problem !== null && <Notice strong>{problem}</Notice>}
-            <div className="relative min-h-72 flex-1 border border-line lg:min-h-0">
-                {beside && !isPlanned ? (
-                    <OrdersBeside planned={planned} own={{ order, steps }} chosen={chosen} onChoose={setChosen} />
-                ) : (
-                    <OrderBoard
-                        steps={steps}
-                        masks={order.masks}
-                        lanes={build.parts.map((p) => ({ id: String(p.id), name: p.name }))}
-                        chosen={chosen}
-                        broken={broken}
-                        dimmed={(s) =>
-                            (part !== ALL && !s.partIds.includes(part)) ||
-                            (kind !== ALL && s.kind !== kind) ||
-                            (tool !== ALL && s.tool !== tool)
-                        }
-                        onChoose={setChosen}
-                        onMove={(id, to) => void judge(moved(ids, id, to))}
-                    />
-                )}
-            </div>
-            <div className="grid shrink-0 grid-cols-1 gap-5 overflow-y-auto lg:h-60 lg:grid-cols-3">
-                {step ? <StepDetail order={order} planned={planned} step={step} onChoose={setChosen} /> : <span />}
-                <section aria-label="Rules not met" className="flex flex-col gap-2">
-                    <h2 className="text-sm font-semibold">Rules</h2>
-                    <Broken
-                        order={order}
-                        onMend={(id, before) => {
-                            setChosen(id);
-                            const rest = ids.filter((other) => other !== id);
-                            void judge(moved(ids, id, rest.indexOf(before)));
-                        }}
-                    />
-                </section>
-                <Troubles figureId={figure.id} troubles={order.troubles} onChoose={setChosen} />
-            </div>
-        </>
-    );
-}
-
-function Troubles({
-    figureId,
-    troubles,
-    onChoose,
-}: {
-    figureId: number;
-    troubles: readonly IssueProps[];
-    onChoose: (id: string) => void;
-}) {
-    return (
-        <section aria-label="Completeness and compatibility" className="flex flex-col gap-2 text-sm">
-            <h2 className="font-semibold">{troubles.length === 0 ? 'Complete' : 'Completeness and compatibility'}</h2>
-            {troubles.length === 0 && (
-                <p>Every visible area is painted, no step is missing, no film attacks another.</p>
-            )}
-            <ul className="flex flex-col gap-1">
-                {troubles.map((trouble) => (
-                    <li key={trouble.what} className="leading-snug">
-                        {trouble.stops && <strong>Stops the plan: </strong>}
-                        {trouble.what} {trouble.remedy}{' '}
-                        {trouble.step !== null && (
-                            <button
-                                type="button"
-                                className="text-xs underline"
-                                onClick={() => {
-                                    if (trouble.step !== null) onChoose(trouble.step);
-                                }}
-                            >
-                                show
-                            </button>
-                        )}{' '}
-                        {trouble.areaId !== null && (
-                            <Link
-                                className="text-xs underline"
-                                href={url('figures.finishes', { figure: figureId, area: trouble.areaId })}
-                            >
-                                its finish
-                            </Link>
-                        )}
-                    </li>
-                ))}
-            </ul>
-        </section>
-    );
+    return { judge, keep };
 }

@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import { useState } from 'react';
+import { useState, type Dispatch, type SetStateAction } from 'react';
 import { ReferenceBoard, type Drawn } from '@/features/reference-board/board';
 import { ApiError, send } from '@/shared/lib/api';
 import { url } from '@/shared/lib/url';
@@ -30,7 +30,196 @@ export function CardPhoto({ pot, onReadings }: { pot: PaintProps; onReadings: (r
     const [patch, setPatch] = useState('grey');
     const [reflectance, setReflectance] = useState('0.18');
     const [problem, setProblem] = useState<string | null>(null);
+    const { take, simulated, place, readIt } = useCardPhoto({
+        setProblem,
+        setPhoto,
+        pot,
+        setSpots,
+        spots,
+        patch,
+        setPatch,
+        photo,
+        reflectance,
+        onReadings,
+        setOpen,
+    });
 
+    return (
+        <>
+            <Button
+                onClick={() => {
+                    setOpen(true);
+                }}
+            >
+                From a photo
+            </Button>
+            <Sheet
+                open={open}
+                onClose={() => {
+                    setOpen(false);
+                }}
+                title="A photo of the test card"
+                description="The grey patch corrects lamp and exposure. Use a matt card, light from the side, no flash."
+            >
+                {problem !== null && <Notice strong>{problem}</Notice>}
+                {photo === null ? (
+                    <Choosing take={take} simulated={simulated} />
+                ) : (
+                    <Placing
+                        patch={patch}
+                        setPatch={setPatch}
+                        photo={photo}
+                        spots={spots}
+                        place={place}
+                        reflectance={reflectance}
+                        setReflectance={setReflectance}
+                        readIt={readIt}
+                        setPhoto={setPhoto}
+                    />
+                )}
+            </Sheet>
+        </>
+    );
+}
+
+function PatchChoice({ patch, setPatch }: { patch: string; setPatch: Dispatch<SetStateAction<string>> }) {
+    return (
+        <div className="flex flex-wrap gap-1" role="group" aria-label="Patch to place">
+            {PATCHES.map((p) => (
+                <button
+                    key={p.key}
+                    type="button"
+                    aria-pressed={p.key === patch}
+                    className={clsx(
+                        'min-h-9 rounded-sm border px-2 text-sm',
+                        p.key === patch ? 'border-ink bg-ink text-inverse' : 'border-strong bg-raised',
+                    )}
+                    onClick={() => {
+                        setPatch(p.key);
+                    }}
+                >
+                    {p.label}
+                </button>
+            ))}
+        </div>
+    );
+}
+
+function Placing({
+    patch,
+    setPatch,
+    photo,
+    spots,
+    place,
+    reflectance,
+    setReflectance,
+    readIt,
+    setPhoto,
+}: {
+    patch: string;
+    setPatch: Dispatch<SetStateAction<string>>;
+    photo: { file: Blob; url: string; width: number; height: number };
+    spots: { [x: string]: Spot };
+    place: ({ points }: Drawn) => void;
+    reflectance: string;
+    setReflectance: Dispatch<SetStateAction<string>>;
+    readIt: () => Promise<void>;
+    setPhoto: Dispatch<SetStateAction<Photo | null>>;
+}) {
+    return (
+        <>
+            <PatchChoice patch={patch} setPatch={setPatch} />
+            <div className="h-80">
+                <ReferenceBoard
+                    picture={{ id: 0, title: 'Test card', ...photo }}
+                    marks={PATCHES.map((p) => {
+                        const [x, y, r] = spots[p.key] ?? p.at;
+                        return {
+                            key: p.key,
+                            label: p.label,
+                            method: 'spot',
+                            outline: [
+                                [x, y],
+                                [r, 0],
+                            ],
+                        };
+                    })}
+                    tool="spot"
+                    spotRadius={14}
+                    onDraw={place}
+                />
+            </div>
+            <div className="flex items-end gap-3">
+                <Field
+                    label="Reflectance of the grey"
+                    className="w-40"
+                    inputMode="decimal"
+                    value={reflectance}
+                    onChange={(event) => {
+                        setReflectance(event.target.value);
+                    }}
+                />
+                <Button look="main" onClick={() => void readIt()}>
+                    Use these readings
+                </Button>
+                <Button
+                    onClick={() => {
+                        setPhoto(null);
+                    }}
+                >
+                    Another photo
+                </Button>
+            </div>
+        </>
+    );
+}
+
+function Choosing({ take, simulated }: { take: (file: Blob) => Promise<void>; simulated: () => Promise<void> }) {
+    return (
+        <div className="flex flex-wrap gap-3">
+            <label className="inline-flex min-h-10 cursor-pointer items-center rounded-sm border border-ink bg-ink px-3 text-sm text-inverse focus-within:outline-2">
+                Choose a photo
+                <input
+                    type="file"
+                    accept="image/jpeg,image/png,image/webp"
+                    className="sr-only"
+                    onChange={(event) => {
+                        const file = event.target.files?.[0];
+                        event.target.value = '';
+                        if (file) void take(file);
+                    }}
+                />
+            </label>
+            <Button onClick={() => void simulated()}>Use the simulated camera</Button>
+        </div>
+    );
+}
+
+function useCardPhoto({
+    setProblem,
+    setPhoto,
+    pot,
+    setSpots,
+    spots,
+    patch,
+    setPatch,
+    photo,
+    reflectance,
+    onReadings,
+    setOpen,
+}: {
+    setProblem: Dispatch<SetStateAction<string | null>>;
+    setPhoto: Dispatch<SetStateAction<Photo | null>>;
+    pot: PaintProps;
+    setSpots: Dispatch<SetStateAction<Record<string, Spot>>>;
+    spots: { [x: string]: Spot };
+    patch: string;
+    setPatch: Dispatch<SetStateAction<string>>;
+    photo: Photo | null;
+    reflectance: string;
+    onReadings: (readings: ReadingProps[]) => void;
+    setOpen: Dispatch<SetStateAction<boolean>>;
+}) {
     async function take(file: Blob) {
         setProblem(null);
         try {
@@ -70,105 +259,5 @@ export function CardPhoto({ pot, onReadings }: { pot: PaintProps; onReadings: (r
         }
     }
 
-    return (
-        <>
-            <Button
-                onClick={() => {
-                    setOpen(true);
-                }}
-            >
-                From a photo
-            </Button>
-            <Sheet
-                open={open}
-                onClose={() => {
-                    setOpen(false);
-                }}
-                title="A photo of the test card"
-                description="The grey patch corrects lamp and exposure. Use a matt card, light from the side, no flash."
-            >
-                {problem !== null && <Notice strong>{problem}</Notice>}
-                {photo === null ? (
-                    <div className="flex flex-wrap gap-3">
-                        <label className="inline-flex min-h-10 cursor-pointer items-center rounded-sm border border-ink bg-ink px-3 text-sm text-inverse focus-within:outline-2">
-                            Choose a photo
-                            <input
-                                type="file"
-                                accept="image/jpeg,image/png,image/webp"
-                                className="sr-only"
-                                onChange={(event) => {
-                                    const file = event.target.files?.[0];
-                                    event.target.value = '';
-                                    if (file) void take(file);
-                                }}
-                            />
-                        </label>
-                        <Button onClick={() => void simulated()}>Use the simulated camera</Button>
-                    </div>
-                ) : (
-                    <>
-                        <div className="flex flex-wrap gap-1" role="group" aria-label="Patch to place">
-                            {PATCHES.map((p) => (
-                                <button
-                                    key={p.key}
-                                    type="button"
-                                    aria-pressed={p.key === patch}
-                                    className={clsx(
-                                        'min-h-9 rounded-sm border px-2 text-sm',
-                                        p.key === patch ? 'border-ink bg-ink text-inverse' : 'border-strong bg-raised',
-                                    )}
-                                    onClick={() => {
-                                        setPatch(p.key);
-                                    }}
-                                >
-                                    {p.label}
-                                </button>
-                            ))}
-                        </div>
-                        <div className="h-80">
-                            <ReferenceBoard
-                                picture={{ id: 0, title: 'Test card', ...photo }}
-                                marks={PATCHES.map((p) => {
-                                    const [x, y, r] = spots[p.key] ?? p.at;
-                                    return {
-                                        key: p.key,
-                                        label: p.label,
-                                        method: 'spot',
-                                        outline: [
-                                            [x, y],
-                                            [r, 0],
-                                        ],
-                                    };
-                                })}
-                                tool="spot"
-                                spotRadius={14}
-                                onDraw={place}
-                            />
-                        </div>
-                        <div className="flex items-end gap-3">
-                            <Field
-                                label="Reflectance of the grey"
-                                className="w-40"
-                                inputMode="decimal"
-                                value={reflectance}
-                                onChange={(event) => {
-                                    setReflectance(event.target.value);
-                                }}
-                            />
-                            <Button look="main" onClick={() => void readIt()}>
-                                Use these readings
-                            </Button>
-                            <Button
-                                onClick={() => {
-                                    setPhoto(null);
-                                }}
-                            >
-                                Another photo
-                            </Button>
-                        </div>
-                    </>
-                )}
-            </Sheet>
-        </>
-    );
+    return { take, simulated, place, readIt };
 }

@@ -18,6 +18,7 @@ import type {
     PotProps,
     ProposalAnswerProps,
     ProposalProps,
+    LayerProps,
 } from '@/types/generated';
 import { PotChooser } from './pot-chooser';
 import { WholeFigure } from './whole-figure';
@@ -147,13 +148,7 @@ function AreaProposals({
         },
         [figure.id, area.id, version],
     );
-
-    async function adoptOne(proposal: ProposalProps, index: number) {
-        const layer = proposal.layers[index];
-        if (!layer) return;
-        const now = await send<ProposalProps['layers']>('GET', url('finishes.layers', at));
-        await adopt([...now, layer]);
-    }
+    const adoptOne = useAdopting(at, adopt);
 
     if (problem !== null) return <Notice strong>{problem}</Notice>;
     if (answer === null)
@@ -167,51 +162,7 @@ function AreaProposals({
             {answer.beyond && <Beyond beyond={answer.beyond} />}
             <div className="grid flex-1 grid-cols-1 gap-4 md:grid-cols-2 xl:grid-cols-4">
                 {answer.proposals.map((proposal) => (
-                    <article key={proposal.kind} className="flex flex-col gap-2 border border-line bg-raised p-3">
-                        <div className="flex items-start justify-between gap-2">
-                            <h2 className="text-base leading-tight font-semibold">{capital(proposal.kind)}</h2>
-                            <Button
-                                look="main"
-                                size="small"
-                                aria-label={`Adopt: ${proposal.kind}`}
-                                onClick={() => void adopt(proposal.layers)}
-                            >
-                                Adopt
-                            </Button>
-                        </div>
-                        <Matches matches={proposal.section.matches} />
-                        <p className="text-sm">
-                            CIEDE2000 <strong className="text-lg">{one(proposal.total)}</strong> on average,{' '}
-                            {one(proposal.worst)} at most
-                        </p>
-                        <p className="text-xs text-quiet">
-                            {many(proposal.layers.length, 'layer')}, {many(proposal.cups, 'cup')},{' '}
-                            {many(proposal.pots.length, 'pot')}, about {minutesWords(proposal.minutes)} at the bench
-                            (estimate)
-                        </p>
-                        {proposal.lacks.length > 0 && (
-                            <p className="border-l-4 border-ink pl-2 text-xs">
-                                Out of reach: {proposal.lacks.join('; ')}
-                            </p>
-                        )}
-                        <div className="flex-1">
-                            <SectionStrip
-                                layers={proposal.layers}
-                                section={proposal.section}
-                                grown={proposal.grown}
-                                action={(i) => (
-                                    <button
-                                        type="button"
-                                        className="text-xs underline"
-                                        aria-label={`Add only the ${proposal.layers[i]?.technique ?? ''} to the finish`}
-                                        onClick={() => void adoptOne(proposal, i)}
-                                    >
-                                        only this layer
-                                    </button>
-                                )}
-                            />
-                        </div>
-                    </article>
+                    <ProposalCard key={proposal.kind} proposal={proposal} adopt={adopt} adoptOne={adoptOne} />
                 ))}
             </div>
             <footer className="flex flex-wrap items-center gap-4 text-sm">
@@ -296,4 +247,69 @@ function OneMore({ figureId, areaId, brushOnly }: { figureId: number; areaId: nu
                 : `An opaque ${answer.colour.name}, for the ${answer.zone}, would improve the best from ΔE ${one(answer.before)} to about ${one(answer.after)} (estimate).`}
         </p>
     );
+}
+
+function ProposalCard({
+    proposal,
+    adopt,
+    adoptOne,
+}: {
+    proposal: ProposalProps;
+    adopt: (layers: LayerProps[]) => Promise<void>;
+    adoptOne: (proposal: ProposalProps, index: number) => Promise<void>;
+}) {
+    return (
+        <article className="flex flex-col gap-2 border border-line bg-raised p-3">
+            <div className="flex items-start justify-between gap-2">
+                <h2 className="text-base leading-tight font-semibold">{capital(proposal.kind)}</h2>
+                <Button
+                    look="main"
+                    size="small"
+                    aria-label={`Adopt: ${proposal.kind}`}
+                    onClick={() => void adopt(proposal.layers)}
+                >
+                    Adopt
+                </Button>
+            </div>
+            <Matches matches={proposal.section.matches} />
+            <p className="text-sm">
+                ΔE <strong className="text-lg">{one(proposal.total)}</strong> on average, {one(proposal.worst)} at most
+            </p>
+            <p className="text-xs text-quiet">
+                {many(proposal.layers.length, 'layer')}, {many(proposal.cups, 'cup')},{' '}
+                {many(proposal.pots.length, 'pot')}, about {minutesWords(proposal.minutes)} at the bench (estimate)
+            </p>
+            {proposal.lacks.length > 0 && (
+                <p className="border-l-4 border-ink pl-2 text-xs">Out of reach: {proposal.lacks.join('; ')}</p>
+            )}
+            <div className="flex-1">
+                <SectionStrip
+                    layers={proposal.layers}
+                    section={proposal.section}
+                    grown={proposal.grown}
+                    action={(i) => (
+                        <button
+                            type="button"
+                            className="text-xs underline"
+                            aria-label={`Add only the ${proposal.layers[i]?.technique ?? ''} to the finish`}
+                            onClick={() => void adoptOne(proposal, i)}
+                        >
+                            only this layer
+                        </button>
+                    )}
+                />
+            </div>
+        </article>
+    );
+}
+
+function useAdopting(at: { figure: number; area: number }, adopt: (layers: LayerProps[]) => Promise<void>) {
+    async function adoptOne(proposal: ProposalProps, index: number) {
+        const layer = proposal.layers[index];
+        if (!layer) return;
+        const now = await send<ProposalProps['layers']>('GET', url('finishes.layers', at));
+        await adopt([...now, layer]);
+    }
+
+    return adoptOne;
 }

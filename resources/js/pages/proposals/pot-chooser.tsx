@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import { useState } from 'react';
+import { useState, type Dispatch, type SetStateAction } from 'react';
 import { many } from '@/shared/lib/format';
 import { Button } from '@/shared/ui/button';
 import { PotMark } from '@/shared/ui/pot-mark';
@@ -39,48 +39,76 @@ export function PotChooser({
             >
                 <ul className="grid grid-cols-2 gap-1">
                     {mixable.map((pot) => (
-                        <li key={pot.id}>
-                            <button
-                                type="button"
-                                aria-pressed={chosen.includes(pot.id)}
-                                className={clsx(
-                                    'flex min-h-9 w-full items-center gap-2 border px-2 text-left text-sm',
-                                    chosen.includes(pot.id) ? 'border-ink font-bold' : 'border-line',
-                                )}
-                                onClick={() => {
-                                    setChosen((now) =>
-                                        now.includes(pot.id) ? now.filter((id) => id !== pot.id) : [...now, pot.id],
-                                    );
-                                }}
-                            >
-                                <PotMark hex={pot.hex} />
-                                {pot.name}
-                            </button>
-                        </li>
+                        <MixablePot key={pot.id} pot={pot} chosen={chosen} setChosen={setChosen} />
                     ))}
                 </ul>
-                <div className="sticky bottom-0 flex gap-2 bg-room py-3">
-                    <Button
-                        look="main"
-                        disabled={chosen.length === 0}
-                        onClick={() => {
-                            onOnly(chosen);
-                            setOpen(false);
-                        }}
-                    >
-                        Use only these {chosen.length}
-                    </Button>
-                    <Button
-                        onClick={() => {
-                            setChosen([]);
-                            onOnly(null);
-                            setOpen(false);
-                        }}
-                    >
-                        Any pot
-                    </Button>
-                </div>
+                <Buttons chosen={chosen} onOnly={onOnly} setOpen={setOpen} setChosen={setChosen} />
             </Sheet>
         </>
+    );
+}
+
+function Buttons({
+    chosen,
+    onOnly,
+    setOpen,
+    setChosen,
+}: {
+    chosen: number[];
+    onOnly: (only: number[] | null) => void;
+    setOpen: Dispatch<SetStateAction<boolean>>;
+    setChosen: Dispatch<SetStateAction<number[]>>;
+}) {
+    return (
+        <div className="sticky bottom-0 flex gap-2 bg-room py-3">
+            <Button
+                look="main"
+                disabled={chosen.length === 0}
+                onClick={() => {
+                    onOnly(chosen);
+                    setOpen(false);
+                }}
+            >
+                Use only these {chosen.length}
+            </Button>
+            <Button
+                onClick={() => {
+                    setChosen([]);
+                    onOnly(null);
+                    setOpen(false);
+                }}
+            >
+                Any pot
+            </Button>
+        </div>
+    );
+}
+
+function MixablePot({
+    pot,
+    chosen,
+    setChosen,
+}: {
+    pot: PotProps;
+    chosen: number[];
+    setChosen: Dispatch<SetStateAction<number[]>>;
+}) {
+    return (
+        <li>
+            <button
+                type="button"
+                aria-pressed={chosen.includes(pot.id)}
+                className={clsx(
+                    'flex min-h-9 w-full items-center gap-2 border px-2 text-left text-sm',
+                    chosen.includes(pot.id) ? 'border-ink font-bold' : 'border-line',
+                )}
+                onClick={() => {
+                    setChosen((now) => (now.includes(pot.id) ? now.filter((id) => id !== pot.id) : [...now, pot.id]));
+                }}
+            >
+                <PotMark hex={pot.hex} />
+                {pot.name}
+            </button>
+        </li>
     );
 }

@@ -1,5 +1,5 @@
 import { Link, router } from '@inertiajs/react';
-import { useEffect, useState } from 'react';
+import { useEffect, useState, type Dispatch, type SetStateAction } from 'react';
 import { wire } from '@/features/finish/layers';
 import { ApiError, send } from '@/shared/lib/api';
 import { many, minutesWords, one } from '@/shared/lib/format';
@@ -27,19 +27,237 @@ export function WholeFigure({
     const [adopted, setAdopted] = useState<number[]>([]);
     const running = search !== null && ['waiting', 'running'].includes(search.state);
     const answer = search?.answer as FigureProposalProps | null | undefined;
+    useProgress({ running, search, setSearch });
+    const { attempt, adopt } = useAdopting({ setProblem, figure, setAdopted });
 
-    useEffect(() => {
-        if (!running) return;
-        const timer = window.setTimeout(() => {
-            void send<ProposalSearchProps>('GET', url('proposal-searches.show', { proposalSearch: search.id })).then(
-                setSearch,
-            );
-        }, ASK_AGAIN);
-        return () => {
-            window.clearTimeout(timer);
-        };
-    }, [running, search]);
+    return (
+        <section className="flex flex-col gap-4">
+            <Start
+                most={most}
+                setMost={setMost}
+                running={running}
+                attempt={attempt}
+                setAdopted={setAdopted}
+                setSearch={setSearch}
+                figure={figure}
+                brushOnly={brushOnly}
+                only={only}
+                search={search}
+            />
+            {problem !== null && <Notice strong>{problem}</Notice>}
+            {search?.state === 'failed' && (
+                <Notice strong>This search failed. Nothing was changed; propose again.</Notice>
+            )}
+            {search === null && (
+                <p className="max-w-2xl text-sm">
+                    Every area with target colours gets a finish; pots that few areas need are dropped where the others
+                    come nearly as close. Nothing is changed until you adopt it.
+                </p>
+            )}
+            {answer && <Answer answer={answer} figure={figure} adopted={adopted} attempt={attempt} adopt={adopt} />}
+        </section>
+    );
+}
 
+function AreaRow({
+    area,
+    figure,
+    adopted,
+    attempt,
+    adopt,
+}: {
+    area: AreaProposalProps;
+    figure: FigureProps;
+    adopted: number[];
+    attempt: (act: () => Promise<void>) => Promise<void>;
+    adopt: ({ areaId, version, proposal }: AreaProposalProps) => Promise<void>;
+}) {
+    return (
+        <tr className="border-t border-line align-middle">
+            <th scope="row" className="py-1 pr-3 font-semibold">
+                <Link
+                    className="underline-offset-4 hover:underline"
+                    href={url('figures.proposals', { figure: figure.id, area: area.areaId })}
+                >
+                    {area.name}
+                </Link>
+            </th>
+            <td className="w-64 py-1 pr-3">
+                <div className="flex" aria-hidden>
+                    {area.proposal.section.matches.map((m) => (
+                        <span key={m.zone} className="flex-1">
+                            <span className="block h-4" style={{ background: m.wanted.hex }} />
+                            <span className="block h-4" style={{ background: m.predicted.hex }} />
+                        </span>
+                    ))}
+                </div>
+            </td>
+            <td>{area.proposal.kind}</td>
+            <td className="text-right">
+                <strong>{one(area.proposal.total)}</strong> ({one(area.proposal.worst)})
+            </td>
+            <td className="text-right text-quiet">
+                {many(area.proposal.layers.length, 'layer')}, {many(area.proposal.cups, 'cup')},{' '}
+                {minutesWords(area.proposal.minutes)}
+            </td>
+            <td className="py-1 pl-3 text-right">
+                {adopted.includes(area.areaId) ? (
+                    'adopted'
+                ) : (
+                    <Button
+                        size="small"
+                        aria-label={`Adopt for ${area.name}`}
+                        onClick={() => void attempt(() => adopt(area))}
+                    >
+                        {area.layersNow > 0 ? `Adopt over ${many(area.layersNow, 'layer')}` : 'Adopt'}
+                    </Button>
+                )}
+            </td>
+        </tr>
+    );
+}
+
+function Answer({
+    answer,
+    figure,
+    adopted,
+    attempt,
+    adopt,
+}: {
+    answer: FigureProposalProps;
+    figure: FigureProps;
+    adopted: number[];
+    attempt: (act: () => Promise<void>) => Promise<void>;
+    adopt: ({ areaId, version, proposal }: AreaProposalProps) => Promise<void>;
+}) {
+    return (
+        <>
+            <p className="text-sm">
+                <strong>{many(answer.pots.length, 'pot')}</strong> for {many(answer.areas.length, 'area')}:{' '}
+                {answer.pots.join(', ')}.
+            </p>
+            <table className="w-full text-left text-sm">
+                <thead className="text-xs text-quiet">
+                    <tr>
+                        <th className="font-normal">area</th>
+                        <th className="font-normal">target above, prediction below</th>
+                        <th className="font-normal">finish</th>
+                        <th className="text-right font-normal">ΔE</th>
+                        <th className="text-right font-normal">work</th>
+                        <th />
+                    </tr>
+                </thead>
+                <tbody>
+                    {answer.areas.map((area) => (
+                        <AreaRow
+                            key={area.areaId}
+                            area={area}
+                            figure={figure}
+                            adopted={adopted}
+                            attempt={attempt}
+                            adopt={adopt}
+                        />
+                    ))}
+                </tbody>
+            </table>
+            <div className="flex gap-3">
+                <Button
+                    look="main"
+                    onClick={() =>
+                        void attempt(async () => {
+                            for (const area of answer.areas)
+                                if (area.layersNow === 0 && !adopted.includes(area.areaId)) await adopt(area);
+                            router.visit(url('figures.finishes', { figure: figure.id }));
+                        })
+                    }
+                >
+                    Adopt where there is no finish yet
+                </Button>
+            </div>
+        </>
+    );
+}
+
+function Start({
+    most,
+    setMost,
+    running,
+    attempt,
+    setAdopted,
+    setSearch,
+    figure,
+    brushOnly,
+    only,
+    search,
+}: {
+    most: number;
+    setMost: Dispatch<SetStateAction<number>>;
+    running: boolean;
+    attempt: (act: () => Promise<void>) => Promise<void>;
+    setAdopted: Dispatch<SetStateAction<number[]>>;
+    setSearch: Dispatch<SetStateAction<ProposalSearchProps | null>>;
+    figure: FigureProps;
+    brushOnly: boolean;
+    only: number[] | null;
+    search: ProposalSearchProps | null;
+}) {
+    return (
+        <div className="flex flex-wrap items-end gap-4">
+            <Stepper
+                label="Pots at most"
+                value={most}
+                min={0}
+                max={40}
+                words={most === 0 ? 'as it comes' : String(most)}
+                onChange={(next) => {
+                    setMost(next > 0 && next < 5 ? (next > most ? 5 : 0) : next);
+                }}
+            />
+            <Button
+                look="main"
+                disabled={running}
+                onClick={() =>
+                    void attempt(async () => {
+                        setAdopted([]);
+                        setSearch(
+                            await send<ProposalSearchProps>(
+                                'POST',
+                                url('proposal-searches.store', { figure: figure.id }),
+                                { brushOnly, only, mostPots: most === 0 ? null : most },
+                            ),
+                        );
+                    })
+                }
+            >
+                Propose for all areas
+            </Button>
+            {running && search && (
+                <>
+                    <progress className="h-3 w-48" value={search.progress} aria-label="Proposing for all areas" />
+                    <span className="text-sm">{Math.round(search.progress * 100)} %</span>
+                    <Button
+                        size="small"
+                        onClick={() =>
+                            void send('DELETE', url('proposal-searches.stop', { proposalSearch: search.id }))
+                        }
+                    >
+                        Stop
+                    </Button>
+                </>
+            )}
+        </div>
+    );
+}
+
+function useAdopting({
+    setProblem,
+    figure,
+    setAdopted,
+}: {
+    setProblem: Dispatch<SetStateAction<string | null>>;
+    figure: FigureProps;
+    setAdopted: Dispatch<SetStateAction<number[]>>;
+}) {
     async function attempt(act: () => Promise<void>) {
         setProblem(null);
         try {
@@ -58,146 +276,27 @@ export function WholeFigure({
         setAdopted((now) => [...now, areaId]);
     }
 
-    return (
-        <section className="flex flex-col gap-4">
-            <div className="flex flex-wrap items-end gap-4">
-                <Stepper
-                    label="Pots at most"
-                    value={most}
-                    min={0}
-                    max={40}
-                    words={most === 0 ? 'as it comes' : String(most)}
-                    onChange={(next) => {
-                        setMost(next > 0 && next < 5 ? (next > most ? 5 : 0) : next);
-                    }}
-                />
-                <Button
-                    look="main"
-                    disabled={running}
-                    onClick={() =>
-                        void attempt(async () => {
-                            setAdopted([]);
-                            setSearch(
-                                await send<ProposalSearchProps>(
-                                    'POST',
-                                    url('proposal-searches.store', { figure: figure.id }),
-                                    { brushOnly, only, mostPots: most === 0 ? null : most },
-                                ),
-                            );
-                        })
-                    }
-                >
-                    Propose for all areas
-                </Button>
-                {running && (
-                    <>
-                        <progress className="h-3 w-48" value={search.progress} aria-label="Proposing for all areas" />
-                        <span className="text-sm">{Math.round(search.progress * 100)} of 100</span>
-                        <Button
-                            size="small"
-                            onClick={() =>
-                                void send('DELETE', url('proposal-searches.stop', { proposalSearch: search.id }))
-                            }
-                        >
-                            Stop
-                        </Button>
-                    </>
-                )}
-            </div>
-            {problem !== null && <Notice strong>{problem}</Notice>}
-            {search?.state === 'failed' && (
-                <Notice strong>This search failed. Nothing was changed; propose again.</Notice>
-            )}
-            {search === null && (
-                <p className="max-w-2xl text-sm">
-                    Every area with target colours gets a finish; pots that few areas need are dropped where the others
-                    come nearly as close. Nothing is changed until you adopt it.
-                </p>
-            )}
-            {answer && (
-                <>
-                    <p className="text-sm">
-                        <strong>{many(answer.pots.length, 'pot')}</strong> for {many(answer.areas.length, 'area')}:{' '}
-                        {answer.pots.join(', ')}.
-                    </p>
-                    <table className="w-full text-left text-sm">
-                        <thead className="text-xs text-quiet">
-                            <tr>
-                                <th className="font-normal">area</th>
-                                <th className="font-normal">target above, prediction below</th>
-                                <th className="font-normal">finish</th>
-                                <th className="text-right font-normal">CIEDE2000</th>
-                                <th className="text-right font-normal">work</th>
-                                <th />
-                            </tr>
-                        </thead>
-                        <tbody>
-                            {answer.areas.map((area) => (
-                                <tr key={area.areaId} className="border-t border-line align-middle">
-                                    <th scope="row" className="py-1 pr-3 font-semibold">
-                                        <Link
-                                            className="underline-offset-4 hover:underline"
-                                            href={url('figures.proposals', { figure: figure.id, area: area.areaId })}
-                                        >
-                                            {area.name}
-                                        </Link>
-                                    </th>
-                                    <td className="w-64 py-1 pr-3">
-                                        <div className="flex" aria-hidden>
-                                            {area.proposal.section.matches.map((m) => (
-                                                <span key={m.zone} className="flex-1">
-                                                    <span className="block h-4" style={{ background: m.wanted.hex }} />
-                                                    <span
-                                                        className="block h-4"
-                                                        style={{ background: m.predicted.hex }}
-                                                    />
-                                                </span>
-                                            ))}
-                                        </div>
-                                    </td>
-                                    <td>{area.proposal.kind}</td>
-                                    <td className="text-right">
-                                        <strong>{one(area.proposal.total)}</strong> ({one(area.proposal.worst)})
-                                    </td>
-                                    <td className="text-right text-quiet">
-                                        {many(area.proposal.layers.length, 'layer')}, {many(area.proposal.cups, 'cup')},{' '}
-                                        {minutesWords(area.proposal.minutes)}
-                                    </td>
-                                    <td className="py-1 pl-3 text-right">
-                                        {adopted.includes(area.areaId) ? (
-                                            'adopted'
-                                        ) : (
-                                            <Button
-                                                size="small"
-                                                aria-label={`Adopt for ${area.name}`}
-                                                onClick={() => void attempt(() => adopt(area))}
-                                            >
-                                                {area.layersNow > 0
-                                                    ? `Adopt over ${many(area.layersNow, 'layer')}`
-                                                    : 'Adopt'}
-                                            </Button>
-                                        )}
-                                    </td>
-                                </tr>
-                            ))}
-                        </tbody>
-                    </table>
-                    <div className="flex gap-3">
-                        <Button
-                            look="main"
-                            onClick={() =>
-                                void attempt(async () => {
-                                    for (const area of answer.areas)
-                                        if (area.layersNow === 0 && !adopted.includes(area.areaId)) await adopt(area);
-                                    router.visit(url('figures.finishes', { figure: figure.id }));
-                                })
-                            }
-                        >
-                            Adopt where there is no finish yet
-                        </Button>
-                    </div>
-                </>
-            )}
-        </section>
-    );
+    return { attempt, adopt };
+}
+
+function useProgress({
+    running,
+    search,
+    setSearch,
+}: {
+    running: boolean;
+    search: ProposalSearchProps | null;
+    setSearch: Dispatch<SetStateAction<ProposalSearchProps | null>>;
+}) {
+    useEffect(() => {
+        if (!running || search === null) return;
+        const timer = window.setTimeout(() => {
+            void send<ProposalSearchProps>('GET', url('proposal-searches.show', { proposalSearch: search.id })).then(
+                setSearch,
+            );
+        }, ASK_AGAIN);
+        return () => {
+            window.clearTimeout(timer);
+        };
+    }, [running, search, setSearch]);
 }

@@ -1,5 +1,5 @@
 import { Link, router } from '@inertiajs/react';
-import { useState } from 'react';
+import { useState, type SetStateAction } from 'react';
 import { Shell } from '@/features/shell/shell';
 import { capital, many, minutesWords } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
@@ -28,47 +28,15 @@ export default function QuantitiesPage({ figure, copies, pots, batch, runNumber,
     return (
         <Shell title={`Quantities of ${figure.name}`} figure={figure}>
             <div className="mx-auto flex max-w-5xl flex-col gap-5">
-                <header className="flex flex-wrap items-end gap-4">
-                    <h1 className="text-2xl">Paint needed</h1>
-                    <div className="flex items-end gap-2">
-                        <Stepper label="Figures" value={wanted} min={1} max={200} onChange={setWanted} />
-                        <Button
-                            disabled={wanted === copies}
-                            onClick={() => {
-                                router.visit(url('figures.quantities', { figure: figure.id, copies: wanted }));
-                            }}
-                        >
-                            Calculate for {wanted}
-                        </Button>
-                    </div>
-                    {runNumber !== null && (
-                        <label className="flex min-h-10 items-center gap-2 text-sm">
-                            <input
-                                type="checkbox"
-                                className="h-6 w-6"
-                                checked={ofRun}
-                                onChange={(event) => {
-                                    setOfRun(event.target.checked);
-                                }}
-                            />
-                            only what is left of run {runNumber}
-                        </label>
-                    )}
-                    <span className="ml-auto flex gap-4 text-sm">
-                        <a
-                            className="underline underline-offset-4"
-                            href={url('figures.shopping', { figure: figure.id, copies })}
-                        >
-                            Shopping list (PDF)
-                        </a>
-                        <a
-                            className="underline underline-offset-4"
-                            href={url('figures.quantities-csv', { figure: figure.id, copies })}
-                        >
-                            Table (CSV)
-                        </a>
-                    </span>
-                </header>
+                <Head
+                    wanted={wanted}
+                    setWanted={setWanted}
+                    copies={copies}
+                    figure={figure}
+                    runNumber={runNumber}
+                    ofRun={ofRun}
+                    setOfRun={setOfRun}
+                />
                 {short.length > 0 ? (
                     <Notice strong>
                         {many(short.length, 'pot')} will run out before it is finished:{' '}
@@ -79,18 +47,7 @@ export default function QuantitiesPage({ figure, copies, pots, batch, runNumber,
                 )}
                 {batch && <Batch batch={batch} figure={figure} />}
                 <Table pots={shown} />
-                <p className="text-sm text-quiet">
-                    All quantities are estimates: area x wet film of the technique / what reaches the piece, and what a
-                    cup or palette keeps. They follow what your runs used once you record it.{' '}
-                    {cost > 0 && `The paint costs about ${cost.toFixed(2)}`}
-                    {cost > 0 && unpriced > 0 && `, without ${many(unpriced, 'pot')} that have no price`}
-                    {cost > 0 && '. '}
-                    Areas without a size count as 5 cm²:{' '}
-                    <Link className="underline" href={url('figures.order', { figure: figure.id })}>
-                        set their size
-                    </Link>
-                    .
-                </p>
+                <Estimates cost={cost} unpriced={unpriced} figure={figure} />
             </div>
         </Shell>
     );
@@ -162,5 +119,84 @@ function Table({ pots }: { pots: readonly PotNeedProps[] }) {
                 ))}
             </tbody>
         </table>
+    );
+}
+
+function Estimates({ cost, unpriced, figure }: { cost: number; unpriced: number; figure: FigureProps }) {
+    return (
+        <p className="text-sm text-quiet">
+            All quantities are estimates: area x wet film of the technique / what reaches the piece, and what a cup or
+            palette keeps. They follow what your runs used once you record it.{' '}
+            {cost > 0 && `The paint costs about ${cost.toFixed(2)}`}
+            {cost > 0 && unpriced > 0 && `, without ${many(unpriced, 'pot')} that have no price`}
+            {cost > 0 && '. '}
+            Areas without a size count as 5 cm²:{' '}
+            <Link className="underline" href={url('figures.order', { figure: figure.id })}>
+                set their size
+            </Link>
+            .
+        </p>
+    );
+}
+
+function Head({
+    wanted,
+    setWanted,
+    copies,
+    figure,
+    runNumber,
+    ofRun,
+    setOfRun,
+}: {
+    wanted: number;
+    setWanted: (value: SetStateAction<number>) => void;
+    copies: number;
+    figure: FigureProps;
+    runNumber: number | null;
+    ofRun: boolean;
+    setOfRun: (value: SetStateAction<boolean>) => void;
+}) {
+    return (
+        <header className="flex flex-wrap items-end gap-4">
+            <h1 className="text-2xl">Paint needed</h1>
+            <div className="flex items-end gap-2">
+                <Stepper label="Figures" value={wanted} min={1} max={200} onChange={setWanted} />
+                <Button
+                    disabled={wanted === copies}
+                    onClick={() => {
+                        router.visit(url('figures.quantities', { figure: figure.id, copies: wanted }));
+                    }}
+                >
+                    Calculate for {wanted}
+                </Button>
+            </div>
+            {runNumber !== null && (
+                <label className="flex min-h-10 items-center gap-2 text-sm">
+                    <input
+                        type="checkbox"
+                        className="h-6 w-6"
+                        checked={ofRun}
+                        onChange={(event) => {
+                            setOfRun(event.target.checked);
+                        }}
+                    />
+                    only what is left of run {runNumber}
+                </label>
+            )}
+            <span className="ml-auto flex gap-4 text-sm">
+                <a
+                    className="underline underline-offset-4"
+                    href={url('figures.shopping', { figure: figure.id, copies })}
+                >
+                    Shopping list (PDF)
+                </a>
+                <a
+                    className="underline underline-offset-4"
+                    href={url('figures.quantities-csv', { figure: figure.id, copies })}
+                >
+                    Table (CSV)
+                </a>
+            </span>
+        </header>
     );
 }

@@ -1,5 +1,5 @@
 import { Link, router } from '@inertiajs/react';
-import { useState } from 'react';
+import { useState, type SetStateAction } from 'react';
 import { Shell } from '@/features/shell/shell';
 import { capital, inkOn, many, one } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
@@ -40,55 +40,17 @@ export default function RecipesPage({ recipes, hex, word, paintId, figureId, pot
     return (
         <Shell title="Recipes">
             <div className="flex flex-col gap-4">
-                <form
-                    className="grid items-end gap-3 sm:grid-cols-[auto_2fr_1fr_1fr_1fr_auto]"
-                    onSubmit={(event) => {
-                        event.preventDefault();
-                        find({});
-                    }}
-                >
-                    <h1 className="pr-4 text-2xl">Recipes</h1>
-                    <Field
-                        label="Word: area, description, technique, note, pot"
-                        value={words}
-                        onChange={(event) => {
-                            setWords(event.target.value);
-                        }}
-                    />
-                    <Field
-                        label="Nearest to a colour"
-                        placeholder="#b06f1a"
-                        value={colour}
-                        onChange={(event) => {
-                            setColour(event.target.value);
-                        }}
-                    />
-                    <Pick
-                        label="Uses the pot"
-                        value={paintId === null ? ANY : String(paintId)}
-                        options={[
-                            { value: ANY, label: 'any' },
-                            ...pots.map((pot) => ({ value: String(pot.id), label: pot.name })),
-                        ]}
-                        onPick={(value) => {
-                            find({ paintId: value });
-                        }}
-                    />
-                    <Pick
-                        label="Figure"
-                        value={figureId === null ? ANY : String(figureId)}
-                        options={[
-                            { value: ANY, label: 'any' },
-                            ...figures.map((figure) => ({ value: String(figure.id), label: figure.name })),
-                        ]}
-                        onPick={(value) => {
-                            find({ figureId: value });
-                        }}
-                    />
-                    <Button look="main" type="submit">
-                        Find
-                    </Button>
-                </form>
+                <Search
+                    find={find}
+                    words={words}
+                    setWords={setWords}
+                    colour={colour}
+                    setColour={setColour}
+                    paintId={paintId}
+                    pots={pots}
+                    figureId={figureId}
+                    figures={figures}
+                />
                 <p className="text-sm text-quiet" aria-live="polite">
                     {recipes.length === 0
                         ? 'No match. Use fewer filters, or build a finish first.'
@@ -143,5 +105,79 @@ function Recipe({ recipe, hex }: { recipe: RecipeProps; hex: string | null }) {
                 </ol>
             </div>
         </article>
+    );
+}
+
+function Search({
+    find,
+    words,
+    setWords,
+    colour,
+    setColour,
+    paintId,
+    pots,
+    figureId,
+    figures,
+}: {
+    find: (change: { word?: string; hex?: string; paintId?: string; figureId?: string }) => void;
+    words: string;
+    setWords: (value: SetStateAction<string>) => void;
+    colour: string;
+    setColour: (value: SetStateAction<string>) => void;
+    paintId: number | null;
+    pots: PotProps[];
+    figureId: number | null;
+    figures: { id: number; name: string }[];
+}) {
+    return (
+        <form
+            className="grid items-end gap-3 sm:grid-cols-[auto_2fr_1fr_1fr_1fr_auto]"
+            onSubmit={(event) => {
+                event.preventDefault();
+                find({});
+            }}
+        >
+            <h1 className="pr-4 text-2xl">Recipes</h1>
+            <Field
+                label="Word: area, description, technique, note, pot"
+                value={words}
+                onChange={(event) => {
+                    setWords(event.target.value);
+                }}
+            />
+            <Field
+                label="Nearest to a colour"
+                placeholder="#b06f1a"
+                value={colour}
+                onChange={(event) => {
+                    setColour(event.target.value);
+                }}
+            />
+            <Pick
+                label="Uses the pot"
+                value={paintId === null ? ANY : String(paintId)}
+                options={[
+                    { value: ANY, label: 'any' },
+                    ...pots.map((pot) => ({ value: String(pot.id), label: pot.name })),
+                ]}
+                onPick={(value) => {
+                    find({ paintId: value });
+                }}
+            />
+            <Pick
+                label="Figure"
+                value={figureId === null ? ANY : String(figureId)}
+                options={[
+                    { value: ANY, label: 'any' },
+                    ...figures.map((figure) => ({ value: String(figure.id), label: figure.name })),
+                ]}
+                onPick={(value) => {
+                    find({ figureId: value });
+                }}
+            />
+            <Button look="main" type="submit">
+                Find
+            </Button>
+        </form>
     );
 }

@@ -1,7 +1,7 @@
 import { Link, router } from '@inertiajs/react';
 import clsx from 'clsx';
 import { Trash2, Upload } from 'lucide-react';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState, type Dispatch, type SetStateAction } from 'react';
 import { ReferenceBoard, type BoardMark, type Drawn, type Tool } from '@/features/reference-board/board';
 import { PicturePanel, type Purpose } from '@/features/reference-board/picture-panel';
 import { Shell } from '@/features/shell/shell';
@@ -39,29 +39,7 @@ export default function ReferencesPage({ figure, pictures, areas }: Props) {
     const picture = pictures.find((p) => p.id === pictureId) ?? pictures[0];
     const area = areas.find((a) => a.id === areaId) ?? areas[0];
     const { bringIn, uploading, fraction } = useUpload(figure.id, setProblem, setPictureId);
-
-    useKeys({
-        ...Object.fromEntries(
-            ZONES.map((z, i) => [
-                String(i + 1),
-                () => {
-                    setZone(z);
-                },
-            ]),
-        ),
-        s: () => {
-            setTool('spot');
-        },
-        l: () => {
-            setTool('lasso');
-        },
-        k: () => {
-            setTool('stroke');
-        },
-        m: () => {
-            setTool('move');
-        },
-    });
+    useBoardKeys(setZone, setTool);
 
     const reload = () => {
         router.reload({ only: ['areas', 'figure', 'pictures'] });
@@ -72,107 +50,37 @@ export default function ReferencesPage({ figure, pictures, areas }: Props) {
             await act();
             reload();
         });
-
-    async function sample(drawn: Drawn) {
-        if (!area || !picture) return;
-        const taken = await attempt(() =>
-            send('POST', url('samples.store', { figure: figure.id, area: area.id }), {
-                pictureId: picture.id,
-                zone,
-                method: drawn.tool,
-                points: drawn.points,
-            }),
-        );
-        // A painter goes up the ramp: the next zone without a colour is the next to be taken.
-        const next = ZONES.slice(ZONES.indexOf(zone) + 1).find((z) => area.samples.every((s) => s.zone !== z));
-        if (taken && next && drawn.tool !== 'stroke') setZone(next);
-    }
-
-    async function forPicture({ points }: Drawn) {
-        if (!picture || purpose === null) return;
-        const at = { figure: figure.id, picture: picture.id };
-        const [xs, ys] = [points.map((p) => p[0]), points.map((p) => p[1])];
-        const crop = [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)].map((v) =>
-            Math.max(0, Math.min(1, v)),
-        ) as [number, number, number, number];
-        const done = await attempt(() =>
-            purpose === 'crop'
-                ? send('PATCH', url('pictures.update', at), {
-                      crop: [crop[0], crop[1], crop[2] - crop[0], crop[3] - crop[1]],
-                  })
-                : send('PUT', url('pictures.neutral', at), {
-                      method: purpose,
-                      points,
-                      reflectance: purpose === 'grey' ? Number(reflectance.replace(',', '.')) : null,
-                  }),
-        );
-        if (done) setPurpose(null);
-    }
+    const { sample, forPicture } = useSampling({
+        area,
+        picture,
+        attempt,
+        figure,
+        zone,
+        setZone,
+        purpose,
+        reflectance,
+        setPurpose,
+    });
 
     return (
         <Shell title={`References of ${figure.name}`} figure={figure} keys={KEYS} wide>
             <div className="flex min-h-full flex-col lg:h-full lg:flex-row">
                 <section className="flex min-h-[60vh] min-w-0 flex-1 flex-col lg:min-h-0">
-                    <div className="flex flex-wrap items-end gap-3 border-b border-line px-4 py-2">
-                        <Choice<Tool>
-                            label="Tool"
-                            value={tool}
-                            options={[
-                                { value: 'spot', label: 'spot' },
-                                { value: 'lasso', label: 'lasso' },
-                                { value: 'stroke', label: 'stroke' },
-                                { value: 'move', label: 'move' },
-                            ]}
-                            onChoose={setTool}
-                        />
-                        {(tool === 'spot' || tool === 'stroke') && (
-                            <Stepper
-                                label={tool === 'spot' ? 'Spot size' : 'Stroke width'}
-                                value={radius}
-                                min={3}
-                                max={60}
-                                step={2}
-                                onChange={setRadius}
-                            />
-                        )}
-                        {picture?.neutralUrl && (
-                            <label className="text-xs text-quiet">
-                                as taken | neutralised
-                                <input
-                                    type="range"
-                                    min={0}
-                                    max={100}
-                                    value={split * 100}
-                                    className="block h-10 w-36 accent-current"
-                                    onChange={(event) => {
-                                        setSplit(Number(event.target.value) / 100);
-                                    }}
-                                />
-                            </label>
-                        )}
-                        <div className="ml-auto flex flex-wrap items-center gap-2">
-                            {pictures.length > 1 &&
-                                pictures.map((p) => (
-                                    <button
-                                        key={p.id}
-                                        type="button"
-                                        aria-pressed={p.id === picture?.id}
-                                        title={p.title}
-                                        onClick={() => {
-                                            setPictureId(p.id);
-                                        }}
-                                        className={clsx(
-                                            'border-2',
-                                            p.id === picture?.id ? 'border-ink' : 'border-transparent',
-                                        )}
-                                    >
-                                        <img src={p.url} alt={p.title} className="h-10 w-10 object-cover" />
-                                    </button>
-                                ))}
-                            <UploadButton busy={uploading} fraction={fraction} onFile={(file) => void bringIn(file)} />
-                            {picture && <RemovePicture figure={figure} picture={picture} />}
-                        </div>
-                    </div>
+                    <BoardBar
+                        tool={tool}
+                        setTool={setTool}
+                        radius={radius}
+                        setRadius={setRadius}
+                        picture={picture}
+                        split={split}
+                        setSplit={setSplit}
+                        pictures={pictures}
+                        setPictureId={setPictureId}
+                        uploading={uploading}
+                        fraction={fraction}
+                        bringIn={bringIn}
+                        figure={figure}
+                    />
                     {problem !== null && (
                         <div className="px-4 py-2">
                             <Notice strong>{problem}</Notice>
@@ -196,85 +104,23 @@ export default function ReferencesPage({ figure, pictures, areas }: Props) {
                         )}
                     </div>
                 </section>
-                <aside
-                    aria-label="Areas and their colours"
-                    className="flex shrink-0 flex-col gap-3 overflow-y-auto border-l border-line p-4 lg:w-[25rem]"
-                >
-                    {picture && (
-                        <Choice<'colours' | 'picture'>
-                            label="Show"
-                            value={side}
-                            options={[
-                                { value: 'colours', label: 'Colours' },
-                                {
-                                    value: 'picture',
-                                    label: picture.shading === null ? 'Picture (1 question)' : 'Picture',
-                                },
-                            ]}
-                            onChoose={(next) => {
-                                setSide(next);
-                                setPurpose(null);
-                            }}
-                        />
-                    )}
-                    {side === 'picture' && picture && (
-                        <PicturePanel
-                            key={picture.id}
-                            figureId={figure.id}
-                            picture={picture}
-                            purpose={purpose}
-                            reflectance={reflectance}
-                            onReflectance={setReflectance}
-                            onPurpose={setPurpose}
-                            onChanged={reload}
-                            onColour={(spot) => void sample(spot)}
-                        />
-                    )}
-                    {area === undefined ? (
-                        <Notice>
-                            This figure has no areas yet.{' '}
-                            <Link className="underline" href={url('figures.brief', { figure: figure.id })}>
-                                Name them in the brief
-                            </Link>
-                            , then take their colours here.
-                        </Notice>
-                    ) : (
-                        <Ramp figure={figure} area={area} zone={zone} onZone={setZone} />
-                    )}
-                    <ul className="border-t border-line pt-2">
-                        {areas.map((a) => (
-                            <li key={a.id}>
-                                <button
-                                    type="button"
-                                    aria-pressed={a.id === area?.id}
-                                    onClick={() => {
-                                        setAreaId(a.id);
-                                        setZone(ZONES.find((z) => a.samples.every((s) => s.zone !== z)) ?? 'mid');
-                                    }}
-                                    className={clsx(
-                                        'flex w-full items-center gap-3 border-l-4 py-1 pl-2 text-left',
-                                        a.id === area?.id ? 'border-ink bg-raised font-bold' : 'border-transparent',
-                                    )}
-                                >
-                                    <span className="flex-1">{a.name}</span>
-                                    <span className="flex h-6 w-36" aria-hidden>
-                                        {ZONES.map((z) => (
-                                            <span
-                                                key={z}
-                                                className="flex-1"
-                                                style={{
-                                                    background:
-                                                        a.samples.find((s) => s.zone === z)?.colour.hex ??
-                                                        'transparent',
-                                                }}
-                                            />
-                                        ))}
-                                    </span>
-                                </button>
-                            </li>
-                        ))}
-                    </ul>
-                </aside>
+                <ColoursPanel
+                    picture={picture}
+                    side={side}
+                    setSide={setSide}
+                    setPurpose={setPurpose}
+                    figure={figure}
+                    purpose={purpose}
+                    reflectance={reflectance}
+                    setReflectance={setReflectance}
+                    reload={reload}
+                    sample={sample}
+                    area={area}
+                    zone={zone}
+                    setZone={setZone}
+                    areas={areas}
+                    setAreaId={setAreaId}
+                />
             </div>
         </Shell>
     );
@@ -508,4 +354,343 @@ function DropHere({ onFile }: { onFile: (file: File) => void }) {
             </p>
         </div>
     );
+}
+
+function AreaList({
+    areas,
+    area,
+    setAreaId,
+    setZone,
+}: {
+    areas: AreaProps[];
+    area: AreaProps | undefined;
+    setAreaId: Dispatch<SetStateAction<number>>;
+    setZone: Dispatch<SetStateAction<Zone>>;
+}) {
+    return (
+        <ul className="border-t border-line pt-2">
+            {areas.map((a) => (
+                <li key={a.id}>
+                    <button
+                        type="button"
+                        aria-pressed={a.id === area?.id}
+                        onClick={() => {
+                            setAreaId(a.id);
+                            setZone(ZONES.find((z) => a.samples.every((s) => s.zone !== z)) ?? 'mid');
+                        }}
+                        className={clsx(
+                            'flex w-full items-center gap-3 border-l-4 py-1 pl-2 text-left',
+                            a.id === area?.id ? 'border-ink bg-raised font-bold' : 'border-transparent',
+                        )}
+                    >
+                        <span className="flex-1">{a.name}</span>
+                        <span className="flex h-6 w-36" aria-hidden>
+                            {ZONES.map((z) => (
+                                <span
+                                    key={z}
+                                    className="flex-1"
+                                    style={{
+                                        background: a.samples.find((s) => s.zone === z)?.colour.hex ?? 'transparent',
+                                    }}
+                                />
+                            ))}
+                        </span>
+                    </button>
+                </li>
+            ))}
+        </ul>
+    );
+}
+
+function ColoursPanel({
+    picture,
+    side,
+    setSide,
+    setPurpose,
+    figure,
+    purpose,
+    reflectance,
+    setReflectance,
+    reload,
+    sample,
+    area,
+    zone,
+    setZone,
+    areas,
+    setAreaId,
+}: {
+    picture: PictureProps | undefined;
+    side: 'colours' | 'picture';
+    setSide: Dispatch<SetStateAction<'colours' | 'picture'>>;
+    setPurpose: Dispatch<SetStateAction<Purpose | null>>;
+    figure: FigureProps;
+    purpose: Purpose | null;
+    reflectance: string;
+    setReflectance: Dispatch<SetStateAction<string>>;
+    reload: () => void;
+    sample: (drawn: Drawn) => Promise<void>;
+    area: AreaProps | undefined;
+    zone: 'recess' | 'shade' | 'mid' | 'light' | 'edge';
+    setZone: Dispatch<SetStateAction<Zone>>;
+    areas: AreaProps[];
+    setAreaId: Dispatch<SetStateAction<number>>;
+}) {
+    return (
+        <aside
+            aria-label="Areas and their colours"
+            className="flex shrink-0 flex-col gap-3 overflow-y-auto border-l border-line p-4 lg:w-[25rem]"
+        >
+            {picture && (
+                <Choice<'colours' | 'picture'>
+                    label="Show"
+                    value={side}
+                    options={[
+                        { value: 'colours', label: 'Colours' },
+                        {
+                            value: 'picture',
+                            label: picture.shading === null ? 'Picture (1 question)' : 'Picture',
+                        },
+                    ]}
+                    onChoose={(next) => {
+                        setSide(next);
+                        setPurpose(null);
+                    }}
+                />
+            )}
+            {side === 'picture' && picture && (
+                <PicturePanel
+                    key={picture.id}
+                    figureId={figure.id}
+                    picture={picture}
+                    purpose={purpose}
+                    reflectance={reflectance}
+                    onReflectance={setReflectance}
+                    onPurpose={setPurpose}
+                    onChanged={reload}
+                    onColour={(spot) => void sample(spot)}
+                />
+            )}
+            {area === undefined ? (
+                <Notice>
+                    This figure has no areas yet.{' '}
+                    <Link className="underline" href={url('figures.brief', { figure: figure.id })}>
+                        Name them in the brief
+                    </Link>
+                    , then take their colours here.
+                </Notice>
+            ) : (
+                <Ramp figure={figure} area={area} zone={zone} onZone={setZone} />
+            )}
+            <AreaList areas={areas} area={area} setAreaId={setAreaId} setZone={setZone} />
+        </aside>
+    );
+}
+
+function Pictures({
+    pictures,
+    picture,
+    setPictureId,
+    uploading,
+    fraction,
+    bringIn,
+    figure,
+}: {
+    pictures: PictureProps[];
+    picture: PictureProps | undefined;
+    setPictureId: Dispatch<SetStateAction<number>>;
+    uploading: boolean;
+    fraction: number | null;
+    bringIn: (file: File) => Promise<void>;
+    figure: FigureProps;
+}) {
+    return (
+        <div className="ml-auto flex flex-wrap items-center gap-2">
+            {pictures.length > 1 &&
+                pictures.map((p) => (
+                    <button
+                        key={p.id}
+                        type="button"
+                        aria-pressed={p.id === picture?.id}
+                        title={p.title}
+                        onClick={() => {
+                            setPictureId(p.id);
+                        }}
+                        className={clsx('border-2', p.id === picture?.id ? 'border-ink' : 'border-transparent')}
+                    >
+                        <img src={p.url} alt={p.title} className="h-10 w-10 object-cover" />
+                    </button>
+                ))}
+            <UploadButton busy={uploading} fraction={fraction} onFile={(file) => void bringIn(file)} />
+            {picture && <RemovePicture figure={figure} picture={picture} />}
+        </div>
+    );
+}
+
+function SplitSlider({ split, setSplit }: { split: number; setSplit: Dispatch<SetStateAction<number>> }) {
+    return (
+        <label className="text-xs text-quiet">
+            original | white-balanced
+            <input
+                type="range"
+                min={0}
+                max={100}
+                value={split * 100}
+                className="block h-10 w-36 accent-current"
+                onChange={(event) => {
+                    setSplit(Number(event.target.value) / 100);
+                }}
+            />
+        </label>
+    );
+}
+
+function BoardBar({
+    tool,
+    setTool,
+    radius,
+    setRadius,
+    picture,
+    split,
+    setSplit,
+    pictures,
+    setPictureId,
+    uploading,
+    fraction,
+    bringIn,
+    figure,
+}: {
+    tool: Tool;
+    setTool: Dispatch<SetStateAction<Tool>>;
+    radius: number;
+    setRadius: Dispatch<SetStateAction<number>>;
+    picture: PictureProps | undefined;
+    split: number;
+    setSplit: Dispatch<SetStateAction<number>>;
+    pictures: PictureProps[];
+    setPictureId: Dispatch<SetStateAction<number>>;
+    uploading: boolean;
+    fraction: number | null;
+    bringIn: (file: File) => Promise<void>;
+    figure: FigureProps;
+}) {
+    return (
+        <div className="flex flex-wrap items-end gap-3 border-b border-line px-4 py-2">
+            <Choice<Tool>
+                label="Tool"
+                value={tool}
+                options={[
+                    { value: 'spot', label: 'spot' },
+                    { value: 'lasso', label: 'lasso' },
+                    { value: 'stroke', label: 'stroke' },
+                    { value: 'move', label: 'move' },
+                ]}
+                onChoose={setTool}
+            />
+            {(tool === 'spot' || tool === 'stroke') && (
+                <Stepper
+                    label={tool === 'spot' ? 'Spot size' : 'Stroke width'}
+                    value={radius}
+                    min={3}
+                    max={60}
+                    step={2}
+                    onChange={setRadius}
+                />
+            )}
+            {picture?.neutralUrl && <SplitSlider split={split} setSplit={setSplit} />}
+            <Pictures
+                pictures={pictures}
+                picture={picture}
+                setPictureId={setPictureId}
+                uploading={uploading}
+                fraction={fraction}
+                bringIn={bringIn}
+                figure={figure}
+            />
+        </div>
+    );
+}
+
+function useSampling({
+    area,
+    picture,
+    attempt,
+    figure,
+    zone,
+    setZone,
+    purpose,
+    reflectance,
+    setPurpose,
+}: {
+    area: AreaProps | undefined;
+    picture: PictureProps | undefined;
+    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
+    figure: FigureProps;
+    zone: 'recess' | 'shade' | 'mid' | 'light' | 'edge';
+    setZone: Dispatch<SetStateAction<Zone>>;
+    purpose: Purpose | null;
+    reflectance: string;
+    setPurpose: Dispatch<SetStateAction<Purpose | null>>;
+}) {
+    async function sample(drawn: Drawn) {
+        if (!area || !picture) return;
+        const taken = await attempt(() =>
+            send('POST', url('samples.store', { figure: figure.id, area: area.id }), {
+                pictureId: picture.id,
+                zone,
+                method: drawn.tool,
+                points: drawn.points,
+            }),
+        );
+        // A painter goes up the ramp: the next zone without a colour is the next to be taken.
+        const next = ZONES.slice(ZONES.indexOf(zone) + 1).find((z) => area.samples.every((s) => s.zone !== z));
+        if (taken && next && drawn.tool !== 'stroke') setZone(next);
+    }
+
+    async function forPicture({ points }: Drawn) {
+        if (!picture || purpose === null) return;
+        const at = { figure: figure.id, picture: picture.id };
+        const [xs, ys] = [points.map((p) => p[0]), points.map((p) => p[1])];
+        const crop = [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)].map((v) =>
+            Math.max(0, Math.min(1, v)),
+        ) as [number, number, number, number];
+        const done = await attempt(() =>
+            purpose === 'crop'
+                ? send('PATCH', url('pictures.update', at), {
+                      crop: [crop[0], crop[1], crop[2] - crop[0], crop[3] - crop[1]],
+                  })
+                : send('PUT', url('pictures.neutral', at), {
+                      method: purpose,
+                      points,
+                      reflectance: purpose === 'grey' ? Number(reflectance.replace(',', '.')) : null,
+                  }),
+        );
+        if (done) setPurpose(null);
+    }
+
+    return { sample, forPicture };
+}
+
+function useBoardKeys(setZone: Dispatch<SetStateAction<Zone>>, setTool: Dispatch<SetStateAction<Tool>>) {
+    useKeys({
+        ...Object.fromEntries(
+            ZONES.map((z, i) => [
+                String(i + 1),
+                () => {
+                    setZone(z);
+                },
+            ]),
+        ),
+        s: () => {
+            setTool('spot');
+        },
+        l: () => {
+            setTool('lasso');
+        },
+        k: () => {
+            setTool('stroke');
+        },
+        m: () => {
+            setTool('move');
+        },
+    });
 }

@@ -129,7 +129,7 @@ function Exceptions({
                                 day: 'numeric',
                                 month: 'short',
                             })}
-                            : {e.start === null ? 'no evening' : `${e.start}, ${e.minutes ?? 0} min`}
+                            : {e.start === null ? 'no session' : `${e.start}, ${e.minutes ?? 0} min`}
                         </span>
                         <Button
                             size="small"

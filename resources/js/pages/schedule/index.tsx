@@ -1,5 +1,5 @@
 import { Link, router } from '@inertiajs/react';
-import { useEffect, useState } from 'react';
+import { useEffect, useState, type SetStateAction } from 'react';
 import { SessionBoard } from '@/features/schedule/board';
 import { Shell } from '@/features/shell/shell';
 import { send } from '@/shared/lib/api';
@@ -63,30 +63,7 @@ export default function SchedulePage(props: Props) {
             <div className="flex min-h-full flex-col lg:h-full lg:flex-row">
                 <aside className="flex w-full shrink-0 flex-col gap-4 overflow-y-auto border-r border-line p-4 lg:w-80">
                     <h1 className="text-2xl">Schedule</h1>
-                    <fieldset className="flex flex-col gap-1">
-                        <legend className="mb-1 text-sm font-semibold">Figures</legend>
-                        {figures.map((figure) => (
-                            <label key={figure.id} className="flex min-h-8 items-center gap-2 text-sm">
-                                <input
-                                    type="checkbox"
-                                    className="h-6 w-6"
-                                    checked={chosen.includes(figure.id)}
-                                    onChange={(event) => {
-                                        setChosen((now) =>
-                                            event.target.checked
-                                                ? [...now, figure.id]
-                                                : now.filter((id) => id !== figure.id),
-                                        );
-                                    }}
-                                />
-                                <span className="flex-1">{figure.name}</span>
-                                <span className="text-xs text-quiet">{many(figure.steps, 'step')}</span>
-                            </label>
-                        ))}
-                        {figures.length === 0 && (
-                            <p className="text-sm text-quiet">No figure has a finish yet, or all are painted.</p>
-                        )}
-                    </fieldset>
+                    <Figures figures={figures} chosen={chosen} setChosen={setChosen} />
                     <Button look="main" disabled={chosen.length === 0 || working} onClick={() => void lay()}>
                         {schedule ? 'Plan again from now' : 'Plan my sessions'}
                     </Button>
@@ -106,23 +83,7 @@ export default function SchedulePage(props: Props) {
                             while you work on another and no mask stays on too long.
                         </p>
                     ) : (
-                        <>
-                            <Summary schedule={schedule} />
-                            {schedule.missed > 0 && (
-                                <Notice strong>
-                                    {capital(many(schedule.missed, 'step'))} of past sessions{' '}
-                                    {schedule.missed === 1 ? 'is' : 'are'} not done. Plan again from now.
-                                </Notice>
-                            )}
-                            <div className="min-h-64 flex-1 overflow-y-auto border border-line">
-                                <SessionBoard
-                                    sessions={schedule.sessions}
-                                    chosen={step?.id ?? null}
-                                    onChoose={setStep}
-                                />
-                            </div>
-                            <Detail step={step} />
-                        </>
+                        <Planned schedule={schedule} step={step} setStep={setStep} />
                     )}
                 </div>
             </div>
@@ -141,7 +102,7 @@ function Summary({ schedule }: { schedule: ScheduleProps }) {
         <header className="flex flex-wrap items-start gap-x-6 gap-y-1">
             <div className="min-w-0 flex-1">
                 <p className="text-lg leading-tight">
-                    Finished on <strong>{day(schedule.finish)}</strong>: {many(schedule.sessions.length, 'evening')},{' '}
+                    Finished on <strong>{day(schedule.finish)}</strong>: {many(schedule.sessions.length, 'session')},{' '}
                     {minutesWords(Math.round(minutes))} at the bench (estimate).
                 </p>
                 <p className="text-sm text-quiet">
@@ -185,5 +146,66 @@ function Detail({ step }: { step: SessionStepProps | null }) {
                 </Link>
             )}
         </p>
+    );
+}
+
+function Planned({
+    schedule,
+    step,
+    setStep,
+}: {
+    schedule: ScheduleProps;
+    step: SessionStepProps | null;
+    setStep: (value: SetStateAction<SessionStepProps | null>) => void;
+}) {
+    return (
+        <>
+            <Summary schedule={schedule} />
+            {schedule.missed > 0 && (
+                <Notice strong>
+                    {capital(many(schedule.missed, 'step'))} of past sessions {schedule.missed === 1 ? 'is' : 'are'} not
+                    done. Plan again from now.
+                </Notice>
+            )}
+            <div className="min-h-64 flex-1 overflow-y-auto border border-line">
+                <SessionBoard sessions={schedule.sessions} chosen={step?.id ?? null} onChoose={setStep} />
+            </div>
+            <Detail step={step} />
+        </>
+    );
+}
+
+function Figures({
+    figures,
+    chosen,
+    setChosen,
+}: {
+    figures: FigureChoiceProps[];
+    chosen: number[];
+    setChosen: (value: SetStateAction<number[]>) => void;
+}) {
+    return (
+        <fieldset className="flex flex-col gap-1">
+            <legend className="mb-1 text-sm font-semibold">Figures</legend>
+            {figures.map((figure) => (
+                <label key={figure.id} className="flex min-h-8 items-center gap-2 text-sm">
+                    <input
+                        type="checkbox"
+                        className="h-6 w-6"
+                        checked={chosen.includes(figure.id)}
+                        onChange={(event) => {
+                            setChosen((now) =>
+                                event.target.checked ? [...now, figure.id] : now.filter((id) => id !== figure.id),
+                            );
+                        }}
+                    />
+                    <span className="flex-1">{figure.name}</span>
+                    <span className="text-xs text-quiet">{many(figure.steps, 'step')}</span>
+                </label>
+            ))}
+            {figures.length === 0 && (
+                <p className="text-sm text-quiet">No figure has a finish yet, or all are painted.</p>
+            )}
+        </fieldset>
     );
 }

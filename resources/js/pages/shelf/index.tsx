@@ -1,5 +1,5 @@
 import { Link, router } from '@inertiajs/react';
-import { useRef, useState } from 'react';
+import { useRef, useState, type SetStateAction, type RefObject } from 'react';
 import { FileSheet } from '@/features/shelf/file-sheet';
 import { found, ordered, type Order } from '@/features/shelf/order';
 import { PotForm } from '@/features/shelf/pot-form';
@@ -12,7 +12,7 @@ import { Button } from '@/shared/ui/button';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
 import { Sheet } from '@/shared/ui/sheet';
-import type { PaintProps, ShelfPageProps } from '@/types/generated';
+import type { PaintProps, ShelfPageProps, PotKind } from '@/types/generated';
 
 const KEYS = [
     ['/', 'search'],
@@ -42,120 +42,27 @@ export default function ShelfPage({ page }: { page: ShelfPageProps }) {
     const reload = () => {
         router.reload({ only: ['page'] });
     };
-
-    useKeys({
-        '/': () => search.current?.focus(),
-        n: () => {
-            setOpen('new');
-        },
-        ArrowRight: () => {
-            step(1);
-        },
-        ArrowLeft: () => {
-            step(-1);
-        },
-        ArrowDown: () => {
-            step(columns());
-        },
-        ArrowUp: () => {
-            step(-columns());
-        },
-    });
-
-    function step(by: number) {
-        const pots = [...(grid.current?.querySelectorAll<HTMLElement>('[data-pot]') ?? [])];
-        const here = pots.findIndex((pot) => pot === document.activeElement);
-        pots[Math.max(0, Math.min(pots.length - 1, here < 0 ? 0 : here + by))]?.focus();
-    }
-
-    function columns(): number {
-        return grid.current ? getComputedStyle(grid.current).gridTemplateColumns.split(' ').length : 1;
-    }
+    const step = useShelfKeys({ search, setOpen, grid });
 
     return (
         <Shell title="Shelf" keys={KEYS}>
             <div className="flex flex-col gap-4">
-                <header className="flex flex-wrap items-end gap-3">
-                    <h1 className="mr-auto text-2xl">
-                        Shelf{' '}
-                        <span className="text-sm font-normal text-quiet">
-                            {shown.length === page.paints.length
-                                ? many(page.paints.length, 'pot')
-                                : `${shown.length} of ${many(page.paints.length, 'pot')}`}
-                        </span>
-                    </h1>
-                    <input
-                        ref={search}
-                        type="search"
-                        aria-label="Search the shelf"
-                        placeholder="Search: dark green ink"
-                        className="min-h-10 w-full rounded-sm border border-strong bg-raised px-2 text-sm sm:w-60"
-                        value={words}
-                        onChange={(event) => {
-                            setWords(event.target.value);
-                        }}
-                        onKeyDown={(event) => {
-                            if (event.key === 'Escape') event.currentTarget.blur();
-                            if (event.key === 'ArrowDown') step(0);
-                        }}
-                    />
-                    <div className="w-40">
-                        <Pick
-                            label="Kind"
-                            hideLabel
-                            value={kind}
-                            options={['all', ...kinds].map((k) => ({ value: k, label: k === 'all' ? 'all kinds' : k }))}
-                            onPick={setKind}
-                        />
-                    </div>
-                    <div className="w-40">
-                        <Pick<Order> label="Order" hideLabel value={order} options={ORDERS} onPick={setOrder} />
-                    </div>
-                    <Button
-                        onClick={() => {
-                            setFiles(true);
-                        }}
-                    >
-                        Files
-                    </Button>
-                    <Link
-                        href={url('shelf.reach')}
-                        className="inline-flex min-h-10 items-center rounded-sm border border-strong bg-raised px-3 text-sm font-medium hover:border-ink"
-                    >
-                        Gamut
-                    </Link>
-                    <Link
-                        href={url('chips')}
-                        className="inline-flex min-h-10 items-center rounded-sm border border-strong bg-raised px-3 text-sm font-medium hover:border-ink"
-                    >
-                        Test chips
-                    </Link>
-                    <Button
-                        look="main"
-                        onClick={() => {
-                            setOpen('new');
-                        }}
-                    >
-                        New pot
-                    </Button>
-                </header>
-                {removed !== null && (
-                    <Notice>
-                        {removed.name} was removed from the shelf; recipes that use it keep it.{' '}
-                        <button
-                            type="button"
-                            className="font-bold underline"
-                            onClick={() => {
-                                void send('POST', url('paints.restore', { paint: removed.id })).then(() => {
-                                    setRemoved(null);
-                                    reload();
-                                });
-                            }}
-                        >
-                            Restore
-                        </button>
-                    </Notice>
-                )}
+                <ShelfHead
+                    shown={shown}
+                    page={page}
+                    search={search}
+                    words={words}
+                    setWords={setWords}
+                    step={step}
+                    kind={kind}
+                    kinds={kinds}
+                    setKind={setKind}
+                    order={order}
+                    setOrder={setOrder}
+                    setFiles={setFiles}
+                    setOpen={setOpen}
+                />
+                {removed !== null && <RemovedPot removed={removed} setRemoved={setRemoved} reload={reload} />}
                 {page.paints.length === 0 && (
                     <p className="text-base">The shelf is empty. Add a pot: a colour and its opacity are enough.</p>
                 )}
@@ -180,35 +87,7 @@ export default function ShelfPage({ page }: { page: ShelfPageProps }) {
                 }}
                 onChanged={reload}
             />
-            <Sheet
-                side
-                open={open !== null}
-                onClose={() => {
-                    setOpen(null);
-                }}
-                title={open === 'new' || open === null ? 'New pot' : open.name}
-            >
-                {open !== null && (
-                    <PotForm
-                        key={open === 'new' ? 'new' : open.id}
-                        paint={open === 'new' ? null : open}
-                        fields={page.fields}
-                        flakes={page.flakes}
-                        onSaved={() => {
-                            setOpen(null);
-                            reload();
-                        }}
-                        onRemoved={() => {
-                            if (open === 'new') return;
-                            void send('DELETE', url('paints.destroy', { paint: open.id })).then(() => {
-                                setRemoved(open);
-                                setOpen(null);
-                                reload();
-                            });
-                        }}
-                    />
-                )}
-            </Sheet>
+            <PotSheet open={open} setOpen={setOpen} page={page} reload={reload} setRemoved={setRemoved} />
         </Shell>
     );
 }
@@ -255,4 +134,216 @@ function Pot({ paint, onOpen }: { paint: PaintProps; onOpen: () => void }) {
             </span>
         </button>
     );
+}
+
+function PotSheet({
+    open,
+    setOpen,
+    page,
+    reload,
+    setRemoved,
+}: {
+    open: PaintProps | 'new' | null;
+    setOpen: (value: SetStateAction<PaintProps | 'new' | null>) => void;
+    page: ShelfPageProps;
+    reload: () => void;
+    setRemoved: (value: SetStateAction<PaintProps | null>) => void;
+}) {
+    return (
+        <Sheet
+            side
+            open={open !== null}
+            onClose={() => {
+                setOpen(null);
+            }}
+            title={open === 'new' || open === null ? 'New pot' : open.name}
+        >
+            {open !== null && (
+                <PotForm
+                    key={open === 'new' ? 'new' : open.id}
+                    paint={open === 'new' ? null : open}
+                    fields={page.fields}
+                    flakes={page.flakes}
+                    onSaved={() => {
+                        setOpen(null);
+                        reload();
+                    }}
+                    onRemoved={() => {
+                        if (open === 'new') return;
+                        void send('DELETE', url('paints.destroy', { paint: open.id })).then(() => {
+                            setRemoved(open);
+                            setOpen(null);
+                            reload();
+                        });
+                    }}
+                />
+            )}
+        </Sheet>
+    );
+}
+
+function RemovedPot({
+    removed,
+    setRemoved,
+    reload,
+}: {
+    removed: PaintProps;
+    setRemoved: (value: SetStateAction<PaintProps | null>) => void;
+    reload: () => void;
+}) {
+    return (
+        <Notice>
+            {removed.name} was removed from the shelf; recipes that use it keep it.{' '}
+            <button
+                type="button"
+                className="font-bold underline"
+                onClick={() => {
+                    void send('POST', url('paints.restore', { paint: removed.id })).then(() => {
+                        setRemoved(null);
+                        reload();
+                    });
+                }}
+            >
+                Restore
+            </button>
+        </Notice>
+    );
+}
+
+function ShelfHead({
+    shown,
+    page,
+    search,
+    words,
+    setWords,
+    step,
+    kind,
+    kinds,
+    setKind,
+    order,
+    setOrder,
+    setFiles,
+    setOpen,
+}: {
+    shown: PaintProps[];
+    page: ShelfPageProps;
+    search: RefObject<HTMLInputElement | null>;
+    words: string;
+    setWords: (value: SetStateAction<string>) => void;
+    step: (by: number) => void;
+    kind: string;
+    kinds: PotKind[];
+    setKind: (value: SetStateAction<string>) => void;
+    order: 'shelf' | 'hue' | 'lightness' | 'level';
+    setOrder: (value: SetStateAction<Order>) => void;
+    setFiles: (value: SetStateAction<boolean>) => void;
+    setOpen: (value: SetStateAction<PaintProps | 'new' | null>) => void;
+}) {
+    return (
+        <header className="flex flex-wrap items-end gap-3">
+            <h1 className="mr-auto text-2xl">
+                Shelf{' '}
+                <span className="text-sm font-normal text-quiet">
+                    {shown.length === page.paints.length
+                        ? many(page.paints.length, 'pot')
+                        : `${shown.length} of ${many(page.paints.length, 'pot')}`}
+                </span>
+            </h1>
+            <input
+                ref={search}
+                type="search"
+                aria-label="Search the shelf"
+                placeholder="Search: dark green ink"
+                className="min-h-10 w-full rounded-sm border border-strong bg-raised px-2 text-sm sm:w-60"
+                value={words}
+                onChange={(event) => {
+                    setWords(event.target.value);
+                }}
+                onKeyDown={(event) => {
+                    if (event.key === 'Escape') event.currentTarget.blur();
+                    if (event.key === 'ArrowDown') step(0);
+                }}
+            />
+            <div className="w-40">
+                <Pick
+                    label="Kind"
+                    hideLabel
+                    value={kind}
+                    options={['all', ...kinds].map((k) => ({ value: k, label: k === 'all' ? 'all kinds' : k }))}
+                    onPick={setKind}
+                />
+            </div>
+            <div className="w-40">
+                <Pick<Order> label="Order" hideLabel value={order} options={ORDERS} onPick={setOrder} />
+            </div>
+            <Button
+                onClick={() => {
+                    setFiles(true);
+                }}
+            >
+                Files
+            </Button>
+            <Link
+                href={url('shelf.reach')}
+                className="inline-flex min-h-10 items-center rounded-sm border border-strong bg-raised px-3 text-sm font-medium hover:border-ink"
+            >
+                Gamut
+            </Link>
+            <Link
+                href={url('chips')}
+                className="inline-flex min-h-10 items-center rounded-sm border border-strong bg-raised px-3 text-sm font-medium hover:border-ink"
+            >
+                Test chips
+            </Link>
+            <Button
+                look="main"
+                onClick={() => {
+                    setOpen('new');
+                }}
+            >
+                New pot
+            </Button>
+        </header>
+    );
+}
+
+function useShelfKeys({
+    search,
+    setOpen,
+    grid,
+}: {
+    search: RefObject<HTMLInputElement | null>;
+    setOpen: (value: SetStateAction<PaintProps | 'new' | null>) => void;
+    grid: RefObject<HTMLUListElement | null>;
+}) {
+    useKeys({
+        '/': () => search.current?.focus(),
+        n: () => {
+            setOpen('new');
+        },
+        ArrowRight: () => {
+            step(1);
+        },
+        ArrowLeft: () => {
+            step(-1);
+        },
+        ArrowDown: () => {
+            step(columns());
+        },
+        ArrowUp: () => {
+            step(-columns());
+        },
+    });
+
+    function step(by: number) {
+        const pots = [...(grid.current?.querySelectorAll<HTMLElement>('[data-pot]') ?? [])];
+        const here = pots.findIndex((pot) => pot === document.activeElement);
+        pots[Math.max(0, Math.min(pots.length - 1, here < 0 ? 0 : here + by))]?.focus();
+    }
+
+    function columns(): number {
+        return grid.current ? getComputedStyle(grid.current).gridTemplateColumns.split(' ').length : 1;
+    }
+
+    return step;
 }

@@ -48,60 +48,8 @@ export default function ReachPage({ page }: { page: GamutPageProps }) {
                     </div>
                 )}
                 <div className="grid gap-6 lg:grid-cols-2">
-                    <section aria-labelledby="lacks">
-                        <h2 id="lacks" className="mb-1 text-lg font-semibold">
-                            Missing for your figures
-                        </h2>
-                        {page.lacks.length === 0 && (
-                            <p className="text-sm">Every colour sampled so far is within reach of two pots.</p>
-                        )}
-                        <ul className="flex flex-col">
-                            {page.lacks.map((lack) => (
-                                <li
-                                    key={lack.place}
-                                    className="flex items-center gap-3 border-t border-line py-1.5 text-sm"
-                                >
-                                    <span className="flex h-11 w-24 shrink-0" aria-hidden>
-                                        <span className="flex-1" style={{ background: lack.colour.hex }} />
-                                        <span className="flex-1" style={{ background: lack.nearest.hex }} />
-                                    </span>
-                                    <span className="flex-1">
-                                        <strong>{lack.wanted}</strong>
-                                        <span className="block text-xs text-quiet">
-                                            {lack.place}; the nearest is {one(lack.difference)} away; such a pot would
-                                            help with {many(lack.served, 'colour')}
-                                        </span>
-                                    </span>
-                                </li>
-                            ))}
-                        </ul>
-                    </section>
-                    <section aria-labelledby="doubles">
-                        <h2 id="doubles" className="mb-1 text-lg font-semibold">
-                            Near duplicates
-                        </h2>
-                        {page.doubles.length === 0 && <p className="text-sm">No two pots are alike.</p>}
-                        <ul className="flex flex-col">
-                            {page.doubles.map(({ one: first, other, difference }) => (
-                                <li
-                                    key={`${first.id} ${other.id}`}
-                                    className="flex items-center gap-3 border-t border-line py-1.5 text-sm"
-                                >
-                                    <span className="flex shrink-0">
-                                        <PotMark hex={first.hex} size={32} />
-                                        <PotMark hex={other.hex} size={32} />
-                                    </span>
-                                    <span className="flex-1">
-                                        {first.name} and {other.name}
-                                        <span className="block text-xs text-quiet">
-                                            {first.maker}, {other.maker}
-                                        </span>
-                                    </span>
-                                    <strong>{one(difference)}</strong>
-                                </li>
-                            ))}
-                        </ul>
-                    </section>
+                    <Missing page={page} />
+                    <NearDuplicates page={page} />
                 </div>
             </div>
         </Shell>
@@ -135,5 +83,66 @@ function Reach({ title, cells }: { title: string; cells: readonly (ColourProps |
                 ))}
             </tbody>
         </table>
+    );
+}
+
+function NearDuplicates({ page }: { page: GamutPageProps }) {
+    return (
+        <section aria-labelledby="doubles">
+            <h2 id="doubles" className="mb-1 text-lg font-semibold">
+                Near duplicates
+            </h2>
+            {page.doubles.length === 0 && <p className="text-sm">No two pots are alike.</p>}
+            <ul className="flex flex-col">
+                {page.doubles.map(({ one: first, other, difference }) => (
+                    <li
+                        key={`${first.id} ${other.id}`}
+                        className="flex items-center gap-3 border-t border-line py-1.5 text-sm"
+                    >
+                        <span className="flex shrink-0">
+                            <PotMark hex={first.hex} size={32} />
+                            <PotMark hex={other.hex} size={32} />
+                        </span>
+                        <span className="flex-1">
+                            {first.name} and {other.name}
+                            <span className="block text-xs text-quiet">
+                                {first.maker}, {other.maker}
+                            </span>
+                        </span>
+                        <strong>{one(difference)}</strong>
+                    </li>
+                ))}
+            </ul>
+        </section>
+    );
+}
+
+function Missing({ page }: { page: GamutPageProps }) {
+    return (
+        <section aria-labelledby="lacks">
+            <h2 id="lacks" className="mb-1 text-lg font-semibold">
+                Missing for your figures
+            </h2>
+            {page.lacks.length === 0 && (
+                <p className="text-sm">Every colour sampled so far is within reach of two pots.</p>
+            )}
+            <ul className="flex flex-col">
+                {page.lacks.map((lack) => (
+                    <li key={lack.place} className="flex items-center gap-3 border-t border-line py-1.5 text-sm">
+                        <span className="flex h-11 w-24 shrink-0" aria-hidden>
+                            <span className="flex-1" style={{ background: lack.colour.hex }} />
+                            <span className="flex-1" style={{ background: lack.nearest.hex }} />
+                        </span>
+                        <span className="flex-1">
+                            <strong>{lack.wanted}</strong>
+                            <span className="block text-xs text-quiet">
+                                {lack.place}; the nearest is {one(lack.difference)} away; such a pot would help with{' '}
+                                {many(lack.served, 'colour')}
+                            </span>
+                        </span>
+                    </li>
+                ))}
+            </ul>
+        </section>
     );
 }

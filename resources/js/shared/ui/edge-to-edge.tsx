@@ -28,7 +28,7 @@ export function EdgeToEdge({
             <figcaption className="mt-1.5 flex items-baseline justify-between gap-3">
                 <strong className="text-base">{likeness}</strong>
                 <span>
-                    CIEDE2000 <strong>{one(difference)}</strong>
+                    ΔE <strong>{one(difference)}</strong>
                 </span>
             </figcaption>
         </figure>

@@ -29,7 +29,7 @@ use PHPUnit\Framework\TestCase;
 /**
  * Where painters disagree, what cannot be reached, seams, and masks as steps: common practice, no published source.
  */
-final class SchoolsAndReachTest extends TestCase
+final class ApproachesAndReachTest extends TestCase
 {
     public function test_a_seam_of_bare_parts_is_filled_before_the_prime_and_one_of_painted_parts_after_the_glue(): void
     {
@@ -53,7 +53,7 @@ final class SchoolsAndReachTest extends TestCase
     {
         $area = new AreaPlan('x', 'Fold', 'p', 0, 2.0, [self::layer('u', StepKind::Prime), self::layer('c', $kind)], reach: $reach);
         $order = OrderPlanner::plan(FigurePlan::of([new PartPlan('p', 'Body', PrintProcess::Resin)], [$area]));
-        $unreached = array_filter($order->troubles, static fn (Issue $t): bool => str_contains($t->what, 'cannot be reached'));
+        $unreached = array_filter($order->issues, static fn (Issue $t): bool => str_contains($t->what, 'cannot be reached'));
         self::assertSame($stops, $unreached !== []);
         self::assertSame(! $stops, $order->canBePainted());
     }
@@ -71,17 +71,17 @@ final class SchoolsAndReachTest extends TestCase
 
     /**
      * @param  list<LayerPlan>  $layers
-     * @param  list<Approach>  $schools
+     * @param  list<Approach>  $approaches
      */
     #[DataProvider('habits')]
-    public function test_a_finish_that_differs_from_the_school_is_told_and_never_stopped(string $name, array $layers, array $schools, ?string $said): void
+    public function test_a_finish_that_differs_from_the_approach_is_told_and_never_stopped(string $name, array $layers, array $approaches, ?string $message): void
     {
-        $order = OrderPlanner::plan(FigurePlan::of([new PartPlan('p', 'Body', PrintProcess::Resin)], [new AreaPlan('x', $name, 'p', 0, 5.0, $layers)], schools: $schools));
-        $words = array_map(static fn (Issue $t): string => "{$t->what} {$t->remedy}", $order->troubles);
-        $about = array_filter($words, static fn (string $w): bool => str_contains($w, 'chool') || str_contains($w, 'brush only'));
-        self::assertCount($said === null ? 0 : 1, $about, implode("\n", $words));
-        if ($said !== null) {
-            self::assertStringContainsString($said, implode('', $about));
+        $order = OrderPlanner::plan(FigurePlan::of([new PartPlan('p', 'Body', PrintProcess::Resin)], [new AreaPlan('x', $name, 'p', 0, 5.0, $layers)], approaches: $approaches));
+        $words = array_map(static fn (Issue $t): string => "{$t->what} {$t->remedy}", $order->issues);
+        $about = array_filter($words, static fn (string $w): bool => str_contains($w, 'Your approach') || str_contains($w, 'brush only'));
+        self::assertCount($message === null ? 0 : 1, $about, implode("\n", $words));
+        if ($message !== null) {
+            self::assertStringContainsString($message, implode('', $about));
         }
         self::assertTrue($order->canBePainted());
     }
@@ -95,7 +95,7 @@ final class SchoolsAndReachTest extends TestCase
         $light = self::layer('l', StepKind::DryBrush, LayerTone::Light);
         yield 'wash, then light' => ['Coat', [$u, $base, $wash, $light], [], null];
         yield 'light, then wash' => ['Coat', [$u, $base, $light, $wash], [], 'dulls them'];
-        yield 'light, then wash, as the other school has it' => ['Coat', [$u, $base, $light, $wash], [Approach::WashAfter], null];
+        yield 'light, then wash, as the other approach has it' => ['Coat', [$u, $base, $light, $wash], [Approach::WashAfter], null];
         yield 'wash, then light against it' => ['Coat', [$u, $base, $wash, $light], [Approach::WashAfter], 'shades down'];
         yield 'two primes' => ['Coat', [$u, self::layer('z', StepKind::Prime), $base], [], null];
         yield 'two primes against one primer' => ['Coat', [$u, self::layer('z', StepKind::Prime), $base], [Approach::OnePrimer], 'one primer colour'];
@@ -115,7 +115,7 @@ final class SchoolsAndReachTest extends TestCase
             new AreaPlan('m', 'Brass', 'p', 0, 5.0, [self::layer('m1', StepKind::Spray, flake: true), self::layer('m2', StepKind::Varnish)]),
             new AreaPlan('c', 'Cloth', 'p', 1, 5.0, [self::layer('c1', StepKind::Spray)]),
         ];
-        $figure = static fn (Approach ...$schools): FigurePlan => FigurePlan::of([new PartPlan('p', 'Lantern', PrintProcess::Resin)], $areas, [], [new BoundaryPlan('m', 'c', 40.0, false)], array_values($schools));
+        $figure = static fn (Approach ...$approaches): FigurePlan => FigurePlan::of([new PartPlan('p', 'Lantern', PrintProcess::Resin)], $areas, [], [new BoundaryPlan('m', 'c', 40.0, false)], array_values($approaches));
         self::assertLessThan(array_search('layer m1', $last = self::ids(OrderPlanner::plan($figure())), true), array_search('layer c1', $last, true));
         $order = OrderPlanner::plan($figure(Approach::MetalFirst));
         $first = self::ids($order);
@@ -150,6 +150,6 @@ final class SchoolsAndReachTest extends TestCase
 
     private static function layer(string $key, StepKind $kind, ?LayerTone $tone = null, ?float $lightness = null, bool $flake = false): LayerPlan
     {
-        return new LayerPlan($key, $kind, $key, Chemistry::Acrylic, 10, 30, isFlake: $flake, sheen: $kind === StepKind::Varnish ? 'matt' : null, tone: $tone, lightness: $lightness);
+        return new LayerPlan($key, $kind, $key, Chemistry::Acrylic, 10, 30, 1440, 'water', isFlake: $flake, sheen: $kind === StepKind::Varnish ? 'matt' : null, tone: $tone, lightness: $lightness);
     }
 }
