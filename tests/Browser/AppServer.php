@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use RuntimeException;
+use SQLite3;
 
 /**
- * The application under test, started once for the whole browser suite: its own SQLite file and storage folder, PHP's
+ * The application under test, started once for the whole browser suite, its database seeded anew for every test: its own SQLite file and storage folder, PHP's
  * own web server, one queue worker, and ChromeDriver, on free loopback ports.
  */
 final class AppServer
@@ -65,12 +66,26 @@ final class AppServer
         if ($this->exitCode('migrate', 120) !== 0) {
             throw new RuntimeException($this->log('migrate'));
         }
+        copy($this->directory.'/database.sqlite', $this->directory.'/seeded.sqlite');
         $this->serve();
         $this->start('worker', [PHP_BINARY, ...self::JIT, 'artisan', 'queue:work', '--sleep=0.1', '--tries=1'], $root, $this->env);
         $driverPort = self::freePort();
         $this->driverUrl = "http://127.0.0.1:{$driverPort}";
         $this->start('chromedriver', ['/usr/bin/chromedriver', "--port={$driverPort}"], $root, []);
         $this->await('chromedriver', $this->driverUrl.'/status', 90);
+    }
+
+    /** The database as the demo seeds it: what one test does, the next does not see. Files that are seeded are never changed. */
+    public function reset(): void
+    {
+        $seeded = new SQLite3($this->directory.'/seeded.sqlite', SQLITE3_OPEN_READONLY);
+        $live = new SQLite3($this->directory.'/database.sqlite');
+        $live->busyTimeout(30_000);
+        if (! $seeded->backup($live)) {
+            throw new RuntimeException('The seeded database could not be brought back: '.$live->lastErrorMsg());
+        }
+        $live->close();
+        $seeded->close();
     }
 
     /** Begins to serve, again after it was killed. */

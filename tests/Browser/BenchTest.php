@@ -115,7 +115,7 @@ final class BenchTest extends BrowserTestCase
         $this->waitForText('//table', 'from the mean');
         $this->assertAccessible('pieces');
         $this->visit('/runs/1/beside');
-        $this->find("//h1[contains(., 'Run 1 beside')]");
+        $this->find("//h1[contains(., 'Compare run 1 with')]");
         $this->assertAccessible('beside');
         $this->visit('/recipes');
         $this->field('Nearest to a colour')->sendKeys('#b9772a');

@@ -16,7 +16,7 @@ final class LightTest extends BrowserTestCase
         $this->find("//canvas[@data-drawn='yes']");
         $this->until(self::PATIENCE, fn (): bool => count($this->colours()) > 200, 'the finish is not drawn');
         $this->waitForText('//table', 'Oilskin');
-        $this->waitForText('//table', 'No eye reaches');
+        $this->waitForText('//table', 'cannot be seen');
         $this->assertAccessible('light');
         // Paint is coloured; the prime and the zones are grey.
         self::assertGreaterThan(0.02, $this->chromatic());
@@ -45,10 +45,10 @@ final class LightTest extends BrowserTestCase
         $this->assertAccessible('print files');
         $this->find("//button[@role='radio' and .='Areas and light']")->click();
         $this->find("//button[.='Use these measurements']")->click();
-        $this->waitForText('//aside', 'Taken over: 12 areas');
+        $this->waitForText('//aside', 'Updated: 12 areas');
         // What is looked at now is what bench, card and photos look at.
         $this->find("//button[.='Save view']")->click();
-        $this->waitForText('//aside', 'Kept:');
+        $this->waitForText('//aside', 'Saved');
         $this->visit('/figures/1/card');
         $this->find("//img[contains(@alt, 'on its mesh')]");
         self::assertGreaterThan(100, $this->browser->executeScript("return document.querySelector('header img').naturalWidth"));

@@ -46,7 +46,7 @@ final class MatchingTest extends BrowserTestCase
         $this->visit('/figures/1/compare');
         $this->find("//button[contains(., 'Booth')]")->click();
         $this->button('Take photo')->click();
-        $this->waitForText('//aside', 'Lamp and camera are still in its colours');
+        $this->waitForText('//aside', 'lamp and camera still tint its colours');
         // A box inside the grey card, which lies in the lower left corner.
         $this->find("//button[@role='radio' and .='grey card']")->click();
         $this->waitForText('//aside', 'Draw a box inside the grey patch');

@@ -14,7 +14,7 @@ final class OrderTest extends BrowserTestCase
     {
         $this->enterDemo();
         $this->visit('/figures/4/order');
-        $this->waitForText('//main', 'every must kept');
+        $this->waitForText('//main', 'all hard rules met');
         $steps = count($this->browser->findElements(WebDriverBy::xpath("//*[@role='option']")));
         $this->waitForText('//main', "{$steps} steps");
         $this->assertAccessible('order');
@@ -24,10 +24,10 @@ final class OrderTest extends BrowserTestCase
         $shift = new WebDriverActions($this->browser);
         $this->browser->executeScript("document.querySelector('[role=listbox]').focus()");
         $shift->keyDown(null, WebDriverKeys::SHIFT)->sendKeys(null, WebDriverKeys::ARROW_LEFT)->keyUp(null, WebDriverKeys::SHIFT)->perform();
-        $this->waitForText('//main', 'It cannot be painted like this');
+        $this->waitForText('//main', 'This order cannot be painted');
         $this->assertAccessible('order with broken rules');
         $this->find("//section[@aria-label='Rules not met']//button[.='Move it']")->click();
-        $this->waitForText('//main', 'every must kept');
+        $this->waitForText('//main', 'all hard rules met');
         $this->find("//button[@role='radio' and .='Build']")->click();
         $this->waitForText('//main', 'Enamel and Steel rim: 560 mm, straight');
         $this->assertAccessible('how it is built');

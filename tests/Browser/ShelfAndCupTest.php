@@ -53,17 +53,17 @@ final class ShelfAndCupTest extends BrowserTestCase
         $this->waitForText("//*[@role='alert']", '2 faults');
         $this->assertAccessible('a file with faults');
         $input->sendKeys($good);
-        $this->waitForText("//*[@role='status']", '1 new pot; 1 pot on the shelf already');
-        $this->button('Put 1 pot on the shelf')->click();
+        $this->waitForText("//*[@role='status']", '1 new pot; 1 pot already on the shelf');
+        $this->button('Import 1 pot')->click();
         $this->button('Undo')->click();
-        $this->waitForText("//*[@role='status']", '1 pot taken off the shelf again');
+        $this->waitForText("//*[@role='status']", '1 pot removed from the shelf');
     }
 
     public function test_a_cup_is_filled_steered_undone_and_kept_through_a_lost_connection(): void
     {
         $this->enterDemo();
         $this->visit('/figures/1/finishes');
-        $this->waitForText("//section[@aria-label='Mix finder']", 'CIEDE2000');
+        $this->waitForText("//section[@aria-label='Mix finder']", 'ΔE');
         $this->button('Open as a cup')->click();
         $this->waitForText("//*[@role='status']", 'open for');
         $this->waitForText('//main', 'exactly');
@@ -71,12 +71,12 @@ final class ShelfAndCupTest extends BrowserTestCase
         $first = $this->find("//section[@aria-label='Fill']//button[starts-with(., '1 drop of')]");
         $first->click();
         $this->waitForText("//section[@aria-label='History']//li[1]", '1 drop of');
-        $this->waitForText("//section[@aria-label='Target']", 'CIEDE2000');
+        $this->waitForText("//section[@aria-label='Target']", 'ΔE');
         // Without a connection a drop is recorded, and sent when it is back: once.
         $before = count($this->browser->findElements(WebDriverBy::xpath("//section[@aria-label='History']//li")));
         $this->offline(true);
         $this->keys('+');
-        $this->waitForText("//*[@role='status']", '1 deed not sent yet');
+        $this->waitForText("//*[@role='status']", '1 change not sent yet');
         // The page dies meanwhile.
         $this->offline(false);
         $this->browser->navigate()->refresh();
@@ -89,7 +89,7 @@ final class ShelfAndCupTest extends BrowserTestCase
         $this->waitForText("//*[@role='status']", '1.00 mL');
         $this->button('Pour on the scale')->click();
         $this->waitForText("//*[@aria-label='Scale']", '0.06 g');
-        $this->find("//*[@aria-label='Scale']//button[starts-with(., 'That much')]")->click();
+        $this->find("//*[@aria-label='Scale']//button[starts-with(., 'Add this amount')]")->click();
         $this->waitForText("//section[@aria-label='History']//li[1]", ' of ');
         $this->find("//aside[@aria-label='Drying and timers']//a[contains(@href, '/cups/')]");
         $this->resize(390, 844);

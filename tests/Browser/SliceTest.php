@@ -62,7 +62,7 @@ final class SliceTest extends BrowserTestCase
         $this->pick('Technique of the new layer', 'base coat');
         $this->button('Add layer')->click();
         $this->waitForText("//section[@aria-label='Mix finder']", 'wanted');
-        $this->waitForText("//section[@aria-label='Mix finder']", 'CIEDE2000');
+        $this->waitForText("//section[@aria-label='Mix finder']", 'ΔE');
         $use = $this->find("//section[@aria-label='Mix finder']//button[starts-with(., 'Use ')]");
         $mix = substr($use->getText(), 4);
         self::assertMatchesRegularExpression('/^\d+ [A-Z]/', $mix);
@@ -70,7 +70,7 @@ final class SliceTest extends BrowserTestCase
         $this->waitForText("//*[@role='grid']", $mix);
         $this->waitForText("//*[@role='status']", 'Saved');
         // The finished zone shows the difference that the finder promised.
-        self::assertSame(1, preg_match('/CIEDE2000 (\d+\.\d)/', $this->find("//section[@aria-label='Mix finder']//figcaption")->getText(), $promised));
+        self::assertSame(1, preg_match('/ΔE (\d+\.\d)/', $this->find("//section[@aria-label='Mix finder']//figcaption")->getText(), $promised));
         $this->waitForText("//section[contains(@aria-label, 'beside what is wanted')]//figcaption", $promised[1] ?? '');
         $this->find('//summary')->click();
         $this->waitForText("//section[@aria-label='Mix finder']//details", 'Not proven');
@@ -191,7 +191,7 @@ final class SliceTest extends BrowserTestCase
         $this->keys('s', 'k', 'e', 'r', 'r', 'o', 'w');
         $this->waitForText('//h1', '1 of 101 pots');
         $this->keys(WebDriverKeys::ARROW_DOWN, WebDriverKeys::ENTER);
-        $this->button('Take it off the shelf')->click();
+        $this->button('Remove from shelf')->click();
         $this->button('Restore')->click();
         $this->waitForText('//h1', '1 of 101 pots');
         // On a phone nothing runs out of the side.
@@ -208,7 +208,7 @@ final class SliceTest extends BrowserTestCase
     {
         $this->enterDemo();
         $this->visit('/figures/1/finishes');
-        $this->waitForText("//section[@aria-label='Mix finder']", 'CIEDE2000');
+        $this->waitForText("//section[@aria-label='Mix finder']", 'ΔE');
         $this->find('//summary')->click();
         $this->button('Run a full search')->click();
         $this->find('//progress[@value > 0]');

@@ -58,6 +58,7 @@ final class QueriesTest extends TestCase
         $keys = 0;
         foreach (Schema::getTableListing(schemaQualified: false) as $table) {
             $first = array_map(static fn (array $index): string => $index['columns'][0] ?? '', Schema::getIndexes($table));
+            /** @var array{columns: array{string}} $key */
             foreach (Schema::getForeignKeys($table) as $key) {
                 $keys++;
                 if (! in_array($key['columns'][0], $first, true)) {
