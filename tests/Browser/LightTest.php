@@ -48,7 +48,7 @@ final class LightTest extends BrowserTestCase
         $this->waitForText('//aside', 'Updated: 12 areas');
         // What is looked at now is what bench, card and photos look at.
         $this->find("//button[.='Save view']")->click();
-        $this->waitForText('//aside', 'Saved');
+        $this->waitForText('//aside', 'View saved');
         $this->visit('/figures/1/card');
         $this->find("//img[contains(@alt, 'on its mesh')]");
         self::assertGreaterThan(100, $this->browser->executeScript("return document.querySelector('header img').naturalWidth"));

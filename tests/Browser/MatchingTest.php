@@ -33,7 +33,7 @@ final class MatchingTest extends BrowserTestCase
         $this->find("//a[.='Build its finish']")->click();
         $this->find("//a[contains(., 'Proposals')]")->click();
         $adopt = $this->find("//button[starts-with(@aria-label, 'Adopt: ')]");
-        $this->waitForText('//main', 'in the mean');
+        $this->waitForText('//main', 'on average');
         $this->assertAccessible('proposals');
         $adopt->click();
         $this->find("//*[@role='grid']");
@@ -51,7 +51,7 @@ final class MatchingTest extends BrowserTestCase
         $this->find("//button[@role='radio' and .='grey card']")->click();
         $this->waitForText('//aside', 'Draw a box inside the grey patch');
         $this->drag([[0.04, 0.90], [0.13, 0.97]]);
-        $this->waitForText('//aside', 'K as this camera saw it');
+        $this->waitForText('//aside', 'K for this camera');
         $this->find("//button[@role='radio' and .='Areas']")->click();
         $this->find("//button[starts-with(normalize-space(), 'As on')]")->click();
         $this->waitForText('//aside', 'over 12 areas');

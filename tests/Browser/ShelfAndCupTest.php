@@ -29,12 +29,12 @@ final class ShelfAndCupTest extends BrowserTestCase
         $this->waitForText('//header', 'measured');
         // A default of its kind until the painter says otherwise.
         $price = $this->field('Price');
-        $price->sendKeys('3.20');
+        $price->sendKeys('3.25');
         $this->find("//h1[.='Blush Glass']")->click();
-        $this->find("//input[@placeholder='3.20']");
+        $this->find("//input[@placeholder='3.25']");
         $this->browser->navigate()->refresh();
         $this->waitForText('//header', 'measured');
-        self::assertSame('3.20', $this->field('Price')->getAttribute('value'));
+        self::assertSame('3.25', $this->field('Price')->getAttribute('value'));
     }
 
     public function test_a_file_is_shown_before_it_is_taken_in_and_undone_after(): void

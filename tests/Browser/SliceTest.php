@@ -71,7 +71,7 @@ final class SliceTest extends BrowserTestCase
         $this->waitForText("//*[@role='status']", 'Saved');
         // The finished zone shows the difference that the finder promised.
         self::assertSame(1, preg_match('/ΔE (\d+\.\d)/', $this->find("//section[@aria-label='Mix finder']//figcaption")->getText(), $promised));
-        $this->waitForText("//section[contains(@aria-label, 'beside what is wanted')]//figcaption", $promised[1] ?? '');
+        $this->waitForText("//section[contains(@aria-label, 'compared with their targets')]//figcaption", $promised[1] ?? '');
         $this->find('//summary')->click();
         $this->waitForText("//section[@aria-label='Mix finder']//details", 'Not proven');
         $this->assertAccessible('finishes');
@@ -181,7 +181,7 @@ final class SliceTest extends BrowserTestCase
         $this->keys('n');
         $this->field('Name')->sendKeys('Skerrow Teal');
         $this->field('Maker')->sendKeys('Osmerby Colour Works');
-        $code = $this->field('As a code');
+        $code = $this->field('Colour when thick, as a code');
         $code->sendKeys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL.'#1f6f6a');
         $this->waitForText("//*[@role='dialog']", 'Hides in 2');
         $this->assertAccessible('new pot');

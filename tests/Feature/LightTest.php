@@ -54,7 +54,8 @@ final class LightTest extends TestCase
 
     public function test_the_files_of_a_deleted_figure_are_deleted_with_it(): void
     {
-        $before = Storage::disk('local')->allFiles();
+        $files = static fn (): array => array_values(array_filter(Storage::disk('local')->allFiles(), is_string(...)));
+        $before = $files();
         [$figure] = $this->still();
         $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
         $image = imagecreatetruecolor(40, 30);
@@ -71,13 +72,12 @@ final class LightTest extends TestCase
         $other = $this->send($this->figure(), Shapes::box(5.0, 5.0, 5.0))->assertCreated()->json('id');
         self::assertIsInt($other);
         $kept = FigureMesh::query()->findOrFail($other)->path;
-        self::assertGreaterThan(6, count(array_diff(Storage::disk('local')->allFiles(), $before)));
+        self::assertGreaterThan(6, count(array_diff($files(), $before)));
         $this->delete("/figures/{$figure->id}")->assertRedirect('/');
-        $left = array_diff(Storage::disk('local')->allFiles(), $before);
+        $left = array_diff($files(), $before);
         self::assertNotSame([], $left);
         foreach ($left as $path) {
-            self::assertIsString($path);
-            self::assertStringStartsWith($kept, $path);
+            self::assertSame($kept, substr($path, 0, strlen($kept)));
         }
     }
 

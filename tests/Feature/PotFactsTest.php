@@ -17,7 +17,6 @@ use Hyalin\Pot\PotFields;
 use Hyalin\Pot\PotKind;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
-use Inertia\Testing\AssertableInertia;
 
 /**
  * What a painter states of a pot is what everything goes by.
@@ -34,14 +33,7 @@ final class PotFactsTest extends TestCase
         $over = $this->pot('Storm', '#46606e');
         $this->putJson("/figures/{$figure->id}/areas/{$area->id}/finish", ['layers' => [$this->layer($under), $this->layer($over, 'layer')], 'version' => 1])->assertOk();
         $drying = fn (): array => array_map(static fn (PlannedStep $s): mixed => $s->attributes['drying_minutes'], array_values(array_filter(app(PlanSteps::class)($figure->refresh()), static fn (PlannedStep $s): bool => isset($s->attributes['technique']))));
-        $issues = function () use ($figure): string {
-            $words = '';
-            $this->get("/figures/{$figure->id}/order")->assertInertia(function (AssertableInertia $page) use (&$words): void {
-                $words = (string) json_encode($page->toArray()['props']['planned']['issues'] ?? []);
-            });
-
-            return $words;
-        };
+        $issues = fn (): string => (string) json_encode($this->postJson("/figures/{$figure->id}/order/judge", ['steps' => []])->assertOk()->json('issues'));
         $before = $drying();
         self::assertStringNotContainsString('lacquer', $issues());
         $this->patchJson("/shelf/paints/{$over->id}/facts", ['chemistry' => 'lacquer', 'dryingMinutes' => 480, 'version' => $over->refresh()->version])->assertOk();

@@ -14,6 +14,6 @@ final readonly class ShelfImportProps
 
     public static function of(ShelfImport $import): self
     {
-        return new self($import->id, $import->state, $import->progress, $import->paints()->count(), $import->problem);
+        return new self($import->id, $import->state, $import->progress, $import->paints()->withTrashed()->count(), $import->problem);
     }
 }

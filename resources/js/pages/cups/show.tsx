@@ -276,7 +276,7 @@ function Steer({ cup, onAct }: { cup: CupProps; onAct: (queued: Omit<CupChange, 
 function Again({ cup, onWashOut }: { cup: CupProps; onWashOut: () => void }) {
     const [amount, setAmount] = useState(1);
     return (
-        <section aria-label="Again" className="flex flex-wrap items-end gap-3">
+        <section aria-label="Remix" className="flex flex-wrap items-end gap-3">
             <div className="w-40">
                 <Stepper
                     label="Remix, mL"
