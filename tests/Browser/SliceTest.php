@@ -183,7 +183,7 @@ final class SliceTest extends BrowserTestCase
         $this->field('Maker')->sendKeys('Osmerby Colour Works');
         $code = $this->field('Colour when thick, as a code');
         $code->sendKeys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL.'#1f6f6a');
-        $this->waitForText("//*[@role='dialog']", 'Hides in 2');
+        $this->waitForText("//*[@role='dialog']", 'Opaque in 2 coats');
         $this->assertAccessible('new pot');
         $this->button('Add pot')->click();
         $this->waitForText('//h1', '101 pots');

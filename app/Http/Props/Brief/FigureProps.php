@@ -99,7 +99,7 @@ final readonly class FigureProps
     private static function light(?string $light, int $meshes): string
     {
         return match ($light) {
-            'done' => 'computed',
+            'done' => 'calculated',
             'waiting', 'running' => 'calculating',
             default => self::many($meshes, 'mesh', 'meshes'),
         };

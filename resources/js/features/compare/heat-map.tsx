@@ -92,7 +92,7 @@ function AreaRow({
                     ''
                 ) : (
                     <>
-                        {area.isWithin === false && <strong>off </strong>}
+                        {area.isWithin === false && <strong title="out of tolerance">out </strong>}
                         {one(area.mean)}
                     </>
                 )}

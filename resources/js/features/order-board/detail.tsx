@@ -101,7 +101,7 @@ function Why({
     );
 }
 
-/** One rule of each name, musts first: the others say the same of other steps. */
+/** One rule of each name, hard rules first: the others say the same of other steps. */
 function strongest(rules: readonly OrderRuleProps[]): OrderRuleProps[] {
     const found = new Map<string, OrderRuleProps>();
     for (const rule of rules) {
@@ -124,7 +124,8 @@ export function Broken({ order, onMend }: { order: OrderProps; onMend: (id: stri
                 <li key={`${rule.before} ${rule.after} ${rule.rule}`} className="flex items-start gap-2">
                     <span className="flex-1 leading-snug">
                         {rule.weight === null && <strong>Not possible: </strong>}
-                        {words(rule.before)} must come before {words(rule.after)}: {rule.reason}.
+                        {words(rule.before)} {rule.weight === null ? 'must' : 'should'} come before {words(rule.after)}:{' '}
+                        {rule.reason}.
                     </span>
                     <Button
                         size="small"

@@ -13,11 +13,13 @@ const IN_SIGHT = 5;
 export function describedBy(paint: PaintProps | null, fields: readonly PotFieldProps[]): Described {
     const known: Partial<Record<string, unknown>> = paint === null ? {} : { ...paint };
     return Object.fromEntries(
-        fields.map(({ key, type, default: usual }) => {
+        fields.map(({ key, type, choices, isRequired, default: usual }) => {
             const value = known[key];
             if (typeof value === 'string' || typeof value === 'number') return [key, value];
             if (type === 'whole' || type === 'number') return [key, Number(usual ?? 0)];
-            return [key, usual ?? (key === 'thickHex' ? '#808080' : '')];
+            // What has to be chosen begins with the first choice: a form that cannot be sent as it opens is a trap.
+            const first = isRequired && type === 'choice' ? choices[0] : undefined;
+            return [key, usual ?? first ?? (key === 'thickHex' ? '#808080' : '')];
         }),
     );
 }

@@ -63,7 +63,7 @@ export function Advice({ figureId, areaId, layers, index, zone, onSetting, onLay
     if (problem !== null) return <Notice strong>{problem}</Notice>;
     if (advice === null) return <p className="text-sm text-quiet">Calculating.</p>;
     return (
-        <section aria-label="Advice" className="flex flex-col gap-5">
+        <section aria-label="Suggestions" className="flex flex-col gap-5">
             {advice.setting !== null && <Setting setting={advice.setting} zone={zone} onSetting={onSetting} />}
             {advice.undercoats.length > 0 && <Undercoats undercoats={advice.undercoats} />}
             <div className="flex flex-col gap-2">
@@ -126,7 +126,7 @@ function Undercoats({ undercoats }: { undercoats: readonly UndercoatProps[] }) {
                         </span>
                         <span className="flex-1">{undercoat.name}</span>
                         <span>
-                            <strong>{many(undercoat.coats, 'coat')}</strong>, {one(undercoat.difference)} off
+                            <strong>{many(undercoat.coats, 'coat')}</strong>, ΔE {one(undercoat.difference)}
                         </span>
                     </li>
                 ))}

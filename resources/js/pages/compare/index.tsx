@@ -397,7 +397,7 @@ function AllAreas({
         >
             <HeatMap areas={areas} chosen={areaId} onChoose={setAreaId} />
             <p className="text-xs text-quiet">
-                Larger dot, larger difference.{' '}
+                Larger dot, larger difference; out: out of tolerance.{' '}
                 <Link className="underline" href={url('figures.brief', { figure: figure.id })}>
                     Tolerances are set in the brief
                 </Link>

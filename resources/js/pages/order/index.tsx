@@ -235,7 +235,7 @@ function Details({
         <div className="grid shrink-0 grid-cols-1 gap-5 overflow-y-auto lg:h-60 lg:grid-cols-3">
             {step ? <StepDetail order={order} planned={planned} step={step} onChoose={setChosen} /> : <span />}
             <section aria-label="Rules not met" className="flex flex-col gap-2">
-                <h2 className="text-sm font-semibold">Rules</h2>
+                <h2 className="text-sm font-semibold">Rules not met</h2>
                 <Broken
                     order={order}
                     onMend={(id, before) => {

@@ -109,7 +109,7 @@ function AreaRow({
                         aria-label={`Adopt for ${area.name}`}
                         onClick={() => void attempt(() => adopt(area))}
                     >
-                        {area.layersNow > 0 ? `Adopt over ${many(area.layersNow, 'layer')}` : 'Adopt'}
+                        {area.layersNow > 0 ? `Replace ${many(area.layersNow, 'layer')}` : 'Adopt'}
                     </Button>
                 )}
             </td>
@@ -208,7 +208,7 @@ function Start({
                 value={most}
                 min={0}
                 max={40}
-                words={most === 0 ? 'as it comes' : String(most)}
+                words={most === 0 ? 'no limit' : String(most)}
                 onChange={(next) => {
                     setMost(next > 0 && next < 5 ? (next > most ? 5 : 0) : next);
                 }}

@@ -83,7 +83,7 @@ function Day({
                     <input
                         type="time"
                         aria-label={`${name}, from`}
-                        className={`${FIELD} w-24`}
+                        className={`${FIELD} w-[7.25rem]`}
                         defaultValue={hour.start}
                         onBlur={(event) => {
                             if (event.target.value !== '' && event.target.value !== hour.start)
@@ -157,7 +157,7 @@ function Exceptions({
                 <input
                     type="time"
                     aria-label="Start; empty for no session"
-                    className={`${FIELD} w-24`}
+                    className={`${FIELD} w-[7.25rem]`}
                     value={start}
                     onChange={(event) => {
                         setStart(event.target.value);

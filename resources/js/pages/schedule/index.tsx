@@ -61,7 +61,7 @@ export default function SchedulePage(props: Props) {
     return (
         <Shell title="Schedule" wide>
             <div className="flex min-h-full flex-col lg:h-full lg:flex-row">
-                <aside className="flex w-full shrink-0 flex-col gap-4 overflow-y-auto border-r border-line p-4 lg:w-80">
+                <aside className="flex w-full shrink-0 flex-col gap-4 overflow-y-auto border-r border-line p-4 lg:w-[22rem]">
                     <h1 className="text-2xl">Schedule</h1>
                     <Figures figures={figures} chosen={chosen} setChosen={setChosen} />
                     <Button look="main" disabled={chosen.length === 0 || working} onClick={() => void lay()}>
