@@ -23,7 +23,7 @@ abstract class BrowserTestCase extends TestCase
      * Seconds. A machine that runs other work meanwhile has been seen to need 17 s for a page that takes 0.4 s here;
      * waiting long costs nothing where what is awaited comes.
      */
-    protected const PATIENCE = 45;
+    protected const PATIENCE = 90;
 
     protected RemoteWebDriver $browser;
 

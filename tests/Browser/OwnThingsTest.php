@@ -91,7 +91,7 @@ final class OwnThingsTest extends BrowserTestCase
         $this->find("//canvas[@data-drawn='yes']");
         $this->find("//button[@role='radio' and .='Areas and light']")->click();
         $this->find("//button[@role='radio' and .='brush']")->click();
-        $this->pickAny('Area');
+        $this->pickAny('becomes');
         $canvas = $this->find('//canvas');
         $before = $this->value('select result from light_studies where figure_id = 2');
         (new \Facebook\WebDriver\Interactions\WebDriverActions($this->browser))->moveToElement($canvas)->click()->perform();

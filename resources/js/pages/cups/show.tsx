@@ -248,7 +248,7 @@ function Steer({ cup, onAct }: { cup: CupProps; onAct: (queued: Omit<CupChange, 
         <section aria-label="Target" className="flex flex-col gap-2">
             <h2 className="text-base font-semibold">To reach the target</h2>
             {advice.drops.length === 0 ? (
-                <p className="text-sm">Cancel: no few drops bring it closer.</p>
+                <p className="text-sm">No correction of a few drops brings it closer.</p>
             ) : (
                 <>
                     <div className="flex items-center gap-3">
