@@ -55,7 +55,7 @@ export default function BesidePage({ figure, runId, runNumber, otherNumber, othe
                 ))}
                 {changed.length < areas.length && (
                     <p className="text-sm text-quiet">
-                        As {otherNumber === null ? 'the recipe has it' : `in run ${otherNumber}`}:{' '}
+                        Same as {otherNumber === null ? 'the recipe' : `in run ${otherNumber}`}:{' '}
                         {areas
                             .filter((area) => area.changed.length === 0)
                             .map((area) => area.name)
