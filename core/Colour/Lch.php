@@ -41,6 +41,7 @@ final readonly class Lch
         return Lab::of($this->lightness, $this->chroma * cos($h), $this->chroma * sin($h), $this->white);
     }
 
+    /** @param  float  $chroma  C*ab, 0 or more */
     public function withChroma(float $chroma): self
     {
         return self::of($this->lightness, $chroma, $this->hue, $this->white);

@@ -14,6 +14,7 @@ enum Likeness: string
     case Visible = 'visible';
     case Different = 'clearly different';
 
+    /** @param  float  $ciede2000  0 or more */
     public static function of(float $ciede2000): self
     {
         return match (true) {

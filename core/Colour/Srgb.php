@@ -84,6 +84,7 @@ final readonly class Srgb
         return [self::decode($this->red), self::decode($this->green), self::decode($this->blue)];
     }
 
+    /** @param  float  $tolerance  by which a channel may lie outside 0..1 */
     public function isInGamut(float $tolerance = 1e-9): bool
     {
         return min($this->red, $this->green, $this->blue) >= -$tolerance
@@ -119,6 +120,10 @@ final readonly class Srgb
         return $v < 0 ? -$linear : $linear;
     }
 
+    /**
+     * @param  float  $linear  linear light, 1 for white; negative outside the gamut
+     * @return float the encoded channel, IEC 61966-2-1
+     */
     public static function encode(float $linear): float
     {
         $magnitude = abs($linear);

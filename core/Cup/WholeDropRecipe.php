@@ -18,6 +18,7 @@ final readonly class WholeDropRecipe
     {
     }
 
+    /** @return int drops of all pots */
     public function total(): int
     {
         return array_sum($this->drops);

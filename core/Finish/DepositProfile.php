@@ -42,6 +42,7 @@ final readonly class DepositProfile
         return new self($coverage, [1.0, 1.0, 1.0, 1.0, 1.0]);
     }
 
+    /** @param  float  $thickness  of every zone, in reference coats, 0 or more */
     public static function everywhere(float $thickness): self
     {
         return new self([1.0, 1.0, 1.0, 1.0, 1.0], [$thickness, $thickness, $thickness, $thickness, $thickness]);

@@ -52,6 +52,10 @@ final readonly class ScatteringCurve
         return new self(($y - $power * $x) / $n, $power);
     }
 
+    /**
+     * @param  int  $band  0..35, 380 to 730 nm
+     * @return float scattering of one reference coat
+     */
     public function at(int $band): float
     {
         return exp($this->logLevel - $this->power * log(Bands::nanometres($band) / 550));

@@ -55,11 +55,13 @@ final readonly class TriangleMesh
         );
     }
 
+    /** @return int how many points it has */
     public function vertices(): int
     {
         return intdiv(strlen($this->positions), 12);
     }
 
+    /** @return int how many triangles it has */
     public function triangles(): int
     {
         return intdiv(strlen($this->indices), 12);

@@ -21,6 +21,7 @@ final readonly class FoundMix
     {
     }
 
+    /** @return int drops of all paints */
     public function totalDrops(): int
     {
         return array_sum($this->drops);

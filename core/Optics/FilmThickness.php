@@ -23,6 +23,7 @@ final readonly class FilmThickness
         return new self($coats);
     }
 
+    /** @param  float  $factor  0 or more */
     public function times(float $factor): self
     {
         return self::coats($this->coats * $factor);

@@ -25,16 +25,19 @@ final readonly class PlannedOrder
     {
     }
 
+    /** @return int minutes at the bench of all steps, without masking: an estimate */
     public function handsOnMinutes(): int
     {
         return array_sum(array_map(static fn (Step $s): int => $s->minutes, $this->steps));
     }
 
+    /** @return float minutes of putting masks on: an estimate */
     public function maskMinutes(): float
     {
         return array_sum(array_map(static fn (MaskPlan $m): float => $m->minutes, $this->masks));
     }
 
+    /** @return float mm of tape edge over all masks */
     public function maskMm(): float
     {
         return array_sum(array_map(static fn (MaskPlan $m): float => $m->tapeMm + $m->fluidMm, $this->masks));

@@ -23,6 +23,7 @@ final readonly class Compatibility
         return new self(true, 0, '', null);
     }
 
+    /** @param  int  $minutes  to wait, 0 or more */
     public static function after(int $minutes, string $reason): self
     {
         return new self(true, $minutes, $reason, null);

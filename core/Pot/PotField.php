@@ -58,11 +58,19 @@ final readonly class PotField
         return new self($key, $label, FieldType::Choice, choices: $choices);
     }
 
+    /**
+     * @param  int  $least  the smallest that is taken
+     * @param  int  $most  the largest
+     */
     public static function whole(string $key, string $label, int $least, int $most): self
     {
         return new self($key, $label, FieldType::Whole, $least, $most);
     }
 
+    /**
+     * @param  float  $least  the smallest that is taken
+     * @param  float  $most  the largest
+     */
     public static function number(string $key, string $label, float $least, float $most): self
     {
         return new self($key, $label, FieldType::Number, $least, $most);

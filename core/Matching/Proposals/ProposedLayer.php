@@ -35,6 +35,7 @@ final readonly class ProposedLayer
         return new self($this->technique, $drops, $this->thinner, $this->coats, $this->zones, $grown);
     }
 
+    /** @param  int  $coats  1 or more */
     public function withCoats(int $coats): self
     {
         return new self($this->technique, $this->drops, $this->thinner, $coats, $this->zones, $this->grown);

@@ -21,6 +21,7 @@ final class Candidates
 
     private float $best = INF;
 
+    /** @param  int  $top  how many are kept, 1 or more */
     public function __construct(private readonly int $top, private readonly Illuminant $white)
     {
     }

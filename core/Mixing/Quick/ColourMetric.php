@@ -18,6 +18,11 @@ final readonly class ColourMetric
     {
     }
 
+    /**
+     * @param  float  $lightness  L*, 0..100
+     * @param  float  $a  a*
+     * @param  float  $b  b*
+     */
     public static function at(float $lightness, float $a, float $b): self
     {
         $stretch = 1.5 - 0.5 * Ciede2000::chromaWeight(hypot($a, $b));

@@ -158,11 +158,13 @@ final class MixEvaluator
         return $value;
     }
 
+    /** @return int paints it can mix */
     public function count(): int
     {
         return count($this->k);
     }
 
+    /** @return int mixes computed so far */
     public function evaluations(): int
     {
         return $this->evaluations;

@@ -41,6 +41,7 @@ final readonly class SearchEffort
         return new self(1.0, 0.4, 0.6, 60, 1, 1, 1.0, 2, 0.0);
     }
 
+    /** @param  int  $paints  on the shelf; the settings were measured by bin/bench */
     public static function forShelf(int $paints): self
     {
         return match (true) {

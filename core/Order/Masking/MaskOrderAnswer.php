@@ -51,6 +51,7 @@ final readonly class MaskOrderAnswer
         return new self(array_map(static fn (int $place): string => $task->ids[$place], $order), $mask, $soft, $broken, $masks, $optimal, $optimal ? $total : min($bound, $total));
     }
 
+    /** @return float minutes of masks, and of preferences that are not met */
     public function total(): float
     {
         return $this->maskMinutes + $this->softMinutes;

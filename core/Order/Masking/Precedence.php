@@ -49,6 +49,10 @@ final readonly class Precedence
         return new self($after);
     }
 
+    /**
+     * @param  int  $a  place of a step, from 0
+     * @param  int  $b  place of another
+     */
     public function mustPrecede(int $a, int $b): bool
     {
         return isset($this->after[$a][$b]);

@@ -25,6 +25,7 @@ final readonly class Constraint
         return new self($before, $after, null, $rule, $reason);
     }
 
+    /** @param  float  $weight  minutes that it is worth */
     public static function should(StepId $before, StepId $after, float $weight, string $rule, string $reason): self
     {
         return new self($before, $after, $weight, $rule, $reason);

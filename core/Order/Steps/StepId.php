@@ -56,11 +56,13 @@ final readonly class StepId implements Stringable
         return new self('step', [$id]);
     }
 
+    /** @param  int  $number  of several masks for one spray, from 0 */
     public static function mask(self $spray, int $number = 0): self
     {
         return new self('mask', [], $spray, $number);
     }
 
+    /** @param  int  $number  of the mask that it takes off, from 0 */
     public static function peel(self $spray, int $number = 0): self
     {
         return new self('peel', [], $spray, $number);
