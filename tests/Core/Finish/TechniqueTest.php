@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Finish;
+
+use Eris\Generators;
+use Eris\TestTrait;
+use Hyalin\Colour\Srgb;
+use Hyalin\Finish\Consumption;
+use Hyalin\Finish\LayerRecipe;
+use Hyalin\Finish\SpecifiesTechnique;
+use Hyalin\Finish\StackWork;
+use Hyalin\Finish\Technique;
+use Hyalin\Finish\Zone;
+use Hyalin\Order\Steps\StepKind;
+use Hyalin\Pot\Pot;
+use Hyalin\Pot\PotKind;
+use PHPUnit\Framework\TestCase;
+use Tests\Support\InventedShelf;
+
+/**
+ * What every technique has to say of itself, and what the work makes of a stack of them.
+ */
+final class TechniqueTest extends TestCase
+{
+    use TestTrait;
+
+    public function test_every_technique_is_specified_within_reason(): void
+    {
+        $classes = array_map(static fn (string $file): string => 'Hyalin\\Finish\\Techniques\\'.basename($file, '.php'), glob(dirname(__DIR__, 3).'/core/Finish/Techniques/*.php') ?: []);
+        self::assertCount(count(Technique::cases()), $classes, 'a specification without a case, or the other way round');
+        foreach ($classes as $class) {
+            self::assertTrue(is_subclass_of($class, SpecifiesTechnique::class), $class);
+        }
+        foreach (Technique::cases() as $technique) {
+            $spec = $technique->spec();
+            $name = $technique->value;
+            // A sum of probabilities: what reaches the piece, and what the rest of the world gets.
+            self::assertGreaterThan(0.0, $spec->efficiency, $name);
+            self::assertLessThanOrEqual(1.0, $spec->efficiency, $name);
+            self::assertNotSame([], $spec->usualZones, $name);
+            self::assertNotSame([], $spec->suits, $name);
+            self::assertNotSame('', trim($spec->instruction), $name);
+            self::assertGreaterThanOrEqual(0.0, $spec->usualThinner, $name);
+            self::assertGreaterThanOrEqual(0, $spec->dryingMinutes, $name);
+            foreach (Zone::cases() as $zone) {
+                self::assertGreaterThanOrEqual(0.0, $spec->deposit->coverage($zone), $name);
+                self::assertLessThanOrEqual(1.0, $spec->deposit->coverage($zone), $name);
+                self::assertGreaterThanOrEqual(0.0, $spec->deposit->thickness($zone), $name);
+            }
+            // A spray is sprayed at the bench as well, and nothing else is.
+            self::assertSame($spec->application->isSprayed(), in_array($spec->step, [StepKind::Spray, StepKind::Prime], true) || ($spec->step === StepKind::Varnish && $spec->application->isSprayed()), $name);
+            if ($spec->direction !== null) {
+                self::assertTrue($spec->application->isSprayed(), $name);
+            }
+            // More coats are never done sooner.
+            for ($coats = 1; $coats < 6; $coats++) {
+                self::assertGreaterThan(0, $spec->minutes->of($coats), $name);
+                self::assertGreaterThanOrEqual($spec->minutes->of($coats), $spec->minutes->of($coats + 1), $name);
+            }
+        }
+    }
+
+    /** Laws: less of the area takes no more paint, and what is kept in cup and brush does not depend on it. */
+    public function test_paint_follows_the_zones_that_are_painted(): void
+    {
+        $this->limitTo(200)->forAll(Generators::elements(...Technique::cases()), Generators::choose(1, 31), Generators::vector(5, Generators::choose(1, 100)))
+            ->then(static function (Technique $technique, int $bits, array $weights): void {
+                $zones = array_values(array_filter(Zone::cases(), static fn (Zone $z): bool => ($bits & (1 << $z->index())) !== 0));
+                $sum = array_sum($weights);
+                $shares = array_map(static fn (mixed $w): float => is_int($w) ? $w / $sum : 0.0, array_values($weights));
+                $some = Consumption::of($technique, $zones, $shares);
+                $all = Consumption::of($technique, Zone::cases(), $shares);
+                self::assertGreaterThanOrEqual(0.0, $some->wetMicrometres);
+                self::assertLessThanOrEqual($all->wetMicrometres + 1e-9, $some->wetMicrometres);
+                self::assertSame([$all->efficiency, $all->keptDrops], [$some->efficiency, $some->keptDrops]);
+            });
+    }
+
+    public function test_what_is_primed_together_is_one_piece_of_work_and_what_is_not_is_not(): void
+    {
+        $black = self::pot('1', '#1b1b1d', PotKind::Primer);
+        $white = self::pot('2', '#f2f2f0', PotKind::Primer);
+        $green = self::pot('3', '#2f5d4a', PotKind::Acrylic);
+        $prime = self::layer('p', Technique::SprayCan, $black);
+        $zenithal = self::layer('z', Technique::ZenithalSpray, $white);
+        $base = self::layer('b', Technique::BaseCoat, $green);
+        self::assertSame(2, StackWork::priming([$prime, $zenithal, $base]));
+        self::assertSame(0, StackWork::priming([$base, $prime]), 'a primer over paint is no prime');
+        [$first, $second] = [StackWork::sharing([$prime, $zenithal, $base]), StackWork::sharing([self::layer('x', Technique::SprayCan, $black), self::layer('y', Technique::ZenithalSpray, $white)])];
+        // The same pots in the same way: shared, whatever the layers are called. Nothing above the prime is.
+        self::assertSame(array_values($first), array_values($second));
+        self::assertSame([0, 1], array_keys($first));
+        self::assertNotSame(array_values($first), array_values(StackWork::sharing([self::layer('x', Technique::SprayCan, $white)])));
+        $plans = StackWork::plans([$prime, $zenithal, $base]);
+        self::assertSame([StepKind::Prime, StepKind::Prime, StepKind::Brush], array_column($plans, 'kind'));
+        self::assertSame(['p', 'z', 'b'], array_column($plans, 'key'));
+        foreach ($plans as $plan) {
+            self::assertGreaterThan(0, $plan->minutes);
+            self::assertGreaterThanOrEqual(0, $plan->cureMinutes);
+        }
+    }
+
+    private static function layer(string $key, Technique $technique, Pot $pot): LayerRecipe
+    {
+        return new LayerRecipe($key, $technique, Zone::cases(), 0.0, 1, [[$pot, 1]]);
+    }
+
+    private static function pot(string $id, string $hex, PotKind $kind): Pot
+    {
+        return Pot::of($id, "Pot {$id}", $kind, Srgb::hex($hex), (new InventedShelf(7))->paints(1)[0] ?? throw new \LogicException('no paint'));
+    }
+}
