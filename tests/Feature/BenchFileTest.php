@@ -13,11 +13,13 @@ use App\Models\Brief\Figure;
 use App\Models\Painter;
 use App\Models\References\Picture;
 use Hyalin\Formats\Meshes\StlWriter;
+use Hyalin\Pot\Chemistry;
 use Hyalin\Pot\PotKind;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
+use stdClass;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Process\Process;
 use Tests\Support\Shapes;
@@ -74,6 +76,48 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
         self::assertSame(['Reed sentry', 'Reed sentry (2)'], $other->figures()->pluck('name')->all());
         // Pots that are alike in every number are not there twice, but for the one off the shelf.
         self::assertSame(3, $other->paints()->count());
+    }
+
+    public function test_a_bench_of_the_first_version_is_read_with_all_it_says(): void
+    {
+        $this->bench();
+        $path = (string) tempnam(sys_get_temp_dir(), 'first');
+        file_put_contents($path, $this->written($this->painter));
+        $zip = new ZipArchive;
+        $zip->open($path);
+        $document = json_decode((string) $zip->getFromName('bench.json'));
+        assert($document instanceof stdClass && $document->records instanceof stdClass);
+        /** @var list<object{name: string}> $paints */
+        $paints = $document->records->paints;
+        $document->version = 1;
+        // As the first version wrote them: what is stated of a pot in one object, the chemistry in the painter's own words.
+        $said = [
+            'Reed Green' => ['chemistry' => 'nitro lacquer', 'dryingMinutes' => 480, 'density' => 1.1, 'sizeMl' => 17, 'price' => 4.5, 'pressurePsi' => 20, 'thinner' => 1.5, 'cleaner' => 'acetone'],
+            'Chalk White' => ['chemistry' => 'beeswax'],
+        ];
+        foreach ($paints as $n => $paint) {
+            $fields = array_diff_key((array) $paint, array_flip(['chemistry', 'density', 'sizeMl', 'price', 'dryingMinutes', 'curingMinutes', 'pressurePsi', 'thinner', 'thinnedWith', 'cleaner', 'dropMl', 'isMixed']));
+            $paints[$n] = (object) [...$fields, ...(isset($said[$paint->name]) ? ['facts' => (object) $said[$paint->name]] : [])];
+        }
+        $document->records->paints = $paints;
+        $zip->addFromString('bench.json', (string) json_encode($document, JSON_PRESERVE_ZERO_FRACTION));
+        $zip->close();
+        $other = Painter::factory()->create()->refresh();
+        $this->actingAs($other);
+        $this->send((string) file_get_contents($path))->assertCreated();
+        unlink($path);
+        $green = $other->paints()->where('name', 'Reed Green')->sole();
+        self::assertEquals(
+            [Chemistry::Lacquer, 480, 1.1, 17.0, 4.5, 20.0, 1.5, 'acetone'],
+            [$green->chemistry, $green->drying_minutes, $green->density, $green->size_ml, $green->price, $green->pressure_psi, $green->thinner, $green->cleaner],
+        );
+        // Nothing is lost: words that name no chemistry any more are in the note.
+        $white = $other->paints()->where('name', 'Chalk White')->sole();
+        self::assertSame(null, $white->chemistry);
+        self::assertStringContainsString('beeswax', (string) $white->note);
+        $figure = $other->figures()->sole();
+        self::assertCount(1, $figure->joints()->sole()->hiddenAreas);
+        $this->get("/figures/{$figure->id}/order")->assertOk();
     }
 
     public function test_one_figure_goes_out_with_the_pots_it_uses(): void
