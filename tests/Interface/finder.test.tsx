@@ -125,7 +125,7 @@ describe('the mix finder', () => {
         await act(async () => server.open()[0]?.answer(202, { id: 9, state: 'waiting', progress: 0, answer: null }));
         await wait(510);
         await act(async () => server.open()[0]?.answer(200, { id: 9, state: 'running', progress: 0.42, answer: null }));
-        expect(screen.getByText('42 of 100')).toBeTruthy();
+        expect(screen.getByText('42 %')).toBeTruthy();
         await wait(510);
         const proven = answer({ ending: 'proven', mixes: [mix(7, 1, 0.2)] });
         await act(async () => server.open()[0]?.answer(200, { id: 9, state: 'done', progress: 1, answer: proven }));
