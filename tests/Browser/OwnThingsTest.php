@@ -100,6 +100,44 @@ final class OwnThingsTest extends BrowserTestCase
         $this->assertAccessible('light of a file of ones own');
     }
 
+    public function test_what_was_painted_becomes_the_recipe_and_the_recipe_before_comes_back(): void
+    {
+        $this->enterDemo();
+        // One coat more than planned, as it was recorded on another device.
+        $database = new SQLite3($this->app->directory.'/database.sqlite');
+        $database->busyTimeout(10_000);
+        $database->exec("update run_steps set used_coats = coats + 1 where id = (select id from run_steps where run_id = 1 and state = 'done' and layer_key is not null and technique = 'glaze' order by position desc limit 1)");
+        $database->close();
+        $coats = fn (): int => $this->rows('select sum(coats) from layers where area_id in (select id from areas where figure_id = 1)');
+        $planned = $coats();
+        $this->visit('/runs/1/beside');
+        $this->waitForText('//main', 'coats');
+        $this->assertAccessible('a run that differs');
+        $this->button('Make this run the recipe')->click();
+        $this->until(self::PATIENCE, fn (): bool => $coats() === $planned + 1, 'the recipe is as it was');
+        self::assertSame(1, $this->rows('select count(*) from recipe_versions where figure_id = 1'));
+        $this->visit('/figures/1/bench');
+        $this->button('Restore')->click();
+        $this->until(self::PATIENCE, fn (): bool => $coats() === $planned, 'the recipe before is not back');
+    }
+
+    public function test_the_whole_figure_is_proposed_and_one_area_adopted(): void
+    {
+        $this->enterDemo();
+        $this->visit('/figures/4/proposals');
+        $before = $this->rows('select max(version) from areas where figure_id = 4');
+        $this->button('Propose for all areas')->click();
+        $adopt = $this->find("(//button[starts-with(@aria-label, 'Adopt for ')])[1]", 3 * self::PATIENCE);
+        self::assertSame($before, $this->rows('select max(version) from areas where figure_id = 4'), 'something was changed before it was adopted');
+        $area = substr((string) $adopt->getAttribute('aria-label'), strlen('Adopt for '));
+        $was = $this->rows("select version from areas where figure_id = 4 and name = '{$area}'");
+        $adopt->click();
+        $this->waitForText('//table', 'adopted');
+        self::assertSame($was + 1, $this->rows("select version from areas where figure_id = 4 and name = '{$area}'"));
+        self::assertGreaterThan(0, $this->rows("select count(*) from layers where area_id = (select id from areas where figure_id = 4 and name = '{$area}')"));
+        $this->assertAccessible('proposals of a whole figure');
+    }
+
     private function signIn(string $password): void
     {
         foreach (['Name' => 'ines@hyalin.example', 'Password' => $password] as $label => $text) {
