@@ -8,8 +8,8 @@ use RuntimeException;
 use SQLite3;
 
 /**
- * The application under test, started once for the whole browser suite, its database seeded anew for every test: its own SQLite file and storage folder, PHP's
- * own web server, one queue worker, and ChromeDriver, on free loopback ports.
+ * The application under test, started once for the whole browser suite, its database seeded anew for every test: its own
+ * SQLite file and storage folder, PHP's own web server, one queue worker, and ChromeDriver, on free loopback ports.
  */
 final class AppServer
 {

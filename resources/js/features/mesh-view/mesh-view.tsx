@@ -2,7 +2,7 @@ import { useEffect, useRef, useState, type RefObject, type Dispatch, type SetSta
 import { Vector3 } from 'three';
 import { colours, type View } from './colours';
 import { loadGlow, loadMesh, type LitMesh } from './data';
-import type { CameraProps, LightProps, SprayProps } from '@/types/generated';
+import type { CameraProps, LightProps } from '@/types/generated';
 import { MeshViewer } from './viewer';
 
 const SIDES: Record<string, [number, number, number]> = {
@@ -16,23 +16,7 @@ const SIDES: Record<string, [number, number, number]> = {
 
 const NO_MARKS: [number, number, number][] = [];
 
-/** The printed mesh, wearing what is asked. */
-export function MeshView({
-    dataUrl,
-    glowUrl,
-    light,
-    view,
-    areas,
-    step,
-    shown = 0,
-    chosen,
-    isLit,
-    camera,
-    marks = NO_MARKS,
-    label = 'The mesh',
-    onPick,
-    onViewer,
-}: {
+type Props = {
     dataUrl: string;
     /** Of the glow of the chosen area; null while it is not looked at. */
     glowUrl: string | null;
@@ -53,7 +37,25 @@ export function MeshView({
     onPick?: (at: [number, number, number], areaId: number) => void;
     /** Of what draws it, for who keeps the place one looks from; null when it is gone. */
     onViewer?: (viewer: MeshViewer | null) => void;
-}) {
+};
+
+/** The printed mesh, wearing what is asked. */
+export function MeshView({
+    dataUrl,
+    glowUrl,
+    light,
+    view,
+    areas,
+    step,
+    shown = 0,
+    chosen,
+    isLit,
+    camera,
+    marks = NO_MARKS,
+    label = 'The mesh',
+    onPick,
+    onViewer,
+}: Props) {
     const { up, front, sprays, sizeMm, hitsPerPass, beneath } = light;
     const canvas = useRef<HTMLCanvasElement>(null);
     const [problem, setProblem] = useState<string | null>(() =>
@@ -142,23 +144,9 @@ function usePainting({
 }: {
     mesh: LitMesh | null;
     viewer: RefObject<MeshViewer | null>;
-    up: string;
-    front: string;
-    camera: CameraProps | null;
-    sizeMm: number;
-    view: 'bare' | 'prime' | 'exposure' | 'zones' | 'finish' | 'lightness' | 'areas' | 'glow';
-    areas: readonly { id: number; rows: readonly (readonly string[])[] }[];
-    step: number;
-    sprays: SprayProps[];
-    hitsPerPass: number;
-    beneath: number;
-    shown: number;
-    chosen: number | null;
     glow: { of: string; bytes: Uint8Array } | null;
-    glowUrl: string | null;
-    isLit: boolean;
-    marks: readonly [number, number, number][];
-}) {
+} & Props['light'] &
+    Required<Pick<Props, 'camera' | 'view' | 'areas' | 'step' | 'shown' | 'chosen' | 'glowUrl' | 'isLit' | 'marks'>>) {
     const dressed = useRef('');
     useEffect(() => {
         if (!mesh || !viewer.current) return;
@@ -255,10 +243,7 @@ function useMeshAndGlow({
     return { mesh, glow };
 }
 
-function useViewer(
-    canvas: RefObject<HTMLCanvasElement | null>,
-    onViewer: ((viewer: MeshViewer | null) => void) | undefined,
-) {
+function useViewer(canvas: RefObject<HTMLCanvasElement | null>, onViewer: Props['onViewer']) {
     const viewer = useRef<MeshViewer | null>(null);
     // Whoever is told may be another function at every drawing of the page.
     const told = useRef(onViewer);
