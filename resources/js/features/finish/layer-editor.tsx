@@ -23,29 +23,13 @@ type Props = {
 };
 
 /** One layer: technique, zones, mix in drops, dilution, coats. */
-export function LayerEditor({
-    layer,
-    pots,
-    techniques,
-    isFirst,
-    isLast,
-    onChange,
-    onTechnique,
-    onMove,
-    onRemove,
-}: Props) {
-    const technique = techniques.find((t) => t.technique === layer.technique);
+export function LayerEditor(props: Props) {
+    const editor = useLayer(props);
+    const { layer, pots, onChange, technique } = editor;
+
     return (
         <div className="flex flex-col gap-3">
-            <Head
-                layer={layer}
-                techniques={techniques}
-                onTechnique={onTechnique}
-                isLast={isLast}
-                onMove={onMove}
-                isFirst={isFirst}
-                onRemove={onRemove}
-            />
+            <Head editor={editor} />
             {technique && (
                 <p className="text-xs text-quiet">
                     {technique.instruction} Dries in about {minutesWords(technique.dryingMinutes)}. Its deposit on each
@@ -81,6 +65,13 @@ export function LayerEditor({
             />
         </div>
     );
+}
+
+type Editor = ReturnType<typeof useLayer>;
+
+function useLayer({ layer, pots, techniques, isFirst, isLast, onChange, onTechnique, onMove, onRemove }: Props) {
+    const technique = techniques.find((t) => t.technique === layer.technique);
+    return { layer, pots, techniques, isFirst, isLast, onChange, onTechnique, onMove, onRemove, technique };
 }
 
 /** Whole drops, added and taken. */
@@ -204,23 +195,8 @@ function Amounts({ layer, onChange }: { layer: LayerProps; onChange: (change: Pa
     );
 }
 
-function Head({
-    layer,
-    techniques,
-    onTechnique,
-    isLast,
-    onMove,
-    isFirst,
-    onRemove,
-}: {
-    layer: LayerProps;
-    techniques: readonly TechniqueProps[];
-    onTechnique: (technique: TechniqueProps) => void;
-    isLast: boolean;
-    onMove: (by: 1 | -1) => void;
-    isFirst: boolean;
-    onRemove: () => void;
-}) {
+function Head({ editor }: { editor: Editor }) {
+    const { layer, techniques, onTechnique, isLast, onMove, isFirst, onRemove } = editor;
     return (
         <div className="flex items-end gap-2">
             <div className="flex-1">

@@ -22,7 +22,31 @@ type Props = {
 type Question = { targetHex: string | null; allKinds: boolean; allZones: boolean };
 
 /** The best mixes for one zone of one layer, from the shelf, over what lies beneath and under what still follows. */
-export function MixFinder({ figureId, areaId, layers, index, zone, onUse, onCup }: Props) {
+export function MixFinder(props: Props) {
+    const finder = useMixFinder(props);
+    const { zone, answer, problem, busy, question, setQuestion, key, best } = finder;
+
+    return (
+        <section aria-label="Mix finder" aria-busy={busy} className="flex flex-col gap-3">
+            <header className="flex items-baseline justify-between gap-2">
+                <h3 className="text-base">Mix for the {zone}</h3>
+                <ColourInput
+                    value={question.targetHex}
+                    onPick={(targetHex) => {
+                        setQuestion({ ...question, targetHex });
+                    }}
+                />
+            </header>
+            {problem !== null && <Notice strong>{problem}</Notice>}
+            {answer && best && <Answer answer={answer} best={best} finder={finder} asked={key} />}
+            {!answer && problem === null && <p className="text-sm text-quiet">Searching the shelf.</p>}
+        </section>
+    );
+}
+
+type Finder = ReturnType<typeof useMixFinder>;
+
+function useMixFinder({ figureId, areaId, layers, index, zone, onUse, onCup }: Props) {
     const [answer, setAnswer] = useState<MixAnswerProps | null>(null);
     const [problem, setProblem] = useState<string | null>(null);
     const [busy, setBusy] = useState(false);
@@ -45,38 +69,22 @@ export function MixFinder({ figureId, areaId, layers, index, zone, onUse, onCup 
         setShown(0);
     }, []);
     const best = answer?.mixes[shown];
-
-    return (
-        <section aria-label="Mix finder" aria-busy={busy} className="flex flex-col gap-3">
-            <header className="flex items-baseline justify-between gap-2">
-                <h3 className="text-base">Mix for the {zone}</h3>
-                <ColourInput
-                    value={question.targetHex}
-                    onPick={(targetHex) => {
-                        setQuestion({ ...question, targetHex });
-                    }}
-                />
-            </header>
-            {problem !== null && <Notice strong>{problem}</Notice>}
-            {answer && best && (
-                <Answer
-                    answer={answer}
-                    best={best}
-                    shown={shown}
-                    setShown={setShown}
-                    onUse={onUse}
-                    onCup={onCup}
-                    question={question}
-                    setQuestion={setQuestion}
-                    zone={zone}
-                    asked={key}
-                    at={at}
-                    onProven={onProven}
-                />
-            )}
-            {!answer && problem === null && <p className="text-sm text-quiet">Searching the shelf.</p>}
-        </section>
-    );
+    return {
+        zone,
+        onUse,
+        onCup,
+        answer,
+        problem,
+        busy,
+        shown,
+        setShown,
+        question,
+        setQuestion,
+        key,
+        at,
+        onProven,
+        best,
+    };
 }
 
 function sureness(answer: MixAnswerProps): string {
@@ -198,23 +206,8 @@ function Proof({ path, body, onProven }: { path: string; body: unknown; onProven
     );
 }
 
-function Certainty({
-    answer,
-    question,
-    setQuestion,
-    zone,
-    asked,
-    at,
-    onProven,
-}: {
-    answer: MixAnswerProps;
-    question: { targetHex: string | null; allKinds: boolean; allZones: boolean };
-    setQuestion: Dispatch<SetStateAction<Question>>;
-    zone: 'recess' | 'shade' | 'mid' | 'light' | 'edge';
-    asked: string;
-    at: { figure: number; area: number };
-    onProven: (proven: MixAnswerProps) => void;
-}) {
+function Certainty({ finder, answer, asked }: { finder: Finder; answer: MixAnswerProps; asked: string }) {
+    const { question, setQuestion, zone, at, onProven } = finder;
     return (
         <details className="text-sm">
             <summary className="cursor-pointer font-medium">Reason and certainty</summary>
@@ -259,32 +252,17 @@ function Certainty({
 }
 
 function Answer({
+    finder,
     answer,
     best,
-    shown,
-    setShown,
-    onUse,
-    onCup,
-    question,
-    setQuestion,
-    zone,
     asked,
-    at,
-    onProven,
 }: {
+    finder: Finder;
     answer: MixAnswerProps;
     best: FoundMixProps;
-    shown: number;
-    setShown: Dispatch<SetStateAction<number>>;
-    onUse: (mix: DropsProps[]) => void;
-    onCup: (mix: DropsProps[]) => void;
-    question: { targetHex: string | null; allKinds: boolean; allZones: boolean };
-    setQuestion: Dispatch<SetStateAction<Question>>;
-    zone: 'recess' | 'shade' | 'mid' | 'light' | 'edge';
     asked: string;
-    at: { figure: number; area: number };
-    onProven: (proven: MixAnswerProps) => void;
 }) {
+    const { shown, setShown, onUse, onCup } = finder;
     return (
         <>
             <EdgeToEdge
@@ -329,15 +307,7 @@ function Answer({
                     <MixList mix={answer.preDilution.drops} size={16} />
                 </Notice>
             )}
-            <Certainty
-                answer={answer}
-                question={question}
-                setQuestion={setQuestion}
-                zone={zone}
-                asked={asked}
-                at={at}
-                onProven={onProven}
-            />
+            <Certainty answer={answer} finder={finder} asked={asked} />
         </>
     );
 }

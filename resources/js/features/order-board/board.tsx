@@ -1,13 +1,4 @@
-import {
-    useEffect,
-    useRef,
-    useState,
-    type KeyboardEvent,
-    type PointerEvent,
-    type Dispatch,
-    type SetStateAction,
-    type RefObject,
-} from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent, type RefObject } from 'react';
 import type { MaskProps, OrderStepProps } from '@/types/generated';
 import type { Lane } from './order';
 
@@ -33,7 +24,38 @@ const LETTERS: Record<OrderStepProps['kind'], string> = {
 };
 
 /** The whole work at a glance: steps from left to right, parts as lanes, masks as spans, joints where lanes meet. */
-export function OrderBoard({
+export function OrderBoard(props: {
+    steps: readonly OrderStepProps[];
+    masks: readonly MaskProps[];
+    lanes: readonly Lane[];
+    chosen: string | null;
+    /** Ids of steps that some kept rule says should stand elsewhere. */
+    broken: ReadonlySet<string>;
+    dimmed: (step: OrderStepProps) => boolean;
+    onChoose: (id: string) => void;
+    onMove: (id: string, to: number) => void;
+}) {
+    const board = useOrderBoard(props);
+    const { chosen, box, at, keys } = board;
+
+    return (
+        <div
+            ref={box}
+            role="listbox"
+            tabIndex={0}
+            aria-label="Steps in their order. Arrows choose, Shift and arrows move."
+            aria-activedescendant={chosen === null ? undefined : `step-${at.get(chosen)}`}
+            className="absolute inset-0 touch-none overflow-x-auto overflow-y-hidden"
+            onKeyDown={keys}
+        >
+            <Chart board={board} />
+        </div>
+    );
+}
+
+type Board = ReturnType<typeof useOrderBoard>;
+
+function useOrderBoard({
     steps,
     masks,
     lanes,
@@ -82,38 +104,27 @@ export function OrderBoard({
             if (next) onChoose(next.id);
         }
     }
-
-    return (
-        <div
-            ref={box}
-            role="listbox"
-            tabIndex={0}
-            aria-label="Steps in their order. Arrows choose, Shift and arrows move."
-            aria-activedescendant={chosen === null ? undefined : `step-${at.get(chosen)}`}
-            className="absolute inset-0 touch-none overflow-x-auto overflow-y-hidden"
-            onKeyDown={keys}
-        >
-            <Chart
-                size={size}
-                x={x}
-                steps={steps}
-                lanes={lanes}
-                lane={lane}
-                masks={masks}
-                at={at}
-                row={row}
-                pace={pace}
-                chosen={chosen}
-                broken={broken}
-                dimmed={dimmed}
-                onChoose={onChoose}
-                setDrag={setDrag}
-                drag={drag}
-                indexOf={indexOf}
-                onMove={onMove}
-            />
-        </div>
-    );
+    return {
+        steps,
+        masks,
+        lanes,
+        chosen,
+        broken,
+        dimmed,
+        onChoose,
+        onMove,
+        box,
+        drag,
+        setDrag,
+        size,
+        pace,
+        lane,
+        x,
+        at,
+        row,
+        indexOf,
+        keys,
+    };
 }
 
 function Block({
@@ -287,43 +298,26 @@ function InLane({
     );
 }
 
-function Chart({
-    size,
-    x,
-    steps,
-    lanes,
-    lane,
-    masks,
-    at,
-    row,
-    pace,
-    chosen,
-    broken,
-    dimmed,
-    onChoose,
-    setDrag,
-    drag,
-    indexOf,
-    onMove,
-}: {
-    size: { width: number; height: number };
-    x: (index: number) => number;
-    steps: readonly OrderStepProps[];
-    lanes: readonly Lane[];
-    lane: number;
-    masks: readonly MaskProps[];
-    at: Map<string, number>;
-    row: Map<string, number>;
-    pace: number;
-    chosen: string | null;
-    broken: ReadonlySet<string>;
-    dimmed: (step: OrderStepProps) => boolean;
-    onChoose: (id: string) => void;
-    setDrag: Dispatch<SetStateAction<{ id: string; to: number } | null>>;
-    drag: { id: string; to: number } | null;
-    indexOf: (event: { clientX: number }) => number;
-    onMove: (id: string, to: number) => void;
-}) {
+function Chart({ board }: { board: Board }) {
+    const {
+        size,
+        x,
+        steps,
+        lanes,
+        lane,
+        masks,
+        at,
+        row,
+        pace,
+        chosen,
+        broken,
+        dimmed,
+        onChoose,
+        setDrag,
+        drag,
+        indexOf,
+        onMove,
+    } = board;
     return (
         <svg width={Math.max(size.width, x(steps.length) + 8)} height={size.height} className="block">
             {lanes.map((l, i) => (

@@ -24,7 +24,47 @@ const SWATCHES: readonly { swatch: Swatch; label: string; needed: boolean }[] = 
 ];
 
 /** Where a pot is measured: swatches are read, what they say is shown, and kept when the painter says so. */
-export function SwatchTable({
+export function SwatchTable(props: {
+    pot: PaintProps;
+    whites: readonly PotProps[];
+    /** The way to take readings from a photo of the card. */
+    photo?: (onReadings: (readings: ReadingProps[]) => void) => ReactNode;
+    onKept: () => void;
+}) {
+    const table = useSwatches(props);
+    const { whites, white, setWhite, measured, problem } = table;
+
+    return (
+        <section aria-labelledby="swatch-table" className="flex flex-col gap-3">
+            <Head table={table} />
+            <p className="text-xs text-quiet">
+                The colour reader here is simulated. A typed colour is as good as the eye that chose it; a photo is as
+                good as its light: even, from the side, no flash.
+            </p>
+            <SwatchRows table={table} />
+            {whites.length > 0 && (
+                <Pick
+                    label="White for the tint"
+                    value={String(white)}
+                    options={whites.map((w) => ({
+                        value: String(w.id),
+                        label: w.name,
+                        mark: <PotMark hex={w.hex} />,
+                    }))}
+                    onPick={(id) => {
+                        setWhite(Number(id));
+                    }}
+                />
+            )}
+            {problem !== null && <Notice strong>{problem}</Notice>}
+            {measured !== null && <Measured measured={measured} table={table} />}
+        </section>
+    );
+}
+
+type Table = ReturnType<typeof useSwatches>;
+
+function useSwatches({
     pot,
     whites,
     photo,
@@ -56,58 +96,30 @@ export function SwatchTable({
         readings,
         onKept,
     });
-
-    return (
-        <section aria-labelledby="swatch-table" className="flex flex-col gap-3">
-            <Head attempt={attempt} fromFile={fromFile} photo={photo} take={take} busy={busy} read={read} />
-            <p className="text-xs text-quiet">
-                The colour reader here is simulated. A typed colour is as good as the eye that chose it; a photo is as
-                good as its light: even, from the side, no flash.
-            </p>
-            <SwatchRows
-                readings={readings}
-                measured={measured}
-                attempt={attempt}
-                typed={typed}
-                busy={busy}
-                white={white}
-                read={read}
-            />
-            {whites.length > 0 && (
-                <Pick
-                    label="White for the tint"
-                    value={String(white)}
-                    options={whites.map((w) => ({
-                        value: String(w.id),
-                        label: w.name,
-                        mark: <PotMark hex={w.hex} />,
-                    }))}
-                    onPick={(id) => {
-                        setWhite(Number(id));
-                    }}
-                />
-            )}
-            {problem !== null && <Notice strong>{problem}</Notice>}
-            {measured !== null && <Measured measured={measured} busy={busy} attempt={attempt} keep={keep} />}
-        </section>
-    );
+    return {
+        whites,
+        photo,
+        readings,
+        white,
+        setWhite,
+        measured,
+        problem,
+        busy,
+        attempt,
+        read,
+        typed,
+        fromFile,
+        take,
+        keep,
+    };
 }
 
 function valuesOf(readings: Readings): Partial<Record<Swatch, number[]>> {
     return Object.fromEntries(Object.entries(readings).map(([swatch, reading]) => [swatch, reading.values]));
 }
 
-function Measured({
-    measured,
-    busy,
-    attempt,
-    keep,
-}: {
-    measured: MeasurementProps;
-    busy: boolean;
-    attempt: (act: () => Promise<void>) => Promise<boolean>;
-    keep: () => Promise<void>;
-}) {
+function Measured({ table, measured }: { table: Table; measured: MeasurementProps }) {
+    const { busy, attempt, keep } = table;
     return (
         <div role="status" className="flex flex-col gap-2 border border-strong bg-raised p-3 text-sm">
             <p>
@@ -142,35 +154,17 @@ function Measured({
 }
 
 function SwatchRow({
+    table,
     swatch,
-    readings,
     label,
-    measured,
     needed,
-    attempt,
-    typed,
-    busy,
-    white,
-    read,
 }: {
+    table: Table;
     swatch: 'black' | 'white' | 'overBlack' | 'overWhite' | 'thick' | 'tint';
-    readings: {
-        black?: ReadingProps;
-        white?: ReadingProps;
-        overBlack?: ReadingProps;
-        overWhite?: ReadingProps;
-        thick?: ReadingProps;
-        tint?: ReadingProps;
-    };
     label: string;
-    measured: MeasurementProps | null;
     needed: boolean;
-    attempt: (act: () => Promise<void>) => Promise<boolean>;
-    typed: (swatch: Swatch, hex: string) => Promise<void>;
-    busy: boolean;
-    white: number;
-    read: (swatches: readonly Swatch[]) => Promise<void>;
 }) {
+    const { readings, measured, attempt, typed, busy, white, read } = table;
     return (
         <tr className="border-t border-line">
             <td className="w-20 py-1.5">
@@ -219,30 +213,7 @@ function SwatchRow({
     );
 }
 
-function SwatchRows({
-    readings,
-    measured,
-    attempt,
-    typed,
-    busy,
-    white,
-    read,
-}: {
-    readings: {
-        black?: ReadingProps;
-        white?: ReadingProps;
-        overBlack?: ReadingProps;
-        overWhite?: ReadingProps;
-        thick?: ReadingProps;
-        tint?: ReadingProps;
-    };
-    measured: MeasurementProps | null;
-    attempt: (act: () => Promise<void>) => Promise<boolean>;
-    typed: (swatch: Swatch, hex: string) => Promise<void>;
-    busy: boolean;
-    white: number;
-    read: (swatches: readonly Swatch[]) => Promise<void>;
-}) {
+function SwatchRows({ table }: { table: Table }) {
     return (
         <table className="w-full text-left text-sm">
             <thead className="text-xs text-quiet">
@@ -255,40 +226,15 @@ function SwatchRows({
             </thead>
             <tbody>
                 {SWATCHES.map(({ swatch, label, needed }) => (
-                    <SwatchRow
-                        key={swatch}
-                        swatch={swatch}
-                        readings={readings}
-                        label={label}
-                        measured={measured}
-                        needed={needed}
-                        attempt={attempt}
-                        typed={typed}
-                        busy={busy}
-                        white={white}
-                        read={read}
-                    />
+                    <SwatchRow key={swatch} swatch={swatch} table={table} label={label} needed={needed} />
                 ))}
             </tbody>
         </table>
     );
 }
 
-function Head({
-    attempt,
-    fromFile,
-    photo,
-    take,
-    busy,
-    read,
-}: {
-    attempt: (act: () => Promise<void>) => Promise<boolean>;
-    fromFile: (file: File) => Promise<void>;
-    photo: ((onReadings: (readings: ReadingProps[]) => void) => ReactNode) | undefined;
-    take: (found: readonly ReadingProps[], from: Source) => Promise<void>;
-    busy: boolean;
-    read: (swatches: readonly Swatch[]) => Promise<void>;
-}) {
+function Head({ table }: { table: Table }) {
+    const { attempt, fromFile, photo, take, busy, read } = table;
     return (
         <div className="flex flex-wrap items-end gap-3">
             <h2 id="swatch-table" className="mr-auto text-lg font-semibold">

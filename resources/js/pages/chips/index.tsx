@@ -1,6 +1,6 @@
 import { Link, router } from '@inertiajs/react';
 import { Trash2 } from 'lucide-react';
-import { useState, type Dispatch, type SetStateAction } from 'react';
+import { useState } from 'react';
 import { Shell } from '@/features/shell/shell';
 import { send } from '@/shared/lib/api';
 import { many } from '@/shared/lib/format';
@@ -17,15 +17,23 @@ import type { HandProps, PotProps, Technique, TechniqueProps, ChipProps } from '
 type Card = 'black' | 'white';
 
 /** Test chips: what this painter's own hand does, measured. */
-export default function ChipsPage({
-    hands,
-    techniques,
-    pots,
-}: {
-    hands: HandProps[];
-    techniques: TechniqueProps[];
-    pots: PotProps[];
-}) {
+export default function ChipsPage(props: { hands: HandProps[]; techniques: TechniqueProps[]; pots: PotProps[] }) {
+    const chips = useChips(props);
+    const { hands, read } = chips;
+
+    return (
+        <Shell title="Test chips">
+            <div className="grid gap-8 lg:grid-cols-[24rem_minmax(0,1fr)]">
+                <ChipForm chips={chips} read={read} />
+                <Hands hands={hands} />
+            </div>
+        </Shell>
+    );
+}
+
+type Chips = ReturnType<typeof useChips>;
+
+function useChips({ hands, techniques, pots }: { hands: HandProps[]; techniques: TechniqueProps[]; pots: PotProps[] }) {
     const [technique, setTechnique] = useState<Technique>('base coat');
     const [pot, setPot] = useState(() => pots.find((p) => p.isMixed)?.id ?? 0);
     const [card, setCard] = useState<Card>('black');
@@ -42,29 +50,22 @@ export default function ChipsPage({
             setBusy(false);
         });
     }
-
-    return (
-        <Shell title="Test chips">
-            <div className="grid gap-8 lg:grid-cols-[24rem_minmax(0,1fr)]">
-                <ChipForm
-                    technique={technique}
-                    techniques={techniques}
-                    setTechnique={setTechnique}
-                    pot={pot}
-                    pots={pots}
-                    setPot={setPot}
-                    card={card}
-                    setCard={setCard}
-                    coats={coats}
-                    setCoats={setCoats}
-                    problem={problem}
-                    busy={busy}
-                    read={read}
-                />
-                <Hands hands={hands} />
-            </div>
-        </Shell>
-    );
+    return {
+        hands,
+        techniques,
+        pots,
+        technique,
+        setTechnique,
+        pot,
+        setPot,
+        card,
+        setCard,
+        coats,
+        setCoats,
+        problem,
+        busy,
+        read,
+    };
 }
 
 /** "1.24 ± 0.03 times" */
@@ -143,58 +144,9 @@ function Hands({ hands }: { hands: HandProps[] }) {
     );
 }
 
-function ChipForm({
-    technique,
-    techniques,
-    setTechnique,
-    pot,
-    pots,
-    setPot,
-    card,
-    setCard,
-    coats,
-    setCoats,
-    problem,
-    busy,
-    read,
-}: {
-    technique:
-        | 'base coat'
-        | 'airbrush'
-        | 'spray can'
-        | 'zenithal spray'
-        | 'spray from 45 degrees'
-        | 'spray from below'
-        | 'layer'
-        | 'wash'
-        | 'one-coat'
-        | 'glaze'
-        | 'filter'
-        | 'dry brush'
-        | 'overbrush'
-        | 'stipple'
-        | 'sponge'
-        | 'edge highlight'
-        | 'recess shade'
-        | 'wet blend'
-        | 'chipping'
-        | 'spatter'
-        | 'pigment powder'
-        | 'decal'
-        | 'varnish';
-    techniques: TechniqueProps[];
-    setTechnique: Dispatch<SetStateAction<Technique>>;
-    pot: number;
-    pots: PotProps[];
-    setPot: Dispatch<SetStateAction<number>>;
-    card: 'black' | 'white';
-    setCard: Dispatch<SetStateAction<Card>>;
-    coats: number;
-    setCoats: Dispatch<SetStateAction<number>>;
-    problem: string | null;
-    busy: boolean;
-    read: () => Promise<void>;
-}) {
+function ChipForm({ chips, read }: { chips: Chips; read: () => Promise<void> }) {
+    const { technique, techniques, setTechnique, pot, pots, setPot, card, setCard, coats, setCoats, problem, busy } =
+        chips;
     return (
         <section className="flex flex-col gap-3">
             <header>

@@ -1,6 +1,6 @@
 import { router } from '@inertiajs/react';
 import { Camera, Upload } from 'lucide-react';
-import { useRef, useState, type Dispatch, type SetStateAction } from 'react';
+import { useRef, useState } from 'react';
 import { ApiError, send, upload, uploadWords } from '@/shared/lib/api';
 import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
@@ -11,29 +11,9 @@ import type { Illuminant, PictureProps } from '@/types/generated';
 type Neutral = 'grey' | 'chart' | 'none';
 
 /** A photo of the painted piece: a file, or one by the simulated booth. */
-export function Booth({ figureId, onProblem }: { figureId: number; onProblem: (words: string) => void }) {
-    const input = useRef<HTMLInputElement>(null);
-    const [open, setOpen] = useState(false);
-    const [busy, setBusy] = useState(false);
-    const [fraction, setFraction] = useState<number | null>(null);
-    const [lamp, setLamp] = useState<Illuminant>('LED');
-    const [exposure, setExposure] = useState('0.8');
-    const [neutral, setNeutral] = useState<Neutral>('grey');
-
-    async function take(act: () => Promise<PictureProps>) {
-        setBusy(true);
-        try {
-            const photo = await act();
-            setOpen(false);
-            router.visit(url('figures.compare', { figure: figureId, picture: photo.id }));
-        } catch (error) {
-            if (!(error instanceof ApiError)) throw error;
-            setOpen(false);
-            onProblem(error.message);
-        } finally {
-            setBusy(false);
-        }
-    }
+export function Booth(props: { figureId: number; onProblem: (words: string) => void }) {
+    const booth = useBooth(props);
+    const { figureId, input, setOpen, busy, fraction, setFraction, take } = booth;
 
     return (
         <div className="flex gap-2">
@@ -66,38 +46,56 @@ export function Booth({ figureId, onProblem }: { figureId: number; onProblem: (w
             >
                 <Camera size={16} aria-hidden /> Booth
             </Button>
-            <BoothSheet
-                open={open}
-                setOpen={setOpen}
-                lamp={lamp}
-                setLamp={setLamp}
-                exposure={exposure}
-                setExposure={setExposure}
-                neutral={neutral}
-                setNeutral={setNeutral}
-                busy={busy}
-                take={take}
-                figureId={figureId}
-            />
+            <BoothSheet booth={booth} take={take} />
         </div>
     );
 }
 
-function BoothSettings({
-    lamp,
-    setLamp,
-    exposure,
-    setExposure,
-    neutral,
-    setNeutral,
-}: {
-    lamp: 'D65' | 'D50' | 'A' | 'LED' | 'C';
-    setLamp: Dispatch<SetStateAction<Illuminant>>;
-    exposure: string;
-    setExposure: Dispatch<SetStateAction<string>>;
-    neutral: 'grey' | 'chart' | 'none';
-    setNeutral: Dispatch<SetStateAction<Neutral>>;
-}) {
+type Booth = ReturnType<typeof useBooth>;
+
+function useBooth({ figureId, onProblem }: { figureId: number; onProblem: (words: string) => void }) {
+    const input = useRef<HTMLInputElement>(null);
+    const [open, setOpen] = useState(false);
+    const [busy, setBusy] = useState(false);
+    const [fraction, setFraction] = useState<number | null>(null);
+    const [lamp, setLamp] = useState<Illuminant>('LED');
+    const [exposure, setExposure] = useState('0.8');
+    const [neutral, setNeutral] = useState<Neutral>('grey');
+
+    async function take(act: () => Promise<PictureProps>) {
+        setBusy(true);
+        try {
+            const photo = await act();
+            setOpen(false);
+            router.visit(url('figures.compare', { figure: figureId, picture: photo.id }));
+        } catch (error) {
+            if (!(error instanceof ApiError)) throw error;
+            setOpen(false);
+            onProblem(error.message);
+        } finally {
+            setBusy(false);
+        }
+    }
+    return {
+        figureId,
+        input,
+        open,
+        setOpen,
+        busy,
+        fraction,
+        setFraction,
+        lamp,
+        setLamp,
+        exposure,
+        setExposure,
+        neutral,
+        setNeutral,
+        take,
+    };
+}
+
+function BoothSettings({ booth }: { booth: Booth }) {
+    const { lamp, setLamp, exposure, setExposure, neutral, setNeutral } = booth;
     return (
         <div className="grid grid-cols-1 gap-4 sm:grid-cols-3">
             <Pick<Illuminant>
@@ -136,31 +134,8 @@ function BoothSettings({
     );
 }
 
-function BoothSheet({
-    open,
-    setOpen,
-    lamp,
-    setLamp,
-    exposure,
-    setExposure,
-    neutral,
-    setNeutral,
-    busy,
-    take,
-    figureId,
-}: {
-    open: boolean;
-    setOpen: Dispatch<SetStateAction<boolean>>;
-    lamp: 'D65' | 'D50' | 'A' | 'LED' | 'C';
-    setLamp: Dispatch<SetStateAction<Illuminant>>;
-    exposure: string;
-    setExposure: Dispatch<SetStateAction<string>>;
-    neutral: 'grey' | 'chart' | 'none';
-    setNeutral: Dispatch<SetStateAction<Neutral>>;
-    busy: boolean;
-    take: (act: () => Promise<PictureProps>) => Promise<void>;
-    figureId: number;
-}) {
+function BoothSheet({ booth, take }: { booth: Booth; take: (act: () => Promise<PictureProps>) => Promise<void> }) {
+    const { open, setOpen, lamp, exposure, neutral, busy, figureId } = booth;
     return (
         <Sheet
             open={open}
@@ -170,14 +145,7 @@ function BoothSheet({
             title="The simulated camera booth"
             description="A simulated camera: it photographs the figures of the demo, painted as planned with small differences of hand and pots."
         >
-            <BoothSettings
-                lamp={lamp}
-                setLamp={setLamp}
-                exposure={exposure}
-                setExposure={setExposure}
-                neutral={neutral}
-                setNeutral={setNeutral}
-            />
+            <BoothSettings booth={booth} />
             <Button
                 look="main"
                 disabled={busy}

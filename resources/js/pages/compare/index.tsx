@@ -42,7 +42,33 @@ const KEYS = [
 ] as const;
 
 /** The painted piece beside what was wanted and what was predicted. */
-export default function ComparePage({ figure, photos, photoId, references, areas, corrections, onMesh }: Props) {
+export default function ComparePage(props: Props) {
+    const comparison = useComparison(props);
+    const { figure, problem } = comparison;
+
+    return (
+        <Shell title={`Compare ${figure.name}`} figure={figure} keys={KEYS} wide>
+            <div className="flex min-h-full flex-col lg:h-full lg:flex-row">
+                <section className="flex min-h-[60vh] min-w-0 flex-1 flex-col lg:min-h-0">
+                    <PhotoBar comparison={comparison} />
+                    {problem !== null && (
+                        <div className="px-4 py-2">
+                            <Notice strong>{problem}</Notice>
+                        </div>
+                    )}
+                    <Photos comparison={comparison} />
+                </section>
+                {/* Photo and mesh need the room. */}
+                <AllAreas comparison={comparison} />
+                <Results comparison={comparison} />
+            </div>
+        </Shell>
+    );
+}
+
+type Comparison = ReturnType<typeof useComparison>;
+
+function useComparison({ figure, photos, photoId, references, areas, corrections, onMesh }: Props) {
     const photo = photos.find((p) => p.id === photoId);
     const worst = [...areas].sort((p, q) => (q.mean ?? -1) - (p.mean ?? -1))[0];
     const [areaId, setAreaId] = useState<number | null>(worst?.areaId ?? null);
@@ -67,81 +93,44 @@ export default function ComparePage({ figure, photos, photoId, references, areas
     const off = found.filter((a) => a.isWithin === false);
     const farthest = [...found].sort((p, q) => (q.worst ?? 0) - (p.worst ?? 0))[0];
     const mean = found.reduce((sum, a) => sum + (a.mean ?? 0), 0) / Math.max(1, found.length);
-
-    return (
-        <Shell title={`Compare ${figure.name}`} figure={figure} keys={KEYS} wide>
-            <div className="flex min-h-full flex-col lg:h-full lg:flex-row">
-                <section className="flex min-h-[60vh] min-w-0 flex-1 flex-col lg:min-h-0">
-                    <PhotoBar
-                        photos={photos}
-                        photoId={photoId}
-                        figure={figure}
-                        photo={photo}
-                        tool={tool}
-                        setTool={setTool}
-                        onMesh={onMesh}
-                        beside={beside}
-                        setBeside={setBeside}
-                        setProblem={setProblem}
-                    />
-                    {problem !== null && (
-                        <div className="px-4 py-2">
-                            <Notice strong>{problem}</Notice>
-                        </div>
-                    )}
-                    <Photos
-                        photo={photo}
-                        area={area}
-                        side={side}
-                        purpose={purpose}
-                        tool={tool}
-                        draw={draw}
-                        beside={beside}
-                        figure={figure}
-                        areaId={areaId}
-
-                        attempt={attempt}
-                    />
-                </section>
-                {/* Photo and mesh need the room. */}
-                <AllAreas beside={beside} areas={areas} areaId={areaId} setAreaId={setAreaId} figure={figure} />
-                <Results
-                    side={side}
-                    photo={photo}
-                    setSide={setSide}
-                    setPurpose={setPurpose}
-                    figure={figure}
-                    purpose={purpose}
-                    reflectance={reflectance}
-                    setReflectance={setReflectance}
-                    corrections={corrections}
-                    found={found}
-                    attempt={attempt}
-                    references={references}
-                    mean={mean}
-                    off={off}
-                    farthest={farthest}
-                    area={area}
-                    zone={zone}
-                    setZone={setZone}
-                />
-            </div>
-        </Shell>
-    );
+    return {
+        figure,
+        photos,
+        photoId,
+        references,
+        areas,
+        corrections,
+        onMesh,
+        photo,
+        areaId,
+        setAreaId,
+        zone,
+        setZone,
+        tool,
+        setTool,
+        side,
+        setSide,
+        purpose,
+        setPurpose,
+        reflectance,
+        setReflectance,
+        problem,
+        setProblem,
+        beside,
+        setBeside,
+        area,
+        attempt,
+        draw,
+        found,
+        off,
+        farthest,
+        mean,
+    };
 }
 
 /** A photo from the same side: every zone where it was taken on the reference. */
-function FromReference({
-    figure,
-    photo,
-    references,
-    attempt,
-}: {
-    figure: FigureProps;
-    photo: PictureProps;
-    references: readonly PictureProps[];
-    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
-}) {
+function FromReference({ comparison, photo }: { comparison: Comparison; photo: PictureProps }) {
+    const { figure, references, attempt } = comparison;
     return (
         <div className="border border-strong p-3 text-sm">
             <p>
@@ -204,17 +193,8 @@ function AreaResult({
     );
 }
 
-function Verdict({
-    mean,
-    found,
-    off,
-    farthest,
-}: {
-    mean: number;
-    found: ComparedAreaProps[];
-    off: ComparedAreaProps[];
-    farthest: ComparedAreaProps | undefined;
-}) {
+function Verdict({ comparison }: { comparison: Comparison }) {
+    const { mean, found, off, farthest } = comparison;
     return (
         <p className="text-sm">
             <strong className="text-lg">{one(mean)}</strong> average ΔE (CIEDE2000) over {many(found.length, 'area')};{' '}
@@ -226,37 +206,12 @@ function Verdict({
     );
 }
 
-function AreaResults({
-    photo,
-    found,
-    references,
-    figure,
-    attempt,
-    mean,
-    off,
-    farthest,
-    area,
-    zone,
-    setZone,
-}: {
-    photo: PictureProps | undefined;
-    found: ComparedAreaProps[];
-    references: PictureProps[];
-    figure: FigureProps;
-    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
-    mean: number;
-    off: ComparedAreaProps[];
-    farthest: ComparedAreaProps | undefined;
-    area: ComparedAreaProps | undefined;
-    zone: 'recess' | 'shade' | 'mid' | 'light' | 'edge';
-    setZone: Dispatch<SetStateAction<Zone>>;
-}) {
+function AreaResults({ comparison }: { comparison: Comparison }) {
+    const { photo, found, references, figure, area, zone, setZone } = comparison;
     return (
         <>
-            {photo && found.length === 0 && references[0] && (
-                <FromReference figure={figure} photo={photo} references={references} attempt={attempt} />
-            )}
-            {found.length > 0 && <Verdict mean={mean} found={found} off={off} farthest={farthest} />}
+            {photo && found.length === 0 && references[0] && <FromReference comparison={comparison} photo={photo} />}
+            {found.length > 0 && <Verdict comparison={comparison} />}
             {area && <AreaResult area={area} photo={photo} figure={figure} />}
             {photo && (
                 <div>
@@ -273,45 +228,20 @@ function AreaResults({
     );
 }
 
-function Results({
-    side,
-    photo,
-    setSide,
-    setPurpose,
-    figure,
-    purpose,
-    reflectance,
-    setReflectance,
-    corrections,
-    found,
-    attempt,
-    references,
-    mean,
-    off,
-    farthest,
-    area,
-    zone,
-    setZone,
-}: {
-    side: 'areas' | 'photo' | 'lessons';
-    photo: PictureProps | undefined;
-    setSide: Dispatch<SetStateAction<Side>>;
-    setPurpose: Dispatch<SetStateAction<Purpose | null>>;
-    figure: FigureProps;
-    purpose: Purpose | null;
-    reflectance: string;
-    setReflectance: Dispatch<SetStateAction<string>>;
-    corrections: CorrectionProps[];
-    found: ComparedAreaProps[];
-    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
-    references: PictureProps[];
-    mean: number;
-    off: ComparedAreaProps[];
-    farthest: ComparedAreaProps | undefined;
-    area: ComparedAreaProps | undefined;
-    zone: 'recess' | 'shade' | 'mid' | 'light' | 'edge';
-    setZone: Dispatch<SetStateAction<Zone>>;
-}) {
+function Results({ comparison }: { comparison: Comparison }) {
+    const {
+        side,
+        photo,
+        setSide,
+        setPurpose,
+        figure,
+        purpose,
+        reflectance,
+        setReflectance,
+        corrections,
+        found,
+        attempt,
+    } = comparison;
     return (
         <aside
             aria-label="Results"
@@ -357,38 +287,13 @@ function Results({
                     }
                 />
             )}
-            {side === 'areas' && (
-                <AreaResults
-                    photo={photo}
-                    found={found}
-                    references={references}
-                    figure={figure}
-                    attempt={attempt}
-                    mean={mean}
-                    off={off}
-                    farthest={farthest}
-                    area={area}
-                    zone={zone}
-                    setZone={setZone}
-                />
-            )}
+            {side === 'areas' && <AreaResults comparison={comparison} />}
         </aside>
     );
 }
 
-function AllAreas({
-    beside,
-    areas,
-    areaId,
-    setAreaId,
-    figure,
-}: {
-    beside: boolean;
-    areas: ComparedAreaProps[];
-    areaId: number | null;
-    setAreaId: Dispatch<SetStateAction<number | null>>;
-    figure: FigureProps;
-}) {
+function AllAreas({ comparison }: { comparison: Comparison }) {
+    const { beside, areas, areaId, setAreaId, figure } = comparison;
     return (
         <nav
             aria-label="All areas"
@@ -407,17 +312,8 @@ function AllAreas({
     );
 }
 
-function PlannedMesh({
-    photo,
-    figure,
-    areaId,
-    attempt,
-}: {
-    photo: PictureProps;
-    figure: FigureProps;
-    areaId: number | null;
-    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
-}) {
+function PlannedMesh({ comparison, photo }: { comparison: Comparison; photo: PictureProps }) {
+    const { figure, areaId, attempt } = comparison;
     const seen = useRef<{ viewer: MeshViewer | null; size: number }>({ viewer: null, size: 0 });
     return (
         <div className="relative min-w-0 flex-1 basis-0 border-l border-line">
@@ -451,29 +347,8 @@ function PlannedMesh({
     );
 }
 
-function Photos({
-    photo,
-    area,
-    side,
-    purpose,
-    tool,
-    draw,
-    beside,
-    figure,
-    areaId,
-    attempt,
-}: {
-    photo: PictureProps | undefined;
-    area: ComparedAreaProps | undefined;
-    side: 'areas' | 'photo' | 'lessons';
-    purpose: Purpose | null;
-    tool: 'spot' | 'lasso' | 'stroke' | 'move' | 'box' | 'corners';
-    draw: (drawn: Drawn) => Promise<void>;
-    beside: boolean;
-    figure: FigureProps;
-    areaId: number | null;
-    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
-}) {
+function Photos({ comparison }: { comparison: Comparison }) {
+    const { photo, area, side, purpose, tool, draw, beside } = comparison;
     return (
         <div className="flex min-h-0 flex-1">
             {photo && (
@@ -490,7 +365,7 @@ function Photos({
                     />
                 </div>
             )}
-            {photo && beside && <PlannedMesh photo={photo} figure={figure} areaId={areaId} attempt={attempt} />}
+            {photo && beside && <PlannedMesh photo={photo} comparison={comparison} />}
             {!photo && (
                 <p className="m-auto max-w-md border border-dashed border-strong p-8 text-center text-base">
                     No photo of the painted piece yet. Put a grey card beside it, take it in even light, and add it
@@ -501,29 +376,8 @@ function Photos({
     );
 }
 
-function PhotoBar({
-    photos,
-    photoId,
-    figure,
-    photo,
-    tool,
-    setTool,
-    onMesh,
-    beside,
-    setBeside,
-    setProblem,
-}: {
-    photos: PictureProps[];
-    photoId: number | null;
-    figure: FigureProps;
-    photo: PictureProps | undefined;
-    tool: 'spot' | 'lasso' | 'stroke' | 'move' | 'box' | 'corners';
-    setTool: Dispatch<SetStateAction<Tool>>;
-    onMesh: boolean;
-    beside: boolean;
-    setBeside: Dispatch<SetStateAction<boolean>>;
-    setProblem: (words: string | null) => void;
-}) {
+function PhotoBar({ comparison }: { comparison: Comparison }) {
+    const { photos, photoId, figure, photo, tool, setTool, onMesh, beside, setBeside, setProblem } = comparison;
     return (
         <div className="flex flex-wrap items-end gap-3 border-b border-line px-4 py-2">
             {photos.length > 0 && (

@@ -29,7 +29,23 @@ export default function CupPage(props: { cup: CupProps; pots: PotProps[] }) {
     return <Cup key={props.cup.id} {...props} />;
 }
 
-function Cup({ cup: opened, pots }: { cup: CupProps; pots: PotProps[] }) {
+function Cup(props: { cup: CupProps; pots: PotProps[] }) {
+    const page = useCupPage(props);
+    const { cup, undo, washOut } = page;
+
+    return (
+        <Shell title={cup.name} keys={KEYS}>
+            <div className="grid gap-6 lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
+                <Contents page={page} />
+                <Actions page={page} washOut={washOut} undo={undo} />
+            </div>
+        </Shell>
+    );
+}
+
+type Page = ReturnType<typeof useCupPage>;
+
+function useCupPage({ cup: opened, pots }: { cup: CupProps; pots: PotProps[] }) {
     const { cup, waiting, problem, act, change } = useCup(opened);
     const now = useNow(30_000);
     const [pot, setPot] = useState(() => opened.parts.find((part) => part.pot)?.pot?.id ?? pots[0]?.id ?? 0);
@@ -54,15 +70,7 @@ function Cup({ cup: opened, pots }: { cup: CupProps; pots: PotProps[] }) {
             if (last) undo(last);
         },
     });
-
-    return (
-        <Shell title={cup.name} keys={KEYS}>
-            <div className="grid gap-6 lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
-                <Contents cup={cup} age={age} left={left} waiting={waiting} problem={problem} change={change} />
-                <Actions cup={cup} pots={pots} pot={pot} setPot={setPot} act={act} washOut={washOut} undo={undo} />
-            </div>
-        </Shell>
-    );
+    return { pots, cup, waiting, problem, act, change, pot, setPot, age, left, undo, washOut };
 }
 
 function Swatch({ colour, name, height }: { colour: ColourProps; name: string; height: number }) {
@@ -450,22 +458,15 @@ function Amount({
 }
 
 function Actions({
-    cup,
-    pots,
-    pot,
-    setPot,
-    act,
+    page,
     washOut,
     undo,
 }: {
-    cup: CupProps;
-    pots: PotProps[];
-    pot: number;
-    setPot: Dispatch<SetStateAction<number>>;
-    act: (queued: Omit<CupChange, 'key'>) => void;
+    page: Page;
     washOut: () => Promise<void>;
     undo: (entry: CupEntryProps) => void;
 }) {
+    const { cup, pots, pot, setPot, act } = page;
     return (
         <section className="flex min-w-0 flex-col gap-5">
             <Filling cup={cup.id} pots={pots} pot={pot} onPot={setPot} onAct={act} held={cup.millilitres} />
@@ -476,7 +477,8 @@ function Actions({
     );
 }
 
-function CupHead({ cup, age, left, waiting }: { cup: CupProps; age: number; left: number; waiting: number }) {
+function CupHead({ page }: { page: Page }) {
+    const { cup, age, left, waiting } = page;
     return (
         <header>
             <p className="text-xs text-quiet">
@@ -495,24 +497,11 @@ function CupHead({ cup, age, left, waiting }: { cup: CupProps; age: number; left
     );
 }
 
-function Contents({
-    cup,
-    age,
-    left,
-    waiting,
-    problem,
-    change,
-}: {
-    cup: CupProps;
-    age: number;
-    left: number;
-    waiting: number;
-    problem: string | null;
-    change: (method: 'PATCH' | 'DELETE' | 'POST', path: string, body?: unknown) => Promise<CupProps | null>;
-}) {
+function Contents({ page }: { page: Page }) {
+    const { cup, problem, change } = page;
     return (
         <section className="flex min-w-0 flex-col gap-4">
-            <CupHead cup={cup} age={age} left={left} waiting={waiting} />
+            <CupHead page={page} />
             {problem !== null && <Notice strong>{problem}</Notice>}
             {cup.emptied && (
                 <Notice>

@@ -2,7 +2,7 @@ import { Link, router } from '@inertiajs/react';
 import clsx from 'clsx';
 import { Plus, Layers, Printer, Scale } from 'lucide-react';
 import { Tabs } from 'radix-ui';
-import { useState, type ReactNode, type Dispatch, type SetStateAction } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Advice } from '@/features/suggestions/suggestions';
 import { openCup } from '@/features/cup/open-cup';
 import { LayerEditor } from '@/features/finish/layer-editor';
@@ -41,7 +41,6 @@ import type {
     Sheen,
     Technique,
     TechniqueProps,
-    Zone,
     SectionRowProps,
 } from '@/types/generated';
 
@@ -122,7 +121,66 @@ function AreaList({ figure, areas, openId }: { figure: FigureProps; areas: AreaP
     );
 }
 
-function Finish({
+function Finish(props: { figure: FigureProps; area: AreaFinishProps; pots: PotProps[]; techniques: TechniqueProps[] }) {
+    const desk = useFinishPage(props);
+    const { figure, area, pots, finish, stack, section, place, setPlace, row, layer, judged, addLayer } = desk;
+
+    return (
+        <>
+            <div className="flex min-w-0 flex-1 flex-col gap-3 overflow-y-auto p-4">
+                <Work area={area} figure={figure} />
+                {pots.length === 0 && <Notice strong>The shelf is empty. Add a pot first.</Notice>}
+                {stack.length === 0 && pots.length > 0 && (
+                    <Notice>
+                        No layers yet: the section shows the bare print. Add a primer from the list below, or open the
+                        proposals.
+                    </Notice>
+                )}
+                <SectionView
+                    rows={section.rows}
+                    names={[section.start, ...stack.map((l) => l.technique)]}
+                    notes={['', ...stack.map(layerNote)]}
+                    selected={{ row, zone: place.zone }}
+                    onSelect={setPlace}
+                    height={Math.max(30, Math.min(58, 390 / Math.max(1, section.rows.length)))}
+                />
+                <Matches matches={section.matches} />
+                <footer className="flex flex-wrap items-center justify-between gap-3">
+                    <Footer desk={desk} addLayer={addLayer} />
+                    <p role="status" className="text-xs text-quiet">
+                        {savingWords(finish.saving)}. Colours are {section.rows.at(-1)?.quality ?? 'estimated'}-paint
+                        predictions.
+                    </p>
+                </footer>
+                {finish.problem !== null && finish.theirs === null && <Notice strong>{finish.problem}</Notice>}
+            </div>
+            <aside
+                aria-label="Selected layer"
+                className="shrink-0 overflow-y-auto border-l border-line p-4 lg:w-[25rem]"
+            >
+                {layer && judged ? (
+                    <ChosenLayer judged={judged} desk={desk} layer={layer} />
+                ) : (
+                    <p className="text-sm text-quiet">
+                        This is the {section.start}, {judged?.cells[0]?.colour.name}. Select a band of the section to
+                        edit that layer, or add one above it.
+                    </p>
+                )}
+            </aside>
+            <ConflictDialog
+                open={finish.theirs !== null}
+                mine={<StackWords stack={stack} />}
+                theirs={<StackWords stack={finish.theirs?.layers ?? []} />}
+                onKeepMine={finish.keepMine}
+                onTakeTheirs={finish.takeTheirs}
+            />
+        </>
+    );
+}
+
+type Desk = ReturnType<typeof useFinishPage>;
+
+function useFinishPage({
     figure,
     area,
     pots,
@@ -163,73 +221,25 @@ function Finish({
             changeDrops(-1);
         },
     });
-
-    return (
-        <>
-            <div className="flex min-w-0 flex-1 flex-col gap-3 overflow-y-auto p-4">
-                <Work area={area} figure={figure} />
-                {pots.length === 0 && <Notice strong>The shelf is empty. Add a pot first.</Notice>}
-                {stack.length === 0 && pots.length > 0 && (
-                    <Notice>
-                        No layers yet: the section shows the bare print. Add a primer from the list below, or open the
-                        proposals.
-                    </Notice>
-                )}
-                <SectionView
-                    rows={section.rows}
-                    names={[section.start, ...stack.map((l) => l.technique)]}
-                    notes={['', ...stack.map(layerNote)]}
-                    selected={{ row, zone: place.zone }}
-                    onSelect={setPlace}
-                    height={Math.max(30, Math.min(58, 390 / Math.max(1, section.rows.length)))}
-                />
-                <Matches matches={section.matches} />
-                <footer className="flex flex-wrap items-center justify-between gap-3">
-                    <Footer techniques={techniques} addLayer={addLayer} pots={pots} figure={figure} area={area} />
-                    <p role="status" className="text-xs text-quiet">
-                        {savingWords(finish.saving)}. Colours are {section.rows.at(-1)?.quality ?? 'estimated'}-paint
-                        predictions.
-                    </p>
-                </footer>
-                {finish.problem !== null && finish.theirs === null && <Notice strong>{finish.problem}</Notice>}
-            </div>
-            <aside
-                aria-label="Selected layer"
-                className="shrink-0 overflow-y-auto border-l border-line p-4 lg:w-[25rem]"
-            >
-                {layer && judged ? (
-                    <ChosenLayer
-                        judged={judged}
-                        change={change}
-                        stack={stack}
-                        index={index}
-                        tab={tab}
-                        setTab={setTab}
-                        figure={figure}
-                        area={area}
-                        place={place}
-                        layer={layer}
-                        pots={pots}
-                        techniques={techniques}
-                        setPlace={setPlace}
-                        row={row}
-                    />
-                ) : (
-                    <p className="text-sm text-quiet">
-                        This is the {section.start}, {judged?.cells[0]?.colour.name}. Select a band of the section to
-                        edit that layer, or add one above it.
-                    </p>
-                )}
-            </aside>
-            <ConflictDialog
-                open={finish.theirs !== null}
-                mine={<StackWords stack={stack} />}
-                theirs={<StackWords stack={finish.theirs?.layers ?? []} />}
-                onKeepMine={finish.keepMine}
-                onTakeTheirs={finish.takeTheirs}
-            />
-        </>
-    );
+    return {
+        figure,
+        area,
+        pots,
+        techniques,
+        finish,
+        stack,
+        section,
+        change,
+        place,
+        setPlace,
+        tab,
+        setTab,
+        row,
+        index,
+        layer,
+        judged,
+        addLayer,
+    };
 }
 
 function Tab({ value, children }: { value: string; children: ReactNode }) {
@@ -378,35 +388,8 @@ function capitalised(words: string): string {
     return words.charAt(0).toUpperCase() + words.slice(1);
 }
 
-function LayerTabs({
-    tab,
-    setTab,
-    figure,
-    area,
-    stack,
-    index,
-    place,
-    change,
-    layer,
-    pots,
-    techniques,
-    setPlace,
-    row,
-}: {
-    tab: string;
-    setTab: Dispatch<SetStateAction<string>>;
-    figure: FigureProps;
-    area: AreaFinishProps;
-    stack: readonly LayerProps[];
-    index: number;
-    place: { row: number; zone: Zone };
-    change: (stack: Stack) => void;
-    layer: LayerProps;
-    pots: PotProps[];
-    techniques: TechniqueProps[];
-    setPlace: Dispatch<SetStateAction<Place>>;
-    row: number;
-}) {
+function LayerTabs({ desk, layer }: { desk: Desk; layer: LayerProps }) {
+    const { tab, setTab, figure, area, stack, index, place, change, pots, techniques, setPlace, row } = desk;
     return (
         <Tabs.Root value={tab} onValueChange={setTab}>
             <Tabs.List aria-label="Selected layer" className="mb-3 flex border-b border-strong">
@@ -477,19 +460,8 @@ function LayerTabs({
     );
 }
 
-function Footer({
-    techniques,
-    addLayer,
-    pots,
-    figure,
-    area,
-}: {
-    techniques: TechniqueProps[];
-    addLayer: (name: Technique) => void;
-    pots: PotProps[];
-    figure: FigureProps;
-    area: AreaFinishProps;
-}) {
+function Footer({ desk, addLayer }: { desk: Desk; addLayer: (name: Technique) => void }) {
+    const { techniques, pots, figure, area } = desk;
     return (
         <div className="flex flex-wrap items-end gap-2">
             <AddLayer techniques={techniques} onAdd={addLayer} disabled={pots.length === 0} />
@@ -551,17 +523,8 @@ function useLayerActions({
     return changeDrops;
 }
 
-function WontShow({
-    judged,
-    change,
-    stack,
-    index,
-}: {
-    judged: SectionRowProps;
-    change: (stack: Stack) => void;
-    stack: readonly LayerProps[];
-    index: number;
-}) {
+function WontShow({ desk, judged }: { desk: Desk; judged: SectionRowProps }) {
+    const { change, stack, index } = desk;
     return (
         <Notice strong>
             This layer won&apos;t show at arm&apos;s length: it changes the {judged.mostIn ?? 'zones'} by{' '}
@@ -592,55 +555,11 @@ function WontShow({
     );
 }
 
-function ChosenLayer({
-    judged,
-    change,
-    stack,
-    index,
-    tab,
-    setTab,
-    figure,
-    area,
-    place,
-    layer,
-    pots,
-    techniques,
-    setPlace,
-    row,
-}: {
-    judged: SectionRowProps;
-    change: (stack: Stack) => void;
-    stack: readonly LayerProps[];
-    index: number;
-    tab: string;
-    setTab: (value: SetStateAction<string>) => void;
-    figure: FigureProps;
-    area: AreaFinishProps;
-    place: { row: number; zone: Zone };
-    layer: LayerProps;
-    pots: PotProps[];
-    techniques: TechniqueProps[];
-    setPlace: (value: SetStateAction<Place>) => void;
-    row: number;
-}) {
+function ChosenLayer({ desk, judged, layer }: { desk: Desk; judged: SectionRowProps; layer: LayerProps }) {
     return (
         <div className="flex flex-col gap-4">
-            {!judged.shows && <WontShow judged={judged} change={change} stack={stack} index={index} />}
-            <LayerTabs
-                tab={tab}
-                setTab={setTab}
-                figure={figure}
-                area={area}
-                stack={stack}
-                index={index}
-                place={place}
-                change={change}
-                layer={layer}
-                pots={pots}
-                techniques={techniques}
-                setPlace={setPlace}
-                row={row}
-            />
+            {!judged.shows && <WontShow judged={judged} desk={desk} />}
+            <LayerTabs desk={desk} layer={layer} />
         </div>
     );
 }

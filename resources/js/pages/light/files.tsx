@@ -15,16 +15,7 @@ const SIDES = ['z', 'y', 'x', '-z', '-y', '-x'];
 const FIELD = 'w-full border border-strong bg-raised px-2 py-1';
 
 /** Print files: what each is, where it stands on the finished figure, and which way is up. */
-export function Files({
-    figure,
-    meshes,
-    parts,
-    light,
-    onSettings,
-    isJoining,
-    onJoin,
-    onMoved,
-}: {
+export function Files(props: {
     figure: FigureProps;
     meshes: readonly MeshProps[];
     parts: readonly { id: number; name: string }[];
@@ -36,10 +27,8 @@ export function Files({
     /** A part stands otherwise now. */
     onMoved: () => void;
 }) {
-    const input = useRef<HTMLInputElement>(null);
-    const [sent, setSent] = useState<number | null | undefined>(undefined);
-    const { message, attempt } = useAttempt();
-    const { take, change, turnAtJoint } = useMeshes({ attempt, setSent, figure, onMoved });
+    const files = useFiles(props);
+    const { figure, meshes, light, onSettings, isJoining, onJoin, input, sent, message, take } = files;
 
     return (
         <>
@@ -89,17 +78,55 @@ export function Files({
             )}
             <ul className="flex flex-col gap-3">
                 {meshes.map((mesh) => (
-                    <MeshItem
-                        key={`${mesh.id} ${mesh.unitMm}`}
-                        mesh={mesh}
-                        change={change}
-                        parts={parts}
-                        turnAtJoint={turnAtJoint}
-                    />
+                    <MeshItem key={`${mesh.id} ${mesh.unitMm}`} mesh={mesh} files={files} />
                 ))}
             </ul>
         </>
     );
+}
+
+type Files = ReturnType<typeof useFiles>;
+
+function useFiles({
+    figure,
+    meshes,
+    parts,
+    light,
+    onSettings,
+    isJoining,
+    onJoin,
+    onMoved,
+}: {
+    figure: FigureProps;
+    meshes: readonly MeshProps[];
+    parts: readonly { id: number; name: string }[];
+    light: LightProps;
+    onSettings: (change: Record<string, unknown>) => void;
+    /** A face is waited for. */
+    isJoining: boolean;
+    onJoin: () => void;
+    /** A part stands otherwise now. */
+    onMoved: () => void;
+}) {
+    const input = useRef<HTMLInputElement>(null);
+    const [sent, setSent] = useState<number | null | undefined>(undefined);
+    const { message, attempt } = useAttempt();
+    const { take, change, turnAtJoint } = useMeshes({ attempt, setSent, figure, onMoved });
+    return {
+        figure,
+        meshes,
+        parts,
+        light,
+        onSettings,
+        isJoining,
+        onJoin,
+        input,
+        sent,
+        message,
+        take,
+        change,
+        turnAtJoint,
+    };
 }
 
 function Position({
@@ -167,17 +194,8 @@ function Position({
     );
 }
 
-function MeshItem({
-    mesh,
-    change,
-    parts,
-    turnAtJoint,
-}: {
-    mesh: MeshProps;
-    change: (mesh: MeshProps, body: Record<string, unknown> | null) => Promise<void>;
-    parts: readonly { id: number; name: string }[];
-    turnAtJoint: (mesh: MeshProps, degrees: number) => Promise<void>;
-}) {
+function MeshItem({ files, mesh }: { files: Files; mesh: MeshProps }) {
+    const { change, parts, turnAtJoint } = files;
     return (
         <li className="border border-line bg-raised p-2">
             <div className="flex items-center gap-2">

@@ -36,6 +36,52 @@ const KEYS = [
 
 /** The printed mesh and the light on it: where directed spray falls, what that means for every area. */
 export default function LightPage(props: Props) {
+    const study = useLight(props);
+    const { figure, meshes, parts, light, joining, setJoining, message, setMessage, tab, busy, path, change, compute } =
+        study;
+
+    return (
+        <Shell title={`Light on ${figure.name}`} figure={figure} keys={KEYS} wide>
+            <div className="flex min-h-full flex-col lg:h-full lg:flex-row">
+                <div className="flex min-h-[60vh] min-w-0 flex-1 flex-col lg:min-h-0">
+                    <ViewBar study={study} />
+                    <LitFigure study={study} />
+                </div>
+                <aside className="flex w-full shrink-0 flex-col gap-3 overflow-y-auto border-l border-line p-3 text-sm lg:w-[26rem]">
+                    <PanelHead study={study} />
+                    {busy && <CalculatingBar study={study} />}
+                    {message !== null && <Notice strong>{message}</Notice>}
+                    {light.problem !== null && <Notice strong>{light.problem}</Notice>}
+                    {light.isStale && !busy && light.dataUrl !== null && (
+                        <Notice strong>Files or pose changed since the lighting was calculated.</Notice>
+                    )}
+                    {light.state === 'stopped' && <span>Stopped.</span>}
+                    {tab === 'files' ? (
+                        <Files
+                            figure={figure}
+                            meshes={meshes}
+                            parts={parts}
+                            light={light}
+                            onSettings={(settings) => void change('PUT', url('light.settings', path), settings)}
+                            isJoining={joining !== 'no'}
+                            onJoin={() => {
+                                setJoining(joining === 'no' ? 'part' : 'no');
+                                setMessage(joining === 'no' ? 'Click the face of the part to move.' : null);
+                            }}
+                            onMoved={() => void compute()}
+                        />
+                    ) : (
+                        <AreasPanel study={study} />
+                    )}
+                </aside>
+            </div>
+        </Shell>
+    );
+}
+
+type Study = ReturnType<typeof useLight>;
+
+function useLight(props: Props) {
     const { figure, meshes, parts } = props;
     const [light, setLight] = useState(props.light);
     // Asked for one area, it is shown among the others.
@@ -74,84 +120,44 @@ export default function LightPage(props: Props) {
         viewer,
         light,
     });
-
-    return (
-        <Shell title={`Light on ${figure.name}`} figure={figure} keys={KEYS} wide>
-            <div className="flex min-h-full flex-col lg:h-full lg:flex-row">
-                <div className="flex min-h-[60vh] min-w-0 flex-1 flex-col lg:min-h-0">
-                    <ViewBar
-                        view={view}
-                        setView={setView}
-                        most={most}
-                        step={step}
-                        setStep={setStep}
-                        area={area}
-                        light={light}
-                        isLit={isLit}
-                        setLit={setLit}
-                        keepLook={keepLook}
-                    />
-                    <LitFigure
-                        light={light}
-                        view={view}
-                        area={area}
-                        path={path}
-                        step={step}
-                        spray={spray}
-                        isLit={isLit}
-                        marks={marks}
-                        pick={pick}
-                        onViewer={onViewer}
-                    />
-                </div>
-                <aside className="flex w-full shrink-0 flex-col gap-3 overflow-y-auto border-l border-line p-3 text-sm lg:w-[26rem]">
-                    <PanelHead tab={tab} meshes={meshes} setTab={setTab} light={light} busy={busy} compute={compute} />
-                    {busy && <CalculatingBar light={light} attempt={attempt} path={path} />}
-                    {message !== null && <Notice strong>{message}</Notice>}
-                    {light.problem !== null && <Notice strong>{light.problem}</Notice>}
-                    {light.isStale && !busy && light.dataUrl !== null && (
-                        <Notice strong>Files or pose changed since the lighting was calculated.</Notice>
-                    )}
-                    {light.state === 'stopped' && <span>Stopped.</span>}
-                    {tab === 'files' ? (
-                        <Files
-                            figure={figure}
-                            meshes={meshes}
-                            parts={parts}
-                            light={light}
-                            onSettings={(settings) => void change('PUT', url('light.settings', path), settings)}
-                            isJoining={joining !== 'no'}
-                            onJoin={() => {
-                                setJoining(joining === 'no' ? 'part' : 'no');
-                                setMessage(joining === 'no' ? 'Click the face of the part to move.' : null);
-                            }}
-                            onMoved={() => void compute()}
-                        />
-                    ) : (
-                        <AreasPanel
-                            light={light}
-                            spray={spray}
-                            setSpray={setSpray}
-                            view={view}
-                            setView={setView}
-                            change={change}
-                            path={path}
-                            area={area}
-                            setArea={setArea}
-                            tool={tool}
-                            setTool={setTool}
-                            size={size}
-                            setSize={setSize}
-                            seeds={seeds}
-                            setSeeds={setSeeds}
-                            figure={figure}
-                            attempt={attempt}
-                        />
-                    )}
-                </aside>
-            </div>
-        </Shell>
-    );
+    return {
+        figure,
+        meshes,
+        parts,
+        light,
+        view,
+        setView,
+        isLit,
+        setLit,
+        step,
+        setStep,
+        spray,
+        setSpray,
+        tool,
+        setTool,
+        size,
+        setSize,
+        seeds,
+        setSeeds,
+        area,
+        setArea,
+        joining,
+        setJoining,
+        message,
+        setMessage,
+        attempt,
+        tab,
+        setTab,
+        onViewer,
+        most,
+        busy,
+        path,
+        marks,
+        change,
+        compute,
+        pick,
+        keepLook,
+    };
 }
 
 /** The area that the address asks for. */
@@ -172,33 +178,8 @@ function BorderWords({ light }: { light: LightProps }) {
     );
 }
 
-function AreaTools({
-    light,
-    area,
-    setArea,
-    tool,
-    setTool,
-    setView,
-    size,
-    setSize,
-    seeds,
-    change,
-    path,
-    setSeeds,
-}: {
-    light: LightProps;
-    area: number | null;
-    setArea: Dispatch<SetStateAction<number | null>>;
-    tool: 'look' | 'piece' | 'crease' | 'brush' | 'seeds';
-    setTool: Dispatch<SetStateAction<Tool>>;
-    setView: Dispatch<SetStateAction<View>>;
-    size: { crease: number; brush: number };
-    setSize: Dispatch<SetStateAction<{ crease: number; brush: number }>>;
-    seeds: Seed[];
-    change: (method: 'PUT' | 'POST', route: string, body?: unknown) => Promise<boolean>;
-    path: { figure: number };
-    setSeeds: Dispatch<SetStateAction<Seed[]>>;
-}) {
+function AreaTools({ study }: { study: Study }) {
+    const { light, area, setArea, tool, setTool, setView, size, setSize, seeds, change, path, setSeeds } = study;
     return (
         <Tools
             areas={light.areas}
@@ -225,43 +206,8 @@ function AreaTools({
     );
 }
 
-function AreasPanel({
-    light,
-    spray,
-    setSpray,
-    view,
-    setView,
-    change,
-    path,
-    area,
-    setArea,
-    tool,
-    setTool,
-    size,
-    setSize,
-    seeds,
-    setSeeds,
-    figure,
-    attempt,
-}: {
-    light: LightProps;
-    spray: number;
-    setSpray: Dispatch<SetStateAction<number>>;
-    view: 'bare' | 'prime' | 'exposure' | 'zones' | 'finish' | 'lightness' | 'areas' | 'glow';
-    setView: Dispatch<SetStateAction<View>>;
-    change: (method: 'PUT' | 'POST', route: string, body?: unknown) => Promise<boolean>;
-    path: { figure: number };
-    area: number | null;
-    setArea: Dispatch<SetStateAction<number | null>>;
-    tool: 'look' | 'piece' | 'crease' | 'brush' | 'seeds';
-    setTool: Dispatch<SetStateAction<Tool>>;
-    size: { crease: number; brush: number };
-    setSize: Dispatch<SetStateAction<{ crease: number; brush: number }>>;
-    seeds: Seed[];
-    setSeeds: Dispatch<SetStateAction<Seed[]>>;
-    figure: FigureProps;
-    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
-}) {
+function AreasPanel({ study }: { study: Study }) {
+    const { light, spray, setSpray, view, setView, change, path, area, setArea, figure, attempt } = study;
     return (
         <>
             {light.dataUrl !== null && (
@@ -280,22 +226,7 @@ function AreasPanel({
                     }
                 />
             )}
-            {light.dataUrl !== null && (
-                <AreaTools
-                    light={light}
-                    area={area}
-                    setArea={setArea}
-                    tool={tool}
-                    setTool={setTool}
-                    setView={setView}
-                    size={size}
-                    setSize={setSize}
-                    seeds={seeds}
-                    change={change}
-                    path={path}
-                    setSeeds={setSeeds}
-                />
-            )}
+            {light.dataUrl !== null && <AreaTools study={study} />}
             {light.apart.map((words) => (
                 <Notice key={words}>{words}</Notice>
             ))}
@@ -313,15 +244,8 @@ function AreasPanel({
     );
 }
 
-function CalculatingBar({
-    light,
-    attempt,
-    path,
-}: {
-    light: LightProps;
-    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
-    path: { figure: number };
-}) {
+function CalculatingBar({ study }: { study: Study }) {
+    const { light, attempt, path } = study;
     return (
         <div className="flex items-center gap-3">
             <progress value={light.progress} max={1} className="flex-1" aria-label="Lighting progress" />
@@ -332,21 +256,8 @@ function CalculatingBar({
     );
 }
 
-function PanelHead({
-    tab,
-    meshes,
-    setTab,
-    light,
-    busy,
-    compute,
-}: {
-    tab: 'areas' | 'files';
-    meshes: MeshProps[];
-    setTab: Dispatch<SetStateAction<'areas' | 'files'>>;
-    light: LightProps;
-    busy: boolean;
-    compute: () => Promise<boolean>;
-}) {
+function PanelHead({ study }: { study: Study }) {
+    const { tab, meshes, setTab, light, busy, compute } = study;
     return (
         <div className="flex items-center gap-3">
             <Choice<'areas' | 'files'>
@@ -369,29 +280,8 @@ function PanelHead({
     );
 }
 
-function LitFigure({
-    light,
-    view,
-    area,
-    path,
-    step,
-    spray,
-    isLit,
-    marks,
-    pick,
-    onViewer,
-}: {
-    light: LightProps;
-    view: 'bare' | 'prime' | 'exposure' | 'zones' | 'finish' | 'lightness' | 'areas' | 'glow';
-    area: number | null;
-    path: { figure: number };
-    step: number;
-    spray: number;
-    isLit: boolean;
-    marks: [number, number, number][];
-    pick: (at: Point, areaId: number) => void;
-    onViewer: (made: MeshViewer | null) => void;
-}) {
+function LitFigure({ study }: { study: Study }) {
+    const { light, view, area, path, step, spray, isLit, marks, pick, onViewer } = study;
     return (
         <div className="relative min-h-0 flex-1">
             {light.dataUrl === null ? (
@@ -424,15 +314,8 @@ function LitFigure({
     );
 }
 
-function LayerSlider({
-    most,
-    step,
-    setStep,
-}: {
-    most: number;
-    step: number;
-    setStep: Dispatch<SetStateAction<number>>;
-}) {
+function LayerSlider({ study }: { study: Study }) {
+    const { most, step, setStep } = study;
     return (
         <label className="flex items-center gap-2">
             layer
@@ -452,29 +335,8 @@ function LayerSlider({
     );
 }
 
-function ViewBar({
-    view,
-    setView,
-    most,
-    step,
-    setStep,
-    area,
-    light,
-    isLit,
-    setLit,
-    keepLook,
-}: {
-    view: View;
-    setView: Dispatch<SetStateAction<View>>;
-    most: number;
-    step: number;
-    setStep: Dispatch<SetStateAction<number>>;
-    area: number | null;
-    light: LightProps;
-    isLit: boolean;
-    setLit: Dispatch<SetStateAction<boolean>>;
-    keepLook: () => Promise<void>;
-}) {
+function ViewBar({ study }: { study: Study }) {
+    const { view, setView, area, light, isLit, setLit, keepLook } = study;
     return (
         <div className="flex flex-wrap items-center gap-2 border-b border-line p-2 text-sm">
             <Choice<View>
@@ -492,7 +354,7 @@ function ViewBar({
                 ]}
                 onChoose={setView}
             />
-            {(view === 'finish' || view === 'lightness') && <LayerSlider most={most} step={step} setStep={setStep} />}
+            {(view === 'finish' || view === 'lightness') && <LayerSlider study={study} />}
             {view === 'glow' && (
                 <span>
                     {area === null

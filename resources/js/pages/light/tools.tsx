@@ -12,20 +12,7 @@ export type Seed = { at: [number, number, number]; areaId: number };
 const NONE = 'none';
 
 /** What a press on the mesh does: which part of it becomes which area. */
-export function Tools({
-    areas,
-    area,
-    onArea,
-    tool,
-    onTool,
-    size,
-    onSize,
-    seeds,
-    onDivide,
-    onForget,
-    noAreaCm2,
-    onPropose,
-}: {
+export function Tools(props: {
     areas: readonly LitAreaProps[];
     area: number | null;
     onArea: (id: number | null) => void;
@@ -39,7 +26,9 @@ export function Tools({
     noAreaCm2: number;
     onPropose: () => void;
 }) {
-    const named = new Set(seeds.map((seed) => seed.areaId));
+    const tools = useTools(props);
+    const { areas, area, onArea, tool, onTool, size, onSize, noAreaCm2, onPropose } = tools;
+
     return (
         <div className="flex flex-col gap-2 bg-sunk p-2">
             <Choice<Tool>
@@ -92,7 +81,7 @@ export function Tools({
                     }}
                 />
             )}
-            {tool === 'seeds' && <Seeds named={named} onDivide={onDivide} seeds={seeds} onForget={onForget} />}
+            {tool === 'seeds' && <Seeds tools={tools} />}
             {noAreaCm2 > 0.05 && (
                 <div className="flex items-center gap-2">
                     <Button onClick={onPropose}>Propose areas</Button>
@@ -103,17 +92,41 @@ export function Tools({
     );
 }
 
-function Seeds({
-    named,
-    onDivide,
+type Tools = ReturnType<typeof useTools>;
+
+function useTools({
+    areas,
+    area,
+    onArea,
+    tool,
+    onTool,
+    size,
+    onSize,
     seeds,
+    onDivide,
     onForget,
+    noAreaCm2,
+    onPropose,
 }: {
-    named: Set<number>;
-    onDivide: () => void;
+    areas: readonly LitAreaProps[];
+    area: number | null;
+    onArea: (id: number | null) => void;
+    tool: Tool;
+    onTool: (tool: Tool) => void;
+    size: { crease: number; brush: number };
+    onSize: (size: { crease: number; brush: number }) => void;
     seeds: readonly Seed[];
+    onDivide: () => void;
     onForget: () => void;
+    noAreaCm2: number;
+    onPropose: () => void;
 }) {
+    const named = new Set(seeds.map((seed) => seed.areaId));
+    return { areas, area, onArea, tool, onTool, size, onSize, seeds, onDivide, onForget, noAreaCm2, onPropose, named };
+}
+
+function Seeds({ tools }: { tools: Tools }) {
+    const { named, onDivide, seeds, onForget } = tools;
     return (
         <>
             <p className="text-xs">

@@ -12,15 +12,7 @@ import { Button } from '@/shared/ui/button';
 import { Choice } from '@/shared/ui/choice';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
-import type {
-    BuildProps,
-    FigureProps,
-    OrderProps,
-    ApproachPairProps,
-    StepKind,
-    IssueProps,
-    OrderStepProps,
-} from '@/types/generated';
+import type { BuildProps, FigureProps, OrderProps, ApproachPairProps, StepKind, IssueProps } from '@/types/generated';
 import { Build } from './build';
 import { Approaches } from './approaches';
 
@@ -81,7 +73,30 @@ export default function OrderPage({ figure, planned, own, problem, build, approa
     );
 }
 
-function Board({
+function Board(props: {
+    tabs: ReactNode;
+    figure: FigureProps;
+    planned: OrderProps;
+    own: OrderProps | null;
+    build: BuildProps;
+}) {
+    const work = useOrder(props);
+    const { problem } = work;
+
+    return (
+        <>
+            <FilterBar work={work} />
+            <Summary work={work} />
+            {problem !== null && <Notice strong>{problem}</Notice>}
+            <Canvas work={work} />
+            <Details work={work} />
+        </>
+    );
+}
+
+type Work = ReturnType<typeof useOrder>;
+
+function useOrder({
     tabs,
     figure,
     planned,
@@ -115,59 +130,38 @@ function Board({
     const musts = order.rules.filter((r) => !r.isKept && r.weight === null).length;
     const mm = Math.round(order.maskMm - planned.maskMm);
     const kinds = [...new Set(order.steps.map((s) => s.kind))];
-    return (
-        <>
-            <FilterBar
-                tabs={tabs}
-                part={part}
-                build={build}
-                setPart={setPart}
-                kind={kind}
-                kinds={kinds}
-                setKind={setKind}
-                tool={tool}
-                order={order}
-                setTool={setTool}
-                isPlanned={isPlanned}
-                beside={beside}
-                setBeside={setBeside}
-                setOrder={setOrder}
-                planned={planned}
-                setIds={setIds}
-                own={own}
-                keep={keep}
-                isStored={isStored}
-                ids={ids}
-            />
-            <Summary steps={steps} order={order} musts={musts} isPlanned={isPlanned} mm={mm} planned={planned} />
-            {problem !== null && <Notice strong>{problem}</Notice>}
-            <Canvas
-                beside={beside}
-                isPlanned={isPlanned}
-                planned={planned}
-                order={order}
-                steps={steps}
-                chosen={chosen}
-                setChosen={setChosen}
-                build={build}
-                broken={broken}
-                part={part}
-                kind={kind}
-                tool={tool}
-                judge={judge}
-                ids={ids}
-            />
-            <Details
-                step={step}
-                order={order}
-                planned={planned}
-                setChosen={setChosen}
-                ids={ids}
-                judge={judge}
-                figure={figure}
-            />
-        </>
-    );
+    return {
+        tabs,
+        figure,
+        planned,
+        own,
+        build,
+        order,
+        setOrder,
+        ids,
+        setIds,
+        chosen,
+        setChosen,
+        part,
+        setPart,
+        kind,
+        setKind,
+        tool,
+        setTool,
+        problem,
+        beside,
+        setBeside,
+        steps,
+        step,
+        isPlanned,
+        isStored,
+        broken,
+        judge,
+        keep,
+        musts,
+        mm,
+        kinds,
+    };
 }
 
 function Issues({
@@ -214,23 +208,8 @@ function Issues({
     );
 }
 
-function Details({
-    step,
-    order,
-    planned,
-    setChosen,
-    ids,
-    judge,
-    figure,
-}: {
-    step: OrderStepProps | undefined;
-    order: OrderProps;
-    planned: OrderProps;
-    setChosen: Dispatch<SetStateAction<string | null>>;
-    ids: string[];
-    judge: (next: string[]) => Promise<void>;
-    figure: FigureProps;
-}) {
+function Details({ work }: { work: Work }) {
+    const { step, order, planned, setChosen, ids, judge, figure } = work;
     return (
         <div className="grid shrink-0 grid-cols-1 gap-5 overflow-y-auto lg:h-60 lg:grid-cols-3">
             {step ? <StepDetail order={order} planned={planned} step={step} onChoose={setChosen} /> : <span />}
@@ -250,37 +229,9 @@ function Details({
     );
 }
 
-function Canvas({
-    beside,
-    isPlanned,
-    planned,
-    order,
-    steps,
-    chosen,
-    setChosen,
-    build,
-    broken,
-    part,
-    kind,
-    tool,
-    judge,
-    ids,
-}: {
-    beside: boolean;
-    isPlanned: boolean;
-    planned: OrderProps;
-    order: OrderProps;
-    steps: OrderStepProps[];
-    chosen: string | null;
-    setChosen: Dispatch<SetStateAction<string | null>>;
-    build: BuildProps;
-    broken: Set<string>;
-    part: string;
-    kind: 'all' | StepKind;
-    tool: string;
-    judge: (next: string[]) => Promise<void>;
-    ids: string[];
-}) {
+function Canvas({ work }: { work: Work }) {
+    const { beside, isPlanned, planned, order, steps, chosen, setChosen, build, broken, part, kind, tool, judge, ids } =
+        work;
     return (
         <div className="relative min-h-72 flex-1 border border-line lg:min-h-0">
             {beside && !isPlanned ? (
@@ -305,21 +256,8 @@ function Canvas({
     );
 }
 
-function Summary({
-    steps,
-    order,
-    musts,
-    isPlanned,
-    mm,
-    planned,
-}: {
-    steps: OrderStepProps[];
-    order: OrderProps;
-    musts: number;
-    isPlanned: boolean;
-    mm: number;
-    planned: OrderProps;
-}) {
+function Summary({ work }: { work: Work }) {
+    const { steps, order, musts, isPlanned, mm, planned } = work;
     return (
         <div className="text-sm">
             <p className="leading-tight">
@@ -341,49 +279,29 @@ function Summary({
     );
 }
 
-function FilterBar({
-    tabs,
-    part,
-    build,
-    setPart,
-    kind,
-    kinds,
-    setKind,
-    tool,
-    order,
-    setTool,
-    isPlanned,
-    beside,
-    setBeside,
-    setOrder,
-    planned,
-    setIds,
-    own,
-    keep,
-    isStored,
-    ids,
-}: {
-    tabs: ReactNode;
-    part: string;
-    build: BuildProps;
-    setPart: Dispatch<SetStateAction<string>>;
-    kind: 'all' | StepKind;
-    kinds: StepKind[];
-    setKind: Dispatch<SetStateAction<'all' | StepKind>>;
-    tool: string;
-    order: OrderProps;
-    setTool: Dispatch<SetStateAction<string>>;
-    isPlanned: boolean;
-    beside: boolean;
-    setBeside: Dispatch<SetStateAction<boolean>>;
-    setOrder: Dispatch<SetStateAction<OrderProps>>;
-    planned: OrderProps;
-    setIds: Dispatch<SetStateAction<string[]>>;
-    own: OrderProps | null;
-    keep: (next: string[] | null) => Promise<void>;
-    isStored: boolean;
-    ids: string[];
-}) {
+function FilterBar({ work }: { work: Work }) {
+    const {
+        tabs,
+        part,
+        build,
+        setPart,
+        kind,
+        kinds,
+        setKind,
+        tool,
+        order,
+        setTool,
+        isPlanned,
+        beside,
+        setBeside,
+        setOrder,
+        planned,
+        setIds,
+        own,
+        keep,
+        isStored,
+        ids,
+    } = work;
     return (
         <div className="flex flex-wrap items-center gap-3 text-sm">
             {tabs}

@@ -23,26 +23,9 @@ const PATCHES: readonly { key: string; label: string; at: Spot }[] = [
 ];
 
 /** Readings from a photo of the test card, neutralised on the grey that lies in it. */
-export function CardPhoto({ pot, onReadings }: { pot: PaintProps; onReadings: (readings: ReadingProps[]) => void }) {
-    const [open, setOpen] = useState(false);
-    const [photo, setPhoto] = useState<Photo | null>(null);
-    const [spots, setSpots] = useState<Record<string, Spot>>(Object.fromEntries(PATCHES.map((p) => [p.key, p.at])));
-    const [patch, setPatch] = useState('grey');
-    const [reflectance, setReflectance] = useState('0.18');
-    const [problem, setProblem] = useState<string | null>(null);
-    const { take, simulated, place, readIt } = useCardPhoto({
-        setProblem,
-        setPhoto,
-        pot,
-        setSpots,
-        spots,
-        patch,
-        setPatch,
-        photo,
-        reflectance,
-        onReadings,
-        setOpen,
-    });
+export function CardPhoto(props: { pot: PaintProps; onReadings: (readings: ReadingProps[]) => void }) {
+    const card = useCard(props);
+    const { open, setOpen, photo, problem, take, simulated } = card;
 
     return (
         <>
@@ -65,21 +48,51 @@ export function CardPhoto({ pot, onReadings }: { pot: PaintProps; onReadings: (r
                 {photo === null ? (
                     <Choosing take={take} simulated={simulated} />
                 ) : (
-                    <Placing
-                        patch={patch}
-                        setPatch={setPatch}
-                        photo={photo}
-                        spots={spots}
-                        place={place}
-                        reflectance={reflectance}
-                        setReflectance={setReflectance}
-                        readIt={readIt}
-                        setPhoto={setPhoto}
-                    />
+                    <Placing card={card} photo={photo} />
                 )}
             </Sheet>
         </>
     );
+}
+
+type Card = ReturnType<typeof useCard>;
+
+function useCard({ pot, onReadings }: { pot: PaintProps; onReadings: (readings: ReadingProps[]) => void }) {
+    const [open, setOpen] = useState(false);
+    const [photo, setPhoto] = useState<Photo | null>(null);
+    const [spots, setSpots] = useState<Record<string, Spot>>(Object.fromEntries(PATCHES.map((p) => [p.key, p.at])));
+    const [patch, setPatch] = useState('grey');
+    const [reflectance, setReflectance] = useState('0.18');
+    const [problem, setProblem] = useState<string | null>(null);
+    const { take, simulated, place, readIt } = useCardPhoto({
+        setProblem,
+        setPhoto,
+        pot,
+        setSpots,
+        spots,
+        patch,
+        setPatch,
+        photo,
+        reflectance,
+        onReadings,
+        setOpen,
+    });
+    return {
+        open,
+        setOpen,
+        photo,
+        setPhoto,
+        spots,
+        patch,
+        setPatch,
+        reflectance,
+        setReflectance,
+        problem,
+        take,
+        simulated,
+        place,
+        readIt,
+    };
 }
 
 function PatchChoice({ patch, setPatch }: { patch: string; setPatch: Dispatch<SetStateAction<string>> }) {
@@ -105,27 +118,8 @@ function PatchChoice({ patch, setPatch }: { patch: string; setPatch: Dispatch<Se
     );
 }
 
-function Placing({
-    patch,
-    setPatch,
-    photo,
-    spots,
-    place,
-    reflectance,
-    setReflectance,
-    readIt,
-    setPhoto,
-}: {
-    patch: string;
-    setPatch: Dispatch<SetStateAction<string>>;
-    photo: { file: Blob; url: string; width: number; height: number };
-    spots: { [x: string]: Spot };
-    place: ({ points }: Drawn) => void;
-    reflectance: string;
-    setReflectance: Dispatch<SetStateAction<string>>;
-    readIt: () => Promise<void>;
-    setPhoto: Dispatch<SetStateAction<Photo | null>>;
-}) {
+function Placing({ card, photo }: { card: Card; photo: { file: Blob; url: string; width: number; height: number } }) {
+    const { patch, setPatch, spots, place, reflectance, setReflectance, readIt, setPhoto } = card;
     return (
         <>
             <PatchChoice patch={patch} setPatch={setPatch} />

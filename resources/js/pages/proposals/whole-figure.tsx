@@ -12,7 +12,31 @@ import type { AreaProposalProps, FigureProposalProps, FigureProps, ProposalSearc
 const ASK_AGAIN = 500;
 
 /** Finishes for all areas that share pots; searched for in the queue. */
-export function WholeFigure({
+export function WholeFigure(props: { figure: FigureProps; brushOnly: boolean; only: number[] | null }) {
+    const whole = useWholeFigure(props);
+    const { search, problem, answer } = whole;
+
+    return (
+        <section className="flex flex-col gap-4">
+            <Start whole={whole} />
+            {problem !== null && <Notice strong>{problem}</Notice>}
+            {search?.state === 'failed' && (
+                <Notice strong>This search failed. Nothing was changed; propose again.</Notice>
+            )}
+            {search === null && (
+                <p className="max-w-2xl text-sm">
+                    Every area with target colours gets a finish; pots that few areas need are dropped where the others
+                    come nearly as close. Nothing is changed until you adopt it.
+                </p>
+            )}
+            {answer && <Answer answer={answer} whole={whole} />}
+        </section>
+    );
+}
+
+type Whole = ReturnType<typeof useWholeFigure>;
+
+function useWholeFigure({
     figure,
     brushOnly,
     only,
@@ -29,49 +53,26 @@ export function WholeFigure({
     const answer = search?.answer as FigureProposalProps | null | undefined;
     useProgress({ running, search, setSearch });
     const { attempt, adopt } = useAdopting({ setProblem, figure, setAdopted });
-
-    return (
-        <section className="flex flex-col gap-4">
-            <Start
-                most={most}
-                setMost={setMost}
-                running={running}
-                attempt={attempt}
-                setAdopted={setAdopted}
-                setSearch={setSearch}
-                figure={figure}
-                brushOnly={brushOnly}
-                only={only}
-                search={search}
-            />
-            {problem !== null && <Notice strong>{problem}</Notice>}
-            {search?.state === 'failed' && (
-                <Notice strong>This search failed. Nothing was changed; propose again.</Notice>
-            )}
-            {search === null && (
-                <p className="max-w-2xl text-sm">
-                    Every area with target colours gets a finish; pots that few areas need are dropped where the others
-                    come nearly as close. Nothing is changed until you adopt it.
-                </p>
-            )}
-            {answer && <Answer answer={answer} figure={figure} adopted={adopted} attempt={attempt} adopt={adopt} />}
-        </section>
-    );
+    return {
+        figure,
+        brushOnly,
+        only,
+        most,
+        setMost,
+        search,
+        setSearch,
+        problem,
+        adopted,
+        setAdopted,
+        running,
+        answer,
+        attempt,
+        adopt,
+    };
 }
 
-function AreaRow({
-    area,
-    figure,
-    adopted,
-    attempt,
-    adopt,
-}: {
-    area: AreaProposalProps;
-    figure: FigureProps;
-    adopted: number[];
-    attempt: (act: () => Promise<void>) => Promise<void>;
-    adopt: ({ areaId, version, proposal }: AreaProposalProps) => Promise<void>;
-}) {
+function AreaRow({ whole, area }: { whole: Whole; area: AreaProposalProps }) {
+    const { figure, adopted, attempt, adopt } = whole;
     return (
         <tr className="border-t border-line align-middle">
             <th scope="row" className="py-1 pr-3 font-semibold">
@@ -117,19 +118,8 @@ function AreaRow({
     );
 }
 
-function Answer({
-    answer,
-    figure,
-    adopted,
-    attempt,
-    adopt,
-}: {
-    answer: FigureProposalProps;
-    figure: FigureProps;
-    adopted: number[];
-    attempt: (act: () => Promise<void>) => Promise<void>;
-    adopt: ({ areaId, version, proposal }: AreaProposalProps) => Promise<void>;
-}) {
+function Answer({ whole, answer }: { whole: Whole; answer: FigureProposalProps }) {
+    const { figure, adopted, attempt, adopt } = whole;
     return (
         <>
             <p className="text-sm">
@@ -149,14 +139,7 @@ function Answer({
                 </thead>
                 <tbody>
                     {answer.areas.map((area) => (
-                        <AreaRow
-                            key={area.areaId}
-                            area={area}
-                            figure={figure}
-                            adopted={adopted}
-                            attempt={attempt}
-                            adopt={adopt}
-                        />
+                        <AreaRow key={area.areaId} area={area} whole={whole} />
                     ))}
                 </tbody>
             </table>
@@ -178,29 +161,8 @@ function Answer({
     );
 }
 
-function Start({
-    most,
-    setMost,
-    running,
-    attempt,
-    setAdopted,
-    setSearch,
-    figure,
-    brushOnly,
-    only,
-    search,
-}: {
-    most: number;
-    setMost: Dispatch<SetStateAction<number>>;
-    running: boolean;
-    attempt: (act: () => Promise<void>) => Promise<void>;
-    setAdopted: Dispatch<SetStateAction<number[]>>;
-    setSearch: Dispatch<SetStateAction<ProposalSearchProps | null>>;
-    figure: FigureProps;
-    brushOnly: boolean;
-    only: number[] | null;
-    search: ProposalSearchProps | null;
-}) {
+function Start({ whole }: { whole: Whole }) {
+    const { most, setMost, running, attempt, setAdopted, setSearch, figure, brushOnly, only, search } = whole;
     return (
         <div className="flex flex-wrap items-end gap-4">
             <Stepper

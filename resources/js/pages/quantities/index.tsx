@@ -1,5 +1,5 @@
 import { Link, router } from '@inertiajs/react';
-import { useState, type SetStateAction } from 'react';
+import { useState } from 'react';
 import { Shell } from '@/features/shell/shell';
 import { capital, many, minutesWords } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
@@ -18,25 +18,14 @@ type Props = {
 };
 
 /** Paint needed from the pots, what is missing, which way a batch is quicker. */
-export default function QuantitiesPage({ figure, copies, pots, batch, runNumber, left }: Props) {
-    const [wanted, setWanted] = useState(copies);
-    const [ofRun, setOfRun] = useState(false);
-    const shown = ofRun ? left : pots;
-    const short = shown.filter((pot) => pot.missingMl > 0);
-    const cost = shown.reduce((sum, pot) => sum + (pot.cost ?? 0), 0);
-    const unpriced = shown.filter((pot) => pot.cost === null).length;
+export default function QuantitiesPage(props: Props) {
+    const page = useQuantities(props);
+    const { figure, batch, shown, short } = page;
+
     return (
         <Shell title={`Quantities of ${figure.name}`} figure={figure}>
             <div className="mx-auto flex max-w-5xl flex-col gap-5">
-                <Head
-                    wanted={wanted}
-                    setWanted={setWanted}
-                    copies={copies}
-                    figure={figure}
-                    runNumber={runNumber}
-                    ofRun={ofRun}
-                    setOfRun={setOfRun}
-                />
+                <Head page={page} />
                 {short.length > 0 ? (
                     <Notice strong>
                         {many(short.length, 'pot')} will run out before it is finished:{' '}
@@ -47,10 +36,22 @@ export default function QuantitiesPage({ figure, copies, pots, batch, runNumber,
                 )}
                 {batch && <Batch batch={batch} figure={figure} />}
                 <Table pots={shown} />
-                <Estimates cost={cost} unpriced={unpriced} figure={figure} />
+                <Estimates page={page} />
             </div>
         </Shell>
     );
+}
+
+type Page = ReturnType<typeof useQuantities>;
+
+function useQuantities({ figure, copies, pots, batch, runNumber, left }: Props) {
+    const [wanted, setWanted] = useState(copies);
+    const [ofRun, setOfRun] = useState(false);
+    const shown = ofRun ? left : pots;
+    const short = shown.filter((pot) => pot.missingMl > 0);
+    const cost = shown.reduce((sum, pot) => sum + (pot.cost ?? 0), 0);
+    const unpriced = shown.filter((pot) => pot.cost === null).length;
+    return { figure, copies, batch, runNumber, wanted, setWanted, ofRun, setOfRun, shown, short, cost, unpriced };
 }
 
 function Batch({ batch, figure }: { batch: BatchProps; figure: FigureProps }) {
@@ -122,7 +123,8 @@ function Table({ pots }: { pots: readonly PotNeedProps[] }) {
     );
 }
 
-function Estimates({ cost, unpriced, figure }: { cost: number; unpriced: number; figure: FigureProps }) {
+function Estimates({ page }: { page: Page }) {
+    const { cost, unpriced, figure } = page;
     return (
         <p className="text-sm text-quiet">
             All quantities are estimates: area x wet film of the technique / what reaches the piece, and what a cup or
@@ -139,23 +141,8 @@ function Estimates({ cost, unpriced, figure }: { cost: number; unpriced: number;
     );
 }
 
-function Head({
-    wanted,
-    setWanted,
-    copies,
-    figure,
-    runNumber,
-    ofRun,
-    setOfRun,
-}: {
-    wanted: number;
-    setWanted: (value: SetStateAction<number>) => void;
-    copies: number;
-    figure: FigureProps;
-    runNumber: number | null;
-    ofRun: boolean;
-    setOfRun: (value: SetStateAction<boolean>) => void;
-}) {
+function Head({ page }: { page: Page }) {
+    const { wanted, setWanted, copies, figure, runNumber, ofRun, setOfRun } = page;
     return (
         <header className="flex flex-wrap items-end gap-4">
             <h1 className="text-2xl">Paint needed</h1>

@@ -1,5 +1,5 @@
 import { Link, router } from '@inertiajs/react';
-import { useState, type SetStateAction } from 'react';
+import { useState } from 'react';
 import { Shell } from '@/features/shell/shell';
 import { capital, inkOn, many, one } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
@@ -21,36 +21,14 @@ type Props = {
 const ANY = 'any';
 
 /** Every finish of this painter: by colour, by pot, by figure, by word. */
-export default function RecipesPage({ recipes, hex, word, paintId, figureId, pots, figures }: Props) {
-    const [words, setWords] = useState(word);
-    const [colour, setColour] = useState(hex ?? '');
-
-    function find(change: { word?: string; hex?: string; paintId?: string; figureId?: string }) {
-        const asked = {
-            word: words,
-            hex: colour,
-            paintId: paintId === null ? ANY : String(paintId),
-            figureId: figureId === null ? ANY : String(figureId),
-            ...change,
-        };
-        const query = Object.fromEntries(Object.entries(asked).filter(([, value]) => value !== '' && value !== ANY));
-        router.visit(url('recipes', query), { preserveState: true });
-    }
+export default function RecipesPage(props: Props) {
+    const search = useRecipes(props);
+    const { recipes, hex, find } = search;
 
     return (
         <Shell title="Recipes">
             <div className="flex flex-col gap-4">
-                <Search
-                    find={find}
-                    words={words}
-                    setWords={setWords}
-                    colour={colour}
-                    setColour={setColour}
-                    paintId={paintId}
-                    pots={pots}
-                    figureId={figureId}
-                    figures={figures}
-                />
+                <Search find={find} search={search} />
                 <p className="text-sm text-quiet" aria-live="polite">
                     {recipes.length === 0
                         ? 'No match. Use fewer filters, or build a finish first.'
@@ -66,6 +44,26 @@ export default function RecipesPage({ recipes, hex, word, paintId, figureId, pot
             </div>
         </Shell>
     );
+}
+
+type Search = ReturnType<typeof useRecipes>;
+
+function useRecipes({ recipes, hex, word, paintId, figureId, pots, figures }: Props) {
+    const [words, setWords] = useState(word);
+    const [colour, setColour] = useState(hex ?? '');
+
+    function find(change: { word?: string; hex?: string; paintId?: string; figureId?: string }) {
+        const asked = {
+            word: words,
+            hex: colour,
+            paintId: paintId === null ? ANY : String(paintId),
+            figureId: figureId === null ? ANY : String(figureId),
+            ...change,
+        };
+        const query = Object.fromEntries(Object.entries(asked).filter(([, value]) => value !== '' && value !== ANY));
+        router.visit(url('recipes', query), { preserveState: true });
+    }
+    return { recipes, hex, paintId, figureId, pots, figures, words, setWords, colour, setColour, find };
 }
 
 function Recipe({ recipe, hex }: { recipe: RecipeProps; hex: string | null }) {
@@ -109,26 +107,13 @@ function Recipe({ recipe, hex }: { recipe: RecipeProps; hex: string | null }) {
 }
 
 function Search({
+    search,
     find,
-    words,
-    setWords,
-    colour,
-    setColour,
-    paintId,
-    pots,
-    figureId,
-    figures,
 }: {
+    search: Search;
     find: (change: { word?: string; hex?: string; paintId?: string; figureId?: string }) => void;
-    words: string;
-    setWords: (value: SetStateAction<string>) => void;
-    colour: string;
-    setColour: (value: SetStateAction<string>) => void;
-    paintId: number | null;
-    pots: PotProps[];
-    figureId: number | null;
-    figures: { id: number; name: string }[];
 }) {
+    const { words, setWords, colour, setColour, paintId, pots, figureId, figures } = search;
     return (
         <form
             className="grid items-end gap-3 sm:grid-cols-[auto_2fr_1fr_1fr_1fr_auto]"

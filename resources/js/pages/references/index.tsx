@@ -25,7 +25,47 @@ const KEYS = [
     ['Ctrl+V', 'paste a picture'],
 ] as const;
 
-export default function ReferencesPage({ figure, pictures, areas }: Props) {
+export default function ReferencesPage(props: Props) {
+    const board = useReferences(props);
+    const { figure, tool, radius, problem, side, purpose, split, picture, area, bringIn, sample, forPicture } = board;
+
+    return (
+        <Shell title={`References of ${figure.name}`} figure={figure} keys={KEYS} wide>
+            <div className="flex min-h-full flex-col lg:h-full lg:flex-row">
+                <section className="flex min-h-[60vh] min-w-0 flex-1 flex-col lg:min-h-0">
+                    <BoardBar board={board} />
+                    {problem !== null && (
+                        <div className="px-4 py-2">
+                            <Notice strong>{problem}</Notice>
+                        </div>
+                    )}
+                    <div className="min-h-0 flex-1">
+                        {picture ? (
+                            <ReferenceBoard
+                                key={picture.id}
+                                picture={picture}
+                                after={picture.neutralUrl}
+                                split={split}
+                                crop={picture.crop}
+                                marks={marksOf(area, picture, side === 'picture')}
+                                tool={purpose === null ? tool : purpose === 'chart' ? 'corners' : 'box'}
+                                spotRadius={radius}
+                                onDraw={(drawn) => void (purpose === null ? sample(drawn) : forPicture(drawn))}
+                            />
+                        ) : (
+                            <DropHere onFile={(file) => void bringIn(file)} />
+                        )}
+                    </div>
+                </section>
+                <ColoursPanel board={board} />
+            </div>
+        </Shell>
+    );
+}
+
+type Board = ReturnType<typeof useReferences>;
+
+function useReferences({ figure, pictures, areas }: Props) {
     const [pictureId, setPictureId] = useState(pictures[0]?.id ?? 0);
     const [areaId, setAreaId] = useState(areas[0]?.id ?? 0);
     const [zone, setZone] = useState<Zone>('mid');
@@ -61,69 +101,36 @@ export default function ReferencesPage({ figure, pictures, areas }: Props) {
         reflectance,
         setPurpose,
     });
-
-    return (
-        <Shell title={`References of ${figure.name}`} figure={figure} keys={KEYS} wide>
-            <div className="flex min-h-full flex-col lg:h-full lg:flex-row">
-                <section className="flex min-h-[60vh] min-w-0 flex-1 flex-col lg:min-h-0">
-                    <BoardBar
-                        tool={tool}
-                        setTool={setTool}
-                        radius={radius}
-                        setRadius={setRadius}
-                        picture={picture}
-                        split={split}
-                        setSplit={setSplit}
-                        pictures={pictures}
-                        setPictureId={setPictureId}
-                        uploading={uploading}
-                        fraction={fraction}
-                        bringIn={bringIn}
-                        figure={figure}
-                    />
-                    {problem !== null && (
-                        <div className="px-4 py-2">
-                            <Notice strong>{problem}</Notice>
-                        </div>
-                    )}
-                    <div className="min-h-0 flex-1">
-                        {picture ? (
-                            <ReferenceBoard
-                                key={picture.id}
-                                picture={picture}
-                                after={picture.neutralUrl}
-                                split={split}
-                                crop={picture.crop}
-                                marks={marksOf(area, picture, side === 'picture')}
-                                tool={purpose === null ? tool : purpose === 'chart' ? 'corners' : 'box'}
-                                spotRadius={radius}
-                                onDraw={(drawn) => void (purpose === null ? sample(drawn) : forPicture(drawn))}
-                            />
-                        ) : (
-                            <DropHere onFile={(file) => void bringIn(file)} />
-                        )}
-                    </div>
-                </section>
-                <ColoursPanel
-                    picture={picture}
-                    side={side}
-                    setSide={setSide}
-                    setPurpose={setPurpose}
-                    figure={figure}
-                    purpose={purpose}
-                    reflectance={reflectance}
-                    setReflectance={setReflectance}
-                    reload={reload}
-                    sample={sample}
-                    area={area}
-                    zone={zone}
-                    setZone={setZone}
-                    areas={areas}
-                    setAreaId={setAreaId}
-                />
-            </div>
-        </Shell>
-    );
+    return {
+        figure,
+        pictures,
+        areas,
+        setPictureId,
+        setAreaId,
+        zone,
+        setZone,
+        tool,
+        setTool,
+        radius,
+        setRadius,
+        problem,
+        side,
+        setSide,
+        purpose,
+        setPurpose,
+        reflectance,
+        setReflectance,
+        split,
+        setSplit,
+        picture,
+        area,
+        bringIn,
+        uploading,
+        fraction,
+        reload,
+        sample,
+        forPicture,
+    };
 }
 
 function marksOf(area: AreaProps | undefined, picture: PictureProps, withNeutral: boolean): BoardMark[] {
@@ -356,17 +363,8 @@ function DropHere({ onFile }: { onFile: (file: File) => void }) {
     );
 }
 
-function AreaList({
-    areas,
-    area,
-    setAreaId,
-    setZone,
-}: {
-    areas: AreaProps[];
-    area: AreaProps | undefined;
-    setAreaId: Dispatch<SetStateAction<number>>;
-    setZone: Dispatch<SetStateAction<Zone>>;
-}) {
+function AreaList({ board }: { board: Board }) {
+    const { areas, area, setAreaId, setZone } = board;
     return (
         <ul className="border-t border-line pt-2">
             {areas.map((a) => (
@@ -402,39 +400,22 @@ function AreaList({
     );
 }
 
-function ColoursPanel({
-    picture,
-    side,
-    setSide,
-    setPurpose,
-    figure,
-    purpose,
-    reflectance,
-    setReflectance,
-    reload,
-    sample,
-    area,
-    zone,
-    setZone,
-    areas,
-    setAreaId,
-}: {
-    picture: PictureProps | undefined;
-    side: 'colours' | 'picture';
-    setSide: Dispatch<SetStateAction<'colours' | 'picture'>>;
-    setPurpose: Dispatch<SetStateAction<Purpose | null>>;
-    figure: FigureProps;
-    purpose: Purpose | null;
-    reflectance: string;
-    setReflectance: Dispatch<SetStateAction<string>>;
-    reload: () => void;
-    sample: (drawn: Drawn) => Promise<void>;
-    area: AreaProps | undefined;
-    zone: 'recess' | 'shade' | 'mid' | 'light' | 'edge';
-    setZone: Dispatch<SetStateAction<Zone>>;
-    areas: AreaProps[];
-    setAreaId: Dispatch<SetStateAction<number>>;
-}) {
+function ColoursPanel({ board }: { board: Board }) {
+    const {
+        picture,
+        side,
+        setSide,
+        setPurpose,
+        figure,
+        purpose,
+        reflectance,
+        setReflectance,
+        reload,
+        sample,
+        area,
+        zone,
+        setZone,
+    } = board;
     return (
         <aside
             aria-label="Areas and their colours"
@@ -481,28 +462,13 @@ function ColoursPanel({
             ) : (
                 <Ramp figure={figure} area={area} zone={zone} onZone={setZone} />
             )}
-            <AreaList areas={areas} area={area} setAreaId={setAreaId} setZone={setZone} />
+            <AreaList board={board} />
         </aside>
     );
 }
 
-function Pictures({
-    pictures,
-    picture,
-    setPictureId,
-    uploading,
-    fraction,
-    bringIn,
-    figure,
-}: {
-    pictures: PictureProps[];
-    picture: PictureProps | undefined;
-    setPictureId: Dispatch<SetStateAction<number>>;
-    uploading: boolean;
-    fraction: number | null;
-    bringIn: (file: File) => Promise<void>;
-    figure: FigureProps;
-}) {
+function Pictures({ board }: { board: Board }) {
+    const { pictures, picture, setPictureId, uploading, fraction, bringIn, figure } = board;
     return (
         <div className="ml-auto flex flex-wrap items-center gap-2">
             {pictures.length > 1 &&
@@ -544,35 +510,8 @@ function SplitSlider({ split, setSplit }: { split: number; setSplit: Dispatch<Se
     );
 }
 
-function BoardBar({
-    tool,
-    setTool,
-    radius,
-    setRadius,
-    picture,
-    split,
-    setSplit,
-    pictures,
-    setPictureId,
-    uploading,
-    fraction,
-    bringIn,
-    figure,
-}: {
-    tool: Tool;
-    setTool: Dispatch<SetStateAction<Tool>>;
-    radius: number;
-    setRadius: Dispatch<SetStateAction<number>>;
-    picture: PictureProps | undefined;
-    split: number;
-    setSplit: Dispatch<SetStateAction<number>>;
-    pictures: PictureProps[];
-    setPictureId: Dispatch<SetStateAction<number>>;
-    uploading: boolean;
-    fraction: number | null;
-    bringIn: (file: File) => Promise<void>;
-    figure: FigureProps;
-}) {
+function BoardBar({ board }: { board: Board }) {
+    const { tool, setTool, radius, setRadius, picture, split, setSplit } = board;
     return (
         <div className="flex flex-wrap items-end gap-3 border-b border-line px-4 py-2">
             <Choice<Tool>
@@ -597,15 +536,7 @@ function BoardBar({
                 />
             )}
             {picture?.neutralUrl && <SplitSlider split={split} setSplit={setSplit} />}
-            <Pictures
-                pictures={pictures}
-                picture={picture}
-                setPictureId={setPictureId}
-                uploading={uploading}
-                fraction={fraction}
-                bringIn={bringIn}
-                figure={figure}
-            />
+            <Pictures board={board} />
         </div>
     );
 }

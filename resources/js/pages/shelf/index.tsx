@@ -12,7 +12,7 @@ import { Button } from '@/shared/ui/button';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
 import { Sheet } from '@/shared/ui/sheet';
-import type { PaintProps, ShelfPageProps, PotKind } from '@/types/generated';
+import type { PaintProps, ShelfPageProps } from '@/types/generated';
 
 const KEYS = [
     ['/', 'search'],
@@ -28,40 +28,14 @@ const ORDERS: readonly { value: Order; label: string }[] = [
     { value: 'level', label: 'lowest level first' },
 ];
 
-export default function ShelfPage({ page }: { page: ShelfPageProps }) {
-    const [words, setWords] = useState('');
-    const [kind, setKind] = useState('all');
-    const [order, setOrder] = useState<Order>('shelf');
-    const [open, setOpen] = useState<PaintProps | 'new' | null>(null);
-    const [files, setFiles] = useState(false);
-    const [removed, setRemoved] = useState<PaintProps | null>(null);
-    const search = useRef<HTMLInputElement>(null);
-    const grid = useRef<HTMLUListElement>(null);
-    const shown = ordered(found(page.paints, words, kind), order);
-    const kinds = [...new Set(page.paints.map((paint) => paint.kind))];
-    const reload = () => {
-        router.reload({ only: ['page'] });
-    };
-    const step = useShelfKeys({ search, setOpen, grid });
+export default function ShelfPage(props: { page: ShelfPageProps }) {
+    const shelf = useShelf(props);
+    const { page, setOpen, files, setFiles, removed, setRemoved, grid, shown, reload } = shelf;
 
     return (
         <Shell title="Shelf" keys={KEYS}>
             <div className="flex flex-col gap-4">
-                <ShelfHead
-                    shown={shown}
-                    page={page}
-                    search={search}
-                    words={words}
-                    setWords={setWords}
-                    step={step}
-                    kind={kind}
-                    kinds={kinds}
-                    setKind={setKind}
-                    order={order}
-                    setOrder={setOrder}
-                    setFiles={setFiles}
-                    setOpen={setOpen}
-                />
+                <ShelfHead shelf={shelf} />
                 {removed !== null && <RemovedPot removed={removed} setRemoved={setRemoved} reload={reload} />}
                 {page.paints.length === 0 && (
                     <p className="text-base">The shelf is empty. Add a pot: a colour and its opacity are enough.</p>
@@ -87,9 +61,49 @@ export default function ShelfPage({ page }: { page: ShelfPageProps }) {
                 }}
                 onChanged={reload}
             />
-            <PotSheet open={open} setOpen={setOpen} page={page} reload={reload} setRemoved={setRemoved} />
+            <PotSheet shelf={shelf} />
         </Shell>
     );
+}
+
+type Shelf = ReturnType<typeof useShelf>;
+
+function useShelf({ page }: { page: ShelfPageProps }) {
+    const [words, setWords] = useState('');
+    const [kind, setKind] = useState('all');
+    const [order, setOrder] = useState<Order>('shelf');
+    const [open, setOpen] = useState<PaintProps | 'new' | null>(null);
+    const [files, setFiles] = useState(false);
+    const [removed, setRemoved] = useState<PaintProps | null>(null);
+    const search = useRef<HTMLInputElement>(null);
+    const grid = useRef<HTMLUListElement>(null);
+    const shown = ordered(found(page.paints, words, kind), order);
+    const kinds = [...new Set(page.paints.map((paint) => paint.kind))];
+    const reload = () => {
+        router.reload({ only: ['page'] });
+    };
+    const step = useShelfKeys({ search, setOpen, grid });
+    return {
+        page,
+        words,
+        setWords,
+        kind,
+        setKind,
+        order,
+        setOrder,
+        open,
+        setOpen,
+        files,
+        setFiles,
+        removed,
+        setRemoved,
+        search,
+        grid,
+        shown,
+        kinds,
+        reload,
+        step,
+    };
 }
 
 function Pot({ paint, onOpen }: { paint: PaintProps; onOpen: () => void }) {
@@ -136,19 +150,8 @@ function Pot({ paint, onOpen }: { paint: PaintProps; onOpen: () => void }) {
     );
 }
 
-function PotSheet({
-    open,
-    setOpen,
-    page,
-    reload,
-    setRemoved,
-}: {
-    open: PaintProps | 'new' | null;
-    setOpen: (value: SetStateAction<PaintProps | 'new' | null>) => void;
-    page: ShelfPageProps;
-    reload: () => void;
-    setRemoved: (value: SetStateAction<PaintProps | null>) => void;
-}) {
+function PotSheet({ shelf }: { shelf: Shelf }) {
+    const { open, setOpen, page, reload, setRemoved } = shelf;
     return (
         <Sheet
             side
@@ -210,35 +213,9 @@ function RemovedPot({
     );
 }
 
-function ShelfHead({
-    shown,
-    page,
-    search,
-    words,
-    setWords,
-    step,
-    kind,
-    kinds,
-    setKind,
-    order,
-    setOrder,
-    setFiles,
-    setOpen,
-}: {
-    shown: PaintProps[];
-    page: ShelfPageProps;
-    search: RefObject<HTMLInputElement | null>;
-    words: string;
-    setWords: (value: SetStateAction<string>) => void;
-    step: (by: number) => void;
-    kind: string;
-    kinds: PotKind[];
-    setKind: (value: SetStateAction<string>) => void;
-    order: 'shelf' | 'hue' | 'lightness' | 'level';
-    setOrder: (value: SetStateAction<Order>) => void;
-    setFiles: (value: SetStateAction<boolean>) => void;
-    setOpen: (value: SetStateAction<PaintProps | 'new' | null>) => void;
-}) {
+function ShelfHead({ shelf }: { shelf: Shelf }) {
+    const { shown, page, search, words, setWords, step, kind, kinds, setKind, order, setOrder, setFiles, setOpen } =
+        shelf;
     return (
         <header className="flex flex-wrap items-end gap-3">
             <h1 className="mr-auto text-2xl">
