@@ -1,5 +1,5 @@
-import { useState, type ReactNode, type Dispatch, type SetStateAction } from 'react';
-import { create, type StoreApi, type UseBoundStore } from 'zustand';
+import { useState, type ReactNode } from 'react';
+import { create } from 'zustand';
 import { send } from '@/shared/lib/api';
 import { many, one } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
@@ -64,7 +64,9 @@ export function SwatchTable(props: {
 
 type Table = ReturnType<typeof useSwatches>;
 
-function useSwatches({
+type SwatchesState = ReturnType<typeof useSwatchesState>;
+
+function useSwatchesState({
     pot,
     whites,
     photo,
@@ -84,34 +86,37 @@ function useSwatches({
     const [measured, setMeasured] = useState<MeasurementProps | null>(null);
     const { message: problem, attempt: doing } = useAttempt();
     const [busy, setBusy] = useState(false);
-    const { attempt, read, typed, fromFile, take, keep } = useReading({
-        setBusy,
-        doing,
-        useReadings,
-        setMeasured,
-        setSource,
-        pot,
-        white,
-        source,
-        readings,
-        onKept,
-    });
     return {
+        pot,
         whites,
         photo,
+        onKept,
+        useReadings,
         readings,
+        source,
+        setSource,
         white,
         setWhite,
         measured,
+        setMeasured,
         problem,
+        doing,
         busy,
-        attempt,
-        read,
-        typed,
-        fromFile,
-        take,
-        keep,
+        setBusy,
     };
+}
+
+function useSwatches(props: {
+    pot: PaintProps;
+    whites: readonly PotProps[];
+    /** The way to take readings from a photo of the card. */
+    photo?: (onReadings: (readings: ReadingProps[]) => void) => ReactNode;
+    onKept: () => void;
+}) {
+    const state = useSwatchesState(props);
+    const actions = useReading(state);
+
+    return { ...state, ...actions };
 }
 
 function valuesOf(readings: Readings): Partial<Record<Swatch, number[]>> {
@@ -278,25 +283,7 @@ function useReading({
     source,
     readings,
     onKept,
-}: {
-    setBusy: Dispatch<SetStateAction<boolean>>;
-    doing: (act: () => Promise<unknown>) => Promise<boolean>;
-    useReadings: UseBoundStore<StoreApi<Readings>>;
-    setMeasured: Dispatch<SetStateAction<MeasurementProps | null>>;
-    setSource: Dispatch<SetStateAction<Source>>;
-    pot: PaintProps;
-    white: number;
-    source: 'reader' | 'typed' | 'file' | 'photo';
-    readings: {
-        black?: ReadingProps;
-        white?: ReadingProps;
-        overBlack?: ReadingProps;
-        overWhite?: ReadingProps;
-        thick?: ReadingProps;
-        tint?: ReadingProps;
-    };
-    onKept: () => void;
-}) {
+}: SwatchesState) {
     function attempt(act: () => Promise<void>): Promise<boolean> {
         setBusy(true);
         return doing(act).finally(() => {

@@ -1,7 +1,7 @@
 import { Link, router } from '@inertiajs/react';
 import clsx from 'clsx';
 import { Check, Minus, Undo2 } from 'lucide-react';
-import { useEffect, useRef, useState, type Dispatch, type SetStateAction, type RefObject } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useRun, type StepChange } from '@/features/bench/use-run';
 import { MeshPanel } from '@/features/mesh-view/mesh-panel';
 import { Shell } from '@/features/shell/shell';
@@ -45,64 +45,19 @@ export default function RunPage(props: Props) {
     return <Run key={`${props.run.id} ${props.run.steps.length}`} {...props} />;
 }
 
-function Run({ figure, run, pots, short, onMesh }: Props) {
-    const [where, setWhere] = useState(false);
-    const mesh = useRef<HTMLDetailsElement>(null);
-    // It opens below the edge of the screen, and it is what was asked for.
-    useEffect(() => {
-        if (where) mesh.current?.scrollIntoView({ block: 'start' });
-    }, [where]);
-    const { steps, waiting, problem, conflict, record, show, dropConflict } = useRun(run, () => {
-        router.reload({ only: ['tray', 'figure'] });
-    });
-    const [position, setPosition] = useState(() => firstOpen(steps));
-    const [sheet, setSheet] = useState<'used' | 'otherwise' | null>(null);
-    const { message: refused, attempt } = useAttempt();
-    const now = useNow(30_000);
-    const [away, setAway] = useState(() => lastDoneLongAgo(run.steps, Date.now()));
-    const step = steps.find((s) => s.position === position) ?? steps[steps.length - 1];
-    const open = steps.filter((s) => s.state === 'open').length;
-    const { finish, forward, go, insert } = useActions({ step, record, steps, setPosition, setSheet, attempt, run });
-    useRunKeys({ finish, setSheet, go, step, record });
+function Run(props: Props) {
+    const bench = useRunPage(props);
+    const { figure, run, steps, step, setPosition, conflict, dropConflict, record } = bench;
 
     if (!step) return null;
     return (
         <Shell title={`Run ${run.number} of ${figure.name}`} figure={figure} keys={KEYS} wide>
             <div className="flex min-h-full flex-col lg:h-full lg:flex-row">
                 <StepList steps={steps} current={step.position} onGo={setPosition} />
-                <Work
-                    waiting={waiting}
-                    problem={problem}
-                    refused={refused}
-                    short={short}
-                    open={open}
-                    figure={figure}
-                    away={away}
-                    run={run}
-                    steps={steps}
-                    now={now}
-                    setAway={setAway}
-                    step={step}
-                    setPosition={setPosition}
-                    show={show}
-                    onMesh={onMesh}
-                    mesh={mesh}
-                    setWhere={setWhere}
-                    where={where}
-                    finish={finish}
-                    record={record}
-                    setSheet={setSheet}
-                />
+                <Work bench={bench} step={step} />
             </div>
-            <UsedSheet sheet={sheet} setSheet={setSheet} step={step} pots={pots} record={record} />
-            <OtherwiseSheet
-                sheet={sheet}
-                setSheet={setSheet}
-                step={step}
-                record={record}
-                forward={forward}
-                insert={insert}
-            />
+            <UsedSheet bench={bench} step={step} />
+            <OtherwiseSheet bench={bench} step={step} />
             <ConflictDialog
                 open={conflict !== null}
                 mine={<p className="text-sm">{changeWords(conflict?.change)}</p>}
@@ -115,6 +70,55 @@ function Run({ figure, run, pots, short, onMesh }: Props) {
             />
         </Shell>
     );
+}
+
+type Bench = ReturnType<typeof useRunPage>;
+
+function useRunPage(props: Props) {
+    const state = useRunState(props);
+    const actions = useActions(state);
+    useRunKeys({ ...state, ...actions });
+
+    return { ...state, ...actions };
+}
+
+type RunState = ReturnType<typeof useRunState>;
+
+function useRunState(props: Props) {
+    const [where, setWhere] = useState(false);
+    const mesh = useRef<HTMLDetailsElement>(null);
+    // It opens below the edge of the screen, and it is what was asked for.
+    useEffect(() => {
+        if (where) mesh.current?.scrollIntoView({ block: 'start' });
+    }, [where]);
+    const recorded = useRun(props.run, () => {
+        router.reload({ only: ['tray', 'figure'] });
+    });
+    const { steps } = recorded;
+    const [position, setPosition] = useState(() => firstOpen(steps));
+    const [sheet, setSheet] = useState<'used' | 'otherwise' | null>(null);
+    const { message: refused, attempt } = useAttempt();
+    const now = useNow(30_000);
+    const [away, setAway] = useState(() => lastDoneLongAgo(props.run.steps, Date.now()));
+    const step = steps.find((s) => s.position === position) ?? steps[steps.length - 1];
+    const open = steps.filter((s) => s.state === 'open').length;
+    const own = {
+        where,
+        setWhere,
+        mesh,
+        setPosition,
+        sheet,
+        setSheet,
+        refused,
+        attempt,
+        now,
+        away,
+        setAway,
+        step,
+        open,
+    };
+
+    return { ...props, ...recorded, ...own };
 }
 
 function StepList({
@@ -198,21 +202,8 @@ function stepWords(step: RunStepProps | undefined): string {
         .join('. ');
 }
 
-function OtherwiseSheet({
-    sheet,
-    setSheet,
-    step,
-    record,
-    forward,
-    insert,
-}: {
-    sheet: 'used' | 'otherwise' | null;
-    setSheet: Dispatch<SetStateAction<'used' | 'otherwise' | null>>;
-    step: RunStepProps;
-    record: (step: RunStepProps, change: StepChange) => void;
-    forward: (from: RunStepProps) => void;
-    insert: (body: { words?: string; againId?: number }) => Promise<void>;
-}) {
+function OtherwiseSheet({ bench, step }: { bench: Bench; step: RunStepProps }) {
+    const { sheet, setSheet, record, forward, insert } = bench;
     return (
         <Sheet
             open={sheet === 'otherwise'}
@@ -236,19 +227,8 @@ function OtherwiseSheet({
     );
 }
 
-function UsedSheet({
-    sheet,
-    setSheet,
-    step,
-    pots,
-    record,
-}: {
-    sheet: 'used' | 'otherwise' | null;
-    setSheet: Dispatch<SetStateAction<'used' | 'otherwise' | null>>;
-    step: RunStepProps;
-    pots: PotProps[];
-    record: (step: RunStepProps, change: StepChange) => void;
-}) {
+function UsedSheet({ bench, step }: { bench: Bench; step: RunStepProps }) {
+    const { sheet, setSheet, pots, record } = bench;
     return (
         <Sheet
             open={sheet === 'used'}
@@ -271,17 +251,8 @@ function UsedSheet({
     );
 }
 
-function Actions({
-    step,
-    finish,
-    record,
-    setSheet,
-}: {
-    step: RunStepProps;
-    finish: () => void;
-    record: (step: RunStepProps, change: StepChange) => void;
-    setSheet: Dispatch<SetStateAction<'used' | 'otherwise' | null>>;
-}) {
+function Actions({ bench, step }: { bench: Bench; step: RunStepProps }) {
+    const { finish, record, setSheet } = bench;
     return (
         <div className="sticky bottom-0 mt-auto grid grid-cols-2 gap-2 border-t border-strong bg-room py-2 sm:grid-cols-[2fr_1fr_1fr] sm:gap-3 lg:-bottom-6 lg:-mb-6">
             {step.state === 'open' ? (
@@ -321,19 +292,8 @@ function Actions({
     );
 }
 
-function OnMesh({
-    mesh,
-    setWhere,
-    where,
-    figure,
-    step,
-}: {
-    mesh: RefObject<HTMLDetailsElement | null>;
-    setWhere: Dispatch<SetStateAction<boolean>>;
-    where: boolean;
-    figure: FigureProps;
-    step: RunStepProps;
-}) {
+function OnMesh({ bench, step }: { bench: Bench; step: RunStepProps }) {
+    const { mesh, where, setWhere, figure } = bench;
     return (
         <details
             ref={mesh}
@@ -388,51 +348,9 @@ function RunningOut({ short, figure }: { short: string[]; figure: FigureProps })
     );
 }
 
-function Work({
-    waiting,
-    problem,
-    refused,
-    short,
-    open,
-    figure,
-    away,
-    run,
-    steps,
-    now,
-    setAway,
-    step,
-    setPosition,
-    show,
-    onMesh,
-    mesh,
-    setWhere,
-    where,
-    finish,
-    record,
-    setSheet,
-}: {
-    waiting: number;
-    problem: string | null;
-    refused: string | null;
-    short: string[];
-    open: number;
-    figure: FigureProps;
-    away: RunStepProps | null;
-    run: RunProps;
-    steps: RunStepProps[];
-    now: number;
-    setAway: Dispatch<SetStateAction<RunStepProps | null>>;
-    step: RunStepProps;
-    setPosition: Dispatch<SetStateAction<number>>;
-    show: (next: RunStepProps) => void;
-    onMesh: boolean;
-    mesh: RefObject<HTMLDetailsElement | null>;
-    setWhere: Dispatch<SetStateAction<boolean>>;
-    where: boolean;
-    finish: () => void;
-    record: (step: RunStepProps, change: StepChange) => void;
-    setSheet: Dispatch<SetStateAction<'used' | 'otherwise' | null>>;
-}) {
+function Work({ bench, step }: { bench: Bench; step: RunStepProps }) {
+    const { waiting, problem, refused, short, open, figure, away, run, steps, now } = bench;
+    const { setAway, setPosition, show, onMesh } = bench;
     return (
         <article className="flex min-w-0 flex-1 flex-col gap-4 p-4 lg:overflow-y-auto lg:p-6">
             {waiting > 0 && problem !== null && (
@@ -462,31 +380,17 @@ function Work({
                 onGo={setPosition}
                 onPhoto={show}
             />
-            {onMesh && step.areaIds.length === 1 && (
-                <OnMesh mesh={mesh} setWhere={setWhere} where={where} figure={figure} step={step} />
-            )}
+            {onMesh && step.areaIds.length === 1 && <OnMesh bench={bench} step={step} />}
             <Timers runId={run.id} what={`${areasWords(step.areaName)}, ${step.title}`} />
             <Link href={url('figures.bench', { figure: figure.id })} className="text-sm underline underline-offset-4">
                 All runs
             </Link>
-            <Actions step={step} finish={finish} record={record} setSheet={setSheet} />
+            <Actions bench={bench} step={step} />
         </article>
     );
 }
 
-function useRunKeys({
-    finish,
-    setSheet,
-    go,
-    step,
-    record,
-}: {
-    finish: () => void;
-    setSheet: Dispatch<SetStateAction<'used' | 'otherwise' | null>>;
-    go: (by: 1 | -1) => void;
-    step: RunStepProps | undefined;
-    record: (step: RunStepProps, change: StepChange) => void;
-}) {
+function useRunKeys({ finish, setSheet, go, step, record }: RunState & ReturnType<typeof useActions>) {
     useKeys({
         ' ': finish,
         u: () => {
@@ -507,23 +411,7 @@ function useRunKeys({
     });
 }
 
-function useActions({
-    step,
-    record,
-    steps,
-    setPosition,
-    setSheet,
-    attempt,
-    run,
-}: {
-    step: RunStepProps | undefined;
-    record: (step: RunStepProps, change: StepChange) => void;
-    steps: RunStepProps[];
-    setPosition: Dispatch<SetStateAction<number>>;
-    setSheet: Dispatch<SetStateAction<'used' | 'otherwise' | null>>;
-    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
-    run: RunProps;
-}) {
+function useActions({ step, record, steps, setPosition, setSheet, attempt, run }: RunState) {
     function finish() {
         if (!step || step.state !== 'open') return;
         record(step, { state: 'done' });

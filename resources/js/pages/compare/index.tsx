@@ -68,7 +68,9 @@ export default function ComparePage(props: Props) {
 
 type Comparison = ReturnType<typeof useComparison>;
 
-function useComparison({ figure, photos, photoId, references, areas, corrections, onMesh }: Props) {
+type ComparisonState = ReturnType<typeof useComparisonState>;
+
+function useComparisonState({ figure, photos, photoId, references, areas, corrections, onMesh }: Props) {
     const photo = photos.find((p) => p.id === photoId);
     const worst = [...areas].sort((p, q) => (q.mean ?? -1) - (p.mean ?? -1))[0];
     const [areaId, setAreaId] = useState<number | null>(worst?.areaId ?? null);
@@ -87,12 +89,6 @@ function useComparison({ figure, photos, photoId, references, areas, corrections
             await act();
             router.reload();
         });
-    const draw = useDrawing({ photo, figure, purpose, areaId, attempt, zone, setZone, reflectance, setPurpose });
-
-    const found = areas.filter((a) => a.mean !== null);
-    const off = found.filter((a) => a.isWithin === false);
-    const farthest = [...found].sort((p, q) => (q.worst ?? 0) - (p.worst ?? 0))[0];
-    const mean = found.reduce((sum, a) => sum + (a.mean ?? 0), 0) / Math.max(1, found.length);
     return {
         figure,
         photos,
@@ -102,6 +98,7 @@ function useComparison({ figure, photos, photoId, references, areas, corrections
         corrections,
         onMesh,
         photo,
+        worst,
         areaId,
         setAreaId,
         zone,
@@ -120,12 +117,20 @@ function useComparison({ figure, photos, photoId, references, areas, corrections
         setBeside,
         area,
         attempt,
-        draw,
-        found,
-        off,
-        farthest,
-        mean,
     };
+}
+
+function useComparison(props: Props) {
+    const state = useComparisonState(props);
+    const { areas } = state;
+    const draw = useDrawing(state);
+
+    const found = areas.filter((a) => a.mean !== null);
+    const off = found.filter((a) => a.isWithin === false);
+    const farthest = [...found].sort((p, q) => (q.worst ?? 0) - (p.worst ?? 0))[0];
+    const mean = found.reduce((sum, a) => sum + (a.mean ?? 0), 0) / Math.max(1, found.length);
+
+    return { ...state, draw, found, off, farthest, mean };
 }
 
 /** A photo from the same side: every zone where it was taken on the reference. */
@@ -442,17 +447,7 @@ function useDrawing({
     setZone,
     reflectance,
     setPurpose,
-}: {
-    photo: PictureProps | undefined;
-    figure: FigureProps;
-    purpose: Purpose | null;
-    areaId: number | null;
-    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
-    zone: 'recess' | 'shade' | 'mid' | 'light' | 'edge';
-    setZone: Dispatch<SetStateAction<Zone>>;
-    reflectance: string;
-    setPurpose: Dispatch<SetStateAction<Purpose | null>>;
-}) {
+}: ComparisonState) {
     async function draw(drawn: Drawn) {
         if (!photo) return;
         const at = { figure: figure.id, picture: photo.id };

@@ -1,14 +1,5 @@
 import { router } from '@inertiajs/react';
-import {
-    useCallback,
-    useEffect,
-    useMemo,
-    useRef,
-    useState,
-    type Dispatch,
-    type SetStateAction,
-    type RefObject,
-} from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState, type Dispatch, type SetStateAction } from 'react';
 import { MeshView } from '@/features/mesh-view/mesh-view';
 import type { MeshViewer } from '@/features/mesh-view/viewer';
 import type { View } from '@/features/mesh-view/colours';
@@ -81,7 +72,9 @@ export default function LightPage(props: Props) {
 
 type Study = ReturnType<typeof useLight>;
 
-function useLight(props: Props) {
+type LightState = ReturnType<typeof useLightState>;
+
+function useLightState(props: Props) {
     const { figure, meshes, parts } = props;
     const [light, setLight] = useState(props.light);
     // Asked for one area, it is shown among the others.
@@ -104,27 +97,12 @@ function useLight(props: Props) {
     const busy = light.state === 'waiting' || light.state === 'running';
     const path = { figure: figure.id };
     const marks = useLightProgress({ busy, figure, setLight, seeds, joining });
-    const { change, compute, pick, keepLook } = useLightActions({
-        attempt,
-        setLight,
-        path,
-        joining,
-        setJoining,
-        setMessage,
-        tool,
-        setArea,
-        area,
-        setSeeds,
-        seeds,
-        size,
-        viewer,
-        light,
-    });
     return {
         figure,
         meshes,
         parts,
         light,
+        setLight,
         view,
         setView,
         isLit,
@@ -148,16 +126,20 @@ function useLight(props: Props) {
         attempt,
         tab,
         setTab,
+        viewer,
         onViewer,
         most,
         busy,
         path,
         marks,
-        change,
-        compute,
-        pick,
-        keepLook,
     };
+}
+
+function useLight(props: Props) {
+    const state = useLightState(props);
+    const actions = useLightActions(state);
+
+    return { ...state, ...actions };
 }
 
 /** The area that the address asks for. */
@@ -397,22 +379,7 @@ function useLightActions({
     size,
     viewer,
     light,
-}: {
-    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
-    setLight: Dispatch<SetStateAction<LightProps>>;
-    path: { figure: number };
-    joining: 'no' | 'part' | { at: Point };
-    setJoining: Dispatch<SetStateAction<'no' | 'part' | { at: Point }>>;
-    setMessage: (words: string | null) => void;
-    tool: Tool;
-    setArea: Dispatch<SetStateAction<number | null>>;
-    area: number | null;
-    setSeeds: Dispatch<SetStateAction<Seed[]>>;
-    seeds: Seed[];
-    size: { crease: number; brush: number };
-    viewer: RefObject<MeshViewer | null>;
-    light: LightProps;
-}) {
+}: LightState) {
     /** Something that gives the light anew. */
     function change(method: 'PUT' | 'POST', route: string, body?: unknown) {
         return attempt(async () => {

@@ -1,5 +1,5 @@
 import { Link, router } from '@inertiajs/react';
-import { useRef, useState, type ReactNode, type Dispatch, type SetStateAction, type RefObject } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 import { OrderBoard } from '@/features/order-board/board';
 import { OrdersBeside } from '@/features/order-board/compared';
 import { Broken, StepDetail } from '@/features/order-board/detail';
@@ -96,7 +96,9 @@ function Board(props: {
 
 type Work = ReturnType<typeof useOrder>;
 
-function useOrder({
+type OrderState = ReturnType<typeof useOrderState>;
+
+function useOrderState({
     tabs,
     figure,
     planned,
@@ -125,11 +127,6 @@ function useOrder({
     const broken = new Set(
         order.rules.filter((r) => !r.isKept && r.weight === null).flatMap((r) => [r.before, r.after]),
     );
-    const { judge, keep } = useJudging({ setIds, asking, setOrder, figure, setProblem });
-
-    const musts = order.rules.filter((r) => !r.isKept && r.weight === null).length;
-    const mm = Math.round(order.maskMm - planned.maskMm);
-    const kinds = [...new Set(order.steps.map((s) => s.kind))];
     return {
         tabs,
         figure,
@@ -149,19 +146,34 @@ function useOrder({
         tool,
         setTool,
         problem,
+        setProblem,
         beside,
         setBeside,
+        asking,
         steps,
         step,
         isPlanned,
         isStored,
         broken,
-        judge,
-        keep,
-        musts,
-        mm,
-        kinds,
     };
+}
+
+function useOrder(props: {
+    tabs: ReactNode;
+    figure: FigureProps;
+    planned: OrderProps;
+    own: OrderProps | null;
+    build: BuildProps;
+}) {
+    const state = useOrderState(props);
+    const { planned, order } = state;
+    const actions = useJudging(state);
+
+    const musts = order.rules.filter((r) => !r.isKept && r.weight === null).length;
+    const mm = Math.round(order.maskMm - planned.maskMm);
+    const kinds = [...new Set(order.steps.map((s) => s.kind))];
+
+    return { ...state, ...actions, musts, mm, kinds };
 }
 
 function Issues({
@@ -368,19 +380,7 @@ function FilterBar({ work }: { work: Work }) {
     );
 }
 
-function useJudging({
-    setIds,
-    asking,
-    setOrder,
-    figure,
-    setProblem,
-}: {
-    setIds: Dispatch<SetStateAction<string[]>>;
-    asking: RefObject<AbortController | null>;
-    setOrder: Dispatch<SetStateAction<OrderProps>>;
-    figure: FigureProps;
-    setProblem: Dispatch<SetStateAction<string | null>>;
-}) {
+function useJudging({ setIds, asking, setOrder, figure, setProblem }: OrderState) {
     async function judge(next: string[]) {
         setIds(next);
         asking.current?.abort();

@@ -57,42 +57,38 @@ export function CardPhoto(props: { pot: PaintProps; onReadings: (readings: Readi
 
 type Card = ReturnType<typeof useCard>;
 
-function useCard({ pot, onReadings }: { pot: PaintProps; onReadings: (readings: ReadingProps[]) => void }) {
+type CardState = ReturnType<typeof useCardState>;
+
+function useCardState({ pot, onReadings }: { pot: PaintProps; onReadings: (readings: ReadingProps[]) => void }) {
     const [open, setOpen] = useState(false);
     const [photo, setPhoto] = useState<Photo | null>(null);
     const [spots, setSpots] = useState<Record<string, Spot>>(Object.fromEntries(PATCHES.map((p) => [p.key, p.at])));
     const [patch, setPatch] = useState('grey');
     const [reflectance, setReflectance] = useState('0.18');
     const [problem, setProblem] = useState<string | null>(null);
-    const { take, simulated, place, readIt } = useCardPhoto({
-        setProblem,
-        setPhoto,
-        pot,
-        setSpots,
-        spots,
-        patch,
-        setPatch,
-        photo,
-        reflectance,
-        onReadings,
-        setOpen,
-    });
     return {
+        pot,
+        onReadings,
         open,
         setOpen,
         photo,
         setPhoto,
         spots,
+        setSpots,
         patch,
         setPatch,
         reflectance,
         setReflectance,
         problem,
-        take,
-        simulated,
-        place,
-        readIt,
+        setProblem,
     };
+}
+
+function useCard(props: { pot: PaintProps; onReadings: (readings: ReadingProps[]) => void }) {
+    const state = useCardState(props);
+    const actions = useCardPhoto(state);
+
+    return { ...state, ...actions };
 }
 
 function PatchChoice({ patch, setPatch }: { patch: string; setPatch: Dispatch<SetStateAction<string>> }) {
@@ -201,19 +197,7 @@ function useCardPhoto({
     reflectance,
     onReadings,
     setOpen,
-}: {
-    setProblem: Dispatch<SetStateAction<string | null>>;
-    setPhoto: Dispatch<SetStateAction<Photo | null>>;
-    pot: PaintProps;
-    setSpots: Dispatch<SetStateAction<Record<string, Spot>>>;
-    spots: { [x: string]: Spot };
-    patch: string;
-    setPatch: Dispatch<SetStateAction<string>>;
-    photo: Photo | null;
-    reflectance: string;
-    onReadings: (readings: ReadingProps[]) => void;
-    setOpen: Dispatch<SetStateAction<boolean>>;
-}) {
+}: CardState) {
     async function take(file: Blob) {
         setProblem(null);
         try {

@@ -65,7 +65,9 @@ export default function ReferencesPage(props: Props) {
 
 type Board = ReturnType<typeof useReferences>;
 
-function useReferences({ figure, pictures, areas }: Props) {
+type ReferencesState = ReturnType<typeof useReferencesState>;
+
+function useReferencesState({ figure, pictures, areas }: Props) {
     const [pictureId, setPictureId] = useState(pictures[0]?.id ?? 0);
     const [areaId, setAreaId] = useState(areas[0]?.id ?? 0);
     const [zone, setZone] = useState<Zone>('mid');
@@ -90,17 +92,6 @@ function useReferences({ figure, pictures, areas }: Props) {
             await act();
             reload();
         });
-    const { sample, forPicture } = useSampling({
-        area,
-        picture,
-        attempt,
-        figure,
-        zone,
-        setZone,
-        purpose,
-        reflectance,
-        setPurpose,
-    });
     return {
         figure,
         pictures,
@@ -128,9 +119,15 @@ function useReferences({ figure, pictures, areas }: Props) {
         uploading,
         fraction,
         reload,
-        sample,
-        forPicture,
+        attempt,
     };
+}
+
+function useReferences(props: Props) {
+    const state = useReferencesState(props);
+    const actions = useSampling(state);
+
+    return { ...state, ...actions };
 }
 
 function marksOf(area: AreaProps | undefined, picture: PictureProps, withNeutral: boolean): BoardMark[] {
@@ -551,17 +548,7 @@ function useSampling({
     purpose,
     reflectance,
     setPurpose,
-}: {
-    area: AreaProps | undefined;
-    picture: PictureProps | undefined;
-    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
-    figure: FigureProps;
-    zone: 'recess' | 'shade' | 'mid' | 'light' | 'edge';
-    setZone: Dispatch<SetStateAction<Zone>>;
-    purpose: Purpose | null;
-    reflectance: string;
-    setPurpose: Dispatch<SetStateAction<Purpose | null>>;
-}) {
+}: ReferencesState) {
     async function sample(drawn: Drawn) {
         if (!area || !picture) return;
         const taken = await attempt(() =>
