@@ -165,7 +165,24 @@ function useRequests({
         },
         [areaId, figureId, useStore],
     );
+    const put = usePut({ useStore, figureId, areaId, saveTimerRef, againRef });
 
+    return { preview, put };
+}
+
+function usePut({
+    useStore,
+    figureId,
+    areaId,
+    saveTimerRef,
+    againRef,
+}: {
+    useStore: UseBoundStore<StoreApi<FinishState>>;
+    figureId: number;
+    areaId: number;
+    saveTimerRef: RefObject<number>;
+    againRef: RefObject<() => void>;
+}) {
     const put = useCallback(
         async (version?: number) => {
             const saved = useStore.getState().stack;
@@ -209,5 +226,5 @@ function useRequests({
         [againRef, areaId, figureId, saveTimerRef, useStore],
     );
 
-    return { preview, put };
+    return put;
 }

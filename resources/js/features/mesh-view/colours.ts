@@ -55,7 +55,7 @@ export function colours(
         for (let k = 0; k < 3; k++) {
             const v = mesh.corners[3 * t + k] ?? 0;
             const at = 9 * t + 3 * k;
-            let c: readonly [number, number, number];
+            let c: Rgb;
             switch (view) {
                 case 'bare':
                     c = grey(BARE);
@@ -72,17 +72,12 @@ export function colours(
                 case 'areas':
                     c = grey(area === 0 ? 0.02 : area === chosen ? 0.95 : 0.1 + 0.07 * ((order.get(area) ?? 0) % 6));
                     break;
-                case 'glow': {
-                    // A dark room: a little of everything, and what the lamp gives.
-                    const own = area === chosen ? grey(1) : (paint.get(area)?.[2] ?? grey(BARE));
-                    const lit = area === chosen ? 1 : (glow?.[v] ?? 0) / 255;
-                    c = [
-                        own[0] * (0.06 + 0.94 * lit * lamp[0]),
-                        own[1] * (0.06 + 0.94 * lit * lamp[1]),
-                        own[2] * (0.06 + 0.94 * lit * lamp[2]),
-                    ];
+                case 'glow':
+                    c =
+                        area === chosen
+                            ? glowing(grey(1), 1, lamp)
+                            : glowing(paint.get(area)?.[2] ?? grey(BARE), (glow?.[v] ?? 0) / 255, lamp);
                     break;
-                }
                 case 'finish':
                 case 'lightness':
                     c = blended?.(t, v) ?? paint.get(area)?.[zone] ?? grey(BARE);
@@ -140,4 +135,13 @@ function primed(
 
 function grey(v: number): [number, number, number] {
     return [v, v, v];
+}
+
+/** A dark room: a little of everything, and what the lamp gives. Linear light, `lit` 0..1. */
+function glowing(own: Rgb, lit: number, lamp: Rgb): Rgb {
+    return [
+        own[0] * (0.06 + 0.94 * lit * lamp[0]),
+        own[1] * (0.06 + 0.94 * lit * lamp[1]),
+        own[2] * (0.06 + 0.94 * lit * lamp[2]),
+    ];
 }

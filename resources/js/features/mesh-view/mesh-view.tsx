@@ -62,7 +62,6 @@ export function MeshView({
         canDraw() ? null : 'This browser cannot draw meshes (no WebGL). Measurements and zones are in the table.',
     );
     const viewer = useViewer(canvas, onViewer);
-    const down = useRef<{ x: number; y: number } | null>(null);
     const { mesh, glow } = useMeshAndGlow({ dataUrl, sprayCount: sprays.length, glowUrl, setProblem });
     usePainting({
         mesh,
@@ -87,26 +86,7 @@ export function MeshView({
 
     return (
         <div className="absolute inset-0 bg-room">
-            <canvas
-                ref={canvas}
-                tabIndex={0}
-                role="application"
-                aria-label={`${label}. Arrows turn it, plus and minus zoom${onPick ? '; a click selects an area' : ''}.`}
-                className="h-full w-full touch-none"
-                onKeyDown={(event) => {
-                    if (viewer.current?.turn(event.key)) event.preventDefault();
-                }}
-                onPointerDown={(event) => {
-                    down.current = { x: event.clientX, y: event.clientY };
-                }}
-                onPointerUp={(event) => {
-                    // Turning is no choosing.
-                    const from = down.current;
-                    if (!from || Math.hypot(event.clientX - from.x, event.clientY - from.y) > 4) return;
-                    const hit = viewer.current?.pick(event.clientX, event.clientY);
-                    if (hit && mesh) onPick?.(hit.at, mesh.areas[hit.triangle] ?? 0);
-                }}
-            />
+            <MeshCanvas canvas={canvas} label={label} onPick={onPick} viewer={viewer} mesh={mesh} />
             {problem !== null && <p className="absolute inset-x-0 top-0 bg-raised p-3 text-sm">{problem}</p>}
             {glowUrl !== null && glow?.of !== glowUrl && problem === null && (
                 <p className="absolute inset-x-0 top-0 p-3 text-sm">Calculating the glow.</p>
@@ -278,4 +258,42 @@ function useViewer(canvas: RefObject<HTMLCanvasElement | null>, onViewer: Props[
     }, [canvas]);
 
     return viewer;
+}
+
+function MeshCanvas({
+    canvas,
+    label,
+    onPick,
+    viewer,
+    mesh,
+}: {
+    canvas: RefObject<HTMLCanvasElement | null>;
+    label: string;
+    onPick: ((at: [number, number, number], areaId: number) => void) | undefined;
+    viewer: RefObject<MeshViewer | null>;
+    mesh: LitMesh | null;
+}) {
+    const down = useRef<{ x: number; y: number } | null>(null);
+    return (
+        <canvas
+            ref={canvas}
+            tabIndex={0}
+            role="application"
+            aria-label={`${label}. Arrows turn it, plus and minus zoom${onPick ? '; a click selects an area' : ''}.`}
+            className="h-full w-full touch-none"
+            onKeyDown={(event) => {
+                if (viewer.current?.turn(event.key)) event.preventDefault();
+            }}
+            onPointerDown={(event) => {
+                down.current = { x: event.clientX, y: event.clientY };
+            }}
+            onPointerUp={(event) => {
+                // Turning is no choosing.
+                const from = down.current;
+                if (!from || Math.hypot(event.clientX - from.x, event.clientY - from.y) > 4) return;
+                const hit = viewer.current?.pick(event.clientX, event.clientY);
+                if (hit && mesh) onPick?.(hit.at, mesh.areas[hit.triangle] ?? 0);
+            }}
+        />
+    );
 }

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent, type RefObject } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent, type RefObject } from 'react';
 import type { MaskProps, OrderStepProps } from '@/types/generated';
 import type { Lane } from './order';
 
@@ -23,8 +23,7 @@ const LETTERS: Record<OrderStepProps['kind'], string> = {
     peel: 'L',
 };
 
-/** The whole work at a glance: steps from left to right, parts as lanes, masks as spans, joints where lanes meet. */
-export function OrderBoard(props: {
+type OrderBoardProps = {
     steps: readonly OrderStepProps[];
     masks: readonly MaskProps[];
     lanes: readonly Lane[];
@@ -34,7 +33,10 @@ export function OrderBoard(props: {
     dimmed: (step: OrderStepProps) => boolean;
     onChoose: (id: string) => void;
     onMove: (id: string, to: number) => void;
-}) {
+};
+
+/** The whole work at a glance: steps from left to right, parts as lanes, masks as spans, joints where lanes meet. */
+export function OrderBoard(props: OrderBoardProps) {
     const board = useOrderBoard(props);
     const { chosen, box, at, keys } = board;
 
@@ -55,26 +57,7 @@ export function OrderBoard(props: {
 
 type Board = ReturnType<typeof useOrderBoard>;
 
-function useOrderBoard({
-    steps,
-    masks,
-    lanes,
-    chosen,
-    broken,
-    dimmed,
-    onChoose,
-    onMove,
-}: {
-    steps: readonly OrderStepProps[];
-    masks: readonly MaskProps[];
-    lanes: readonly Lane[];
-    chosen: string | null;
-    /** Ids of steps that some kept rule says should stand elsewhere. */
-    broken: ReadonlySet<string>;
-    dimmed: (step: OrderStepProps) => boolean;
-    onChoose: (id: string) => void;
-    onMove: (id: string, to: number) => void;
-}) {
+function useOrderBoard({ steps, masks, lanes, chosen, broken, dimmed, onChoose, onMove }: OrderBoardProps) {
     const box = useRef<HTMLDivElement>(null);
     const [drag, setDrag] = useState<{ id: string; to: number } | null>(null);
     const size = useSize(box);
@@ -127,35 +110,12 @@ function useOrderBoard({
     };
 }
 
-function Block({
-    step,
-    id,
-    x,
-    width,
-    rows,
-    lane,
-    bottom,
-    chosen,
-    broken,
-    dimmed,
-    onDown,
-    onDrag,
-    onDrop,
-}: {
-    step: OrderStepProps;
-    id: string;
-    x: number;
-    width: number;
-    rows: readonly number[];
-    lane: number;
-    bottom: number;
-    chosen: boolean;
-    broken: boolean;
-    dimmed: boolean;
-    onDown: (event: PointerEvent<SVGGElement>) => void;
-    onDrag: (event: PointerEvent<SVGGElement>) => void;
-    onDrop: () => void;
-}) {
+function Block({ board, step, i }: { board: Board; step: OrderStepProps; i: number }) {
+    const { row, lane, pace: width, size, onChoose, setDrag, drag, indexOf, onMove } = board;
+    const x = board.x(i);
+    const rows = step.partIds.flatMap((id) => row.get(id) ?? []);
+    const bottom = size.height;
+    const chosen = step.id === board.chosen;
     const high = Math.min(...rows, 99);
     const low = Math.max(...rows, 0);
     const w = Math.max(5, width - 2);
@@ -164,15 +124,24 @@ function Block({
     const inLane = (row: number) => TOP + row * lane + (lane - 10 - h) / 2;
     return (
         <g
-            id={id}
+            id={`step-${i}`}
             role="option"
             aria-selected={chosen}
             aria-label={`${step.kind}: ${step.words}${step.areaNames.length > 0 ? `, ${step.areaNames.join(', ')}` : ''}`}
-            opacity={dimmed ? 0.25 : 1}
+            opacity={board.dimmed(step) ? 0.25 : 1}
             style={{ cursor: 'grab' }}
-            onPointerDown={onDown}
-            onPointerMove={onDrag}
-            onPointerUp={onDrop}
+            onPointerDown={(event) => {
+                event.currentTarget.setPointerCapture(event.pointerId);
+                onChoose(step.id);
+                setDrag({ id: step.id, to: i });
+            }}
+            onPointerMove={(event) => {
+                if (drag) setDrag({ id: drag.id, to: indexOf(event) });
+            }}
+            onPointerUp={() => {
+                if (drag && drag.to !== i) onMove(drag.id, drag.to);
+                setDrag(null);
+            }}
         >
             <rect x={x} y={TOP} width={width} height={bottom - TOP} fill={chosen ? 'var(--raised)' : 'transparent'} />
             {rows.length > 1 && (
@@ -188,7 +157,7 @@ function Block({
             {rows.map((row) => (
                 <InLane key={row} row={row} step={step} x={x} w={w} inLane={inLane} h={h} chosen={chosen} />
             ))}
-            {broken && <path d={`M${x + w / 2 - 4},${TOP}h8l-4,7z`} fill="var(--ink)" />}
+            {board.broken.has(step.id) && <path d={`M${x + w / 2 - 4},${TOP}h8l-4,7z`} fill="var(--ink)" />}
             {wait > 0 && (
                 <rect x={x} y={bottom - WAIT + 14} width={w} height={Math.min(wait, 18)} fill="var(--quiet)" />
             )}
@@ -299,25 +268,7 @@ function InLane({
 }
 
 function Chart({ board }: { board: Board }) {
-    const {
-        size,
-        x,
-        steps,
-        lanes,
-        lane,
-        masks,
-        at,
-        row,
-        pace,
-        chosen,
-        broken,
-        dimmed,
-        onChoose,
-        setDrag,
-        drag,
-        indexOf,
-        onMove,
-    } = board;
+    const { size, x, steps, lanes, lane, masks, at, row, drag } = board;
     return (
         <svg width={Math.max(size.width, x(steps.length) + 8)} height={size.height} className="block">
             {lanes.map((l, i) => (
@@ -347,31 +298,7 @@ function Chart({ board }: { board: Board }) {
                 />
             ))}
             {steps.map((step, i) => (
-                <Block
-                    key={step.id}
-                    step={step}
-                    id={`step-${i}`}
-                    x={x(i)}
-                    width={pace}
-                    rows={step.partIds.flatMap((id) => row.get(id) ?? [])}
-                    lane={lane}
-                    bottom={size.height}
-                    chosen={step.id === chosen}
-                    broken={broken.has(step.id)}
-                    dimmed={dimmed(step)}
-                    onDown={(event) => {
-                        event.currentTarget.setPointerCapture(event.pointerId);
-                        onChoose(step.id);
-                        setDrag({ id: step.id, to: i });
-                    }}
-                    onDrag={(event) => {
-                        if (drag) setDrag({ id: drag.id, to: indexOf(event) });
-                    }}
-                    onDrop={() => {
-                        if (drag && drag.to !== i) onMove(drag.id, drag.to);
-                        setDrag(null);
-                    }}
-                />
+                <Block key={step.id} board={board} step={step} i={i} />
             ))}
             {drag && drag.to !== at.get(drag.id) && (
                 <line

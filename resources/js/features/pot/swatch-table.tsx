@@ -23,14 +23,16 @@ const SWATCHES: readonly { swatch: Swatch; label: string; needed: boolean }[] = 
     { swatch: 'tint', label: 'Tint, 1 in 5 of white', needed: false },
 ];
 
-/** Where a pot is measured: swatches are read, what they say is shown, and kept when the painter says so. */
-export function SwatchTable(props: {
+type SwatchTableProps = {
     pot: PaintProps;
     whites: readonly PotProps[];
     /** The way to take readings from a photo of the card. */
     photo?: (onReadings: (readings: ReadingProps[]) => void) => ReactNode;
     onKept: () => void;
-}) {
+};
+
+/** Where a pot is measured: swatches are read, what they say is shown, and kept when the painter says so. */
+export function SwatchTable(props: SwatchTableProps) {
     const table = useSwatches(props);
     const { whites, white, setWhite, measured, problem } = table;
 
@@ -66,18 +68,7 @@ type Table = ReturnType<typeof useSwatches>;
 
 type SwatchesState = ReturnType<typeof useSwatchesState>;
 
-function useSwatchesState({
-    pot,
-    whites,
-    photo,
-    onKept,
-}: {
-    pot: PaintProps;
-    whites: readonly PotProps[];
-    /** The way to take readings from a photo of the card. */
-    photo?: (onReadings: (readings: ReadingProps[]) => void) => ReactNode;
-    onKept: () => void;
-}) {
+function useSwatchesState({ pot, whites, photo, onKept }: SwatchTableProps) {
     // A store and no state: what is read while another reading is still on its way is added to it.
     const [useReadings] = useState(() => create<Readings>(() => ({})));
     const readings = useReadings();
@@ -106,13 +97,7 @@ function useSwatchesState({
     };
 }
 
-function useSwatches(props: {
-    pot: PaintProps;
-    whites: readonly PotProps[];
-    /** The way to take readings from a photo of the card. */
-    photo?: (onReadings: (readings: ReadingProps[]) => void) => ReactNode;
-    onKept: () => void;
-}) {
+function useSwatches(props: SwatchTableProps) {
     const state = useSwatchesState(props);
     const actions = useReading(state);
 
@@ -272,45 +257,15 @@ function Head({ table }: { table: Table }) {
     );
 }
 
-function useReading({
-    setBusy,
-    doing,
-    useReadings,
-    setMeasured,
-    setSource,
-    pot,
-    white,
-    source,
-    readings,
-    onKept,
-}: SwatchesState) {
+function useReading(state: SwatchesState) {
+    const { setBusy, doing, pot, white, source, readings, onKept } = state;
+    const { add, judge } = useJudging(state);
+
     function attempt(act: () => Promise<void>): Promise<boolean> {
         setBusy(true);
         return doing(act).finally(() => {
             setBusy(false);
         });
-    }
-
-    function add(found: readonly ReadingProps[]) {
-        useReadings.setState(Object.fromEntries(found.map((r) => [r.swatch, r])));
-        setMeasured(null);
-    }
-
-    async function judge(from: Source) {
-        const next = useReadings.getState();
-        setSource(from);
-        if (SWATCHES.every(({ swatch, needed }) => !needed || next[swatch])) {
-            const answer = await send<{ measurement: MeasurementProps }>(
-                'POST',
-                url('pots.measure', { paint: pot.id }),
-                {
-                    readings: valuesOf(next),
-                    source: from,
-                    whiteId: next.tint ? white : null,
-                },
-            );
-            setMeasured(answer.measurement);
-        }
     }
 
     async function read(swatches: readonly Swatch[]) {
@@ -352,4 +307,31 @@ function useReading({
     }
 
     return { attempt, read, typed, fromFile, take, keep };
+}
+
+/** What is read is added to what is there, and judged once there is enough of it. */
+function useJudging({ useReadings, setMeasured, setSource, pot, white }: SwatchesState) {
+    function add(found: readonly ReadingProps[]) {
+        useReadings.setState(Object.fromEntries(found.map((r) => [r.swatch, r])));
+        setMeasured(null);
+    }
+
+    async function judge(from: Source) {
+        const next = useReadings.getState();
+        setSource(from);
+        if (SWATCHES.every(({ swatch, needed }) => !needed || next[swatch])) {
+            const answer = await send<{ measurement: MeasurementProps }>(
+                'POST',
+                url('pots.measure', { paint: pot.id }),
+                {
+                    readings: valuesOf(next),
+                    source: from,
+                    whiteId: next.tint ? white : null,
+                },
+            );
+            setMeasured(answer.measurement);
+        }
+    }
+
+    return { add, judge };
 }

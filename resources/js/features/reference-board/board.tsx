@@ -57,22 +57,7 @@ export function ReferenceBoard({ picture, after, split = 0, marks, tool, spotRad
         onDraw,
     });
 
-    const image = (src: string, clip?: string) => (
-        <img
-            src={src}
-            alt={picture.title}
-            draggable={false}
-            className="absolute max-w-none origin-top-left select-none"
-            style={{
-                left: view?.x,
-                top: view?.y,
-                width: picture.width * (view?.scale ?? 1),
-                height: picture.height * (view?.scale ?? 1),
-                imageRendering: view && view.scale > 3 ? 'pixelated' : 'auto',
-                ...(clip === undefined ? {} : { clipPath: clip }),
-            }}
-        />
-    );
+    const image = (src: string, clip?: string) => <PictureLayer src={src} picture={picture} view={view} clip={clip} />;
 
     return (
         <div
@@ -250,16 +235,12 @@ function usePointer({
     onDraw,
 }: {
     view: View | null;
-    tool: Tool;
     drag: RefObject<{ from: Point; view: View } | null>;
     setPath: (points: Point[]) => void;
     setPointer: Dispatch<SetStateAction<Point | null>>;
     setView: Dispatch<SetStateAction<View | null>>;
     path: Point[];
-    picture: { id: number; title: string; url: string; width: number; height: number };
-    spotRadius: number;
-    onDraw: (drawn: Drawn) => void;
-}) {
+} & Pick<Props, 'tool' | 'picture' | 'spotRadius' | 'onDraw'>) {
     function down(event: PointerEvent<HTMLDivElement>) {
         if (!view) return;
         event.currentTarget.setPointerCapture(event.pointerId);
@@ -334,4 +315,33 @@ function useView(box: RefObject<HTMLDivElement | null>, picture: Props['picture'
     }, [box, picture.id, picture.width, picture.height]);
 
     return [view, setView] as const;
+}
+
+function PictureLayer({
+    src,
+    picture,
+    view,
+    clip,
+}: {
+    src: string;
+    picture: { id: number; title: string; url: string; width: number; height: number };
+    view: View | null;
+    clip: string | undefined;
+}) {
+    return (
+        <img
+            src={src}
+            alt={picture.title}
+            draggable={false}
+            className="absolute max-w-none origin-top-left select-none"
+            style={{
+                left: view?.x,
+                top: view?.y,
+                width: picture.width * (view?.scale ?? 1),
+                height: picture.height * (view?.scale ?? 1),
+                imageRendering: view && view.scale > 3 ? 'pixelated' : 'auto',
+                ...(clip === undefined ? {} : { clipPath: clip }),
+            }}
+        />
+    );
 }

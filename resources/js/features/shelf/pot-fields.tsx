@@ -49,20 +49,7 @@ export function PotField({
     };
     switch (type) {
         case 'colour':
-            return (
-                <div className="flex items-end gap-3">
-                    <label className="text-xs text-quiet">
-                        <span className="mb-1 block">{label}</span>
-                        <input
-                            type="color"
-                            className="h-10 w-16 border border-strong"
-                            value={value === '' ? '#404040' : value}
-                            onChange={text.onChange}
-                        />
-                    </label>
-                    <Field {...text} label={`${label}, as a code`} className="flex-1" maxLength={7} />
-                </div>
-            );
+            return <ColourField label={label} value={value} text={text} />;
         case 'choice': {
             const options = choices.map((choice) => ({ value: choice, label: choice }));
             return choices.length > IN_SIGHT ? (
@@ -104,5 +91,37 @@ export function PotWords({ described, fields }: { described: Described; fields: 
                 </div>
             ))}
         </dl>
+    );
+}
+
+function ColourField({
+    label,
+    value,
+    text,
+}: {
+    label: string;
+    value: string | number;
+    text: {
+        label: string;
+        error: string | undefined;
+        required: boolean;
+        maxLength: number | undefined;
+        value: string | number;
+        onChange: (event: { target: { value: string } }) => void;
+    };
+}) {
+    return (
+        <div className="flex items-end gap-3">
+            <label className="text-xs text-quiet">
+                <span className="mb-1 block">{label}</span>
+                <input
+                    type="color"
+                    className="h-10 w-16 border border-strong"
+                    value={value === '' ? '#404040' : value}
+                    onChange={text.onChange}
+                />
+            </label>
+            <Field {...text} label={`${label}, as a code`} className="flex-1" maxLength={7} />
+        </div>
     );
 }

@@ -7,7 +7,7 @@ import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
 import { mixWords } from '@/shared/ui/drops';
 import { Notice } from '@/shared/ui/notice';
-import type { FigureProps, RecipeVersionProps, RunProps } from '@/types/generated';
+import type { FigureProps, RecipeVersionProps, RunProps, RunStepProps } from '@/types/generated';
 
 type Props = { figure: FigureProps; runs: RunProps[]; plannedSteps: number; versions: RecipeVersionProps[] };
 
@@ -110,21 +110,7 @@ function RunBlock({ run }: { run: RunProps }) {
                     </Button>
                 </span>
             </header>
-            {told.length > 0 && (
-                <ul className="mt-3 border-t border-line pt-2 text-sm">
-                    {told.map((step) => (
-                        <li key={step.id}>
-                            <strong>
-                                {step.position}. {areasWords(step.areaName)}, {step.title}:
-                            </strong>{' '}
-                            {step.isInserted && `not planned. `}
-                            {step.skipReason !== null && `skipped: ${step.skipReason}. `}
-                            {step.usedMix !== null && `used ${mixWords(step.usedMix)}. `}
-                            {step.note}
-                        </li>
-                    ))}
-                </ul>
-            )}
+            {told.length > 0 && <ToldSteps told={told} />}
         </article>
     );
 }
@@ -156,5 +142,23 @@ function Versions({ figure, versions }: { figure: FigureProps; versions: readonl
                 ))}
             </ul>
         </section>
+    );
+}
+
+function ToldSteps({ told }: { told: RunStepProps[] }) {
+    return (
+        <ul className="mt-3 border-t border-line pt-2 text-sm">
+            {told.map((step) => (
+                <li key={step.id}>
+                    <strong>
+                        {step.position}. {areasWords(step.areaName)}, {step.title}:
+                    </strong>{' '}
+                    {step.isInserted && `not planned. `}
+                    {step.skipReason !== null && `skipped: ${step.skipReason}. `}
+                    {step.usedMix !== null && `used ${mixWords(step.usedMix)}. `}
+                    {step.note}
+                </li>
+            ))}
+        </ul>
     );
 }

@@ -61,14 +61,7 @@ export function Used({
                 minutes={minutes}
                 setMinutes={setMinutes}
             />
-            <TextArea
-                label="Note for next time"
-                maxLength={2000}
-                value={note}
-                onChange={(event) => {
-                    setNote(event.target.value);
-                }}
-            />
+            <NoteField note={note} setNote={setNote} />
             <Button look="main" type="submit">
                 Save
             </Button>
@@ -226,5 +219,18 @@ function Counts({
                 }}
             />
         </div>
+    );
+}
+
+function NoteField({ note, setNote }: { note: string; setNote: (value: SetStateAction<string>) => void }) {
+    return (
+        <TextArea
+            label="Note for next time"
+            maxLength={2000}
+            value={note}
+            onChange={(event) => {
+                setNote(event.target.value);
+            }}
+        />
     );
 }

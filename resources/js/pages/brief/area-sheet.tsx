@@ -9,6 +9,9 @@ import type { AreaProps, FigureProps, PartProps } from '@/types/generated';
 const NONE = 'none';
 
 /** What an area is: where it is, what it lies on, how near its colour must come. */
+/** The fields as the form holds them: text, and NONE for no choice. */
+type AreaForm = InertiaFormProps<{ name: string; wish: string; partId: string; liesOnId: string; tolerance: string }>;
+
 export function AreaSheet({
     figure,
     area,
@@ -49,43 +52,15 @@ export function AreaSheet({
                     });
                 }}
             >
-                <Field
-                    label="Name"
-                    required
-                    maxLength={120}
-                    value={form.data.name}
-                    error={form.errors.name}
-                    onChange={(e) => {
-                        form.setData('name', e.target.value);
-                    }}
-                />
-                <Field
-                    label="What it should look like"
-                    maxLength={1000}
-                    value={form.data.wish}
-                    error={form.errors.wish}
-                    onChange={(e) => {
-                        form.setData('wish', e.target.value);
-                    }}
-                />
+                <NameField form={form} />
+                <WishField form={form} />
                 <Places form={form} parts={parts} areas={areas} area={area} />
                 {form.errors.liesOnId !== undefined && (
                     <p role="alert" className="border-l-4 border-ink pl-2 text-xs font-semibold">
                         {form.errors.liesOnId}
                     </p>
                 )}
-                <Field
-                    label="Tolerance, ΔE"
-                    className="w-72"
-                    inputMode="decimal"
-                    placeholder="3, or 2 for a focal point"
-                    hint="Decals and signs lie on another area: their section starts from its finished colours."
-                    value={form.data.tolerance}
-                    error={form.errors.tolerance}
-                    onChange={(e) => {
-                        form.setData('tolerance', e.target.value);
-                    }}
-                />
+                <ToleranceField form={form} />
                 <Button type="submit" look="main" disabled={form.processing} className="self-start">
                     Save
                 </Button>
@@ -100,7 +75,7 @@ function Places({
     areas,
     area,
 }: {
-    form: InertiaFormProps<{ name: string; wish: string; partId: string; liesOnId: string; tolerance: string }>;
+    form: AreaForm;
     parts: readonly PartProps[];
     areas: readonly AreaProps[];
     area: AreaProps;
@@ -130,5 +105,51 @@ function Places({
                 }}
             />
         </div>
+    );
+}
+
+function ToleranceField({ form }: { form: AreaForm }) {
+    return (
+        <Field
+            label="Tolerance, ΔE"
+            className="w-72"
+            inputMode="decimal"
+            placeholder="3, or 2 for a focal point"
+            hint="Decals and signs lie on another area: their section starts from its finished colours."
+            value={form.data.tolerance}
+            error={form.errors.tolerance}
+            onChange={(e) => {
+                form.setData('tolerance', e.target.value);
+            }}
+        />
+    );
+}
+
+function WishField({ form }: { form: AreaForm }) {
+    return (
+        <Field
+            label="What it should look like"
+            maxLength={1000}
+            value={form.data.wish}
+            error={form.errors.wish}
+            onChange={(e) => {
+                form.setData('wish', e.target.value);
+            }}
+        />
+    );
+}
+
+function NameField({ form }: { form: AreaForm }) {
+    return (
+        <Field
+            label="Name"
+            required
+            maxLength={120}
+            value={form.data.name}
+            error={form.errors.name}
+            onChange={(e) => {
+                form.setData('name', e.target.value);
+            }}
+        />
     );
 }

@@ -51,37 +51,8 @@ export default function BriefPage({ figure, parts, areas }: Props) {
 }
 
 function Facts({ figure }: { figure: FigureProps }) {
-    const [values, setValues] = useState({
-        name: figure.name,
-        sculptor: figure.sculptor ?? '',
-        heightMm: figure.heightMm === null ? '' : String(figure.heightMm),
-        copies: String(figure.copies),
-        about: figure.about ?? '',
-        bareHex: figure.bareHex,
-    });
-    const [failure, setFailure] = useState<ApiError | null>(null);
-    const [theirs, setTheirs] = useState<FigureProps | null>(null);
-    const [removing, setRemoving] = useState(false);
-    const put = (part: Partial<typeof values>) => {
-        setValues((now) => ({ ...now, ...part }));
-    };
-
-    async function save(version: number) {
-        setFailure(null);
-        try {
-            await send('PATCH', url('figures.update', { figure: figure.id }), {
-                ...values,
-                heightMm: values.heightMm === '' ? null : Number(values.heightMm),
-                copies: Number(values.copies),
-                version,
-            });
-            router.reload();
-        } catch (error) {
-            if (!(error instanceof ApiError)) throw error;
-            if (error.isConflict && isRecord(error.body)) setTheirs(error.body['theirs'] as FigureProps);
-            else setFailure(error);
-        }
-    }
+    const facts = useFacts(figure);
+    const { values, failure, removing, setRemoving, put, save } = facts;
 
     return (
         <form
@@ -111,18 +82,8 @@ function Facts({ figure }: { figure: FigureProps }) {
                     put({ sculptor: e.target.value });
                 }}
             />
-            <Counts values={values} failure={failure} put={put} />
-            <label className="text-xs text-quiet">
-                <span className="mb-1 block">Colour of the bare print</span>
-                <input
-                    type="color"
-                    className="h-10 w-full border border-strong"
-                    value={values.bareHex}
-                    onChange={(e) => {
-                        put({ bareHex: e.target.value });
-                    }}
-                />
-            </label>
+            <Counts facts={facts} />
+            <BareColour facts={facts} />
             <TextArea
                 label="What it should be"
                 rows={4}
@@ -145,28 +106,7 @@ function Facts({ figure }: { figure: FigureProps }) {
                 Delete figure
             </Button>
             <DeleteSheet removing={removing} setRemoving={setRemoving} figure={figure} />
-            <ConflictDialog
-                open={theirs !== null}
-                mine={
-                    <p className="text-sm">
-                        {values.name}, {values.heightMm} mm. {values.about}
-                    </p>
-                }
-                theirs={
-                    <p className="text-sm">
-                        {theirs?.name}, {theirs?.heightMm} mm. {theirs?.about}
-                    </p>
-                }
-                onKeepMine={() => {
-                    const version = theirs?.version ?? figure.version;
-                    setTheirs(null);
-                    void save(version);
-                }}
-                onTakeTheirs={() => {
-                    setTheirs(null);
-                    router.reload();
-                }}
-            />
+            <FactsConflict figure={figure} facts={facts} />
         </form>
     );
 }
@@ -477,24 +417,8 @@ function DeleteSheet({
     );
 }
 
-function Counts({
-    values,
-    failure,
-    put,
-}: {
-    values: { name: string; sculptor: string; heightMm: string; copies: string; about: string; bareHex: string };
-    failure: ApiError | null;
-    put: (
-        part: Partial<{
-            name: string;
-            sculptor: string;
-            heightMm: string;
-            copies: string;
-            about: string;
-            bareHex: string;
-        }>,
-    ) => void;
-}) {
+function Counts({ facts }: { facts: FactsState }) {
+    const { values, failure, put } = facts;
     return (
         <div className="grid grid-cols-2 gap-3">
             <Field
@@ -521,4 +445,87 @@ function Counts({
             />
         </div>
     );
+}
+
+function FactsConflict({ figure, facts }: { figure: FigureProps; facts: FactsState }) {
+    const { theirs, values, setTheirs, save } = facts;
+    return (
+        <ConflictDialog
+            open={theirs !== null}
+            mine={
+                <p className="text-sm">
+                    {values.name}, {values.heightMm} mm. {values.about}
+                </p>
+            }
+            theirs={
+                <p className="text-sm">
+                    {theirs?.name}, {theirs?.heightMm} mm. {theirs?.about}
+                </p>
+            }
+            onKeepMine={() => {
+                const version = theirs?.version ?? figure.version;
+                setTheirs(null);
+                void save(version);
+            }}
+            onTakeTheirs={() => {
+                setTheirs(null);
+                router.reload();
+            }}
+        />
+    );
+}
+
+function BareColour({ facts }: { facts: FactsState }) {
+    const { values, put } = facts;
+    return (
+        <label className="text-xs text-quiet">
+            <span className="mb-1 block">Colour of the bare print</span>
+            <input
+                type="color"
+                className="h-10 w-full border border-strong"
+                value={values.bareHex}
+                onChange={(e) => {
+                    put({ bareHex: e.target.value });
+                }}
+            />
+        </label>
+    );
+}
+
+type FactsState = ReturnType<typeof useFacts>;
+
+function useFacts(figure: FigureProps) {
+    const [values, setValues] = useState({
+        name: figure.name,
+        sculptor: figure.sculptor ?? '',
+        heightMm: figure.heightMm === null ? '' : String(figure.heightMm),
+        copies: String(figure.copies),
+        about: figure.about ?? '',
+        bareHex: figure.bareHex,
+    });
+    const [failure, setFailure] = useState<ApiError | null>(null);
+    const [theirs, setTheirs] = useState<FigureProps | null>(null);
+    const [removing, setRemoving] = useState(false);
+    const put = (part: Partial<typeof values>) => {
+        setValues((now) => ({ ...now, ...part }));
+    };
+
+    async function save(version: number) {
+        setFailure(null);
+        try {
+            await send('PATCH', url('figures.update', { figure: figure.id }), {
+                ...values,
+                heightMm: values.heightMm === '' ? null : Number(values.heightMm),
+                copies: Number(values.copies),
+                version,
+            });
+            router.reload();
+        } catch (error) {
+            if (!(error instanceof ApiError)) throw error;
+            if (error.isConflict && isRecord(error.body)) setTheirs(error.body['theirs'] as FigureProps);
+            else setFailure(error);
+        }
+    }
+
+    return { values, failure, theirs, setTheirs, removing, setRemoving, put, save };
 }

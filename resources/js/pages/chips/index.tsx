@@ -16,8 +16,10 @@ import type { HandProps, PotProps, Technique, TechniqueProps, ChipProps } from '
 
 type Card = 'black' | 'white';
 
+type ChipsPageProps = { hands: HandProps[]; techniques: TechniqueProps[]; pots: PotProps[] };
+
 /** Test chips: what this painter's own hand does, measured. */
-export default function ChipsPage(props: { hands: HandProps[]; techniques: TechniqueProps[]; pots: PotProps[] }) {
+export default function ChipsPage(props: ChipsPageProps) {
     const chips = useChips(props);
     const { hands, read } = chips;
 
@@ -33,7 +35,7 @@ export default function ChipsPage(props: { hands: HandProps[]; techniques: Techn
 
 type Chips = ReturnType<typeof useChips>;
 
-function useChips({ hands, techniques, pots }: { hands: HandProps[]; techniques: TechniqueProps[]; pots: PotProps[] }) {
+function useChips({ hands, techniques, pots }: ChipsPageProps) {
     const [technique, setTechnique] = useState<Technique>('base coat');
     const [pot, setPot] = useState(() => pots.find((p) => p.isMixed)?.id ?? 0);
     const [card, setCard] = useState<Card>('black');

@@ -252,19 +252,7 @@ function Results({ comparison }: { comparison: Comparison }) {
             aria-label="Results"
             className="flex shrink-0 flex-col gap-3 overflow-y-auto border-l border-line p-4 lg:w-[26rem]"
         >
-            <Choice<Side>
-                label="Show"
-                value={side}
-                options={[
-                    { value: 'areas', label: 'Areas' },
-                    { value: 'photo', label: photo?.neutral ? 'Photo' : 'Photo: white-balance' },
-                    { value: 'lessons', label: 'Corrections learned' },
-                ]}
-                onChoose={(next) => {
-                    setSide(next);
-                    setPurpose(null);
-                }}
-            />
+            <SideChoice side={side} photo={photo} setSide={setSide} setPurpose={setPurpose} />
             {side === 'photo' && photo && (
                 <PicturePanel
                     key={photo.id}
@@ -493,4 +481,32 @@ function useBoardKeys(setZone: Dispatch<SetStateAction<Zone>>, setTool: Dispatch
             setTool('move');
         },
     });
+}
+
+function SideChoice({
+    side,
+    photo,
+    setSide,
+    setPurpose,
+}: {
+    side: 'areas' | 'photo' | 'lessons';
+    photo: PictureProps | undefined;
+    setSide: (value: SetStateAction<Side>) => void;
+    setPurpose: (value: SetStateAction<Purpose | null>) => void;
+}) {
+    return (
+        <Choice<Side>
+            label="Show"
+            value={side}
+            options={[
+                { value: 'areas', label: 'Areas' },
+                { value: 'photo', label: photo?.neutral ? 'Photo' : 'Photo: white-balance' },
+                { value: 'lessons', label: 'Corrections learned' },
+            ]}
+            onChoose={(next) => {
+                setSide(next);
+                setPurpose(null);
+            }}
+        />
+    );
 }

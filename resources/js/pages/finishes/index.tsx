@@ -437,24 +437,7 @@ function LayerTabs({ desk, layer }: { desk: Desk; layer: LayerProps }) {
                 />
             </Tabs.Content>
             <Tabs.Content value="advice">
-                <Advice
-                    figureId={figure.id}
-                    areaId={area.id}
-                    layers={wire(stack)}
-                    index={index}
-                    zone={place.zone}
-                    onSetting={(coats, thinner) => {
-                        change(withLayer(stack, index, { coats, thinner }));
-                    }}
-                    onLayer={(mix, zones) => {
-                        const technique = techniques.find((t) => t.technique === 'layer');
-                        const first = pots.find((p) => p.isMixed) ?? pots[0];
-                        if (!technique || !first) return;
-                        const added = withNewLayer(stack, stack.length - 1, technique, first, newKey());
-                        change(withLayer(added, added.length - 1, { mix, zones }));
-                        setPlace({ row: added.length, zone: zones[0] ?? place.zone });
-                    }}
-                />
+                <SuggestionsTab desk={desk} />
             </Tabs.Content>
         </Tabs.Root>
     );
@@ -561,5 +544,29 @@ function ChosenLayer({ desk, judged, layer }: { desk: Desk; judged: SectionRowPr
             {!judged.shows && <WontShow judged={judged} desk={desk} />}
             <LayerTabs desk={desk} layer={layer} />
         </div>
+    );
+}
+
+function SuggestionsTab({ desk }: { desk: Desk }) {
+    const { figure, area, stack, index, place, change, techniques, pots, setPlace } = desk;
+    return (
+        <Advice
+            figureId={figure.id}
+            areaId={area.id}
+            layers={wire(stack)}
+            index={index}
+            zone={place.zone}
+            onSetting={(coats, thinner) => {
+                change(withLayer(stack, index, { coats, thinner }));
+            }}
+            onLayer={(mix, zones) => {
+                const technique = techniques.find((t) => t.technique === 'layer');
+                const first = pots.find((p) => p.isMixed) ?? pots[0];
+                if (!technique || !first) return;
+                const added = withNewLayer(stack, stack.length - 1, technique, first, newKey());
+                change(withLayer(added, added.length - 1, { mix, zones }));
+                setPlace({ row: added.length, zone: zones[0] ?? place.zone });
+            }}
+        />
     );
 }

@@ -1,6 +1,6 @@
 import { router } from '@inertiajs/react';
 import { Trash2 } from 'lucide-react';
-import { useRef, useState, type Dispatch, type SetStateAction } from 'react';
+import { useRef, useState, type Dispatch, type SetStateAction, type RefObject } from 'react';
 import { send, upload, uploadWords } from '@/shared/lib/api';
 import { one } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
@@ -14,8 +14,7 @@ const NONE = 'none';
 const SIDES = ['z', 'y', 'x', '-z', '-y', '-x'];
 const FIELD = 'w-full border border-strong bg-raised px-2 py-1';
 
-/** Print files: what each is, where it stands on the finished figure, and which way is up. */
-export function Files(props: {
+type FilesProps = {
     figure: FigureProps;
     meshes: readonly MeshProps[];
     parts: readonly { id: number; name: string }[];
@@ -26,26 +25,17 @@ export function Files(props: {
     onJoin: () => void;
     /** A part stands otherwise now. */
     onMoved: () => void;
-}) {
+};
+
+/** Print files: what each is, where it stands on the finished figure, and which way is up. */
+export function Files(props: FilesProps) {
     const files = useFiles(props);
     const { figure, meshes, light, onSettings, isJoining, onJoin, input, sent, message, take } = files;
 
     return (
         <>
             {message !== null && <Notice strong>{message}</Notice>}
-            <input
-                ref={input}
-                type="file"
-                multiple
-                accept=".stl,.obj,.3mf"
-                className="hidden"
-                aria-label="Print files"
-                onChange={(event) => {
-                    const files = [...(event.target.files ?? [])];
-                    if (files.length > 0) void take(files);
-                    event.target.value = '';
-                }}
-            />
+            <FileInput input={input} take={take} />
             <Button
                 className="self-start"
                 disabled={sent !== undefined}
@@ -87,27 +77,7 @@ export function Files(props: {
 
 type Files = ReturnType<typeof useFiles>;
 
-function useFiles({
-    figure,
-    meshes,
-    parts,
-    light,
-    onSettings,
-    isJoining,
-    onJoin,
-    onMoved,
-}: {
-    figure: FigureProps;
-    meshes: readonly MeshProps[];
-    parts: readonly { id: number; name: string }[];
-    light: LightProps;
-    onSettings: (change: Record<string, unknown>) => void;
-    /** A face is waited for. */
-    isJoining: boolean;
-    onJoin: () => void;
-    /** A part stands otherwise now. */
-    onMoved: () => void;
-}) {
+function useFiles({ figure, meshes, parts, light, onSettings, isJoining, onJoin, onMoved }: FilesProps) {
     const input = useRef<HTMLInputElement>(null);
     const [sent, setSent] = useState<number | null | undefined>(undefined);
     const { message, attempt } = useAttempt();
@@ -171,15 +141,7 @@ function Position({
                     />
                 </label>
             </div>
-            <label className="mt-1 flex items-center gap-2 text-xs">
-                <input
-                    type="checkbox"
-                    className="h-6 w-6"
-                    checked={mesh.mirror}
-                    onChange={(event) => void change(mesh, { mirror: event.target.checked })}
-                />
-                mirrored
-            </label>
+            <Mirrored mesh={mesh} change={change} />
             {mesh.isJoined && (
                 <div className="mt-1 flex items-center gap-2 text-xs">
                     Turn at the joint
@@ -324,4 +286,48 @@ function useMeshes({
     }
 
     return { take, change, turnAtJoint };
+}
+
+function Mirrored({
+    mesh,
+    change,
+}: {
+    mesh: MeshProps;
+    change: (mesh: MeshProps, body: Record<string, unknown> | null) => Promise<void>;
+}) {
+    return (
+        <label className="mt-1 flex items-center gap-2 text-xs">
+            <input
+                type="checkbox"
+                className="h-6 w-6"
+                checked={mesh.mirror}
+                onChange={(event) => void change(mesh, { mirror: event.target.checked })}
+            />
+            mirrored
+        </label>
+    );
+}
+
+function FileInput({
+    input,
+    take,
+}: {
+    input: RefObject<HTMLInputElement | null>;
+    take: (files: readonly File[]) => Promise<void>;
+}) {
+    return (
+        <input
+            ref={input}
+            type="file"
+            multiple
+            accept=".stl,.obj,.3mf"
+            className="hidden"
+            aria-label="Print files"
+            onChange={(event) => {
+                const files = [...(event.target.files ?? [])];
+                if (files.length > 0) void take(files);
+                event.target.value = '';
+            }}
+        />
+    );
 }

@@ -364,22 +364,11 @@ function ViewBar({ study }: { study: Study }) {
     );
 }
 
-function useLightActions({
-    attempt,
-    setLight,
-    path,
-    joining,
-    setJoining,
-    setMessage,
-    tool,
-    setArea,
-    area,
-    setSeeds,
-    seeds,
-    size,
-    viewer,
-    light,
-}: LightState) {
+function useLightActions(state: LightState) {
+    const { attempt, setLight, path, joining, setJoining, setMessage, tool, setArea, area, setSeeds, seeds, size } =
+        state;
+    const keepLook = useKeepLook(state);
+
     /** Something that gives the light anew. */
     function change(method: 'PUT' | 'POST', route: string, body?: unknown) {
         return attempt(async () => {
@@ -416,25 +405,6 @@ function useLightActions({
                 areaId: area,
             });
         }
-    }
-
-    async function keepLook() {
-        const made = viewer.current;
-        if (!made) return;
-        await attempt(async () => {
-            const still = await made.still();
-            const camera = made.seenFrom(light.sizeMm);
-            const form = new FormData();
-            camera.from.forEach((v) => {
-                form.append('camera[from][]', String(v));
-            });
-            camera.to.forEach((v) => {
-                form.append('camera[to][]', String(v));
-            });
-            form.append('camera[size]', String(camera.size));
-            if (still) form.append('still', still, 'still.png');
-            return send('POST', url('light.look', path), form);
-        });
     }
 
     return { change, compute, pick, keepLook };
@@ -481,4 +451,25 @@ function useLightProgress({
     );
 
     return marks;
+}
+
+function useKeepLook({ viewer, attempt, light, path }: LightState) {
+    return async () => {
+        const made = viewer.current;
+        if (!made) return;
+        await attempt(async () => {
+            const still = await made.still();
+            const camera = made.seenFrom(light.sizeMm);
+            const form = new FormData();
+            camera.from.forEach((v) => {
+                form.append('camera[from][]', String(v));
+            });
+            camera.to.forEach((v) => {
+                form.append('camera[to][]', String(v));
+            });
+            form.append('camera[size]', String(camera.size));
+            if (still) form.append('still', still, 'still.png');
+            return send('POST', url('light.look', path), form);
+        });
+    };
 }

@@ -11,8 +11,7 @@ export type Seed = { at: [number, number, number]; areaId: number };
 
 const NONE = 'none';
 
-/** What a press on the mesh does: which part of it becomes which area. */
-export function Tools(props: {
+type ToolsProps = {
     areas: readonly LitAreaProps[];
     area: number | null;
     onArea: (id: number | null) => void;
@@ -25,7 +24,10 @@ export function Tools(props: {
     onForget: () => void;
     noAreaCm2: number;
     onPropose: () => void;
-}) {
+};
+
+/** What a press on the mesh does: which part of it becomes which area. */
+export function Tools(props: ToolsProps) {
     const tools = useTools(props);
     const { areas, area, onArea, tool, onTool, size, onSize, noAreaCm2, onPropose } = tools;
 
@@ -43,31 +45,8 @@ export function Tools(props: {
                 ]}
                 onChoose={onTool}
             />
-            {tool !== 'look' && (
-                <Pick
-                    label={tool === 'seeds' ? 'area of the seed' : 'becomes'}
-                    value={area === null ? NONE : String(area)}
-                    options={[
-                        ...(tool === 'seeds' ? [] : [{ value: NONE, label: 'no area' }]),
-                        ...areas.map((a) => ({ value: String(a.id), label: a.name })),
-                    ]}
-                    onPick={(value) => {
-                        onArea(value === NONE ? null : Number(value));
-                    }}
-                />
-            )}
-            {tool === 'crease' && (
-                <Slide
-                    label="Creases from, degrees"
-                    said={`from ${size.crease}°`}
-                    min={5}
-                    max={90}
-                    value={size.crease}
-                    onSlide={(crease) => {
-                        onSize({ ...size, crease });
-                    }}
-                />
-            )}
+            {tool !== 'look' && <BecomesPick tool={tool} area={area} areas={areas} onArea={onArea} />}
+            {tool === 'crease' && <CreaseSlide size={size} onSize={onSize} />}
             {tool === 'brush' && (
                 <Slide
                     label="Radius of the brush, mm"
@@ -107,20 +86,7 @@ function useTools({
     onForget,
     noAreaCm2,
     onPropose,
-}: {
-    areas: readonly LitAreaProps[];
-    area: number | null;
-    onArea: (id: number | null) => void;
-    tool: Tool;
-    onTool: (tool: Tool) => void;
-    size: { crease: number; brush: number };
-    onSize: (size: { crease: number; brush: number }) => void;
-    seeds: readonly Seed[];
-    onDivide: () => void;
-    onForget: () => void;
-    noAreaCm2: number;
-    onPropose: () => void;
-}) {
+}: ToolsProps) {
     const named = new Set(seeds.map((seed) => seed.areaId));
     return { areas, area, onArea, tool, onTool, size, onSize, seeds, onDivide, onForget, noAreaCm2, onPropose, named };
 }
@@ -144,5 +110,52 @@ function Seeds({ tools }: { tools: Tools }) {
                 )}
             </div>
         </>
+    );
+}
+
+function CreaseSlide({
+    size,
+    onSize,
+}: {
+    size: { crease: number; brush: number };
+    onSize: (size: { crease: number; brush: number }) => void;
+}) {
+    return (
+        <Slide
+            label="Creases from, degrees"
+            said={`from ${size.crease}°`}
+            min={5}
+            max={90}
+            value={size.crease}
+            onSlide={(crease) => {
+                onSize({ ...size, crease });
+            }}
+        />
+    );
+}
+
+function BecomesPick({
+    tool,
+    area,
+    areas,
+    onArea,
+}: {
+    tool: 'piece' | 'crease' | 'brush' | 'seeds';
+    area: number | null;
+    areas: readonly LitAreaProps[];
+    onArea: (id: number | null) => void;
+}) {
+    return (
+        <Pick
+            label={tool === 'seeds' ? 'area of the seed' : 'becomes'}
+            value={area === null ? NONE : String(area)}
+            options={[
+                ...(tool === 'seeds' ? [] : [{ value: NONE, label: 'no area' }]),
+                ...areas.map((a) => ({ value: String(a.id), label: a.name })),
+            ]}
+            onPick={(value) => {
+                onArea(value === NONE ? null : Number(value));
+            }}
+        />
     );
 }

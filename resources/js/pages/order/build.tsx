@@ -328,15 +328,13 @@ function Joints({
     );
 }
 
-function Attachments({
-    part,
-    attempt,
-    figure,
-}: {
+type PartOfFigure = {
     part: BuiltPartProps;
     attempt: (act: () => Promise<unknown>) => Promise<boolean>;
     figure: FigureProps;
-}) {
+};
+
+function Attachments({ part, attempt, figure }: PartOfFigure) {
     return (
         <tr>
             <td colSpan={5} className="pb-1 pl-4">
@@ -359,37 +357,14 @@ function Attachments({
     );
 }
 
-function PartRow({
-    part,
-    attempt,
-    figure,
-}: {
-    part: BuiltPartProps;
-    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
-    figure: FigureProps;
-}) {
+function PartRow({ part, attempt, figure }: PartOfFigure) {
     return (
         <tr className="border-t border-strong">
             <th scope="row" className="py-1 font-semibold">
                 {part.name}
             </th>
             <td colSpan={2} className="py-1">
-                <Pick<PrintProcess>
-                    label={`Print of ${part.name}`}
-                    hideLabel
-                    value={part.process}
-                    options={[
-                        { value: 'resin', label: 'resin' },
-                        { value: 'melted plastic', label: 'melted plastic' },
-                    ]}
-                    onPick={(process) =>
-                        void attempt(() =>
-                            send('PATCH', url('build.part', { figure: figure.id, part: part.id }), {
-                                process,
-                            }),
-                        )
-                    }
-                />
+                <ProcessPick part={part} attempt={attempt} figure={figure} />
             </td>
             <td className="pl-3" colSpan={2}>
                 <label className="flex items-center gap-2 whitespace-nowrap">
@@ -498,5 +473,26 @@ function Templates({
                 ))}
             </div>
         </section>
+    );
+}
+
+function ProcessPick({ part, attempt, figure }: PartOfFigure) {
+    return (
+        <Pick<PrintProcess>
+            label={`Print of ${part.name}`}
+            hideLabel
+            value={part.process}
+            options={[
+                { value: 'resin', label: 'resin' },
+                { value: 'melted plastic', label: 'melted plastic' },
+            ]}
+            onPick={(process) =>
+                void attempt(() =>
+                    send('PATCH', url('build.part', { figure: figure.id, part: part.id }), {
+                        process,
+                    }),
+                )
+            }
+        />
     );
 }

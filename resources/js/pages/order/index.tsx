@@ -1,5 +1,5 @@
 import { Link, router } from '@inertiajs/react';
-import { useRef, useState, type ReactNode } from 'react';
+import { useRef, useState, type ReactNode, type SetStateAction } from 'react';
 import { OrderBoard } from '@/features/order-board/board';
 import { OrdersBeside } from '@/features/order-board/compared';
 import { Broken, StepDetail } from '@/features/order-board/detail';
@@ -73,13 +73,15 @@ export default function OrderPage({ figure, planned, own, problem, build, approa
     );
 }
 
-function Board(props: {
+type BoardProps = {
     tabs: ReactNode;
     figure: FigureProps;
     planned: OrderProps;
     own: OrderProps | null;
     build: BuildProps;
-}) {
+};
+
+function Board(props: BoardProps) {
     const work = useOrder(props);
     const { problem } = work;
 
@@ -98,19 +100,7 @@ type Work = ReturnType<typeof useOrder>;
 
 type OrderState = ReturnType<typeof useOrderState>;
 
-function useOrderState({
-    tabs,
-    figure,
-    planned,
-    own,
-    build,
-}: {
-    tabs: ReactNode;
-    figure: FigureProps;
-    planned: OrderProps;
-    own: OrderProps | null;
-    build: BuildProps;
-}) {
+function useOrderState({ tabs, figure, planned, own, build }: BoardProps) {
     const [order, setOrder] = useState(own ?? planned);
     const [ids, setIds] = useState((own ?? planned).steps.map((s) => s.id));
     const [chosen, setChosen] = useState<string | null>(ids[0] ?? null);
@@ -158,13 +148,7 @@ function useOrderState({
     };
 }
 
-function useOrder(props: {
-    tabs: ReactNode;
-    figure: FigureProps;
-    planned: OrderProps;
-    own: OrderProps | null;
-    build: BuildProps;
-}) {
+function useOrder(props: BoardProps) {
     const state = useOrderState(props);
     const { planned, order } = state;
     const actions = useJudging(state);
@@ -317,39 +301,9 @@ function FilterBar({ work }: { work: Work }) {
     return (
         <div className="flex flex-wrap items-center gap-3 text-sm">
             {tabs}
-            <div className="ml-auto w-32">
-                <Pick
-                    label="Part"
-                    hideLabel
-                    value={part}
-                    options={[
-                        { value: ALL, label: 'all parts' },
-                        ...build.parts.map((p) => ({ value: String(p.id), label: p.name })),
-                    ]}
-                    onPick={setPart}
-                />
-            </div>
-            <div className="w-32">
-                <Pick<StepKind | typeof ALL>
-                    label="Kind"
-                    hideLabel
-                    value={kind}
-                    options={[{ value: ALL, label: 'all kinds' }, ...kinds.map((k) => ({ value: k, label: k }))]}
-                    onPick={setKind}
-                />
-            </div>
-            <div className="w-32">
-                <Pick
-                    label="Tool"
-                    hideLabel
-                    value={tool}
-                    options={[
-                        { value: ALL, label: 'all tools' },
-                        ...[...new Set(order.steps.map((s) => s.tool))].map((t) => ({ value: t, label: t })),
-                    ]}
-                    onPick={setTool}
-                />
-            </div>
+            <PartPick part={part} build={build} setPart={setPart} />
+            <KindPick kind={kind} kinds={kinds} setKind={setKind} />
+            <ToolPick tool={tool} order={order} setTool={setTool} />
             {!isPlanned && (
                 <Button
                     aria-pressed={beside}
@@ -412,4 +366,76 @@ function useJudging({ setIds, asking, setOrder, figure, setProblem }: OrderState
     }
 
     return { judge, keep };
+}
+
+function ToolPick({
+    tool,
+    order,
+    setTool,
+}: {
+    tool: string;
+    order: OrderProps;
+    setTool: (value: SetStateAction<string>) => void;
+}) {
+    return (
+        <div className="w-32">
+            <Pick
+                label="Tool"
+                hideLabel
+                value={tool}
+                options={[
+                    { value: ALL, label: 'all tools' },
+                    ...[...new Set(order.steps.map((s) => s.tool))].map((t) => ({ value: t, label: t })),
+                ]}
+                onPick={setTool}
+            />
+        </div>
+    );
+}
+
+function KindPick({
+    kind,
+    kinds,
+    setKind,
+}: {
+    kind: 'all' | StepKind;
+    kinds: StepKind[];
+    setKind: (value: SetStateAction<'all' | StepKind>) => void;
+}) {
+    return (
+        <div className="w-32">
+            <Pick<StepKind | typeof ALL>
+                label="Kind"
+                hideLabel
+                value={kind}
+                options={[{ value: ALL, label: 'all kinds' }, ...kinds.map((k) => ({ value: k, label: k }))]}
+                onPick={setKind}
+            />
+        </div>
+    );
+}
+
+function PartPick({
+    part,
+    build,
+    setPart,
+}: {
+    part: string;
+    build: BuildProps;
+    setPart: (value: SetStateAction<string>) => void;
+}) {
+    return (
+        <div className="ml-auto w-32">
+            <Pick
+                label="Part"
+                hideLabel
+                value={part}
+                options={[
+                    { value: ALL, label: 'all parts' },
+                    ...build.parts.map((p) => ({ value: String(p.id), label: p.name })),
+                ]}
+                onPick={setPart}
+            />
+        </div>
+    );
 }

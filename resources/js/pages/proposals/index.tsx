@@ -95,60 +95,16 @@ export default function ProposalsPage({ figure, areas, areaId, version, pots }: 
     );
 }
 
-function AreaProposals({
-    figure,
-    area,
-    version,
-    brushOnly,
-    only,
-}: {
+type AreaProposalsProps = {
     figure: FigureProps;
     area: AreaProps;
     version: number;
     brushOnly: boolean;
     only: number[] | null;
-}) {
-    const [answer, setAnswer] = useState<ProposalAnswerProps | null>(null);
-    const [problem, setProblem] = useState<string | null>(null);
-    const at = { figure: figure.id, area: area.id };
+};
 
-    useEffect(() => {
-        const question = new AbortController();
-        send<ProposalAnswerProps>(
-            'POST',
-            url('proposals.find', { figure: figure.id, area: area.id }),
-            { brushOnly, only },
-            question.signal,
-        )
-            .then(setAnswer)
-            .catch((error: unknown) => {
-                if (error instanceof ApiError) setProblem(error.message);
-            });
-        return () => {
-            question.abort();
-        };
-    }, [figure.id, area.id, brushOnly, only]);
-
-    const adopt = useCallback(
-        async (layers: ProposalProps['layers']) => {
-            try {
-                await send('PUT', url('finishes.update', { figure: figure.id, area: area.id }), {
-                    layers: wire(layers),
-                    version,
-                });
-                router.visit(url('figures.finishes', { figure: figure.id, area: area.id }));
-            } catch (error) {
-                if (!(error instanceof ApiError)) throw error;
-                setProblem(
-                    error.isConflict
-                        ? 'The finish of this area was changed elsewhere. Reload this page and adopt it again.'
-                        : error.message,
-                );
-            }
-        },
-        [figure.id, area.id, version],
-    );
-    const adoptOne = useAdopting(at, adopt);
+function AreaProposals({ figure, area, version, brushOnly, only }: AreaProposalsProps) {
+    const { answer, problem, at, adopt, adoptOne } = useAreaProposals({ figure, area, brushOnly, only, version });
 
     if (problem !== null) return <Notice strong>{problem}</Notice>;
     if (answer === null)
@@ -312,4 +268,50 @@ function useAdopting(at: { figure: number; area: number }, adopt: (layers: Layer
     }
 
     return adoptOne;
+}
+
+function useAreaProposals({ figure, area, brushOnly, only, version }: AreaProposalsProps) {
+    const [answer, setAnswer] = useState<ProposalAnswerProps | null>(null);
+    const [problem, setProblem] = useState<string | null>(null);
+    const at = { figure: figure.id, area: area.id };
+
+    useEffect(() => {
+        const question = new AbortController();
+        send<ProposalAnswerProps>(
+            'POST',
+            url('proposals.find', { figure: figure.id, area: area.id }),
+            { brushOnly, only },
+            question.signal,
+        )
+            .then(setAnswer)
+            .catch((error: unknown) => {
+                if (error instanceof ApiError) setProblem(error.message);
+            });
+        return () => {
+            question.abort();
+        };
+    }, [figure.id, area.id, brushOnly, only]);
+
+    const adopt = useCallback(
+        async (layers: ProposalProps['layers']) => {
+            try {
+                await send('PUT', url('finishes.update', { figure: figure.id, area: area.id }), {
+                    layers: wire(layers),
+                    version,
+                });
+                router.visit(url('figures.finishes', { figure: figure.id, area: area.id }));
+            } catch (error) {
+                if (!(error instanceof ApiError)) throw error;
+                setProblem(
+                    error.isConflict
+                        ? 'The finish of this area was changed elsewhere. Reload this page and adopt it again.'
+                        : error.message,
+                );
+            }
+        },
+        [figure.id, area.id, version],
+    );
+    const adoptOne = useAdopting(at, adopt);
+
+    return { answer, problem, at, adopt, adoptOne };
 }

@@ -163,32 +163,7 @@ function Ramp({
             <div role="radiogroup" aria-label="Zone to take a colour for" className="mt-2 flex h-24">
                 {ZONES.map((z) => {
                     const own = area.samples.find((s) => s.zone === z);
-                    return (
-                        <button
-                            key={z}
-                            type="button"
-                            role="radio"
-                            aria-checked={z === zone}
-                            aria-label={`${z}: ${own ? own.colour.name : 'no colour yet'}`}
-                            onClick={() => {
-                                onZone(z);
-                            }}
-                            className="flex flex-1 flex-col"
-                        >
-                            <span
-                                className={clsx('w-full flex-1', !own && 'border border-dashed border-line')}
-                                style={own ? { background: own.colour.hex } : {}}
-                            />
-                            <span
-                                className={clsx(
-                                    'w-full border-t-4 pt-0.5 text-center text-xs',
-                                    z === zone ? 'border-ink font-bold' : 'border-transparent',
-                                )}
-                            >
-                                {z}
-                            </span>
-                        </button>
-                    );
+                    return <ZoneButton key={z} z={z} zone={zone} own={own} onZone={onZone} />;
                 })}
             </div>
             {sample ? (
@@ -418,23 +393,7 @@ function ColoursPanel({ board }: { board: Board }) {
             aria-label="Areas and their colours"
             className="flex shrink-0 flex-col gap-3 overflow-y-auto border-l border-line p-4 lg:w-[25rem]"
         >
-            {picture && (
-                <Choice<'colours' | 'picture'>
-                    label="Show"
-                    value={side}
-                    options={[
-                        { value: 'colours', label: 'Colours' },
-                        {
-                            value: 'picture',
-                            label: picture.shading === null ? 'Picture (1 question)' : 'Picture',
-                        },
-                    ]}
-                    onChoose={(next) => {
-                        setSide(next);
-                        setPurpose(null);
-                    }}
-                />
-            )}
+            {picture && <SideChoice side={side} picture={picture} setSide={setSide} setPurpose={setPurpose} />}
             {side === 'picture' && picture && (
                 <PicturePanel
                     key={picture.id}
@@ -611,4 +570,72 @@ function useBoardKeys(setZone: Dispatch<SetStateAction<Zone>>, setTool: Dispatch
             setTool('move');
         },
     });
+}
+
+function SideChoice({
+    side,
+    picture,
+    setSide,
+    setPurpose,
+}: {
+    side: 'colours' | 'picture';
+    picture: PictureProps;
+    setSide: (value: SetStateAction<'colours' | 'picture'>) => void;
+    setPurpose: (value: SetStateAction<Purpose | null>) => void;
+}) {
+    return (
+        <Choice<'colours' | 'picture'>
+            label="Show"
+            value={side}
+            options={[
+                { value: 'colours', label: 'Colours' },
+                {
+                    value: 'picture',
+                    label: picture.shading === null ? 'Picture (1 question)' : 'Picture',
+                },
+            ]}
+            onChoose={(next) => {
+                setSide(next);
+                setPurpose(null);
+            }}
+        />
+    );
+}
+
+function ZoneButton({
+    z,
+    zone,
+    own,
+    onZone,
+}: {
+    z: 'recess' | 'shade' | 'mid' | 'light' | 'edge';
+    zone: 'recess' | 'shade' | 'mid' | 'light' | 'edge';
+    own: SampleProps | undefined;
+    onZone: (zone: Zone) => void;
+}) {
+    return (
+        <button
+            type="button"
+            role="radio"
+            aria-checked={z === zone}
+            aria-label={`${z}: ${own ? own.colour.name : 'no colour yet'}`}
+            onClick={() => {
+                onZone(z);
+            }}
+            className="flex flex-1 flex-col"
+        >
+            <span
+                className={clsx('w-full flex-1', !own && 'border border-dashed border-line')}
+                style={own ? { background: own.colour.hex } : {}}
+            />
+            <span
+                className={clsx(
+                    'w-full border-t-4 pt-0.5 text-center text-xs',
+                    z === zone ? 'border-ink font-bold' : 'border-transparent',
+                )}
+            >
+                {z}
+            </span>
+        </button>
+    );
 }

@@ -122,26 +122,7 @@ function Exceptions({
             <h2 className="text-sm font-semibold">Exceptions</h2>
             <ul>
                 {exceptions.map((e) => (
-                    <li key={e.date} className="flex items-center gap-2 text-sm">
-                        <span className="flex-1">
-                            {new Date(`${e.date}T12:00`).toLocaleDateString(undefined, {
-                                weekday: 'short',
-                                day: 'numeric',
-                                month: 'short',
-                            })}
-                            : {e.start === null ? 'no session' : `${e.start}, ${e.minutes ?? 0} min`}
-                        </span>
-                        <Button
-                            size="small"
-                            look="quiet"
-                            aria-label={`As usual on ${e.date}`}
-                            onClick={() => {
-                                onKeep({ exceptions: exceptions.filter((other) => other.date !== e.date) });
-                            }}
-                        >
-                            <Trash2 size={15} aria-hidden />
-                        </Button>
-                    </li>
+                    <ExceptionRow key={e.date} e={e} onKeep={onKeep} exceptions={exceptions} />
                 ))}
             </ul>
             <div className="flex flex-wrap items-center gap-1">
@@ -181,5 +162,38 @@ function Exceptions({
                 </Button>
             </div>
         </section>
+    );
+}
+
+function ExceptionRow({
+    e,
+    onKeep,
+    exceptions,
+}: {
+    e: BenchExceptionProps;
+    onKeep: (change: Record<string, unknown>) => void;
+    exceptions: readonly BenchExceptionProps[];
+}) {
+    return (
+        <li className="flex items-center gap-2 text-sm">
+            <span className="flex-1">
+                {new Date(`${e.date}T12:00`).toLocaleDateString(undefined, {
+                    weekday: 'short',
+                    day: 'numeric',
+                    month: 'short',
+                })}
+                : {e.start === null ? 'no session' : `${e.start}, ${e.minutes ?? 0} min`}
+            </span>
+            <Button
+                size="small"
+                look="quiet"
+                aria-label={`As usual on ${e.date}`}
+                onClick={() => {
+                    onKeep({ exceptions: exceptions.filter((other) => other.date !== e.date) });
+                }}
+            >
+                <Trash2 size={15} aria-hidden />
+            </Button>
+        </li>
     );
 }

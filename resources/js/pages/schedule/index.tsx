@@ -34,6 +34,7 @@ export default function SchedulePage(props: Props) {
     const { message, setMessage, attempt } = useAttempt();
     const [working, setWorking] = useState(false);
     const [step, setStep] = useState<SessionStepProps | null>(null);
+    const { keep, lay } = useSchedule({ attempt, setMessage, setWorking, chosen, setStep });
 
     // The hours are the painter's, so they are kept in the painter's own time zone.
     useEffect(() => {
@@ -41,22 +42,6 @@ export default function SchedulePage(props: Props) {
         if (timeZone !== props.timeZone) void keep({ timeZone });
         // eslint-disable-next-line react-hooks/exhaustive-deps
     }, []);
-
-    async function keep(change: Record<string, unknown>) {
-        if (await attempt(() => send('PUT', url('schedule.hours'), change))) {
-            setMessage(null);
-            router.reload();
-        }
-    }
-
-    async function lay() {
-        setWorking(true);
-        if (await attempt(() => send('POST', url('schedule.plan'), { figureIds: chosen }))) {
-            setStep(null);
-            router.reload();
-        }
-        setWorking(false);
-    }
 
     return (
         <Shell title="Schedule" wide>
@@ -208,4 +193,36 @@ function Figures({
             )}
         </fieldset>
     );
+}
+
+function useSchedule({
+    attempt,
+    setMessage,
+    setWorking,
+    chosen,
+    setStep,
+}: {
+    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
+    setMessage: (words: string | null) => void;
+    setWorking: (value: SetStateAction<boolean>) => void;
+    chosen: number[];
+    setStep: (value: SetStateAction<SessionStepProps | null>) => void;
+}) {
+    async function keep(change: Record<string, unknown>) {
+        if (await attempt(() => send('PUT', url('schedule.hours'), change))) {
+            setMessage(null);
+            router.reload();
+        }
+    }
+
+    async function lay() {
+        setWorking(true);
+        if (await attempt(() => send('POST', url('schedule.plan'), { figureIds: chosen }))) {
+            setStep(null);
+            router.reload();
+        }
+        setWorking(false);
+    }
+
+    return { keep, lay };
 }

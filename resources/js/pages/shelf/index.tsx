@@ -226,21 +226,7 @@ function ShelfHead({ shelf }: { shelf: Shelf }) {
                         : `${shown.length} of ${many(page.paints.length, 'pot')}`}
                 </span>
             </h1>
-            <input
-                ref={search}
-                type="search"
-                aria-label="Search the shelf"
-                placeholder="Search: dark green ink"
-                className="min-h-10 w-full rounded-sm border border-strong bg-raised px-2 text-sm sm:w-60"
-                value={words}
-                onChange={(event) => {
-                    setWords(event.target.value);
-                }}
-                onKeyDown={(event) => {
-                    if (event.key === 'Escape') event.currentTarget.blur();
-                    if (event.key === 'ArrowDown') step(0);
-                }}
-            />
+            <ShelfSearch search={search} words={words} setWords={setWords} step={step} />
             <div className="w-40">
                 <Pick
                     label="Kind"
@@ -323,4 +309,34 @@ function useShelfKeys({
     }
 
     return step;
+}
+
+function ShelfSearch({
+    search,
+    words,
+    setWords,
+    step,
+}: {
+    search: RefObject<HTMLInputElement | null>;
+    words: string;
+    setWords: (value: SetStateAction<string>) => void;
+    step: (by: number) => void;
+}) {
+    return (
+        <input
+            ref={search}
+            type="search"
+            aria-label="Search the shelf"
+            placeholder="Search: dark green ink"
+            className="min-h-10 w-full rounded-sm border border-strong bg-raised px-2 text-sm sm:w-60"
+            value={words}
+            onChange={(event) => {
+                setWords(event.target.value);
+            }}
+            onKeyDown={(event) => {
+                if (event.key === 'Escape') event.currentTarget.blur();
+                if (event.key === 'ArrowDown') step(0);
+            }}
+        />
+    );
 }

@@ -17,25 +17,7 @@ export default function SignInPage({ demo }: Props) {
             <p className="max-w-md text-center text-base">
                 Plan a finish before you open a pot, follow it at the bench, repeat it months later.
             </p>
-            {demo !== null && (
-                <section className="w-full max-w-sm border border-strong p-4">
-                    <h2 className="text-base">Demo</h2>
-                    <p className="mt-1 text-sm">
-                        Name <code className="font-mono">{demo.email}</code>
-                        <br />
-                        Password <code className="font-mono">{demo.password}</code>
-                    </p>
-                    <Button
-                        look="main"
-                        className="mt-3 w-full"
-                        onClick={() => {
-                            router.post(url('sign-in.demo'));
-                        }}
-                    >
-                        Open the demo as Ines Marrow
-                    </Button>
-                </section>
-            )}
+            {demo !== null && <DemoEntry demo={demo} />}
             <form
                 className="flex w-full max-w-sm flex-col gap-3"
                 onSubmit={(event) => {
@@ -74,5 +56,27 @@ export default function SignInPage({ demo }: Props) {
                 </Button>
             </form>
         </main>
+    );
+}
+
+function DemoEntry({ demo }: { demo: { email: string; password: string } }) {
+    return (
+        <section className="w-full max-w-sm border border-strong p-4">
+            <h2 className="text-base">Demo</h2>
+            <p className="mt-1 text-sm">
+                Name <code className="font-mono">{demo.email}</code>
+                <br />
+                Password <code className="font-mono">{demo.password}</code>
+            </p>
+            <Button
+                look="main"
+                className="mt-3 w-full"
+                onClick={() => {
+                    router.post(url('sign-in.demo'));
+                }}
+            >
+                Open the demo as Ines Marrow
+            </Button>
+        </section>
     );
 }
