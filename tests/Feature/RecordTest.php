@@ -118,8 +118,8 @@ final class RecordTest extends TestCase
         $run = $this->runOf($figure);
         $run->update(['copies' => 60]);
         AssertableInertia::fromTestResponse($this->get("/runs/{$run->id}"))->where('short', ['Reed Green'])->where('onMesh', false);
-        $page(6)->component('quantities/index')->where('pots.0.name', 'Reed Green')->where('pots.0.toBuy', 1)->where('pots.0.spend', 4)->where('batch.figures', 6);
-        $page(1)->where('batch', null);
+        $page(6)->component('quantities/index')->loadDeferredProps('default', fn (AssertableInertia $later) => $later->where('planned.pots.0.name', 'Reed Green')->where('planned.pots.0.toBuy', 1)->where('planned.pots.0.spend', 4)->where('planned.batch.figures', 6));
+        $page(1)->loadDeferredProps('default', fn (AssertableInertia $later) => $later->where('planned.batch', null));
         $csv = (string) $this->get("/figures/{$figure->id}/quantities.csv?copies=6")->assertOk()->getContent();
         self::assertStringStartsWith("maker,name,need_ml,has_ml,missing_ml,to_buy,cost\r\n", $csv);
         self::assertMatchesRegularExpression('/^Osmerby Colour Works,Reed Green,\d+\.\d{3},0\.100,/m', $csv);
@@ -222,7 +222,7 @@ final class RecordTest extends TestCase
         self::assertSame(1, Timer::query()->count());
         $this->postJson('/timers', [...$sent, 'minutes' => 0])->assertUnprocessable();
         $this->postJson('/timers', [...$sent, 'runId' => 9999, 'key' => str_repeat('C', 26)])->assertUnprocessable();
-        $on = fn (int $items) => $this->get('/')->assertInertia(fn (AssertableInertia $page) => $page->count('tray', $items));
+        $on = fn (int $items) => $this->get('/')->assertInertia(fn (AssertableInertia $page) => $page->loadDeferredProps('tray', fn (AssertableInertia $tray) => $tray->count('tray', $items)));
         $on(1);
         $this->travel(30)->minutes();
         // It has rung; it stays until it is stopped.
@@ -235,7 +235,7 @@ final class RecordTest extends TestCase
         $peel = $run->steps()->create(['position' => 51, 'kind' => 'peel', 'step_key' => 'peel layer X', 'area_name' => 'Skin', 'zones' => [], 'thinner' => 0, 'coats' => 1, 'planned_mix' => [], 'planned_colours' => [], 'drying_minutes' => 0]);
         $this->patchJson("/runs/{$run->id}/steps/{$mask->id}", ['version' => 1, 'state' => 'done'])->assertOk();
         $this->travel(2)->days();
-        $this->get('/')->assertInertia(fn (AssertableInertia $page) => $page->where('tray.0.kind', 'mask'));
+        $this->get('/')->assertInertia(fn (AssertableInertia $page) => $page->loadDeferredProps('tray', fn (AssertableInertia $tray) => $tray->where('tray.0.kind', 'mask')));
         $this->patchJson("/runs/{$run->id}/steps/{$peel->id}", ['version' => 1, 'state' => 'done'])->assertOk();
         $on(0);
     }

@@ -76,7 +76,7 @@ final class RunTest extends TestCase
         $this->patchJson("/runs/{$run->id}/steps/{$step->id}", ['version' => 1, 'note' => 'mine'])
             ->assertConflict()
             ->assertJsonPath('theirs.state', 'done');
-        $wet = fn (int $items) => $this->get('/')->assertInertia(fn (AssertableInertia $page) => $page->count('tray', $items));
+        $wet = fn (int $items) => $this->get('/')->assertInertia(fn (AssertableInertia $page) => $page->loadDeferredProps('tray', fn (AssertableInertia $tray) => $tray->count('tray', $items)));
         $wet(1);
         $this->travel(59)->minutes();
         $wet(1);

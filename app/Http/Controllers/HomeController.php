@@ -17,6 +17,6 @@ final class HomeController
 {
     public function __invoke(#[CurrentUser] Painter $painter): Response
     {
-        return Inertia::render('home/index', ['page' => HomePageProps::of($painter)]);
+        return Inertia::render('home/index', ['page' => static fn () => HomePageProps::of($painter)]);
     }
 }

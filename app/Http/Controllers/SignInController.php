@@ -22,7 +22,7 @@ final class SignInController
     public function show(): Response
     {
         return Inertia::render('sign-in/index', [
-            'demo' => config('hyalin.demo') === true
+            'demo' => static fn () => config('hyalin.demo') === true
                 ? ['email' => self::DEMO_EMAIL, 'password' => self::DEMO_PASSWORD]
                 : null,
         ]);

@@ -8,6 +8,7 @@ use App\Http\Props\Cups\OpenCupProps;
 use App\Http\Props\Home\TrayItemProps;
 use App\Models\Painter;
 use Illuminate\Http\Request;
+use Inertia\Inertia;
 use Inertia\Middleware;
 
 final class HandleInertiaRequests extends Middleware
@@ -22,8 +23,9 @@ final class HandleInertiaRequests extends Middleware
         return [
             ...parent::share($request),
             'painter' => $painter instanceof Painter ? $painter->name : null,
-            'openCups' => fn (): array => $painter instanceof Painter ? OpenCupProps::of($painter) : [],
-            'tray' => fn (): array => $painter instanceof Painter ? TrayItemProps::of($painter) : [],
+            // The tray comes after the page that it stands under.
+            'openCups' => Inertia::defer(fn (): array => $painter instanceof Painter ? OpenCupProps::of($painter) : [], 'tray'),
+            'tray' => Inertia::defer(fn (): array => $painter instanceof Painter ? TrayItemProps::of($painter) : [], 'tray'),
         ];
     }
 }

@@ -33,13 +33,12 @@ final class BenchController
 {
     public function index(Figure $figure, PlanSteps $plan): Response
     {
-        $figure->load(['runs.steps.pictures', 'runs.steps.areas', 'runs.steps.parts', 'runs.repeats']);
-
         return Inertia::render('bench/index', [
-            'figure' => FigureProps::of($figure, 'Bench'),
-            'runs' => array_values($figure->runs->map(static fn (Run $r) => RunProps::of($r))->all()),
-            'plannedSteps' => count($plan($figure)),
-            'versions' => array_values($figure->versions->map(static fn (RecipeVersion $v) => RecipeVersionProps::of($v))->all()),
+            'figure' => static fn () => FigureProps::of($figure, 'Bench'),
+            'runs' => static fn () => array_values($figure->load(['runs.steps.pictures', 'runs.steps.areas', 'runs.steps.parts', 'runs.repeats'])->runs->map(static fn (Run $r) => RunProps::of($r))->all()),
+            // The runs are there to go on with while the order of the next one is still being planned.
+            'plannedSteps' => Inertia::defer(static fn (): int => count($plan($figure))),
+            'versions' => static fn () => array_values($figure->versions->map(static fn (RecipeVersion $v) => RecipeVersionProps::of($v))->all()),
         ]);
     }
 
@@ -67,12 +66,12 @@ final class BenchController
         $run->load(['figure', 'steps.areas']);
 
         return Inertia::render('bench/run', [
-            'figure' => FigureProps::of($run->figure, 'Bench'),
-            'run' => RunProps::of($run),
+            'figure' => static fn () => FigureProps::of($run->figure, 'Bench'),
+            'run' => static fn () => RunProps::of($run),
             // What runs out before the run is done.
-            'short' => array_values(array_map(static fn (PaintNeed $p): string => $p->paint->name, array_filter($calculate->pots(CalculatePaint::left($run)), static fn (PaintNeed $p): bool => $p->need->missingMl > 0.0))),
-            'onMesh' => $run->figure->lightStudy()->whereNotNull('result')->exists(),
-            'pots' => array_values($painter->paints->map(static fn (Paint $p) => PotProps::of($p))->all()),
+            'short' => static fn () => array_values(array_map(static fn (PaintNeed $p): string => $p->paint->name, array_filter($calculate->pots(CalculatePaint::left($run)), static fn (PaintNeed $p): bool => $p->need->missingMl > 0.0))),
+            'onMesh' => static fn () => $run->figure->lightStudy()->whereNotNull('result')->exists(),
+            'pots' => static fn () => array_values($painter->paints->map(static fn (Paint $p) => PotProps::of($p))->all()),
         ]);
     }
 }

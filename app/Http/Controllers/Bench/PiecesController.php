@@ -32,6 +32,19 @@ final class PiecesController
     public function show(Run $run): Response
     {
         $figure = $run->figure()->firstOrFail();
+
+        return Inertia::render('bench/pieces', [
+            'figure' => static fn () => FigureProps::of($figure, 'Bench'),
+            'runId' => $run->id,
+            'runNumber' => $run->number,
+            'copies' => $run->copies,
+            'areas' => static fn (): array => self::areas($figure, $run),
+        ]);
+    }
+
+    /** @return list<ConsistencyProps> */
+    private static function areas(Figure $figure, Run $run): array
+    {
         $run->load(['steps.areas', 'readings']);
         $areas = [];
         foreach ($figure->areasWithFinishes() as $area) {
@@ -40,13 +53,7 @@ final class PiecesController
             }
         }
 
-        return Inertia::render('bench/pieces', [
-            'figure' => FigureProps::of($figure, 'Bench'),
-            'runId' => $run->id,
-            'runNumber' => $run->number,
-            'copies' => $run->copies,
-            'areas' => $areas,
-        ]);
+        return $areas;
     }
 
     /** @throws ValidationException when there is no such figure in the batch, or no such area */

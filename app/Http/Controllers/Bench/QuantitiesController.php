@@ -27,17 +27,28 @@ final class QuantitiesController
     public function show(Request $request, Figure $figure, CalculatePaint $calculate): Response
     {
         $copies = self::copies($request, $figure);
-        $steps = $calculate->planned($figure, $copies);
-        $run = $figure->runs()->reorder('number', 'desc')->whereNull('finished_at')->first();
 
         return Inertia::render('quantities/index', [
-            'figure' => FigureProps::of($figure, 'Bench'),
+            'figure' => static fn () => FigureProps::of($figure, 'Bench'),
             'copies' => $copies,
-            'pots' => array_map(PotNeedProps::of(...), $calculate->pots($steps)),
-            'batch' => $copies > 1 && $steps !== [] ? BatchProps::of($calculate->batch($steps, $copies), $copies) : null,
-            'runNumber' => $run?->number,
-            'left' => $run === null ? [] : array_map(PotNeedProps::of(...), $calculate->pots(CalculatePaint::left($run))),
+            'planned' => Inertia::defer(static function () use ($calculate, $figure, $copies): array {
+                $steps = $calculate->planned($figure, $copies);
+
+                return [
+                    'pots' => array_map(PotNeedProps::of(...), $calculate->pots($steps)),
+                    'batch' => $copies > 1 && $steps !== [] ? BatchProps::of($calculate->batch($steps, $copies), $copies) : null,
+                ];
+            }),
+            'inRun' => static fn (): ?array => self::inRun($figure, $calculate),
         ]);
+    }
+
+    /** @return array{number: int, left: list<PotNeedProps>}|null what the run in progress still needs */
+    private static function inRun(Figure $figure, CalculatePaint $calculate): ?array
+    {
+        $run = $figure->runs()->reorder('number', 'desc')->whereNull('finished_at')->first();
+
+        return $run === null ? null : ['number' => $run->number, 'left' => array_map(PotNeedProps::of(...), $calculate->pots(CalculatePaint::left($run)))];
     }
 
     public function csv(Request $request, Figure $figure, CalculatePaint $calculate): PlainResponse

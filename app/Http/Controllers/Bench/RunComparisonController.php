@@ -35,6 +35,20 @@ final class RunComparisonController
         $figure = $run->figure()->firstOrFail();
         $other = $request->filled('other') ? $figure->runs()->find($request->integer('other')) : null;
         abort_if($request->filled('other') && $other === null, 404);
+
+        return Inertia::render('bench/compare', [
+            'figure' => static fn () => FigureProps::of($figure, 'Bench'),
+            'runId' => $run->id,
+            'runNumber' => $run->number,
+            'otherNumber' => $other?->number,
+            'others' => static fn () => array_values($figure->runs()->whereKeyNot($run->id)->get()->map(static fn (Run $r): array => ['id' => $r->id, 'number' => $r->number])->all()),
+            'areas' => static fn (): array => self::areas($figure, $run, $other),
+        ]);
+    }
+
+    /** @return list<ComparedRunAreaProps> */
+    private static function areas(Figure $figure, Run $run, ?Run $other): array
+    {
         $run->load('steps.areas');
         $other?->load('steps.areas');
         $areas = [];
@@ -44,14 +58,7 @@ final class RunComparisonController
             }
         }
 
-        return Inertia::render('bench/compare', [
-            'figure' => FigureProps::of($figure, 'Bench'),
-            'runId' => $run->id,
-            'runNumber' => $run->number,
-            'otherNumber' => $other?->number,
-            'others' => array_values($figure->runs()->whereKeyNot($run->id)->get()->map(static fn (Run $r): array => ['id' => $r->id, 'number' => $r->number])->all()),
-            'areas' => $areas,
-        ]);
+        return $areas;
     }
 
     /** @throws ValidationException when it was painted as planned */

@@ -12,6 +12,7 @@ use App\Http\Props\Bench\BenchExceptionProps;
 use App\Http\Props\Bench\BenchHourProps;
 use App\Http\Props\Bench\FigureChoiceProps;
 use App\Http\Props\Bench\ScheduleProps;
+use App\Models\Bench\ScheduleRecord;
 use App\Models\Brief\Figure;
 use App\Models\Painter;
 use Hyalin\Bench\DryingAid;
@@ -35,6 +36,23 @@ final class ScheduleController
     {
         $schedule = $painter->schedule()->first();
         $hours = BenchHours::of($painter);
+        $exceptions = $hours->exceptions;
+        ksort($exceptions);
+
+        return Inertia::render('schedule/index', [
+            'schedule' => static fn () => $schedule === null ? null : ScheduleProps::of($schedule),
+            'hours' => static fn () => array_map(static fn (array $h): BenchHourProps => new BenchHourProps($h['day'], $h['start'], $h['minutes']), $hours->pattern),
+            'exceptions' => static fn () => array_map(static fn (string $date, ?array $e): BenchExceptionProps => new BenchExceptionProps($date, $e['start'] ?? null, $e['minutes'] ?? null), array_keys($exceptions), $exceptions),
+            'aid' => $painter->drying_aid,
+            'aids' => static fn () => array_column(DryingAid::cases(), 'value'),
+            'timeZone' => $painter->time_zone,
+            'figures' => static fn (): array => self::choices($painter, $schedule),
+        ]);
+    }
+
+    /** @return list<FigureChoiceProps> the figures with something left to paint */
+    private static function choices(Painter $painter, ?ScheduleRecord $schedule): array
+    {
         $planned = $schedule?->figureIds() ?? [];
         $figures = [];
         foreach (self::withWork($painter) as $figure) {
@@ -43,18 +61,8 @@ final class ScheduleController
                 $figures[] = new FigureChoiceProps($figure->id, $figure->name, count($left->work->steps), $schedule === null || in_array($figure->id, $planned, true));
             }
         }
-        $exceptions = $hours->exceptions;
-        ksort($exceptions);
 
-        return Inertia::render('schedule/index', [
-            'schedule' => $schedule === null ? null : ScheduleProps::of($schedule),
-            'hours' => array_map(static fn (array $h): BenchHourProps => new BenchHourProps($h['day'], $h['start'], $h['minutes']), $hours->pattern),
-            'exceptions' => array_map(static fn (string $date, ?array $e): BenchExceptionProps => new BenchExceptionProps($date, $e['start'] ?? null, $e['minutes'] ?? null), array_keys($exceptions), $exceptions),
-            'aid' => $painter->drying_aid,
-            'aids' => array_column(DryingAid::cases(), 'value'),
-            'timeZone' => $painter->time_zone,
-            'figures' => $figures,
-        ]);
+        return $figures;
     }
 
     /** @return Collection<int, Figure> with all that their open steps are made of, in as many queries for one as for ten */

@@ -26,8 +26,8 @@ final class BalanceController
         $light = Illuminant::tryFrom($request->string('light')->value()) ?? Illuminant::D65;
 
         return Inertia::render('balance/index', [
-            'figure' => FigureProps::of($figure, 'Finishes'),
-            'page' => BalancePageProps::of($figure, $light),
+            'figure' => static fn () => FigureProps::of($figure, 'Finishes'),
+            'page' => static fn () => BalancePageProps::of($figure, $light),
         ]);
     }
 

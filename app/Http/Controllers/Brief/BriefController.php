@@ -26,9 +26,9 @@ final class BriefController
     public function show(Figure $figure): Response
     {
         return Inertia::render('brief/index', [
-            'figure' => FigureProps::of($figure, 'Brief'),
-            'parts' => PartProps::allOf($figure),
-            'areas' => AreaProps::allOf($figure),
+            'figure' => static fn () => FigureProps::of($figure, 'Brief'),
+            'parts' => static fn () => PartProps::allOf($figure),
+            'areas' => static fn () => AreaProps::allOf($figure),
         ]);
     }
 

@@ -49,13 +49,13 @@ final class CompareController
         $photo = $picture?->exists && $picture->kind === PictureKind::OwnPiece ? $picture : $photos->last();
 
         return Inertia::render('compare/index', [
-            'figure' => FigureProps::of($figure, 'Compare'),
-            'photos' => array_values($photos->map(static fn (Picture $p) => PictureProps::of($figure, $p))->all()),
+            'figure' => static fn () => FigureProps::of($figure, 'Compare'),
+            'photos' => static fn () => array_values($photos->map(static fn (Picture $p) => PictureProps::of($figure, $p))->all()),
             'photoId' => $photo?->id,
-            'references' => PictureProps::allOf($figure),
-            'areas' => array_map(ComparedAreaProps::of(...), $compare($figure, $photo)),
-            'onMesh' => $figure->lightStudy()->whereNotNull('path')->exists(),
-            'corrections' => array_values(Correction::query()->where('painter_id', $painter->id)->with('paint')->orderByDesc('difference')->get()->map(static fn (Correction $c) => CorrectionProps::of($c))->all()),
+            'references' => static fn () => PictureProps::allOf($figure),
+            'areas' => static fn () => array_map(ComparedAreaProps::of(...), $compare($figure, $photo)),
+            'onMesh' => static fn () => $figure->lightStudy()->whereNotNull('path')->exists(),
+            'corrections' => static fn () => array_values(Correction::query()->where('painter_id', $painter->id)->with('paint')->orderByDesc('difference')->get()->map(static fn (Correction $c) => CorrectionProps::of($c))->all()),
         ]);
     }
 

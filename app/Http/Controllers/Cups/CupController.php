@@ -45,15 +45,15 @@ final class CupController
         $cups = $painter->cups()->whereNull('emptied_at')->with(['entries.paint', 'area.figure'])->get();
 
         return Inertia::render('cups/index', [
-            'cups' => array_values($cups->map(static fn (CupRecord $c): CupProps => CupProps::of($c))->all()),
+            'cups' => static fn () => array_values($cups->map(static fn (CupRecord $c): CupProps => CupProps::of($c))->all()),
         ]);
     }
 
     public function show(CupRecord $cup, #[CurrentUser] Painter $painter): Response
     {
         return Inertia::render('cups/show', [
-            'cup' => self::props($cup),
-            'pots' => array_values($painter->paints->map(static fn (Paint $p) => PotProps::of($p))->all()),
+            'cup' => static fn () => self::props($cup),
+            'pots' => static fn () => array_values($painter->paints->map(static fn (Paint $p) => PotProps::of($p))->all()),
         ]);
     }
 

@@ -24,10 +24,10 @@ final class CardController
     public function show(Figure $figure, CalculatePaint $calculate): Response
     {
         return Inertia::render('card/index', [
-            'figure' => FigureProps::of($figure, 'Finishes'),
-            'areas' => CardAreaProps::allOf($figure),
-            'work' => WorkCardProps::of($figure, $calculate->pots($calculate->planned($figure, $figure->copies))),
-            'stillUrl' => LightProps::stillUrl($figure),
+            'figure' => static fn () => FigureProps::of($figure, 'Finishes'),
+            'areas' => static fn () => CardAreaProps::allOf($figure),
+            'work' => Inertia::defer(static fn (): ?WorkCardProps => WorkCardProps::of($figure, $calculate->pots($calculate->planned($figure, $figure->copies)))),
+            'stillUrl' => static fn () => LightProps::stillUrl($figure),
         ]);
     }
 

@@ -35,11 +35,11 @@ final class FinishController
         $open = $area?->exists ? $area : $figure->areas()->first();
 
         return Inertia::render('finishes/index', [
-            'figure' => FigureProps::of($figure, 'Finishes'),
-            'areas' => AreaProps::allOf($figure),
-            'area' => $open === null ? null : AreaFinishProps::of($figure, $open),
-            'pots' => array_values($painter->paints->map(static fn (Paint $p) => PotProps::of($p))->all()),
-            'techniques' => TechniqueProps::all(array_values(TechniqueHand::query()->where('painter_id', $painter->id)->get()->map(static fn (TechniqueHand $h): string => $h->technique->value)->all())),
+            'figure' => static fn () => FigureProps::of($figure, 'Finishes'),
+            'areas' => static fn () => AreaProps::allOf($figure),
+            'area' => static fn () => $open === null ? null : AreaFinishProps::of($figure, $open),
+            'pots' => static fn () => array_values($painter->paints->map(static fn (Paint $p) => PotProps::of($p))->all()),
+            'techniques' => static fn () => TechniqueProps::all(array_values(TechniqueHand::query()->where('painter_id', $painter->id)->get()->map(static fn (TechniqueHand $h): string => $h->technique->value)->all())),
         ]);
     }
 

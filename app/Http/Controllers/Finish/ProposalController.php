@@ -31,11 +31,11 @@ final class ProposalController
     public function show(Figure $figure, #[CurrentUser] Painter $painter, ?Area $area = null): Response
     {
         return Inertia::render('proposals/index', [
-            'figure' => FigureProps::of($figure, 'Finishes'),
-            'areas' => AreaProps::allOf($figure),
-            'areaId' => $area?->exists ? $area->id : null,
-            'version' => $area?->exists ? $area->version : null,
-            'pots' => array_values($painter->paints->map(static fn (Paint $p) => PotProps::of($p))->all()),
+            'figure' => static fn () => FigureProps::of($figure, 'Finishes'),
+            'areas' => static fn () => AreaProps::allOf($figure),
+            'areaId' => static fn () => $area?->exists ? $area->id : null,
+            'version' => static fn () => $area?->exists ? $area->version : null,
+            'pots' => static fn () => array_values($painter->paints->map(static fn (Paint $p) => PotProps::of($p))->all()),
         ]);
     }
 

@@ -35,11 +35,11 @@ final class RecipesController
         return Inertia::render('recipes/index', [
             'recipes' => $recipes,
             'hex' => $hex,
-            'word' => $request->string('word')->value(),
-            'paintId' => $request->integer('paintId') ?: null,
-            'figureId' => $request->integer('figureId') ?: null,
-            'pots' => array_values($painter->paints->map(static fn (Paint $p) => PotProps::of($p))->all()),
-            'figures' => array_values($painter->figures->map(static fn (Figure $f): array => ['id' => $f->id, 'name' => $f->name])->all()),
+            'word' => static fn () => $request->string('word')->value(),
+            'paintId' => static fn () => $request->integer('paintId') ?: null,
+            'figureId' => static fn () => $request->integer('figureId') ?: null,
+            'pots' => static fn () => array_values($painter->paints->map(static fn (Paint $p) => PotProps::of($p))->all()),
+            'figures' => static fn () => array_values($painter->figures->map(static fn (Figure $f): array => ['id' => $f->id, 'name' => $f->name])->all()),
         ]);
     }
 

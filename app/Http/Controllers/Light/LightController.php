@@ -40,10 +40,10 @@ final class LightController
     public function show(Figure $figure): Response
     {
         return Inertia::render('light/index', [
-            'figure' => FigureProps::of($figure, 'Light'),
-            'meshes' => array_values($figure->loadMissing('meshes')->meshes->map(static fn (FigureMesh $m) => MeshProps::of($m))->all()),
-            'parts' => array_values($figure->loadMissing('parts')->parts->map(static fn ($p): array => ['id' => $p->id, 'name' => $p->name])->all()),
-            'light' => LightProps::of($figure),
+            'figure' => static fn () => FigureProps::of($figure, 'Light'),
+            'meshes' => static fn () => array_values($figure->loadMissing('meshes')->meshes->map(static fn (FigureMesh $m) => MeshProps::of($m))->all()),
+            'parts' => static fn () => array_values($figure->loadMissing('parts')->parts->map(static fn ($p): array => ['id' => $p->id, 'name' => $p->name])->all()),
+            'light' => static fn () => LightProps::of($figure),
         ]);
     }
 

@@ -40,12 +40,12 @@ final class OrderController
         }
 
         return Inertia::render('order/index', [
-            'figure' => FigureProps::of($figure, 'Order'),
+            'figure' => static fn () => FigureProps::of($figure, 'Order'),
             'planned' => $planned,
             'own' => $own,
             'problem' => $problem,
-            'build' => BuildProps::of($figure),
-            'approaches' => array_map(static fn (array $pair): ApproachPairProps => new ApproachPairProps($pair[0]->value, $pair[1]->value, in_array($pair[1]->value, $painter->schools ?? [], true)), Approach::pairs()),
+            'build' => static fn () => BuildProps::of($figure),
+            'approaches' => static fn () => array_map(static fn (array $pair): ApproachPairProps => new ApproachPairProps($pair[0]->value, $pair[1]->value, in_array($pair[1]->value, $painter->schools ?? [], true)), Approach::pairs()),
         ]);
     }
 

@@ -29,9 +29,9 @@ final class ReferenceController
     public function show(Figure $figure): Response
     {
         return Inertia::render('references/index', [
-            'figure' => FigureProps::of($figure, 'References'),
-            'pictures' => PictureProps::allOf($figure),
-            'areas' => AreaProps::allOf($figure),
+            'figure' => static fn () => FigureProps::of($figure, 'References'),
+            'pictures' => static fn () => PictureProps::allOf($figure),
+            'areas' => static fn () => AreaProps::allOf($figure),
         ]);
     }
 

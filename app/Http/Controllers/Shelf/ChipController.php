@@ -37,9 +37,9 @@ final class ChipController
         $hands = TechniqueHand::query()->where('painter_id', $painter->id)->orderBy('technique')->get();
 
         return Inertia::render('chips/index', [
-            'hands' => array_values($hands->map(static fn (TechniqueHand $h): HandProps => HandProps::of($h, $chips))->all()),
-            'techniques' => TechniqueProps::all(),
-            'pots' => array_values($painter->paints->map(static fn (Paint $p) => PotProps::of($p))->all()),
+            'hands' => static fn () => array_values($hands->map(static fn (TechniqueHand $h): HandProps => HandProps::of($h, $chips))->all()),
+            'techniques' => static fn () => TechniqueProps::all(),
+            'pots' => static fn () => array_values($painter->paints->map(static fn (Paint $p) => PotProps::of($p))->all()),
         ]);
     }
 

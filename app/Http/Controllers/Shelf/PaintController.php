@@ -24,7 +24,7 @@ final class PaintController
 {
     public function index(#[CurrentUser] Painter $painter): Response
     {
-        return Inertia::render('shelf/index', ['page' => ShelfPageProps::of($painter)]);
+        return Inertia::render('shelf/index', ['page' => static fn () => ShelfPageProps::of($painter)]);
     }
 
     /** The shelf as it opens over a stage. */
@@ -36,7 +36,7 @@ final class PaintController
     /** What the shelf reaches, lacks, and has twice. */
     public function reach(#[CurrentUser] Painter $painter): Response
     {
-        return Inertia::render('shelf/reach', ['page' => GamutPageProps::of($painter)]);
+        return Inertia::render('shelf/reach', ['page' => static fn () => GamutPageProps::of($painter)]);
     }
 
     /** The swatches a pot would have, while it is being described. */

@@ -51,10 +51,10 @@ final class PotController
             && $p->pot()->isWhite());
 
         return Inertia::render('pots/show', [
-            'pot' => PaintProps::of($paint),
-            'curves' => CurvesProps::of($paint->optics()),
-            'facts' => FactProps::of($paint),
-            'whites' => array_values($whites->map(static fn (Paint $p) => PotProps::of($p))->all()),
+            'pot' => static fn () => PaintProps::of($paint),
+            'curves' => static fn () => CurvesProps::of($paint->optics()),
+            'facts' => static fn () => FactProps::of($paint),
+            'whites' => static fn () => array_values($whites->map(static fn (Paint $p) => PotProps::of($p))->all()),
         ]);
     }
 

@@ -11,9 +11,16 @@ import { ask, canAsk, ringOnce } from './alarm';
 /** A mask is called for this long before it must be off. */
 const WARN_MASK = 30;
 
+/** Until the tray has come. */
+const NO_ITEMS: TrayItemProps[] = [];
+const NO_CUPS: OpenCupProps[] = [];
+
 /** The lower edge of every screen: what is wet, masked or timed, and for how long. */
 export function DryingTray() {
-    const { tray: items, openCups: cups } = usePage<{ tray: TrayItemProps[]; openCups: OpenCupProps[] }>().props;
+    const { tray: items = NO_ITEMS, openCups: cups = NO_CUPS } = usePage<{
+        tray?: TrayItemProps[];
+        openCups?: OpenCupProps[];
+    }>().props;
     const now = useNow(2_000);
     const [asking, setAsking] = useState(canAsk);
     useEffect(() => {

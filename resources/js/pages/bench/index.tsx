@@ -9,7 +9,7 @@ import { mixWords } from '@/shared/ui/drops';
 import { Notice } from '@/shared/ui/notice';
 import type { FigureProps, RecipeVersionProps, RunProps, RunStepProps } from '@/types/generated';
 
-type Props = { figure: FigureProps; runs: RunProps[]; plannedSteps: number; versions: RecipeVersionProps[] };
+type Props = { figure: FigureProps; runs: RunProps[]; plannedSteps?: number; versions: RecipeVersionProps[] };
 
 export default function BenchPage({ figure, runs, plannedSteps, versions }: Props) {
     const errors = usePage().props.errors;
@@ -32,12 +32,13 @@ export default function BenchPage({ figure, runs, plannedSteps, versions }: Prop
                     </Link>
                     <Button
                         look="main"
-                        disabled={plannedSteps === 0}
+                        disabled={plannedSteps === undefined || plannedSteps === 0}
                         onClick={() => {
                             router.post(url('runs.store', { figure: figure.id }));
                         }}
                     >
-                        Start painting{figure.copies > 1 ? ` all ${figure.copies}` : ''} ({many(plannedSteps, 'step')})
+                        Start painting{figure.copies > 1 ? ` all ${figure.copies}` : ''}
+                        {plannedSteps === undefined ? '' : ` (${many(plannedSteps, 'step')})`}
                     </Button>
                 </header>
                 {Object.values(errors).map((words) => (

@@ -6,7 +6,12 @@ import { Button } from '@/shared/ui/button';
 import { MixList } from '@/shared/ui/drops';
 import type { CardAreaProps, FigureProps, WorkCardProps, LayerProps } from '@/types/generated';
 
-type Props = { figure: FigureProps; areas: CardAreaProps[]; work: WorkCardProps | null; stillUrl: string | null };
+type Props = {
+    figure: FigureProps;
+    areas: CardAreaProps[]; /** Comes after the areas: the whole order is planned for it. */
+    work?: WorkCardProps | null;
+    stillUrl: string | null;
+};
 
 /** The recipe on paper: the section, the mixes in drops, the steps, room for notes. */
 export default function CardPage({ figure, areas, work, stillUrl }: Props) {
@@ -19,6 +24,7 @@ export default function CardPage({ figure, areas, work, stillUrl }: Props) {
             {areas.map((area) => (
                 <AreaCard key={area.name} area={area} />
             ))}
+            {work === undefined && <p role="status">Calculating the order of work.</p>}
             {work && areas.length > 0 && <Work work={work} />}
             <p className="text-xs text-quiet">
                 Colours are predictions from the paints&apos; optics under {figure.light}; where a paint was not

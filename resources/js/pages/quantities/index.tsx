@@ -11,10 +11,10 @@ import type { BatchProps, FigureProps, PotNeedProps } from '@/types/generated';
 type Props = {
     figure: FigureProps;
     copies: number;
-    pots: PotNeedProps[];
-    batch: BatchProps | null;
-    runNumber: number | null;
-    left: PotNeedProps[];
+    /** Comes after the page: the whole order is planned for it. */
+    planned?: { pots: PotNeedProps[]; batch: BatchProps | null };
+    /** What the run in progress still needs. */
+    inRun: { number: number; left: PotNeedProps[] } | null;
 };
 
 /** Paint needed from the pots, what is missing, which way a batch is quicker. */
@@ -26,7 +26,9 @@ export default function QuantitiesPage(props: Props) {
         <Shell title={`Quantities of ${figure.name}`} figure={figure}>
             <div className="mx-auto flex max-w-5xl flex-col gap-5">
                 <Head page={page} />
-                {short.length > 0 ? (
+                {shown === undefined ? (
+                    <p role="status">Calculating the paint needed.</p>
+                ) : short.length > 0 ? (
                     <Notice strong>
                         {many(short.length, 'pot')} will run out before it is finished:{' '}
                         {short.map((pot) => pot.name).join(', ')}.
@@ -35,7 +37,7 @@ export default function QuantitiesPage(props: Props) {
                     <Notice>You have enough of every pot.</Notice>
                 )}
                 {batch && <Batch batch={batch} figure={figure} />}
-                <Table pots={shown} />
+                {shown && <Table pots={shown} />}
                 <Estimates page={page} />
             </div>
         </Shell>
@@ -44,14 +46,15 @@ export default function QuantitiesPage(props: Props) {
 
 type Page = ReturnType<typeof useQuantities>;
 
-function useQuantities({ figure, copies, pots, batch, runNumber, left }: Props) {
+function useQuantities({ figure, copies, planned, inRun }: Props) {
     const [wanted, setWanted] = useState(copies);
     const [ofRun, setOfRun] = useState(false);
-    const shown = ofRun ? left : pots;
-    const short = shown.filter((pot) => pot.missingMl > 0);
-    const cost = shown.reduce((sum, pot) => sum + (pot.cost ?? 0), 0);
-    const unpriced = shown.filter((pot) => pot.cost === null).length;
-    return { figure, copies, batch, runNumber, wanted, setWanted, ofRun, setOfRun, shown, short, cost, unpriced };
+    const shown = ofRun ? inRun?.left : planned?.pots;
+    const batch = planned?.batch;
+    const short = (shown ?? []).filter((pot) => pot.missingMl > 0);
+    const cost = (shown ?? []).reduce((sum, pot) => sum + (pot.cost ?? 0), 0);
+    const unpriced = (shown ?? []).filter((pot) => pot.cost === null).length;
+    return { figure, copies, batch, inRun, wanted, setWanted, ofRun, setOfRun, shown, short, cost, unpriced };
 }
 
 function Batch({ batch, figure }: { batch: BatchProps; figure: FigureProps }) {
@@ -142,7 +145,7 @@ function Estimates({ page }: { page: Page }) {
 }
 
 function Head({ page }: { page: Page }) {
-    const { wanted, setWanted, copies, figure, runNumber, ofRun, setOfRun } = page;
+    const { wanted, setWanted, copies, figure, inRun, ofRun, setOfRun } = page;
     return (
         <header className="flex flex-wrap items-end gap-4">
             <h1 className="text-2xl">Paint needed</h1>
@@ -157,7 +160,7 @@ function Head({ page }: { page: Page }) {
                     Calculate for {wanted}
                 </Button>
             </div>
-            {runNumber !== null && (
+            {inRun !== null && (
                 <label className="flex min-h-10 items-center gap-2 text-sm">
                     <input
                         type="checkbox"
@@ -167,7 +170,7 @@ function Head({ page }: { page: Page }) {
                             setOfRun(event.target.checked);
                         }}
                     />
-                    only what is left of run {runNumber}
+                    only what is left of run {inRun.number}
                 </label>
             )}
             <span className="ml-auto flex gap-4 text-sm">
