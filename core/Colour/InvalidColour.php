@@ -13,6 +13,10 @@ final class InvalidColour extends InvalidInput
         return new self("a {$space} colour must be a list of three finite numbers");
     }
 
+    /**
+     * @param  string  $space  name of the colour space
+     * @param  string  $allowed  the range in words
+     */
     public static function outOfRange(string $space, string $component, float $found, string $allowed): self
     {
         return new self("{$component} of a {$space} colour is {$found}; {$allowed}");

@@ -13,16 +13,30 @@ final class InvalidSpectrum extends InvalidInput
         return new self("{$what} must be a list of 36 numbers, 380 to 730 nm by 10 nm");
     }
 
+    /**
+     * @param  string  $what  which spectrum
+     * @param  int  $found  numbers given
+     */
     public static function wrongCount(string $what, int $found): self
     {
         return new self("{$what} must have 36 numbers, 380 to 730 nm by 10 nm; {$found} found");
     }
 
+    /**
+     * @param  string  $what  which spectrum
+     * @param  int  $nanometres  380 to 730
+     */
     public static function notANumber(string $what, int $nanometres): self
     {
         return new self("{$what} at {$nanometres} nm is not a number");
     }
 
+    /**
+     * @param  string  $what  which spectrum
+     * @param  int  $nanometres  380 to 730
+     * @param  float  $min  smallest allowed
+     * @param  float  $max  greatest allowed; INF where there is none
+     */
     public static function outOfRange(string $what, int $nanometres, float $found, float $min, float $max): self
     {
         $allowed = is_infinite($max) ? "at least {$min}" : "from {$min} to {$max}";

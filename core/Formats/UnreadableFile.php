@@ -14,6 +14,11 @@ final class UnreadableFile extends InvalidInput
         parent::__construct($atLine === 0 ? $reason : "line {$atLine}, column {$atColumn}: {$reason}");
     }
 
+    /**
+     * @param  int  $line  counted from 1
+     * @param  int  $column  counted from 1; 0 where the whole line is meant
+     * @param  string  $reason  why it cannot be read
+     */
     public static function at(int $line, int $column, string $reason): self
     {
         return new self($line, $column, $reason);

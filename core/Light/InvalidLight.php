@@ -13,6 +13,7 @@ final class InvalidLight extends InvalidInput
         return new self('the direction of a spray must have a length');
     }
 
+    /** @param  float  $found  half angle in degrees */
     public static function spread(float $found): self
     {
         return new self("a spray cone has a half angle of {$found} degrees; it must be 0 to 90");
@@ -38,6 +39,11 @@ final class InvalidLight extends InvalidInput
         return new self('a pose needs finite numbers, a scale above 0 and a rotation');
     }
 
+    /**
+     * @param  float  $elevation  degrees over the horizon
+     * @param  float  $side  degrees
+     * @param  float  $spread  half angle in degrees
+     */
     public static function spray(float $elevation, float $side, float $spread, int $passes): self
     {
         return new self("a spray from {$elevation} degrees over the horizon, {$side} to the side, {$spread} wide, {$passes} times: it must be -90 to 90, -180 to 180, 0 to 90 and 0 to 9");

@@ -9,6 +9,7 @@ use Hyalin\InvalidInput;
 
 final class InvalidReadings extends InvalidInput
 {
+    /** @param  int  $band  wavelength in nm */
     public static function cardsAlike(int $band): self
     {
         return new self(sprintf(
@@ -17,6 +18,11 @@ final class InvalidReadings extends InvalidInput
         ));
     }
 
+    /**
+     * @param  int  $band  wavelength in nm
+     * @param  float  $overBlack  reflectance, 0..1
+     * @param  float  $overWhite  reflectance, 0..1
+     */
     public static function darkerOverWhite(int $band, float $overBlack, float $overWhite): self
     {
         return new self(sprintf(
@@ -27,6 +33,11 @@ final class InvalidReadings extends InvalidInput
         ));
     }
 
+    /**
+     * @param  int  $band  wavelength in nm
+     * @param  float  $overBlack  reflectance, 0..1
+     * @param  float  $overWhite  reflectance, 0..1
+     */
     public static function tooMuchLight(int $band, float $overBlack, float $overWhite): self
     {
         return new self(sprintf(
@@ -37,6 +48,12 @@ final class InvalidReadings extends InvalidInput
         ));
     }
 
+    /**
+     * @param  int  $band  wavelength in nm
+     * @param  float  $masstone  reflectance, 0..1
+     * @param  float  $overBlack  reflectance, 0..1
+     * @param  float  $overWhite  reflectance, 0..1
+     */
     public static function masstoneOutside(int $band, float $masstone, float $overBlack, float $overWhite): self
     {
         return new self(sprintf(
@@ -48,6 +65,7 @@ final class InvalidReadings extends InvalidInput
         ));
     }
 
+    /** @param  float  $found  standard deviation of a reading, as reflectance */
     public static function noise(float $found): self
     {
         return new self("a repeatability of {$found}; it must be more than 0 and less than 0.1");

@@ -36,6 +36,9 @@ final class InvalidOrder extends InvalidInput
         return new self("the boundary of \"{$a}\" and \"{$b}\" is given twice and differs");
     }
 
+    /**
+     * @param  string  $where  step or rule, and what of it
+     */
     public static function amount(string $where, float $found): self
     {
         return new self("{$where} is {$found}; it must be a number of 0 or more");

@@ -16,6 +16,10 @@ final class InvalidPot extends InvalidInput
         return new self("the {$label} is missing");
     }
 
+    /**
+     * @param  string  $label  of the field
+     * @param  int  $most  letters
+     */
     public static function tooLong(string $label, int $most): self
     {
         return new self("the {$label} has more than {$most} letters");
@@ -27,6 +31,11 @@ final class InvalidPot extends InvalidInput
         return new self("the {$label} \"{$given}\" is not known; known are ".implode(', ', $known));
     }
 
+    /**
+     * @param  string  $label  of the field
+     * @param  string  $given  as it was typed
+     * @param  bool  $whole  whether only whole numbers are taken
+     */
     public static function number(string $label, string $given, bool $whole, float $least, float $most): self
     {
         return new self("the {$label} \"{$given}\" is not a ".($whole ? 'whole ' : '')."number from {$least} to {$most}");

@@ -13,6 +13,10 @@ final class UnreadableMesh extends InvalidInput
         return new self('this is not a mesh file that can be read: STL, OBJ, 3MF');
     }
 
+    /**
+     * @param  int  $bytes  of the file
+     * @param  int  $most  bytes that are read
+     */
     public static function tooLarge(int $bytes, int $most): self
     {
         return new self(sprintf('the file has %d MB; at most %d MB are read', (int) ceil($bytes / 1e6), intdiv($most, 1_000_000)));
@@ -23,11 +27,19 @@ final class UnreadableMesh extends InvalidInput
         return new self('the file is damaged: it cannot be unpacked to its end');
     }
 
+    /**
+     * @param  int  $stated  triangles
+     * @param  int  $found  triangles
+     */
     public static function cutOff(int $stated, int $found): self
     {
         return new self("the file states {$stated} triangles but ends after {$found}: it is incomplete");
     }
 
+    /**
+     * @param  string  $format  STL or OBJ
+     * @param  int  $line  counted from 1
+     */
     public static function badLine(string $format, int $line, string $why): self
     {
         return new self("{$format}, line {$line}: {$why}");
@@ -38,6 +50,9 @@ final class UnreadableMesh extends InvalidInput
         return new self("the {$format} file holds no triangle");
     }
 
+    /**
+     * @param  int  $line  counted from 1
+     */
     public static function badXml(int $line, string $why): self
     {
         return new self("3MF, line {$line}: {$why}");

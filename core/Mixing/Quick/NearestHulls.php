@@ -138,29 +138,7 @@ final class NearestHulls
             return [];
         }
         // Seen along p_i, the other two of a triangle that holds the origin lie on opposite sides of it.
-        [$ax, $ay, $az, $bx, $by, $bz] = self::across($xi / $r, $yi / $r, $zi / $r);
-        $bins = \array_fill(0, self::BINS, []);
-        $widths = \array_fill(0, $n, 0);
-        for ($j = $first; $j < $n; $j++) {
-            $xj = $x[$j];
-            $yj = $y[$j];
-            $zj = $z[$j];
-            $u = $ax * $xj + $ay * $yj + $az * $zj;
-            $v = $bx * $xj + $by * $yj + $bz * $zj;
-            $sum = \abs($u) + \abs($v);
-            // A stand-in for the angle without trigonometry: 0 to 4 once round, opposite directions 2 apart.
-            $turn = $sum > 0.0 ? $v / $sum : 0.0;
-            if ($u < 0.0) {
-                $turn = 2.0 - $turn;
-            } elseif ($v < 0.0) {
-                $turn = 4.0 + $turn;
-            }
-            if ($j !== $i) {
-                $bins[(int) ($turn * self::PER_UNIT) % self::BINS][] = $j;
-            }
-            // A partner may deviate from opposite by the angle that the reach subtends, and some more.
-            $widths[$j] = $sum > $reach ? self::SLACK + (int) ($reach / $sum * self::PER_UNIT) : self::HALF - 1;
-        }
+        [$bins, $widths] = self::byTurn($i, $first, $x, $y, $z, self::across($xi / $r, $yi / $r, $zi / $r), $reach);
         // The paints in the order of their bins, twice round, so that every range of bins is one range of places.
         // Filled beforehand: writing to a place is quicker than appending.
         $ks = \array_fill(0, 2 * $n, 0);
@@ -248,6 +226,46 @@ final class NearestHulls
         }
 
         return $found;
+    }
+
+    /**
+     * The paints by the direction that they lie in around p_i.
+     *
+     * @param  list<float>  $x
+     * @param  list<float>  $y
+     * @param  list<float>  $z
+     * @param  array{float, float, float, float, float, float}  $across  two directions across p_i
+     * @return array{array<int, list<int>>, array<int, int>} places of the paints by bin of direction; by place how many bins to either
+     *                                           side of opposite a partner may lie
+     */
+    private static function byTurn(int $i, int $first, array $x, array $y, array $z, array $across, float $reach): array
+    {
+        [$ax, $ay, $az, $bx, $by, $bz] = $across;
+        $n = \count($x);
+        $bins = \array_fill(0, self::BINS, []);
+        $widths = \array_fill(0, $n, 0);
+        for ($j = $first; $j < $n; $j++) {
+            $xj = $x[$j];
+            $yj = $y[$j];
+            $zj = $z[$j];
+            $u = $ax * $xj + $ay * $yj + $az * $zj;
+            $v = $bx * $xj + $by * $yj + $bz * $zj;
+            $sum = \abs($u) + \abs($v);
+            // A stand-in for the angle without trigonometry: 0 to 4 once round, opposite directions 2 apart.
+            $turn = $sum > 0.0 ? $v / $sum : 0.0;
+            if ($u < 0.0) {
+                $turn = 2.0 - $turn;
+            } elseif ($v < 0.0) {
+                $turn = 4.0 + $turn;
+            }
+            if ($j !== $i) {
+                $bins[(int) ($turn * self::PER_UNIT) % self::BINS][] = $j;
+            }
+            // A partner may deviate from opposite by the angle that the reach subtends, and some more.
+            $widths[$j] = $sum > $reach ? self::SLACK + (int) ($reach / $sum * self::PER_UNIT) : self::HALF - 1;
+        }
+
+        return [$bins, $widths];
     }
 
     /** @return int one number for three places, $j < $k; $i may be anywhere */
