@@ -28,7 +28,11 @@ final class OrderCommand extends CoreCommand
 
             return [$id, $method === 'spray', $area->number('bulkMinutes', 0.0)];
         });
-        $boundaries = self::each($document->has('boundaries') ? $document->list('boundaries') : [], 'boundary', static fn (Document $b): array => [$b->text('a'), $b->text('b'), $b->number('mm', 0.0), $b->number('minutesPerMm', 0.0)]);
+        $boundaries = self::each(
+            $document->has('boundaries') ? $document->list('boundaries') : [],
+            'boundary',
+            static fn (Document $b): array => [$b->text('a'), $b->text('b'), $b->number('mm', 0.0), $b->number('minutesPerMm', 0.0)],
+        );
         $before = self::pairs($document->has('before') ? $document->list('before') : [], 'before');
         $soft = self::weighted($document->has('soft') ? $document->list('soft') : []);
         $document->refuseUnknown();

@@ -30,7 +30,14 @@ final class ProposeFigure implements ShouldQueue
         $search = $this->search->load(['painter', 'figure']);
         $search->update(['state' => 'running']);
         $most = $search->request['mostPots'] ?? null;
-        $answer = $propose->forFigure($search->figure, $search->painter()->firstOrFail(), ($search->request['brushOnly'] ?? false) === true, is_int($most) ? $most : null, self::ids($search->request['only'] ?? null), new StoredProgress($search));
+        $answer = $propose->forFigure(
+            $search->figure,
+            $search->painter()->firstOrFail(),
+            ($search->request['brushOnly'] ?? false) === true,
+            is_int($most) ? $most : null,
+            self::ids($search->request['only'] ?? null),
+            new StoredProgress($search),
+        );
         $search->refresh();
         $search->update(['state' => $search->stop_asked ? 'stopped' : 'done', 'progress' => $search->stop_asked ? $search->progress : 1.0, 'result' => FigureProposalProps::of($answer)]);
     }

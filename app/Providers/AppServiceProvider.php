@@ -55,7 +55,19 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::shouldBeStrict();
-        foreach ([ChipRecord::class, Correction::class, CupRecord::class, Figure::class, MixSearchRecord::class, Paint::class, ProposalSearchRecord::class, Run::class, SetAsideEdit::class, ShelfImport::class, Timer::class] as $model) {
+        foreach ([
+            ChipRecord::class,
+            Correction::class,
+            CupRecord::class,
+            Figure::class,
+            MixSearchRecord::class,
+            Paint::class,
+            ProposalSearchRecord::class,
+            Run::class,
+            SetAsideEdit::class,
+            ShelfImport::class,
+            Timer::class,
+        ] as $model) {
             Gate::policy($model, OwnerPolicy::class);
         }
         // By address and by name: guessing one painter's password from many places is slowed as well.

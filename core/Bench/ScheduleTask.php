@@ -87,7 +87,15 @@ final readonly class ScheduleTask
             $earliest[$place[$id] ?? throw InvalidSchedule::unknown((string) $id)] = $minute;
         }
 
-        return new self($ids ?: throw InvalidSchedule::empty('steps'), array_column($steps, 1), array_column($steps, 2), $after, array_map(static fn (array $b): array => array_values(array_unique($b)), $before), $laid, $earliest);
+        return new self(
+            $ids ?: throw InvalidSchedule::empty('steps'),
+            array_column($steps, 1),
+            array_column($steps, 2),
+            $after,
+            array_map(static fn (array $b): array => array_values(array_unique($b)), $before),
+            $laid,
+            $earliest,
+        );
     }
 
     /**

@@ -110,7 +110,19 @@ final readonly class Layer
      */
     public function sprayedAs(array $exposures): self
     {
-        return new self($this->technique, $this->mix, $this->thinner, $this->coats, $this->zones, $this->sheen, $this->flake, $this->hand, $this->into, $this->factors, $exposures[$this->technique->value] ?? null);
+        return new self(
+            $this->technique,
+            $this->mix,
+            $this->thinner,
+            $this->coats,
+            $this->zones,
+            $this->sheen,
+            $this->flake,
+            $this->hand,
+            $this->into,
+            $this->factors,
+            $exposures[$this->technique->value] ?? null,
+        );
     }
 
     /** @param  list<Zone>  $zones */

@@ -16,7 +16,7 @@ final class UnreadableFile extends InvalidInput
 
     /**
      * @param  int  $line  counted from 1
-     * @param  int  $column  counted from 1; 0 where the whole line is meant
+     * @param  int  $column  counted from 1
      * @param  string  $reason  why it cannot be read
      */
     public static function at(int $line, int $column, string $reason): self

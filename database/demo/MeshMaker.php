@@ -18,20 +18,35 @@ final class MeshMaker
     public static function keeperMaude(): array
     {
         return [
-            'Rock base' => [['Rock', self::turned([[0, 0], [17, 0], [19, 1.5], [16.5, 5], [9, 7], [0, 7.4]], static fn (float $a, float $z): float => 1 + 0.09 * sin(3 * $a + $z) + 0.05 * sin(7 * $a - $z))]],
+            'Rock base' => [[
+                'Rock',
+                self::turned([[0, 0], [17, 0], [19, 1.5], [16.5, 5], [9, 7], [0, 7.4]], static fn (float $a, float $z): float => 1 + 0.09 * sin(3 * $a + $z) + 0.05 * sin(7 * $a - $z)),
+            ]],
             'Body' => [
                 ['Jersey', self::turned([[0, 22], [7, 22], [7.6, 40], [8.2, 56], [6, 63], [0, 64]], static fn (float $a, float $z): float => 1 + 0.012 * sin(24 * $a) + 0.012 * sin(3 * $z))],
                 ['Boots', self::ball(4.2, 5.6, 8.5, -4.2, -1.0, 14.0)],
                 ['Boots', self::ball(4.2, 5.6, 8.5, 4.2, -1.0, 14.0)],
             ],
-            'Oilskin coat' => [['Oilskin', self::turned([[9.6, 20], [14.5, 17], [15.2, 17.4], [12.6, 38], [11.6, 56], [8.6, 64.5], [6.6, 66], [6.2, 64.8], [9.4, 55], [10.6, 38], [12.9, 19]], static fn (float $a, float $z): float => 1 + (0.075 * sin(7 * $a + 0.06 * $z) + 0.03 * sin(16 * $a)) * max(0.0, (66 - $z) / 46))]],
+            'Oilskin coat' => [[
+                'Oilskin',
+                self::turned(
+                    [[9.6, 20], [14.5, 17], [15.2, 17.4], [12.6, 38], [11.6, 56], [8.6, 64.5], [6.6, 66], [6.2, 64.8], [9.4, 55], [10.6, 38], [12.9, 19]],
+                    static fn (float $a, float $z): float => 1 + (0.075 * sin(7 * $a + 0.06 * $z) + 0.03 * sin(16 * $a)) * max(0.0, (66 - $z) / 46),
+                ),
+            ]],
             'Head' => [
                 ['Face and hands', self::ball(6.0, 6.4, 7.2, 0.0, 0.0, 72.0)],
                 ['Face and hands', self::ball(2.4, 2.6, 3.0, -15.0, -5.5, 44.0)],
                 ['Face and hands', self::ball(2.4, 2.6, 3.0, 14.0, -7.5, 47.0)],
                 ['Hair', self::ball(6.7, 5.2, 7.6, 0.0, 2.6, 70.6)],
             ],
-            'Hat' => [['Hat', self::turned([[0, 75.6], [7.2, 75.6], [12.5, 74.4], [13.2, 75.2], [8.2, 77.6], [7.2, 83], [4.2, 86.4], [0, 87.2]], static fn (float $a, float $z): float => 1 + ($z < 76 ? 0.06 * sin(2 * $a + 1) : 0.01 * sin(5 * $a)))]],
+            'Hat' => [[
+                'Hat',
+                self::turned(
+                    [[0, 75.6], [7.2, 75.6], [12.5, 74.4], [13.2, 75.2], [8.2, 77.6], [7.2, 83], [4.2, 86.4], [0, 87.2]],
+                    static fn (float $a, float $z): float => 1 + ($z < 76 ? 0.06 * sin(2 * $a + 1) : 0.01 * sin(5 * $a)),
+                ),
+            ]],
             'Lantern' => [
                 ['Brass', self::turned([[0, 30], [3.6, 30], [3.8, 32], [0, 32.2]], null, 15.0, -9.0)],
                 ['Glass', self::turned([[0, 32.6], [2.9, 32.6], [3.1, 36], [2.7, 39.4], [0, 39.4]], null, 15.0, -9.0)],

@@ -83,7 +83,15 @@ return new class extends Migration
      */
     private static function columns(array $facts, ?string $note): array
     {
-        $columns = ['sizeMl' => 'size_ml', 'density' => 'density', 'price' => 'price', 'dryingMinutes' => 'drying_minutes', 'pressurePsi' => 'pressure_psi', 'thinner' => 'thinner', 'cleaner' => 'cleaner'];
+        $columns = [
+            'sizeMl' => 'size_ml',
+            'density' => 'density',
+            'price' => 'price',
+            'dryingMinutes' => 'drying_minutes',
+            'pressurePsi' => 'pressure_psi',
+            'thinner' => 'thinner',
+            'cleaner' => 'cleaner',
+        ];
         $values = [];
         foreach ($columns as $key => $column) {
             $values[$column] = is_scalar($facts[$key] ?? null) ? $facts[$key] : null;

@@ -97,7 +97,10 @@ final class ImportBench
         }
         // The white of a tint may be a later pot.
         foreach ($tinted as $number => $readings) {
-            DB::table($type->table)->where('id', $this->numbers->of($type->table, $number))->update(['readings' => json_encode($this->numbers->turned(Field::of('readings', FieldKind::Readings), $readings), JSON_THROW_ON_ERROR)]);
+            DB::table($type->table)->where('id', $this->numbers->of($type->table, $number))->update(['readings' => json_encode(
+                $this->numbers->turned(Field::of('readings', FieldKind::Readings), $readings),
+                JSON_THROW_ON_ERROR,
+            )]);
         }
         foreach ($later as [$number, $field, $to, $where]) {
             $id = $this->numbers->of($type->table, $to) ?? throw UnreadableBench::pointsNowhere($where, $to, $name);
@@ -212,7 +215,12 @@ final class ImportBench
     private function picture(BenchReader $file, string $name): string
     {
         try {
-            $intake = PictureIntake::of($file->picture($name), config()->integer('hyalin.uploads.max_bytes') * 2, config()->integer('hyalin.uploads.max_pixels'), config()->integer('hyalin.uploads.kept_side'));
+            $intake = PictureIntake::of(
+                $file->picture($name),
+                config()->integer('hyalin.uploads.max_bytes') * 2,
+                config()->integer('hyalin.uploads.max_pixels'),
+                config()->integer('hyalin.uploads.kept_side'),
+            );
         } catch (UnreadablePicture $e) {
             throw UnreadableBench::badPicture($name, $e->getMessage());
         }

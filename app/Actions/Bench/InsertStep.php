@@ -24,7 +24,17 @@ final class InsertStep
                 $later->save();
             }
             $step = $again?->replicate(['state', 'used_mix', 'used_coats', 'used_minutes', 'used_drops', 'taken_ml', 'note', 'done_at', 'skip_reason', 'version', 'repeats_step_id'])
-                ?? new RunStep(['kind' => StepKind::Brush, 'zones' => [], 'thinner' => 0.0, 'coats' => 1, 'planned_mix' => [], 'planned_colours' => [], 'area_name' => 'Repair', 'drying_minutes' => 15, 'tool' => 'brush']);
+                ?? new RunStep([
+                    'kind' => StepKind::Brush,
+                    'zones' => [],
+                    'thinner' => 0.0,
+                    'coats' => 1,
+                    'planned_mix' => [],
+                    'planned_colours' => [],
+                    'area_name' => 'Repair',
+                    'drying_minutes' => 15,
+                    'tool' => 'brush',
+                ]);
             $step->fill(['position' => $after + 1, 'step_key' => null, 'is_inserted' => true, 'words' => $words === '' ? $step->words : $words, 'minutes' => $minutes]);
             $run->steps()->save($step);
             $step->areas()->sync($again?->load('areas')->areaIds() ?? []);

@@ -152,7 +152,11 @@ final class PlanSteps
         foreach ($on as $path => $steps) {
             if (count($steps) > 1) {
                 $names = implode(', ', array_map(static fn (PlannedStep $s): string => $s->areaName(), $steps));
-                $shared[$path] = new PlannedStep([...$shared[$path]->attributes, 'area_name' => $names, 'part_name' => null], array_merge(...array_map(static fn (PlannedStep $s): array => $s->areaIds, $steps)), []);
+                $shared[$path] = new PlannedStep(
+                    [...$shared[$path]->attributes, 'area_name' => $names, 'part_name' => null],
+                    array_merge(...array_map(static fn (PlannedStep $s): array => $s->areaIds, $steps)),
+                    [],
+                );
             }
         }
 

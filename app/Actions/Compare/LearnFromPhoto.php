@@ -68,7 +68,12 @@ final class LearnFromPhoto
         foreach ($findings as $finding) {
             $departure = Departure::of($layers, $top, $finding->zone, $finding->lab());
             if ($departure !== null && $finding->doubts === null) {
-                $found[] = [$drafts[$departure->layer]->mainPot()->id, $drafts[$departure->layer]->technique, $departure->factors, DifferenceFormula::Ciede2000->between($top->cell($finding->zone)->seen, $finding->lab())];
+                $found[] = [
+                    $drafts[$departure->layer]->mainPot()->id,
+                    $drafts[$departure->layer]->technique,
+                    $departure->factors,
+                    DifferenceFormula::Ciede2000->between($top->cell($finding->zone)->seen, $finding->lab()),
+                ];
             }
         }
 

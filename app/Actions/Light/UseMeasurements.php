@@ -26,7 +26,10 @@ final class UseMeasurements
                 $areas += $figure->areas()->whereKey($lit['areaId'])->update([
                     'square_cm' => round($lit['cm2'], 2),
                     'zone_shares' => self::rounded($lit['shares']),
-                    'zone_exposures' => json_encode(array_map(static fn (array $byZone): array => array_map(static fn (float|int|null $e): ?float => $e === null ? null : round($e, 4), $byZone), $lit['byZone']), JSON_THROW_ON_ERROR),
+                    'zone_exposures' => json_encode(
+                        array_map(static fn (array $byZone): array => array_map(static fn (float|int|null $e): ?float => $e === null ? null : round($e, 4), $byZone), $lit['byZone']),
+                        JSON_THROW_ON_ERROR,
+                    ),
                 ]);
             }
             foreach ($result['borders'] ?? [] as $border) {

@@ -28,7 +28,15 @@ final class ApplyTemplate
                 'Base' => [true, ['Ground' => [0, 12.0], 'Rim' => [1, 4.0]]],
             ],
             'joints' => [['Body', 'Head'], ['Body', 'Hands'], ['Hands', 'Equipment'], ['Body', 'Base']],
-            'boundaries' => [['Undergarment', 'Coat', 60.0, true], ['Coat', 'Belt and straps', 50.0, false], ['Coat', 'Boots', 30.0, true], ['Face', 'Hair', 25.0, true], ['Face', 'Eyes', 8.0, true], ['Metal', 'Wood', 15.0, false], ['Ground', 'Rim', 100.0, false]],
+            'boundaries' => [
+                ['Undergarment', 'Coat', 60.0, true],
+                ['Coat', 'Belt and straps', 50.0, false],
+                ['Coat', 'Boots', 30.0, true],
+                ['Face', 'Hair', 25.0, true],
+                ['Face', 'Eyes', 8.0, true],
+                ['Metal', 'Wood', 15.0, false],
+                ['Ground', 'Rim', 100.0, false],
+            ],
         ],
         'bust' => [
             'process' => 'resin',

@@ -56,7 +56,13 @@ final readonly class FigureWork
         $known = [];
         foreach ($order->steps() as $step) {
             $where = implode(', ', array_map(static fn (string $id): string => $order->plan->area($id)->name ?? '', $step->areas));
-            $known["{$prefix}{$step->id}"] = ['figureId' => $figure->id, 'figure' => $figure->name, 'runStepId' => null, 'what' => $step->layers === [] ? $step->words : explode(',', $step->words)[0], 'where' => $where];
+            $known["{$prefix}{$step->id}"] = [
+                'figureId' => $figure->id,
+                'figure' => $figure->name,
+                'runStepId' => null,
+                'what' => $step->layers === [] ? $step->words : explode(',', $step->words)[0],
+                'where' => $where,
+            ];
         }
 
         return new self(WorkLags::of($order->plan, $order->order, self::forCopies($order->steps(), $figure->copies), $aid, [], $prefix), $known);
@@ -90,7 +96,13 @@ final readonly class FigureWork
             foreach ($steps as $record) {
                 $step = self::step($record, $planned);
                 $own[] = $step;
-                $known["{$prefix}{$step->id}"] = ['figureId' => $figure->id, 'figure' => $figure->name.($record->copy === null ? '' : " {$record->copy}"), 'runStepId' => $record->id, 'what' => $record->title().($record->technique === null ? ': '.$record->words : ''), 'where' => $record->area_name];
+                $known["{$prefix}{$step->id}"] = [
+                    'figureId' => $figure->id,
+                    'figure' => $figure->name.($record->copy === null ? '' : " {$record->copy}"),
+                    'runStepId' => $record->id,
+                    'what' => $record->title().($record->technique === null ? ': '.$record->words : ''),
+                    'where' => $record->area_name,
+                ];
                 if ($record->state !== RunStepState::Open) {
                     $done[(string) $step->id] = ($record->done_at?->getTimestamp() ?? 0) / 60;
                 }

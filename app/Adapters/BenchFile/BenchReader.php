@@ -100,7 +100,10 @@ final class BenchReader
         $runs = [];
         $found = json_decode($json, true, 4);
         foreach (is_array($found) ? $found : throw UnreadableBench::noChoice($name) as $run) {
-            if (! is_array($run) || ! is_int($run[0] ?? null) || ! is_array($run[1] ?? null) || $run[0] < 1 || array_filter($run[1], static fn (mixed $v): bool => $v !== null && ! is_int($v)) !== []) {
+            if (! is_array($run) || ! is_int($run[0] ?? null) || ! is_array($run[1] ?? null) || $run[0] < 1 || array_filter(
+                $run[1],
+                static fn (mixed $v): bool => $v !== null && ! is_int($v),
+            ) !== []) {
                 throw UnreadableBench::noChoice($name);
             }
             /** @var list<int|null> $areas */

@@ -56,13 +56,20 @@ final class Catalogue
                 Field::integer('position'), Field::number('tolerance', 0, 100)->optional(), Field::reference('lies_on_id', 'areas')->optional(), Field::integer('depth', 0, 99),
                 Field::number('square_cm', 0, 100_000)->optional(), Field::flag('is_hidden'), Field::choice('reach', Reach::class),
                 Field::json('zone_shares', ['type' => 'array', 'minItems' => 5, 'maxItems' => 5, 'items' => ['type' => 'number', 'minimum' => 0, 'maximum' => 1]])->optional(),
-                Field::json('zone_exposures', ['type' => 'object', 'additionalProperties' => ['type' => 'array', 'items' => ['type' => ['number', 'null'], 'minimum' => 0, 'maximum' => 1]]])->optional(),
+                Field::json(
+                    'zone_exposures',
+                    ['type' => 'object', 'additionalProperties' => ['type' => 'array', 'items' => ['type' => ['number', 'null'], 'minimum' => 0, 'maximum' => 1]]],
+                )->optional(),
             ]),
             new RecordType('layers', 'area_id', [
                 Field::reference('area_id', 'areas'), Field::text('key', 26), Field::integer('position'), Field::choice('technique', Technique::class), self::zones(),
                 Field::number('thinner', 0, 99), Field::integer('coats', 1, 99), Field::text('note', 4000)->optional(),
             ]),
-            new RecordType('layer_paints', 'layer_id', [Field::reference('layer_id', 'layers'), Field::reference('paint_id', 'paints'), Field::integer('drops', 1, 255), Field::integer('position', 0, 255)]),
+            new RecordType(
+                'layer_paints',
+                'layer_id',
+                [Field::reference('layer_id', 'layers'), Field::reference('paint_id', 'paints'), Field::integer('drops', 1, 255), Field::integer('position', 0, 255)],
+            ),
             ...self::build(),
             ...self::runs(),
             ...self::pictures(),
@@ -99,10 +106,44 @@ final class Catalogue
     private static function build(): array
     {
         return [
-            new RecordType('joints', 'figure_id', [Field::reference('figure_id', 'figures'), Field::reference('part_id', 'parts'), Field::reference('other_id', 'parts'), Field::references('hides', 'areas', new Link('joint_hidden_areas', 'joint_id', 'area_id'))->optional(), Field::choice('seam', Seam::class)]),
-            new RecordType('boundaries', 'figure_id', [Field::reference('figure_id', 'figures'), Field::reference('area_id', 'areas'), Field::reference('other_id', 'areas'), Field::number('mm', 0, 100_000), Field::flag('is_curved')]),
-            new RecordType('own_rules', 'figure_id', [Field::reference('figure_id', 'figures'), Field::of('before', FieldKind::StepName), Field::of('after', FieldKind::StepName), Field::number('weight', 0, 10_000)->optional(), Field::text('reason')]),
-            new RecordType('balances', 'figure_id', [Field::reference('figure_id', 'figures'), Field::choice('kind', BalanceKind::class), Field::reference('area_id', 'areas'), Field::reference('other_id', 'areas')->optional(), Field::number('limit', 0, 1000)]),
+            new RecordType(
+                'joints',
+                'figure_id',
+                [
+                    Field::reference('figure_id', 'figures'),
+                    Field::reference('part_id', 'parts'),
+                    Field::reference('other_id', 'parts'),
+                    Field::references('hides', 'areas', new Link('joint_hidden_areas', 'joint_id', 'area_id'))->optional(),
+                    Field::choice('seam', Seam::class),
+                ],
+            ),
+            new RecordType(
+                'boundaries',
+                'figure_id',
+                [Field::reference('figure_id', 'figures'), Field::reference('area_id', 'areas'), Field::reference('other_id', 'areas'), Field::number('mm', 0, 100_000), Field::flag('is_curved')],
+            ),
+            new RecordType(
+                'own_rules',
+                'figure_id',
+                [
+                    Field::reference('figure_id', 'figures'),
+                    Field::of('before', FieldKind::StepName),
+                    Field::of('after', FieldKind::StepName),
+                    Field::number('weight', 0, 10_000)->optional(),
+                    Field::text('reason'),
+                ],
+            ),
+            new RecordType(
+                'balances',
+                'figure_id',
+                [
+                    Field::reference('figure_id', 'figures'),
+                    Field::choice('kind', BalanceKind::class),
+                    Field::reference('area_id', 'areas'),
+                    Field::reference('other_id', 'areas')->optional(),
+                    Field::number('limit', 0, 1000),
+                ],
+            ),
         ];
     }
 
@@ -116,15 +157,40 @@ final class Catalogue
             ]),
             new RecordType('run_steps', 'run_id', [
                 Field::reference('run_id', 'runs'), Field::integer('position', 1), Field::choice('kind', StepKind::class), Field::of('step_key', FieldKind::StepName)->optional(), Field::text('layer_key', 26)->optional(),
-                Field::text('part_name')->optional(), Field::text('area_name', 2000), Field::references('part_ids', 'parts', new Link('run_step_parts', 'run_step_id', 'part_id'))->optional(), Field::references('area_ids', 'areas', new Link('run_step_areas', 'run_step_id', 'area_id'))->optional(),
-                Field::choice('technique', Technique::class)->optional(), Field::text('words', 4000)->optional(), Field::text('tool')->optional(), Field::json('cautions', ['type' => 'array', 'items' => ['type' => 'string']])->optional(),
-                self::zones(least: 0), Field::number('thinner', 0, 99), Field::integer('coats', 1, 99), Field::of('planned_mix', FieldKind::Mix), Field::json('planned_colours', ['type' => 'object', 'additionalProperties' => self::HEX]),
+                Field::text('part_name')->optional(), Field::text('area_name', 2000), Field::references(
+                    'part_ids',
+                    'parts',
+                    new Link('run_step_parts', 'run_step_id', 'part_id'),
+                )->optional(), Field::references('area_ids', 'areas', new Link('run_step_areas', 'run_step_id', 'area_id'))->optional(),
+                Field::choice('technique', Technique::class)->optional(), Field::text('words', 4000)->optional(), Field::text('tool')->optional(), Field::json(
+                    'cautions',
+                    ['type' => 'array', 'items' => ['type' => 'string']],
+                )->optional(),
+                self::zones(least: 0), Field::number('thinner', 0, 99), Field::integer('coats', 1, 99), Field::of('planned_mix', FieldKind::Mix), Field::json(
+                    'planned_colours',
+                    ['type' => 'object', 'additionalProperties' => self::HEX],
+                ),
                 Field::integer('minutes', 0, 65_535), Field::integer('drying_minutes', 0, 65_535), Field::integer('most_minutes', 0, 65_535)->optional(), Field::number('square_cm', 0, 100_000)->optional(), Field::integer('copy', 1, 1000)->optional(),
                 Field::choice('state', RunStepState::class), Field::of('used_mix', FieldKind::Mix)->optional(), Field::integer('used_coats', 0, 255)->optional(), Field::integer('used_minutes', 0, 65_535)->optional(), Field::integer('used_drops', 0, 65_535)->optional(),
                 Field::of('taken_ml', FieldKind::Levels)->optional(), Field::text('note', 4000)->optional(), Field::text('skip_reason')->optional(), Field::flag('is_inserted'), Field::moment('done_at')->optional(), Field::reference('repeats_step_id', 'run_steps')->optional(),
             ]),
-            new RecordType('piece_readings', 'run_id', [Field::reference('run_id', 'runs'), Field::reference('area_id', 'areas'), Field::integer('copy', 1, 1000), ...self::lab(), Field::text('method', 20)]),
-            new RecordType('recipe_versions', 'figure_id', [Field::reference('figure_id', 'figures'), Field::reference('run_id', 'runs')->optional(), Field::integer('number', 1), Field::text('why'), Field::of('finishes', FieldKind::Finishes), Field::moment('created_at')]),
+            new RecordType(
+                'piece_readings',
+                'run_id',
+                [Field::reference('run_id', 'runs'), Field::reference('area_id', 'areas'), Field::integer('copy', 1, 1000), ...self::lab(), Field::text('method', 20)],
+            ),
+            new RecordType(
+                'recipe_versions',
+                'figure_id',
+                [
+                    Field::reference('figure_id', 'figures'),
+                    Field::reference('run_id', 'runs')->optional(),
+                    Field::integer('number', 1),
+                    Field::text('why'),
+                    Field::of('finishes', FieldKind::Finishes),
+                    Field::moment('created_at'),
+                ],
+            ),
         ];
     }
 
@@ -140,7 +206,14 @@ final class Catalogue
             new RecordType('pictures', 'figure_id', [
                 Field::reference('figure_id', 'figures'), Field::reference('run_step_id', 'run_steps')->optional(), Field::text('title'), Field::file('path', 'pictures'), Field::integer('width', 1, 100_000), Field::integer('height', 1, 100_000),
                 Field::choice('kind', PictureKind::class), Field::choice('shading', Shading::class)->optional(), Field::json('crop', ['type' => 'array', 'items' => ['type' => 'number']])->optional(),
-                Field::json('neutral', ['type' => 'object', 'required' => ['method', 'points'], 'properties' => ['method' => ['type' => 'string'], 'points' => self::POINTS, 'reflectance' => ['type' => ['number', 'null']]]])->optional(),
+                Field::json(
+                    'neutral',
+                    [
+                        'type' => 'object',
+                        'required' => ['method', 'points'],
+                        'properties' => ['method' => ['type' => 'string'], 'points' => self::POINTS, 'reflectance' => ['type' => ['number', 'null']]],
+                    ],
+                )->optional(),
                 Field::flag('block_grid'), Field::json('remarks', ['type' => 'array', 'items' => ['type' => 'string']])->optional(),
                 Field::json('camera', self::CAMERA)->optional(),
             ]),
@@ -158,13 +231,55 @@ final class Catalogue
         return [
             new RecordType('meshes', 'figure_id', [
                 Field::reference('figure_id', 'figures'), Field::reference('part_id', 'parts')->optional(), Field::text('title'), Field::of('path', FieldKind::Print), Field::integer('triangles', 1, 2_000_000), Field::number('unit_mm', 1e-6, 1e6),
-                Field::json('measures', ['type' => 'object', 'required' => ['areaMm2', 'volumeMm3', 'boundsMm', 'shells', 'openEdges', 'inconsistentEdges', 'degenerate', 'remarks'], 'properties' => ['areaMm2' => ['type' => 'number'], 'volumeMm3' => ['type' => 'number'], 'boundsMm' => ['type' => 'array', 'minItems' => 2, 'maxItems' => 2, 'items' => self::POINT], 'shells' => $count, 'openEdges' => $count, 'inconsistentEdges' => $count, 'degenerate' => $count, 'remarks' => ['type' => 'array', 'items' => ['type' => 'string']]]]),
-                Field::json('pose', ['type' => 'object', 'required' => ['move', 'turn', 'mirror'], 'properties' => ['move' => self::POINT, 'turn' => ['type' => 'number'], 'mirror' => ['type' => 'boolean'], 'rotation' => [...$numbers, 'minItems' => 4, 'maxItems' => 4], 'joint' => ['type' => 'object', 'required' => ['at', 'axis'], 'properties' => ['at' => self::POINT, 'axis' => self::POINT]]]])->optional(),
+                Field::json(
+                    'measures',
+                    [
+                        'type' => 'object',
+                        'required' => ['areaMm2', 'volumeMm3', 'boundsMm', 'shells', 'openEdges', 'inconsistentEdges', 'degenerate', 'remarks'],
+                        'properties' => [
+                            'areaMm2' => ['type' => 'number'],
+                            'volumeMm3' => ['type' => 'number'],
+                            'boundsMm' => ['type' => 'array', 'minItems' => 2, 'maxItems' => 2, 'items' => self::POINT],
+                            'shells' => $count,
+                            'openEdges' => $count,
+                            'inconsistentEdges' => $count,
+                            'degenerate' => $count,
+                            'remarks' => ['type' => 'array', 'items' => ['type' => 'string']],
+                        ],
+                    ],
+                ),
+                Field::json(
+                    'pose',
+                    [
+                        'type' => 'object',
+                        'required' => ['move', 'turn', 'mirror'],
+                        'properties' => [
+                            'move' => self::POINT,
+                            'turn' => ['type' => 'number'],
+                            'mirror' => ['type' => 'boolean'],
+                            'rotation' => [...$numbers, 'minItems' => 4, 'maxItems' => 4],
+                            'joint' => ['type' => 'object', 'required' => ['at', 'axis'], 'properties' => ['at' => self::POINT, 'axis' => self::POINT]],
+                        ],
+                    ],
+                )->optional(),
                 Field::pieces('shell_areas', new Link('mesh_shells', 'mesh_id', 'area_id', 'shell'))->optional(),
             ]),
             new RecordType('light_studies', 'figure_id', [
-                Field::reference('figure_id', 'figures'), Field::json('up', ['type' => 'string', 'enum' => LightRecord::sideNames()]), Field::json('front', ['type' => 'string', 'enum' => LightRecord::sideNames()])->optional(), Field::number('height_mm', 1, 5000)->optional(), Field::number('spread', 0, 90), Field::integer('passes', 0, 9),
-                Field::json('sprays', ['type' => 'object', 'additionalProperties' => ['type' => 'object', 'additionalProperties' => false, 'properties' => ['elevation' => ['type' => 'number', 'minimum' => -90, 'maximum' => 90], 'side' => ['type' => 'number', 'minimum' => -180, 'maximum' => 180], 'spread' => ['type' => 'number', 'minimum' => 0, 'maximum' => 90], 'passes' => ['type' => 'integer', 'minimum' => 0, 'maximum' => 9]]]])->optional(),
+                Field::reference('figure_id', 'figures'), Field::json('up', ['type' => 'string', 'enum' => LightRecord::sideNames()]), Field::json(
+                    'front',
+                    ['type' => 'string', 'enum' => LightRecord::sideNames()],
+                )->optional(), Field::number('height_mm', 1, 5000)->optional(), Field::number('spread', 0, 90), Field::integer('passes', 0, 9),
+                Field::json(
+                    'sprays',
+                    [
+                        'type' => 'object',
+                        'additionalProperties' => [
+                            'type' => 'object',
+                            'additionalProperties' => false,
+                            'properties' => ['elevation' => ['type' => 'number', 'minimum' => -90, 'maximum' => 90], 'side' => ['type' => 'number', 'minimum' => -180, 'maximum' => 180], 'spread' => ['type' => 'number', 'minimum' => 0, 'maximum' => 90], 'passes' => ['type' => 'integer', 'minimum' => 0, 'maximum' => 9]],
+                        ],
+                    ],
+                )->optional(),
                 Field::json('camera', self::CAMERA)->optional(), Field::file('still', 'stills')->optional(),
             ]),
         ];
@@ -174,14 +289,59 @@ final class Catalogue
     private static function painter(): array
     {
         return [
-            new RecordType('chips', null, [Field::choice('technique', Technique::class), Field::reference('paint_id', 'paints'), Field::number('thinner', 0, 99), Field::integer('coats', 1, 99), Field::number('card', 0, 1), self::spectrum('read')]),
-            new RecordType('technique_hands', null, [Field::choice('technique', Technique::class), Field::number('coverage', 0), Field::number('coverage_deviation', 0), Field::number('thickness', 0), Field::number('thickness_deviation', 0), Field::integer('chips')]),
-            new RecordType('corrections', null, [Field::reference('paint_id', 'paints'), Field::choice('technique', Technique::class), self::spectrum('factors'), Field::integer('seen'), Field::number('difference', 0), Field::moment('taken_at')->optional()]),
+            new RecordType(
+                'chips',
+                null,
+                [
+                    Field::choice('technique', Technique::class),
+                    Field::reference('paint_id', 'paints'),
+                    Field::number('thinner', 0, 99),
+                    Field::integer('coats', 1, 99),
+                    Field::number('card', 0, 1),
+                    self::spectrum('read'),
+                ],
+            ),
+            new RecordType(
+                'technique_hands',
+                null,
+                [
+                    Field::choice('technique', Technique::class),
+                    Field::number('coverage', 0),
+                    Field::number('coverage_deviation', 0),
+                    Field::number('thickness', 0),
+                    Field::number('thickness_deviation', 0),
+                    Field::integer('chips'),
+                ],
+            ),
+            new RecordType(
+                'corrections',
+                null,
+                [
+                    Field::reference('paint_id', 'paints'),
+                    Field::choice('technique', Technique::class),
+                    self::spectrum('factors'),
+                    Field::integer('seen'),
+                    Field::number('difference', 0),
+                    Field::moment('taken_at')->optional(),
+                ],
+            ),
             new RecordType('cups', null, [
                 Field::reference('area_id', 'areas')->optional(), Field::reference('run_step_id', 'run_steps')->optional(), Field::text('name'), Field::number('target_l')->optional(), Field::number('target_a')->optional(), Field::number('target_b')->optional(),
                 Field::integer('pot_life_minutes', 0, 65_535), Field::moment('emptied_at')->optional(), Field::moment('created_at'),
             ]),
-            new RecordType('cup_entries', 'cup_id', [Field::reference('cup_id', 'cups'), Field::text('key', 26), Field::choice('act', CupAct::class), Field::reference('paint_id', 'paints')->optional(), Field::number('millilitres', 0, 100_000), Field::moment('undone_at')->optional(), Field::moment('created_at')]),
+            new RecordType(
+                'cup_entries',
+                'cup_id',
+                [
+                    Field::reference('cup_id', 'cups'),
+                    Field::text('key', 26),
+                    Field::choice('act', CupAct::class),
+                    Field::reference('paint_id', 'paints')->optional(),
+                    Field::number('millilitres', 0, 100_000),
+                    Field::moment('undone_at')->optional(),
+                    Field::moment('created_at'),
+                ],
+            ),
         ];
     }
 
@@ -191,7 +351,11 @@ final class Catalogue
 
     private const POINT = ['type' => 'array', 'minItems' => 3, 'maxItems' => 3, 'items' => ['type' => 'number']];
 
-    private const CAMERA = ['type' => 'object', 'required' => ['from', 'to', 'size'], 'properties' => ['from' => self::POINT, 'to' => self::POINT, 'size' => ['type' => 'number', 'exclusiveMinimum' => 0]]];
+    private const CAMERA = [
+        'type' => 'object',
+        'required' => ['from', 'to', 'size'],
+        'properties' => ['from' => self::POINT, 'to' => self::POINT, 'size' => ['type' => 'number', 'exclusiveMinimum' => 0]],
+    ];
 
     private static function hex(string $column): Field
     {

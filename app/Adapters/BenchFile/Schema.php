@@ -37,7 +37,18 @@ final class Schema
                     'additionalProperties' => false,
                     'properties' => [
                         'schools' => ['type' => 'array', 'items' => ['type' => 'string']],
-                        'hours' => ['type' => 'array', 'items' => ['type' => 'object', 'required' => ['day', 'start', 'minutes'], 'properties' => ['day' => ['type' => 'integer', 'minimum' => 1, 'maximum' => 7], 'start' => ['type' => 'string', 'pattern' => '^([01][0-9]|2[0-3]):[0-5][0-9]$'], 'minutes' => ['type' => 'integer', 'minimum' => 1, 'maximum' => 1440]]]],
+                        'hours' => [
+                            'type' => 'array',
+                            'items' => [
+                                'type' => 'object',
+                                'required' => ['day', 'start', 'minutes'],
+                                'properties' => [
+                                    'day' => ['type' => 'integer', 'minimum' => 1, 'maximum' => 7],
+                                    'start' => ['type' => 'string', 'pattern' => '^([01][0-9]|2[0-3]):[0-5][0-9]$'],
+                                    'minutes' => ['type' => 'integer', 'minimum' => 1, 'maximum' => 1440],
+                                ],
+                            ],
+                        ],
                     ],
                 ],
                 'records' => ['type' => 'object', 'additionalProperties' => false, 'properties' => $records],
@@ -88,12 +99,38 @@ final class Schema
             FieldKind::Json => $field->shape ?? [],
             FieldKind::Reference => [...$number, 'description' => 'number of one of '.Str::camel((string) $field->to)],
             FieldKind::References => ['type' => 'array', 'items' => $number, 'description' => 'numbers of '.Str::camel((string) $field->to)],
-            FieldKind::Mix => ['type' => 'array', 'maxItems' => 20, 'items' => ['type' => 'object', 'additionalProperties' => false, 'required' => ['paintId', 'name', 'maker', 'hex', 'drops'], 'properties' => ['paintId' => $number, 'name' => ['type' => 'string'], 'maker' => ['type' => 'string'], 'hex' => ['type' => 'string', 'pattern' => '^#[0-9a-f]{6}$'], 'drops' => $number]]],
+            FieldKind::Mix => [
+                'type' => 'array',
+                'maxItems' => 20,
+                'items' => [
+                    'type' => 'object',
+                    'additionalProperties' => false,
+                    'required' => ['paintId', 'name', 'maker', 'hex', 'drops'],
+                    'properties' => [
+                        'paintId' => $number,
+                        'name' => ['type' => 'string'],
+                        'maker' => ['type' => 'string'],
+                        'hex' => ['type' => 'string', 'pattern' => '^#[0-9a-f]{6}$'],
+                        'drops' => $number,
+                    ],
+                ],
+            ],
             FieldKind::Levels => ['type' => 'object', 'propertyNames' => ['pattern' => '^[1-9][0-9]*$'], 'additionalProperties' => ['type' => 'number', 'minimum' => 0]],
             FieldKind::Readings => ['type' => 'object', 'properties' => ['whiteId' => ['type' => ['integer', 'null']]]],
             FieldKind::StepName => ['type' => 'string', 'maxLength' => 80],
             FieldKind::StepNames => ['type' => 'array', 'maxItems' => 1000, 'items' => ['type' => 'string', 'maxLength' => 80]],
-            FieldKind::Finishes => ['type' => 'array', 'items' => ['type' => 'object', 'required' => ['areaId', 'area', 'layers'], 'properties' => ['areaId' => $number, 'area' => ['type' => 'string'], 'layers' => ['type' => 'array', 'items' => ['type' => 'object', 'required' => ['key', 'technique', 'zones', 'thinner', 'coats', 'note', 'mix'], 'properties' => ['mix' => ['type' => 'array', 'items' => ['type' => 'object', 'required' => ['paintId', 'drops'], 'properties' => ['paintId' => $number, 'drops' => $number]]]]]]]]],
+            FieldKind::Finishes => [
+                'type' => 'array',
+                'items' => [
+                    'type' => 'object',
+                    'required' => ['areaId', 'area', 'layers'],
+                    'properties' => [
+                        'areaId' => $number,
+                        'area' => ['type' => 'string'],
+                        'layers' => ['type' => 'array', 'items' => ['type' => 'object', 'required' => ['key', 'technique', 'zones', 'thinner', 'coats', 'note', 'mix'], 'properties' => ['mix' => ['type' => 'array', 'items' => ['type' => 'object', 'required' => ['paintId', 'drops'], 'properties' => ['paintId' => $number, 'drops' => $number]]]]]],
+                    ],
+                ],
+            ],
             FieldKind::Pieces => ['type' => 'array', 'maxItems' => 100_000, 'items' => ['type' => 'integer', 'minimum' => 0], 'description' => 'numbers of areas, 0 for none'],
             FieldKind::File => ['type' => 'string', 'pattern' => "^{$field->to}/[0-9]{1,6}\\.png$"],
             FieldKind::Print => ['type' => 'string', 'pattern' => '^meshes/[0-9]{1,6}\\.stl$'],

@@ -42,7 +42,12 @@ final class WorkPlan
         return FigurePlan::of(
             $parts,
             array_values($areas->map(static fn (Area $a): AreaPlan => self::area($a))->all()),
-            array_values($figure->joints->map(static fn (Joint $j): JointPlan => new JointPlan((string) $j->part_id, (string) $j->other_id, array_values($j->hiddenAreas->map(static fn (Area $a): string => (string) $a->id)->all()), $j->seam))->all()),
+            array_values($figure->joints->map(static fn (Joint $j): JointPlan => new JointPlan(
+                (string) $j->part_id,
+                (string) $j->other_id,
+                array_values($j->hiddenAreas->map(static fn (Area $a): string => (string) $a->id)->all()),
+                $j->seam,
+            ))->all()),
             array_values($figure->boundaries->map(static fn (Boundary $b): BoundaryPlan => new BoundaryPlan((string) $b->area_id, (string) $b->other_id, $b->mm, $b->is_curved))->all()),
             array_values(array_filter(array_map(static fn (string $s): ?Approach => Approach::tryFrom($s), $painter->schools ?? []))),
             array_values(array_filter($figure->ownRules->map(static fn (OwnRule $r): ?Constraint => self::constraint($r))->all())),
@@ -66,6 +71,16 @@ final class WorkPlan
     {
         $layers = StackWork::plans(array_map(static fn (LayerDraft $d): LayerRecipe => $d->recipe(), LayerDraft::stackOf($area)));
 
-        return new AreaPlan((string) $area->id, $area->name, (string) $area->part_id, $area->depth, $area->square_cm ?? self::USUAL_CM2, $layers, $area->lies_on_id === null ? null : (string) $area->lies_on_id, $area->is_hidden, $area->reach);
+        return new AreaPlan(
+            (string) $area->id,
+            $area->name,
+            (string) $area->part_id,
+            $area->depth,
+            $area->square_cm ?? self::USUAL_CM2,
+            $layers,
+            $area->lies_on_id === null ? null : (string) $area->lies_on_id,
+            $area->is_hidden,
+            $area->reach,
+        );
     }
 }

@@ -48,7 +48,23 @@ final class LightRecord extends Model
 
     protected $guarded = ['id', 'painter_id'];
 
-    protected $attributes = ['up' => 'z', 'spread' => 30.0, 'passes' => 2, 'state' => 'none', 'progress' => 0.0, 'stop_asked' => false, 'of' => null, 'path' => null, 'result' => null, 'problem' => null, 'height_mm' => null, 'front' => null, 'sprays' => null, 'camera' => null, 'still' => null];
+    protected $attributes = [
+        'up' => 'z',
+        'spread' => 30.0,
+        'passes' => 2,
+        'state' => 'none',
+        'progress' => 0.0,
+        'stop_asked' => false,
+        'of' => null,
+        'path' => null,
+        'result' => null,
+        'problem' => null,
+        'height_mm' => null,
+        'front' => null,
+        'sprays' => null,
+        'camera' => null,
+        'still' => null,
+    ];
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -19,13 +19,20 @@ final class InvalidNeutral extends InvalidInput
     /** @param  float  $bound  CIEDE2000 of one step of an 8 bit camera */
     public static function tooDark(float $bound): self
     {
-        return new self(sprintf('this patch is so dark that one step of the camera is a difference of ΔE %.0f: colours taken from this picture would be noise. Take the photo with more light', $bound));
+        return new self(sprintf(
+            'this patch is so dark that one step of the camera is a difference of ΔE %.0f: colours taken from this picture would be noise. Take the photo with more light',
+            $bound,
+        ));
     }
 
     /** @param  float  $distance  from the Planckian locus in CIE 1960 uv, green side positive */
     public static function notGrey(float $distance): self
     {
-        return new self(sprintf('no usual lamp makes a grey look like this: it is %.3f to the %s of all lamps. This patch is coloured; choose one that is grey or white', abs($distance), $distance > 0 ? 'green side' : 'purple side'));
+        return new self(sprintf(
+            'no usual lamp makes a grey look like this: it is %.3f to the %s of all lamps. This patch is coloured; choose one that is grey or white',
+            abs($distance),
+            $distance > 0 ? 'green side' : 'purple side',
+        ));
     }
 
     /** @param  float  $spread  mean CIEDE2000 from the mean of the patch */

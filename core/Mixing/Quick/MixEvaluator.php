@@ -195,7 +195,22 @@ final class MixEvaluator
                 return self::masstoneLab($this->k[$i], $this->k[$j], $this->k[$m], $this->s[$i], $this->s[$j], $this->s[$m], $p, $q, $r, $this->wx, $this->wy, $this->wz);
             }
             if ($this->task->placement->coverage >= 1.0) {
-                return self::filmLab($this->k[$i], $this->k[$j], $this->k[$m], $this->s[$i], $this->s[$j], $this->s[$m], $p, $q, $r, $this->undercoat, $this->task->placement->thickness, $this->wx, $this->wy, $this->wz);
+                return self::filmLab(
+                    $this->k[$i],
+                    $this->k[$j],
+                    $this->k[$m],
+                    $this->s[$i],
+                    $this->s[$j],
+                    $this->s[$m],
+                    $p,
+                    $q,
+                    $r,
+                    $this->undercoat,
+                    $this->task->placement->thickness,
+                    $this->wx,
+                    $this->wy,
+                    $this->wz,
+                );
             }
         }
         $values = $this->undercoat === null

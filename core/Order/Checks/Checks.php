@@ -58,7 +58,13 @@ final class Checks
                     $found[] = new Issue("{$area->name}: a decal on anything but gloss turns silvery.", 'Put a gloss varnish beneath it.', false, StepId::layer($layer->key), $area->id);
                 }
                 if ($glossy && in_array($layer->kind, [StepKind::Brush, StepKind::DryBrush], true)) {
-                    $found[] = new Issue("{$area->name}, {$layer->words}: paint adheres badly to gloss.", 'Dull it with a matt coat first, or expect two to three coats.', false, StepId::layer($layer->key), $area->id);
+                    $found[] = new Issue(
+                        "{$area->name}, {$layer->words}: paint adheres badly to gloss.",
+                        'Dull it with a matt coat first, or expect two to three coats.',
+                        false,
+                        StepId::layer($layer->key),
+                        $area->id,
+                    );
                 }
                 $below = $layer->chemistry;
                 $cured = $layer->cureMinutes;

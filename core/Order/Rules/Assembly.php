@@ -68,7 +68,12 @@ final class Assembly implements Rule
         foreach ($steps as $step) {
             $hidden = array_intersect($step->areas, $joint->hides);
             if ($hidden !== []) {
-                yield Constraint::must($step->id, $glue, 'hidden before glue', 'once glued, no brush or spray reaches '.implode(', ', array_map(static fn (string $id): string => $figure->area($id)->name ?? $id, $hidden)));
+                yield Constraint::must(
+                    $step->id,
+                    $glue,
+                    'hidden before glue',
+                    'once glued, no brush or spray reaches '.implode(', ', array_map(static fn (string $id): string => $figure->area($id)->name ?? $id, $hidden)),
+                );
             } elseif ($step->areas !== [] && array_intersect($step->parts, [$joint->a, $joint->b]) !== []) {
                 yield $isBase
                     ? Constraint::must($step->id, $glue, 'base last', 'figure and base are finished apart, and varnish reaches everywhere')

@@ -35,7 +35,12 @@ final class BenchController
     {
         return Inertia::render('bench/index', [
             'figure' => static fn () => FigureProps::of($figure, 'Bench'),
-            'runs' => static fn () => array_values($figure->load(['runs.steps.pictures', 'runs.steps.areas', 'runs.steps.parts', 'runs.repeats'])->runs->map(static fn (Run $r) => RunProps::of($r))->all()),
+            'runs' => static fn () => array_values($figure->load([
+                'runs.steps.pictures',
+                'runs.steps.areas',
+                'runs.steps.parts',
+                'runs.repeats',
+            ])->runs->map(static fn (Run $r) => RunProps::of($r))->all()),
             // The runs are there to go on with while the order of the next one is still being planned.
             'plannedSteps' => Inertia::defer(static fn (): int => count($plan($figure))),
             'versions' => static fn () => array_values($figure->versions->map(static fn (RecipeVersion $v) => RecipeVersionProps::of($v))->all()),
@@ -46,7 +51,12 @@ final class BenchController
     public function store(Request $request, Figure $figure, StartRun $start): RedirectResponse
     {
         $request->validate(['copies' => ['sometimes', 'integer', 'between:1,200'], 'mode' => ['sometimes', Rule::enum(BatchMode::class)]]);
-        $run = $start($figure, null, $request->has('copies') ? $request->integer('copies') : null, $request->enum('mode', BatchMode::class) ?? BatchMode::StepByStep) ?? throw ValidationException::withMessages([
+        $run = $start(
+            $figure,
+            null,
+            $request->has('copies') ? $request->integer('copies') : null,
+            $request->enum('mode', BatchMode::class) ?? BatchMode::StepByStep,
+        ) ?? throw ValidationException::withMessages([
             'figure' => 'No area of this figure has a layer yet: build a finish first.',
         ]);
 
@@ -69,7 +79,10 @@ final class BenchController
             'figure' => static fn () => FigureProps::of($run->figure, 'Bench'),
             'run' => static fn () => RunProps::of($run),
             // What runs out before the run is done.
-            'short' => static fn () => array_values(array_map(static fn (PaintNeed $p): string => $p->paint->name, array_filter($calculate->pots(CalculatePaint::left($run)), static fn (PaintNeed $p): bool => $p->need->missingMl > 0.0))),
+            'short' => static fn () => array_values(array_map(
+                static fn (PaintNeed $p): string => $p->paint->name,
+                array_filter($calculate->pots(CalculatePaint::left($run)), static fn (PaintNeed $p): bool => $p->need->missingMl > 0.0),
+            )),
             'onMesh' => static fn () => $run->figure->lightStudy()->whereNotNull('result')->exists(),
             'pots' => static fn () => array_values($painter->paints->map(static fn (Paint $p) => PotProps::of($p))->all()),
         ]);

@@ -72,7 +72,12 @@ final class PiecesController
         $copy = $request->integer('copy');
         $lab = $request->string('method')->value() === 'typed'
             ? Srgb::hex($request->string('hex')->lower()->value())->toXyz()->toLab()
-            : SpectralSum::under(Illuminant::D65)->xyz($reader->readPiece(RunFinish::of($area, $run), FigureOptics::of($figure, $area, Illuminant::D65), Zone::Mid, "{$run->id} {$area->id} {$copy}"))->toLab();
+            : SpectralSum::under(Illuminant::D65)->xyz($reader->readPiece(
+                RunFinish::of($area, $run),
+                FigureOptics::of($figure, $area, Illuminant::D65),
+                Zone::Mid,
+                "{$run->id} {$area->id} {$copy}",
+            ))->toLab();
         $run->readings()->updateOrCreate(['area_id' => $area->id, 'copy' => $copy], ['lightness' => $lab->lightness, 'a' => $lab->a, 'b' => $lab->b, 'method' => $request->string('method')->value()]);
 
         return new JsonResponse(self::area($figure, $area, $run->unsetRelation('readings')));

@@ -42,7 +42,11 @@ final class ScheduleController
         return Inertia::render('schedule/index', [
             'schedule' => static fn () => $schedule === null ? null : ScheduleProps::of($schedule),
             'hours' => static fn () => array_map(static fn (array $h): BenchHourProps => new BenchHourProps($h['day'], $h['start'], $h['minutes']), $hours->pattern),
-            'exceptions' => static fn () => array_map(static fn (string $date, ?array $e): BenchExceptionProps => new BenchExceptionProps($date, $e['start'] ?? null, $e['minutes'] ?? null), array_keys($exceptions), $exceptions),
+            'exceptions' => static fn () => array_map(
+                static fn (string $date, ?array $e): BenchExceptionProps => new BenchExceptionProps($date, $e['start'] ?? null, $e['minutes'] ?? null),
+                array_keys($exceptions),
+                $exceptions,
+            ),
             'aid' => $painter->drying_aid,
             'aids' => static fn () => array_column(DryingAid::cases(), 'value'),
             'timeZone' => $painter->time_zone,
@@ -90,7 +94,10 @@ final class ScheduleController
             'timeZone' => ['sometimes', 'timezone:all'],
         ], ['hours.*.start.regex' => 'Write the time like 19:30.', 'exceptions.*.start.regex' => 'Write the time like 19:30.']);
         if ($request->has('hours')) {
-            $painter->bench_hours = array_map(static fn (Request $h): array => ['day' => $h->integer('day'), 'start' => $h->string('start')->value(), 'minutes' => $h->integer('minutes')], self::rows($request, 'hours'));
+            $painter->bench_hours = array_map(
+                static fn (Request $h): array => ['day' => $h->integer('day'), 'start' => $h->string('start')->value(), 'minutes' => $h->integer('minutes')],
+                self::rows($request, 'hours'),
+            );
         }
         if ($request->has('exceptions')) {
             $exceptions = [];

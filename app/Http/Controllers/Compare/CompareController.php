@@ -66,7 +66,15 @@ final class CompareController
         $rows = [];
         foreach (array_map(ComparedAreaProps::of(...), $compare($figure, $picture)) as $area) {
             foreach ($area->zones as $zone) {
-                $rows[] = [$area->name, $zone->zone->value, ...$lab($zone->wanted), ...$lab($zone->painted), ...$lab($zone->predicted), $zone->difference === null ? '' : sprintf('%.2f', $zone->difference), implode(', ', $zone->words)];
+                $rows[] = [
+                    $area->name,
+                    $zone->zone->value,
+                    ...$lab($zone->wanted),
+                    ...$lab($zone->painted),
+                    ...$lab($zone->predicted),
+                    $zone->difference === null ? '' : sprintf('%.2f', $zone->difference),
+                    implode(', ', $zone->words),
+                ];
             }
         }
         $header = ['area', 'zone'];

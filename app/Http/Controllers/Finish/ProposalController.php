@@ -54,7 +54,12 @@ final class ProposalController
     /** Starts a search for the whole figure in the queue. */
     public function store(Request $request, Figure $figure, #[CurrentUser] Painter $painter): JsonResponse
     {
-        $request->validate(['brushOnly' => ['sometimes', 'boolean'], 'mostPots' => ['nullable', 'integer', 'between:3,60'], 'only' => ['sometimes', 'nullable', 'array', 'list'], 'only.*' => ['integer']]);
+        $request->validate([
+            'brushOnly' => ['sometimes', 'boolean'],
+            'mostPots' => ['nullable', 'integer', 'between:3,60'],
+            'only' => ['sometimes', 'nullable', 'array', 'list'],
+            'only.*' => ['integer'],
+        ]);
         $search = new ProposalSearchRecord(['figure_id' => $figure->id, 'request' => [
             'brushOnly' => $request->boolean('brushOnly'),
             'mostPots' => $request->filled('mostPots') ? $request->integer('mostPots') : null,

@@ -24,7 +24,12 @@ final class RecipesController
 {
     public function index(Request $request, #[CurrentUser] Painter $painter): Response
     {
-        $request->validate(['hex' => ['nullable', 'regex:/^#?[0-9a-fA-F]{6}\z/'], 'word' => ['nullable', 'string', 'max:80'], 'paintId' => ['nullable', 'integer'], 'figureId' => ['nullable', 'integer']]);
+        $request->validate([
+            'hex' => ['nullable', 'regex:/^#?[0-9a-fA-F]{6}\z/'],
+            'word' => ['nullable', 'string', 'max:80'],
+            'paintId' => ['nullable', 'integer'],
+            'figureId' => ['nullable', 'integer'],
+        ]);
         $hex = $request->filled('hex') ? '#'.ltrim($request->string('hex')->lower()->value(), '#') : null;
         $wanted = $hex === null ? null : Srgb::hex($hex)->toXyz()->toLab();
         $recipes = array_values(self::areas($request, $painter)->get()->map(static fn (Area $a): RecipeProps => RecipeProps::of($a, $wanted))->all());
@@ -50,7 +55,10 @@ final class RecipesController
         $like = static fn (string $column): string => "{$column} like ? escape '\\'";
 
         return Area::query()->whereHas('layers')->with(['layers.paints.paint', 'figure'])
-            ->whereHas('figure', static fn (Builder $q) => $q->where('painter_id', $painter->id)->when($request->filled('figureId'), static fn (Builder $f) => $f->whereKey($request->integer('figureId'))))
+            ->whereHas(
+                'figure',
+                static fn (Builder $q) => $q->where('painter_id', $painter->id)->when($request->filled('figureId'), static fn (Builder $f) => $f->whereKey($request->integer('figureId'))),
+            )
             ->when($request->filled('paintId'), static fn (Builder $q) => $q->whereHas('layers.paints', static fn (Builder $p) => $p->where('paint_id', $request->integer('paintId'))))
             ->when($request->filled('word'), static fn (Builder $q) => $q->where(static fn (Builder $any) => $any
                 ->whereRaw($like('areas.name'), [$word])->orWhereRaw($like('areas.wish'), [$word])

@@ -127,7 +127,11 @@ final class LightController
         $study = $light === null || $light->result === null ? null : StoredStudy::of($light);
         abort_if($light === null || $study === null, 404);
 
-        return new PlainResponse((string) gzencode($study->forView(array_keys($light->directedSprays())), 4), 200, ['Content-Type' => 'application/octet-stream', 'Content-Encoding' => 'gzip', 'Cache-Control' => 'private, max-age=3600']);
+        return new PlainResponse(
+            (string) gzencode($study->forView(array_keys($light->directedSprays())), 4),
+            200,
+            ['Content-Type' => 'application/octet-stream', 'Content-Encoding' => 'gzip', 'Cache-Control' => 'private, max-age=3600'],
+        );
     }
 
     /** The figure put together, as a print file. */

@@ -34,7 +34,12 @@ final class BuildController
 
     public function updatePart(Request $request, Figure $figure, Part $part): JsonResponse
     {
-        $request->validate(['process' => ['sometimes', Rule::enum(PrintProcess::class)], 'isBase' => ['sometimes', 'boolean'], 'isFiddly' => ['sometimes', 'boolean'], 'attachments' => ['sometimes', 'nullable', 'string', 'max:120']]);
+        $request->validate([
+            'process' => ['sometimes', Rule::enum(PrintProcess::class)],
+            'isBase' => ['sometimes', 'boolean'],
+            'isFiddly' => ['sometimes', 'boolean'],
+            'attachments' => ['sometimes', 'nullable', 'string', 'max:120'],
+        ]);
         $part->process = $request->enum('process', PrintProcess::class) ?? $part->process;
         $part->is_base = $request->boolean('isBase', $part->is_base);
         $part->is_fiddly = $request->boolean('isFiddly', $part->is_fiddly);
@@ -46,7 +51,12 @@ final class BuildController
 
     public function updateArea(Request $request, Figure $figure, Area $area): JsonResponse
     {
-        $request->validate(['depth' => ['sometimes', 'integer', 'between:0,9'], 'squareCm' => ['sometimes', 'nullable', 'numeric', 'gt:0', 'max:10000'], 'isHidden' => ['sometimes', 'boolean'], 'reach' => ['sometimes', Rule::enum(Reach::class)]]);
+        $request->validate([
+            'depth' => ['sometimes', 'integer', 'between:0,9'],
+            'squareCm' => ['sometimes', 'nullable', 'numeric', 'gt:0', 'max:10000'],
+            'isHidden' => ['sometimes', 'boolean'],
+            'reach' => ['sometimes', Rule::enum(Reach::class)],
+        ]);
         $area->depth = $request->integer('depth', $area->depth);
         $area->square_cm = $request->has('squareCm') ? ($request->filled('squareCm') ? $request->float('squareCm') : null) : $area->square_cm;
         $area->is_hidden = $request->boolean('isHidden', $area->is_hidden);

@@ -45,7 +45,10 @@ final class OrderController
             'own' => $own,
             'problem' => $problem,
             'build' => static fn () => BuildProps::of($figure),
-            'approaches' => static fn () => array_map(static fn (array $pair): ApproachPairProps => new ApproachPairProps($pair[0]->value, $pair[1]->value, in_array($pair[1]->value, $painter->schools ?? [], true)), Approach::pairs()),
+            'approaches' => static fn () => array_map(
+                static fn (array $pair): ApproachPairProps => new ApproachPairProps($pair[0]->value, $pair[1]->value, in_array($pair[1]->value, $painter->schools ?? [], true)),
+                Approach::pairs(),
+            ),
         ]);
     }
 

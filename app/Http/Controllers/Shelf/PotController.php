@@ -87,7 +87,14 @@ final class PotController
      */
     public function file(ShelfFileRequest $request, Paint $paint): JsonResponse
     {
-        $names = ['black card' => Swatch::BlackCard, 'white card' => Swatch::WhiteCard, 'over black' => Swatch::OverBlack, 'over white' => Swatch::OverWhite, 'thick' => Swatch::Thick, 'tint' => Swatch::Tint];
+        $names = [
+            'black card' => Swatch::BlackCard,
+            'white card' => Swatch::WhiteCard,
+            'over black' => Swatch::OverBlack,
+            'over white' => Swatch::OverWhite,
+            'thick' => Swatch::Thick,
+            'tint' => Swatch::Tint,
+        ];
         $found = [];
         try {
             foreach (Cgats::read($request->text())->spectra() as [, $name, $spectrum]) {

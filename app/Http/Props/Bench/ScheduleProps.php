@@ -36,7 +36,16 @@ final readonly class ScheduleProps
             foreach ($session['steps'] as $step) {
                 $record = $runs->get($step['runStepId'] ?? 0);
                 $missed += $step['end'] < now()->getTimestamp() && ($record === null ? true : $record->state === RunStepState::Open) ? 1 : 0;
-                $steps[] = new SessionStepProps($step['id'], $step['figureId'], $step['figure'], $step['what'], $step['where'], self::iso($step['start']), self::iso($step['end']), $record === null ? null : route('runs.show', $record->run_id, false));
+                $steps[] = new SessionStepProps(
+                    $step['id'],
+                    $step['figureId'],
+                    $step['figure'],
+                    $step['what'],
+                    $step['where'],
+                    self::iso($step['start']),
+                    self::iso($step['end']),
+                    $record === null ? null : route('runs.show', $record->run_id, false),
+                );
             }
             $sessions[] = new SessionProps(self::iso($session['start']), self::iso($session['end']), $steps);
         }

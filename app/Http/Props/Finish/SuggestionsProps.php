@@ -30,7 +30,13 @@ final readonly class SuggestionsProps
     public static function of(LayerSuggestions $of): self
     {
         return new self(
-            $of->setting === null ? null : new SettingProps($of->setting->coats, $of->setting->thinner, ColourProps::of($of->setting->lab), $of->setting->difference, Likeness::of($of->setting->difference)),
+            $of->setting === null ? null : new SettingProps(
+                $of->setting->coats,
+                $of->setting->thinner,
+                ColourProps::of($of->setting->lab),
+                $of->setting->difference,
+                Likeness::of($of->setting->difference),
+            ),
             array_map(static fn (array $u): UndercoatProps => new UndercoatProps($u[0]->undercoat, $u[1]->thick_hex, $u[0]->coats, ColourProps::of($u[0]->lab), $u[0]->difference), $of->undercoats),
             array_map(static fn (RampStep $s): RampStepProps => new RampStepProps(
                 $s->step,

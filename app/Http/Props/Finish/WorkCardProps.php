@@ -53,7 +53,15 @@ final readonly class WorkCardProps
             }
         }
         foreach ($order->masks as $mask) {
-            $masks[] = sprintf('For step %d, mask %s: %s%s. %s, within %d h.', $number[$mask->step], implode(', ', $mask->protects), $mask->material, $mask->mm > 0 ? sprintf('; %.0f mm', $mask->mm) : '', ucfirst($mask->peel), $mask->mostHours);
+            $masks[] = sprintf(
+                'For step %d, mask %s: %s%s. %s, within %d h.',
+                $number[$mask->step],
+                implode(', ', $mask->protects),
+                $mask->material,
+                $mask->mm > 0 ? sprintf('; %.0f mm', $mask->mm) : '',
+                ucfirst($mask->peel),
+                $mask->mostHours,
+            );
         }
 
         return $steps === [] ? null : new self($steps, $masks, [...array_keys($cautions), ...($cautions === [] ? [] : [Cautions::FIRST])], array_map(self::takes(...), $needs));

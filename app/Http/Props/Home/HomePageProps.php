@@ -24,7 +24,14 @@ final readonly class HomePageProps
         $low = $painter->paints()->where('level_percent', '<=', 10)->get();
 
         return new self(
-            array_values($painter->figures()->with(['parts', 'areas.layers.paints.paint', 'areas.samples', 'pictures', 'runs', 'openSteps'])->get()->map(static fn (Figure $f) => FigureInProgressProps::of($f))->all()),
+            array_values($painter->figures()->with([
+                'parts',
+                'areas.layers.paints.paint',
+                'areas.samples',
+                'pictures',
+                'runs',
+                'openSteps',
+            ])->get()->map(static fn (Figure $f) => FigureInProgressProps::of($f))->all()),
             $painter->paints()->count(),
             array_values($low->map(static fn (Paint $p) => PotProps::of($p))->all()),
         );

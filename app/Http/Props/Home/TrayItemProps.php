@@ -68,7 +68,15 @@ final readonly class TrayItemProps
 
     public static function timer(Timer $timer): self
     {
-        return new self("timer {$timer->id}", 'timer', $timer->what, '', $timer->ends_at->toIso8601String(), $timer->run_id === null ? route('home', [], false) : route('runs.show', $timer->run_id, false), $timer->id);
+        return new self(
+            "timer {$timer->id}",
+            'timer',
+            $timer->what,
+            '',
+            $timer->ends_at->toIso8601String(),
+            $timer->run_id === null ? route('home', [], false) : route('runs.show', $timer->run_id, false),
+            $timer->id,
+        );
     }
 
     /**
@@ -103,7 +111,15 @@ final readonly class TrayItemProps
     {
         $at = ($step->done_at ?? Carbon::now())->addMinutes($minutes);
 
-        return new self("{$kind} {$step->id}", $kind, self::short($step->area_name).', '.$step->title(), (string) $step->figure_name, $at->toIso8601String(), route('runs.show', $step->run_id, false), null);
+        return new self(
+            "{$kind} {$step->id}",
+            $kind,
+            self::short($step->area_name).', '.$step->title(),
+            (string) $step->figure_name,
+            $at->toIso8601String(),
+            route('runs.show', $step->run_id, false),
+            null,
+        );
     }
 
     /** A step for many areas says how many: the tray has little room. */

@@ -95,7 +95,11 @@ final readonly class LightProps
     /** @return string|null another one for everything that changes what is shown; null while nothing is computed */
     public static function dataUrl(Figure $figure, LightRecord $light): ?string
     {
-        return $light->path === null || $light->result === null ? null : route('light.data', [$figure, 'of' => substr(hash('sha256', $light->path.json_encode([$light->result, $light->sprays, $light->front])), 0, 12)], false);
+        return $light->path === null || $light->result === null ? null : route(
+            'light.data',
+            [$figure, 'of' => substr(hash('sha256', $light->path.json_encode([$light->result, $light->sprays, $light->front])), 0, 12)],
+            false,
+        );
     }
 
     /** @return string|null of the picture that was kept with the look */

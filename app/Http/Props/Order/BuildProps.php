@@ -30,9 +30,30 @@ final readonly class BuildProps
     public static function of(Figure $figure): self
     {
         return new self(
-            array_values($figure->loadMissing(['joints.hiddenAreas', 'boundaries', 'ownRules'])->parts->map(static fn (Part $p): BuiltPartProps => new BuiltPartProps($p->id, $p->name, $p->process, $p->is_base, $p->is_fiddly, $p->attachments))->all()),
-            array_values($figure->areasWithFinishes()->map(static fn (Area $a): BuiltAreaProps => new BuiltAreaProps($a->id, $a->name, $a->part_id, $a->depth, $a->square_cm, $a->is_hidden, $a->reach))->all()),
-            array_values($figure->joints->map(static fn (Joint $j): JointProps => new JointProps($j->id, $j->part_id, $j->other_id, array_values($j->hiddenAreas->map(static fn (Area $a): int => $a->id)->all()), $j->seam))->all()),
+            array_values($figure->loadMissing(['joints.hiddenAreas', 'boundaries', 'ownRules'])->parts->map(static fn (Part $p): BuiltPartProps => new BuiltPartProps(
+                $p->id,
+                $p->name,
+                $p->process,
+                $p->is_base,
+                $p->is_fiddly,
+                $p->attachments,
+            ))->all()),
+            array_values($figure->areasWithFinishes()->map(static fn (Area $a): BuiltAreaProps => new BuiltAreaProps(
+                $a->id,
+                $a->name,
+                $a->part_id,
+                $a->depth,
+                $a->square_cm,
+                $a->is_hidden,
+                $a->reach,
+            ))->all()),
+            array_values($figure->joints->map(static fn (Joint $j): JointProps => new JointProps(
+                $j->id,
+                $j->part_id,
+                $j->other_id,
+                array_values($j->hiddenAreas->map(static fn (Area $a): int => $a->id)->all()),
+                $j->seam,
+            ))->all()),
             array_values($figure->boundaries->map(static fn (Boundary $b): BoundaryProps => new BoundaryProps($b->id, $b->area_id, $b->other_id, $b->mm, $b->is_curved))->all()),
             array_values($figure->ownRules->map(static fn (OwnRule $r): OwnRuleProps => new OwnRuleProps($r->id, $r->before, $r->after, $r->weight, $r->reason))->all()),
         );

@@ -58,9 +58,15 @@ final readonly class OrderProps
 
         return new self(
             array_map(static fn (Step $s): OrderStepProps => self::step($plan, $s, $hexes, $process[$s->parts[0] ?? ''] ?? PrintProcess::Resin), $order->steps),
-            array_map(static fn (Constraint $c): OrderRuleProps => new OrderRuleProps((string) $c->before, (string) $c->after, $c->weight, $c->rule, $c->reason, ! in_array(self::key($c), $broken, true)), $order->constraints),
+            array_map(
+                static fn (Constraint $c): OrderRuleProps => new OrderRuleProps((string) $c->before, (string) $c->after, $c->weight, $c->rule, $c->reason, ! in_array(self::key($c), $broken, true)),
+                $order->constraints,
+            ),
             array_map(static fn (MaskPlan $m): MaskProps => self::mask($plan, $m), $order->masks),
-            array_map(static fn (Issue $t): IssueProps => new IssueProps($t->what, $t->remedy, $t->stops, $t->step === null ? null : (string) $t->step, $t->area === null ? null : (int) $t->area), $order->issues),
+            array_map(
+                static fn (Issue $t): IssueProps => new IssueProps($t->what, $t->remedy, $t->stops, $t->step === null ? null : (string) $t->step, $t->area === null ? null : (int) $t->area),
+                $order->issues,
+            ),
             $order->handsOnMinutes(),
             $order->maskMinutes(),
             $order->maskMm(),
