@@ -44,7 +44,13 @@ final class LightBench
                 return [$mesh->triangles(), $sent];
             });
             $times[$name] = $sample->median();
-            printf("light, %d triangles, 64 directions, regions, browser file of %.1f MB: %.1f s, %.0f MB beyond the file\n", $triangles, $sent / 1e6, $sample->median() / 1000, (memory_get_peak_usage() - $before) / 1024 / 1024);
+            printf(
+                "light, %d triangles, 64 directions, regions, browser file of %.1f MB: %.1f s, %.0f MB beyond the file\n",
+                $triangles,
+                $sent / 1e6,
+                $sample->median() / 1000,
+                (memory_get_peak_usage() - $before) / 1024 / 1024,
+            );
             $this->anotherSpray(StlReader::read(new TextSource($bytes))->mesh, $sample->median());
         }
         printf("light: ten times the triangles take %.1f times as long\n", $times['1M'] / $times['100k']);

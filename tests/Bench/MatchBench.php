@@ -55,14 +55,28 @@ final class MatchBench
             $area->time(static fn () => (new ProposalSearch($prediction, $start, $shelf, $ramp))->find(ProposalKind::cases()));
             $areas["a{$n}"] = [$start, $ramp];
         }
-        printf("proposals of four kinds for one area, %d pots, seed 2027, %d ramps: median %.0f ms, %.1f times one mix search (%.0f ms)\n", self::POTS, self::AREAS, $area->median(), $area->median() / $mix->median(), $mix->median());
+        printf(
+            "proposals of four kinds for one area, %d pots, seed 2027, %d ramps: median %.0f ms, %.1f times one mix search (%.0f ms)\n",
+            self::POTS,
+            self::AREAS,
+            $area->median(),
+            $area->median() / $mix->median(),
+            $mix->median(),
+        );
         $figure = new Sample;
         $found = $figure->time(static fn () => FigureProposals::find($prediction, $shelf, $areas, ProposalKind::cases(), null));
         $pots = [];
         foreach ($found as $proposal) {
             $pots += array_flip($proposal->pots());
         }
-        printf("proposals for a figure of %d areas that share pots: %.1f s, %.1f times its areas alone; %d pots in all, peak %d MB\n", self::AREAS, $figure->median() / 1000, $figure->median() / ($area->median() * self::AREAS), count($pots), (int) (memory_get_peak_usage() / 1e6));
+        printf(
+            "proposals for a figure of %d areas that share pots: %.1f s, %.1f times its areas alone; %d pots in all, peak %d MB\n",
+            self::AREAS,
+            $figure->median() / 1000,
+            $figure->median() / ($area->median() * self::AREAS),
+            count($pots),
+            (int) (memory_get_peak_usage() / 1e6),
+        );
         self::pictures();
     }
 

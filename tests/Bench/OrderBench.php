@@ -31,7 +31,13 @@ final class OrderBench
         $small = self::time(static fn () => MaskOrder::find(self::areas(15, 45)));
         foreach ([60, 0] as $precedences) {
             $time = self::time(static fn () => MaskOrder::find(self::areas(20, $precedences)));
-            printf("order of 20 sprayed areas, %d precedences, seed 3, exact: %.2f s, %.1f times 15 areas with 45 precedences; peak %d MB\n", $precedences, $time / 1000, $time / $small, (int) (memory_get_peak_usage() / 1e6));
+            printf(
+                "order of 20 sprayed areas, %d precedences, seed 3, exact: %.2f s, %.1f times 15 areas with 45 precedences; peak %d MB\n",
+                $precedences,
+                $time / 1000,
+                $time / $small,
+                (int) (memory_get_peak_usage() / 1e6),
+            );
         }
         $large = MaskOrder::find(self::areas(25, 40));
         printf("order of 25 sprayed areas, 40 precedences: %.1f min, %.1f %% above the bound\n", $large->total(), 100 * ($large->total() / $large->bound - 1));
@@ -39,7 +45,13 @@ final class OrderBench
         $half = self::time(static fn () => OrderPlanner::plan(self::figure(15)));
         $plan = self::time(static fn () => OrderPlanner::plan($figure));
         $ids = array_map(static fn (Step $s): string => (string) $s->id, OrderPlanner::plan($figure)->steps);
-        printf("plan of %d steps: %.0f ms, %.1f times one of half the areas; a step moved is judged in %.0f ms\n", count($ids), $plan, $plan / $half, self::time(static fn () => OrderPlanner::judge($figure, array_reverse($ids))));
+        printf(
+            "plan of %d steps: %.0f ms, %.1f times one of half the areas; a step moved is judged in %.0f ms\n",
+            count($ids),
+            $plan,
+            $plan / $half,
+            self::time(static fn () => OrderPlanner::judge($figure, array_reverse($ids))),
+        );
         $task = self::evenings(150, 60);
         $schedule = null;
         $time = self::time(static function () use ($task, &$schedule): void {

@@ -73,7 +73,11 @@ final class BenchTest extends BrowserTestCase
         $this->waitForText("//aside[@aria-label='Drying and timers']", '5 min');
         $this->assertAccessible('two timers');
         $this->find("//aside//button[starts-with(@aria-label, 'Stop the timer')]")->click();
-        $this->until(self::PATIENCE, fn (): bool => count($this->browser->findElements(WebDriverBy::xpath("//aside//button[starts-with(@aria-label, 'Stop the timer')]"))) === 1, 'a timer was not stopped');
+        $this->until(
+            self::PATIENCE,
+            fn (): bool => count($this->browser->findElements(WebDriverBy::xpath("//aside//button[starts-with(@aria-label, 'Stop the timer')]"))) === 1,
+            'a timer was not stopped',
+        );
 
         $this->button('Go on')->click();
         $this->keys('o');

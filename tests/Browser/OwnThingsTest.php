@@ -65,7 +65,11 @@ final class OwnThingsTest extends BrowserTestCase
         self::assertNotSame([], $remove);
         $kept = $this->rows('select count(*) from boundaries where figure_id = 3') + $joints;
         ($remove[count($remove) - 1] ?? self::fail('nothing to remove'))->click();
-        $this->until(self::PATIENCE, fn (): bool => $this->rows('select (select count(*) from boundaries where figure_id = 3) + (select count(*) from joints where figure_id = 3)') === $kept - 1, 'nothing was removed');
+        $this->until(
+            self::PATIENCE,
+            fn (): bool => $this->rows('select (select count(*) from boundaries where figure_id = 3) + (select count(*) from joints where figure_id = 3)') === $kept - 1,
+            'nothing was removed',
+        );
 
         $this->find("//button[@role='radio' and .='Approaches and rules']")->click();
         $this->field('Because')->sendKeys('I like it so');

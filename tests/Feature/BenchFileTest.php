@@ -96,7 +96,10 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
             'Chalk White' => ['chemistry' => 'beeswax'],
         ];
         foreach ($paints as $n => $paint) {
-            $fields = array_diff_key((array) $paint, array_flip(['chemistry', 'density', 'sizeMl', 'price', 'dryingMinutes', 'curingMinutes', 'pressurePsi', 'thinner', 'thinnedWith', 'cleaner', 'dropMl', 'isMixed']));
+            $fields = array_diff_key(
+                (array) $paint,
+                array_flip(['chemistry', 'density', 'sizeMl', 'price', 'dryingMinutes', 'curingMinutes', 'pressurePsi', 'thinner', 'thinnedWith', 'cleaner', 'dropMl', 'isMixed']),
+            );
             $paints[$n] = (object) [...$fields, ...(isset($said[$paint->name]) ? ['facts' => (object) $said[$paint->name]] : [])];
         }
         $document->records->paints = $paints;
@@ -177,7 +180,13 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
         yield 'a spectrum of 35 bands' => [$with('/"absorption":\[[^,]+,/', '"absorption":['), '/absorption'];
         yield 'a reference to nowhere' => [$with('/"area":1,"key"/', '"area":99,"key"'), 'points to number 99 of areas'];
         yield 'two records of one number' => [$with('/(\{"id":)2(,"figure":1,"part")/', '${1}1${2}'), 'contradicts another record'];
-        yield 'two layers of one key' => [static fn (ZipArchive $zip, string $json) => $zip->addFromString('bench.json', (string) preg_replace_callback('/"area":1,"key":"[0-9A-Z]{26}"/', static fn (): string => '"area":1,"key":"'.str_repeat('A', 26).'"', $json)), 'contradicts another record'];
+        yield 'two layers of one key' => [
+            static fn (ZipArchive $zip, string $json) => $zip->addFromString(
+                'bench.json',
+                (string) preg_replace_callback('/"area":1,"key":"[0-9A-Z]{26}"/', static fn (): string => '"area":1,"key":"'.str_repeat('A', 26).'"', $json),
+            ),
+            'contradicts another record',
+        ];
         yield 'a picture that is missing' => [static fn (ZipArchive $zip) => $zip->deleteName('pictures/1.png'), 'pictures/1.png is named'];
         yield 'a picture that is none' => [static fn (ZipArchive $zip) => $zip->addFromString('pictures/1.png', 'no picture'), 'pictures/1.png: '];
         yield 'a print file that is missing' => [static fn (ZipArchive $zip) => $zip->deleteName('meshes/1.stl'), 'meshes/1.stl is named'];
@@ -209,7 +218,10 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
         $skin = $this->pot('Cheek', '#d79a7c');
         $white = $this->pot('Chalk White', '#f4f3ee');
         $green->update(['price' => 4.5, 'readings' => ['source' => 'reader', 'whiteId' => $white->id, 'values' => []]]);
-        foreach (['Cloak' => [$this->layer($primer, 'spray can'), $this->layer($green, drops: 3), $this->layer($green, 'wash')], 'Skin' => [$this->layer($primer, 'spray can'), $this->layer($skin)]] as $name => $layers) {
+        foreach ([
+            'Cloak' => [$this->layer($primer, 'spray can'), $this->layer($green, drops: 3), $this->layer($green, 'wash')],
+            'Skin' => [$this->layer($primer, 'spray can'), $this->layer($skin)],
+        ] as $name => $layers) {
             $area = $this->area($figure, $name);
             $area->update(['part_id' => $body->id, 'square_cm' => 4.2, 'zone_shares' => [0.1, 0.2, 0.4, 0.2, 0.1]]);
             foreach ($layers as $n => $_) {
@@ -226,7 +238,10 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
         $this->post("/figures/{$figure->id}/runs");
         $run = $figure->runs()->firstOrFail();
         $wash = $run->steps()->where('technique', 'wash')->firstOrFail();
-        $this->patchJson("/runs/{$run->id}/steps/{$wash->id}", ['version' => 1, 'state' => 'done', 'note' => 'Drew off the pools.', 'usedMix' => [['paintId' => $white->id, 'drops' => 2]], 'usedMinutes' => 7])->assertOk();
+        $this->patchJson(
+            "/runs/{$run->id}/steps/{$wash->id}",
+            ['version' => 1, 'state' => 'done', 'note' => 'Drew off the pools.', 'usedMix' => [['paintId' => $white->id, 'drops' => 2]], 'usedMinutes' => 7],
+        )->assertOk();
         $this->postJson("/runs/{$run->id}/adopt")->assertOk();
         $this->postJson("/runs/{$run->id}/pieces", ['areaId' => $cloak->id, 'copy' => 1, 'method' => 'typed', 'hex' => '#5c7434'])->assertOk();
         $this->post("/runs/{$run->id}/repeat");
@@ -246,7 +261,11 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
     /** A print file that stands turned, with areas chosen on it, sprays and a look. */
     private function printed(Figure $figure, int $partId, int $cloakId, int $handId): void
     {
-        $mesh = $this->post("/figures/{$figure->id}/meshes", ['mesh' => UploadedFile::fake()->createWithContent('body.stl', StlWriter::write(Shapes::ball(10.0, 6))), 'partId' => $partId], ['Accept' => 'application/json'])->assertCreated()->json('id');
+        $mesh = $this->post(
+            "/figures/{$figure->id}/meshes",
+            ['mesh' => UploadedFile::fake()->createWithContent('body.stl', StlWriter::write(Shapes::ball(10.0, 6))), 'partId' => $partId],
+            ['Accept' => 'application/json'],
+        )->assertCreated()->json('id');
         self::assertIsInt($mesh);
         $this->patchJson("/figures/{$figure->id}/meshes/{$mesh}", ['turn' => 30, 'move' => [1, 2, 3]])->assertOk();
         $figure->meshes()->sole()->shells()->create(['shell' => 0, 'area_id' => $cloakId]);
@@ -254,7 +273,11 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
         StoredStudy::putChosen($figure->meshes()->sole()->path, [...array_fill(0, 12, [$handId]), [$cloakId, 0, null], ...array_fill(0, 120 - 13, [null])]);
         $this->putJson("/figures/{$figure->id}/light", ['spray' => 'spray from 45 degrees', 'passes' => 1, 'side' => 30])->assertOk();
         $this->putJson("/figures/{$figure->id}/light", ['front' => 'x', 'heightMm' => 32])->assertOk();
-        $this->post("/figures/{$figure->id}/light/look", ['camera' => ['from' => [1, 2, 3], 'to' => [0, 0, 0.5], 'size' => 32], 'still' => UploadedFile::fake()->image('still.png', 30, 40)], ['Accept' => 'application/json'])->assertOk();
+        $this->post(
+            "/figures/{$figure->id}/light/look",
+            ['camera' => ['from' => [1, 2, 3], 'to' => [0, 0, 0.5], 'size' => 32], 'still' => UploadedFile::fake()->image('still.png', 30, 40)],
+            ['Accept' => 'application/json'],
+        )->assertOk();
     }
 
     private function written(Painter $painter): string

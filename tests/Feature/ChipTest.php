@@ -17,7 +17,11 @@ final class ChipTest extends TestCase
     {
         $pot = $this->pot('Reed', '#5f7f57');
         // Known for sure: the stand-in reader then reads just this paint.
-        $pot->update(['quality' => OpticsQuality::Measured, 'scattering' => array_map(static fn (float $s): float => 0.2 * $s, $pot->scattering), 'absorption' => array_map(static fn (float $k): float => 0.2 * $k, $pot->absorption)]);
+        $pot->update([
+            'quality' => OpticsQuality::Measured,
+            'scattering' => array_map(static fn (float $s): float => 0.2 * $s, $pot->scattering),
+            'absorption' => array_map(static fn (float $k): float => 0.2 * $k, $pot->absorption),
+        ]);
         $figure = $this->figure();
         $area = $this->area($figure);
         $ask = ['layers' => [[...$this->layer($pot, 'stipple'), 'coats' => 1]]];
@@ -46,7 +50,10 @@ final class ChipTest extends TestCase
     {
         $pot = $this->pot('Reed', '#5f7f57');
         $chip = ['technique' => 'base coat', 'paintId' => $pot->id, 'card' => 'white', 'coats' => 1, 'thinner' => 0];
-        $this->postJson('/chips', [...$chip, 'technique' => 'edge highlight'])->assertUnprocessable()->assertJsonPath('errors.technique.0', 'This technique leaves nothing on a flat chip: it works on edges and in recesses only.');
+        $this->postJson('/chips', [...$chip, 'technique' => 'edge highlight'])->assertUnprocessable()->assertJsonPath(
+            'errors.technique.0',
+            'This technique leaves nothing on a flat chip: it works on edges and in recesses only.',
+        );
         $this->postJson('/chips', [...$chip, 'paintId' => 99])->assertUnprocessable();
         $this->postJson('/chips', [...$chip, 'card' => 'blue'])->assertUnprocessable();
         self::assertSame(0, ChipRecord::query()->count());

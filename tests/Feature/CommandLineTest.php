@@ -59,7 +59,11 @@ final class CommandLineTest extends PlainTestCase
     public function test_the_order_that_masks_least_comes_out_as_the_contract_says(): void
     {
         $task = [
-            'areas' => [['id' => 'coat', 'method' => 'spray', 'bulkMinutes' => 12], ['id' => 'collar', 'method' => 'spray', 'bulkMinutes' => 1], ['id' => 'face', 'method' => 'brush', 'bulkMinutes' => 2]],
+            'areas' => [
+                ['id' => 'coat', 'method' => 'spray', 'bulkMinutes' => 12],
+                ['id' => 'collar', 'method' => 'spray', 'bulkMinutes' => 1],
+                ['id' => 'face', 'method' => 'brush', 'bulkMinutes' => 2],
+            ],
             'boundaries' => [['a' => 'coat', 'b' => 'collar', 'mm' => 80, 'minutesPerMm' => 0.05], ['a' => 'coat', 'b' => 'face', 'mm' => 40, 'minutesPerMm' => 0.1]],
             'before' => [], 'soft' => [['face', 'collar', 0.5]],
         ];
@@ -69,7 +73,10 @@ final class CommandLineTest extends PlainTestCase
         self::assertIsArray($answer);
         self::assertSame(['order', 'maskMinutes', 'softMinutes', 'total', 'brokenSoft', 'masks', 'optimal', 'bound', 'milliseconds'], array_keys($answer));
         self::assertSame(['collar', 'coat', 'face'], $answer['order']);
-        self::assertEquals([5.0, 0.5, 5.5, [['face', 'collar']], [['painting' => 'coat', 'protect' => 'collar', 'mm' => 80.0]], true], [$answer['maskMinutes'], $answer['softMinutes'], $answer['total'], $answer['brokenSoft'], $answer['masks'], $answer['optimal']]);
+        self::assertEquals(
+            [5.0, 0.5, 5.5, [['face', 'collar']], [['painting' => 'coat', 'protect' => 'collar', 'mm' => 80.0]], true],
+            [$answer['maskMinutes'], $answer['softMinutes'], $answer['total'], $answer['brokenSoft'], $answer['masks'], $answer['optimal']],
+        );
     }
 
     public function test_steps_are_laid_over_evenings_as_the_contract_says(): void

@@ -64,7 +64,10 @@ final class CompareTest extends TestCase
         $pot = $this->pot('Lamp Ochre', '#c98f1f');
         $layers = ['layers' => [$this->layer($pot)]];
         $this->putJson("/figures/{$figure->id}/areas/{$area->id}/finish", [...$layers, 'version' => 1])->assertOk();
-        $this->postJson("/figures/{$figure->id}/pictures/{$photo->id}/findings", ['areaId' => $area->id, 'zone' => 'mid', 'method' => 'lasso', 'points' => [[0.1, 0.1], [0.4, 0.1], [0.4, 0.5], [0.1, 0.5]]])->assertCreated();
+        $this->postJson(
+            "/figures/{$figure->id}/pictures/{$photo->id}/findings",
+            ['areaId' => $area->id, 'zone' => 'mid', 'method' => 'lasso', 'points' => [[0.1, 0.1], [0.4, 0.1], [0.4, 0.5], [0.1, 0.5]]],
+        )->assertCreated();
         $predicted = fn () => $this->postJson("/figures/{$figure->id}/areas/{$area->id}/section", $layers)->json('rows.1.cells.2.colour.lab');
         $before = $predicted();
         $this->postJson("/figures/{$figure->id}/pictures/{$photo->id}/lessons")->assertCreated()->assertJson(['learnt' => 1]);
@@ -108,7 +111,10 @@ final class CompareTest extends TestCase
             $this->postJson("/figures/{$figure->id}/booth", ['lamp' => 'D50', 'exposure' => 0.7, 'neutral' => $neutral])->assertCreated()->assertJsonPath('kind', 'photo of my painted piece');
         }
         $photo = $figure->pictures()->firstOrFail();
-        $this->getJson("/figures/{$figure->id}/areas/{$area->id}/touch-up?photo={$photo->id}")->assertUnprocessable()->assertJsonPath('errors.area.0', fn (string $words): bool => str_contains($words, 'find its zones first'));
+        $this->getJson("/figures/{$figure->id}/areas/{$area->id}/touch-up?photo={$photo->id}")->assertUnprocessable()->assertJsonPath(
+            'errors.area.0',
+            fn (string $words): bool => str_contains($words, 'find its zones first'),
+        );
         // The chart in the frame neutralises it; its corners the wrong way round do not.
         $corner = static fn (float $column, float $row): array => [(8 + 20 * $column + 8) / 480, (630 - 96 + 8 + 20 * $row + 8) / 630];
         $corners = [$corner(0, 0), $corner(5, 0), $corner(5, 3), $corner(0, 3)];

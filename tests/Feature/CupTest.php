@@ -26,7 +26,10 @@ final class CupTest extends TestCase
         $this->act($id, 'C', ['act' => 'thin', 'drops' => 2])->assertOk()->assertJsonPath('parts.0.pot', null);
         $this->patchJson("/cups/{$id}/entries/".str_repeat('C', 26), [])->assertOk()->assertJson(['recipeDrops' => 2])->assertJsonPath('entries.0.undone', true);
         $this->postJson("/cups/{$id}/again", ['millilitres' => 3])->assertCreated()->assertJson(['recipeDrops' => 2, 'millilitres' => 3]);
-        $this->get("/cups/{$id}")->assertInertia(fn (AssertableInertia $page) => $page->component('cups/show')->where('cup.name', 'Oilskin, mid')->loadDeferredProps('tray', fn (AssertableInertia $tray) => $tray->count('openCups', 2)));
+        $this->get("/cups/{$id}")->assertInertia(fn (AssertableInertia $page) => $page->component('cups/show')->where('cup.name', 'Oilskin, mid')->loadDeferredProps(
+            'tray',
+            fn (AssertableInertia $tray) => $tray->count('openCups', 2),
+        ));
     }
 
     public function test_what_goes_into_a_cup_is_taken_off_the_level_of_its_pot(): void

@@ -71,7 +71,10 @@ final class EarlierDataTest extends TestCase
         self::assertSame([$figure], $linked('schedule_figures', 'schedule_id', $schedule, 'figure_id'));
         // And from now on a deleted area takes its links with it.
         DB::connection('earlier')->table('areas')->delete();
-        self::assertSame([[], [], [null, null, null]], [$linked('joint_hidden_areas', 'joint_id', $joint, 'area_id'), $linked('run_step_areas', 'run_step_id', $step, 'area_id'), $linked('mesh_shells', 'mesh_id', $mesh, 'area_id')]);
+        self::assertSame(
+            [[], [], [null, null, null]],
+            [$linked('joint_hidden_areas', 'joint_id', $joint, 'area_id'), $linked('run_step_areas', 'run_step_id', $step, 'area_id'), $linked('mesh_shells', 'mesh_id', $mesh, 'area_id')],
+        );
     }
 
     /** @param  array<string, int|string|null>  $values  the columns that matter; what else may not be empty is filled with nothing */

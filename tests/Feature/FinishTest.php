@@ -260,7 +260,10 @@ final class FinishTest extends TestCase
         $section = $this->postJson("/figures/{$figure->id}/areas/{$mark->id}/section", ['layers' => [$this->layer($white, 'decal')]])->assertOk();
         self::assertSame($finished, $section->json('rows.0.cells.2.colour.hex'));
         // An area cannot lie on what lies on it, nor on one of another figure.
-        $this->patchJson("/figures/{$figure->id}/areas/{$bell->id}", ['name' => 'Enamel', 'liesOnId' => $mark->id])->assertUnprocessable()->assertJsonPath('errors.liesOnId.0', 'Enamel cannot lie on an area that lies on it.');
+        $this->patchJson(
+            "/figures/{$figure->id}/areas/{$bell->id}",
+            ['name' => 'Enamel', 'liesOnId' => $mark->id],
+        )->assertUnprocessable()->assertJsonPath('errors.liesOnId.0', 'Enamel cannot lie on an area that lies on it.');
         $this->patchJson("/figures/{$figure->id}/areas/{$bell->id}", ['name' => 'Enamel', 'liesOnId' => $this->area($this->figure())->id])->assertUnprocessable();
     }
 

@@ -86,7 +86,12 @@ final class HomeTest extends TestCase
         $chip->painter_id = $other->id;
         $chip->save();
         $records = [
-            'timer' => $timer->id, 'mesh' => $theirs->meshes()->create(['title' => 'x', 'path' => 'meshes/x', 'triangles' => 1, 'measures' => []])->id, 'version' => $theirs->versions()->create(['number' => 1, 'why' => 'x', 'finishes' => []])->id,
+            'timer' => $timer->id, 'mesh' => $theirs->meshes()->create([
+                'title' => 'x',
+                'path' => 'meshes/x',
+                'triangles' => 1,
+                'measures' => [],
+            ])->id, 'version' => $theirs->versions()->create(['number' => 1, 'why' => 'x', 'finishes' => []])->id,
             'cup' => $cup->id, 'shelfImport' => $import->id, 'balance' => $balance->id, 'chip' => $chip->id,
             'swatch' => 'thick', 'key' => str_repeat('A', 26),
             'figure' => $theirs->id, 'area' => $area->id, 'part' => $part->id, 'picture' => $picture->id, 'run' => $run->id,

@@ -43,9 +43,16 @@ final class LightTest extends TestCase
         $this->send($figure, Shapes::box(1.0, 1.0, 2.0))->assertCreated()->assertJsonPath('unitMm', 25.4);
         $id = $mesh->json('id');
         self::assertIsInt($id);
-        $this->patchJson("/figures/{$figure->id}/meshes/{$id}", ['move' => [1, 2, 3], 'turn' => 90, 'mirror' => true, 'unitMm' => 10])->assertOk()->assertJsonPath('turn', 90)->assertJsonPath('areaCm2', fn (float $v): bool => abs($v - 5200.0) < 0.01);
+        $this->patchJson(
+            "/figures/{$figure->id}/meshes/{$id}",
+            ['move' => [1, 2, 3], 'turn' => 90, 'mirror' => true, 'unitMm' => 10],
+        )->assertOk()->assertJsonPath('turn', 90)->assertJsonPath('areaCm2', fn (float $v): bool => abs($v - 5200.0) < 0.01);
         $this->patchJson("/figures/{$figure->id}/meshes/{$id}", ['unitMm' => 0])->assertUnprocessable();
-        $this->post("/figures/{$figure->id}/meshes", ['mesh' => UploadedFile::fake()->createWithContent('x.stl', 'no mesh at all')], ['Accept' => 'application/json'])->assertUnprocessable()->assertJsonPath('errors.mesh.0', fn (string $words): bool => str_ends_with($words, 'Nothing was added.'));
+        $this->post(
+            "/figures/{$figure->id}/meshes",
+            ['mesh' => UploadedFile::fake()->createWithContent('x.stl', 'no mesh at all')],
+            ['Accept' => 'application/json'],
+        )->assertUnprocessable()->assertJsonPath('errors.mesh.0', fn (string $words): bool => str_ends_with($words, 'Nothing was added.'));
         $this->postJson("/figures/{$figure->id}/meshes")->assertUnprocessable();
         $files = count(Storage::disk('local')->allFiles('meshes'));
         $this->deleteJson("/figures/{$figure->id}/meshes/{$id}")->assertOk();
@@ -144,11 +151,17 @@ final class LightTest extends TestCase
         foreach (['Body' => Shapes::box(10.0, 10.0, 20.0, 3), 'Head' => Pose::of([60.0, 5.0, 3.0], [0.7, 0.1, 0.0, 1.0])->applied(Shapes::box(4.0, 6.0, 5.0, 3))] as $name => $mesh) {
             $this->send($figure, $mesh, $figure->parts()->create(['name' => $name, 'position' => 1])->id)->assertCreated();
         }
-        $this->postJson("/figures/{$figure->id}/meshes/join", ['at' => [60, 5, 3], 'onto' => [5, 5, 20]])->assertUnprocessable()->assertJsonPath('errors.at.0', fn (string $words): bool => str_starts_with($words, 'Calculate the lighting first'));
+        $this->postJson("/figures/{$figure->id}/meshes/join", ['at' => [60, 5, 3], 'onto' => [5, 5, 20]])->assertUnprocessable()->assertJsonPath(
+            'errors.at.0',
+            fn (string $words): bool => str_starts_with($words, 'Calculate the lighting first'),
+        );
         $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
         // The middle of the head's own top, wherever it lies.
         [$x, $y, $z] = Pose::of([60.0, 5.0, 3.0], [0.7, 0.1, 0.0, 1.0])->place([2.0, 3.0, 5.0]);
-        $this->postJson("/figures/{$figure->id}/meshes/join", ['at' => [5, 5, 20], 'onto' => [5, 5, 0]])->assertUnprocessable()->assertJsonPath('errors.onto.0', fn (string $words): bool => str_contains($words, 'glued to'));
+        $this->postJson(
+            "/figures/{$figure->id}/meshes/join",
+            ['at' => [5, 5, 20], 'onto' => [5, 5, 0]],
+        )->assertUnprocessable()->assertJsonPath('errors.onto.0', fn (string $words): bool => str_contains($words, 'glued to'));
         $this->postJson("/figures/{$figure->id}/meshes/join", ['at' => [$x, $y, $z], 'onto' => [5, 5, 20]])->assertOk()->assertJsonPath('mesh.isJoined', true);
         $light = LightRecord::query()->sole();
         self::assertTrue(AssembledFigure::isStale($figure, $light));
@@ -160,7 +173,10 @@ final class LightTest extends TestCase
         $this->postJson("/figures/{$figure->id}/meshes/{$head->id}/turn", ['degrees' => 200])->assertUnprocessable();
         // A part that stands by itself, or was moved by hand since, has no joint to be turned at.
         $body = $figure->meshes()->reorder('id')->firstOrFail();
-        $this->postJson("/figures/{$figure->id}/meshes/{$body->id}/turn", ['degrees' => 45])->assertUnprocessable()->assertJsonPath('errors.degrees.0', fn (string $words): bool => str_contains($words, 'face to face'));
+        $this->postJson("/figures/{$figure->id}/meshes/{$body->id}/turn", ['degrees' => 45])->assertUnprocessable()->assertJsonPath(
+            'errors.degrees.0',
+            fn (string $words): bool => str_contains($words, 'face to face'),
+        );
         $this->patchJson("/figures/{$figure->id}/meshes/{$head->id}", ['move' => $head->refresh()->pose['move'] ?? []])->assertOk()->assertJsonPath('isJoined', false);
         $this->postJson("/figures/{$figure->id}/meshes/{$head->id}/turn", ['degrees' => 45])->assertUnprocessable();
         self::assertEqualsWithDelta([[0.0, 0.0, 0.0], [10.0, 10.0, 25.0]], $bounds(), 1e-3);
@@ -256,7 +272,10 @@ final class LightTest extends TestCase
         $below = $means('spray from below');
         self::assertGreaterThan($below[$ball->id], $below[$table->id]);
         // From the front and from behind: the ball is round, the mean stays; from below it is reached as the table is not there.
-        $this->putJson("/figures/{$figure->id}/light", ['spray' => 'spray from 45 degrees', 'passes' => 1, 'side' => 180])->assertOk()->assertJsonPath('sprays.1.passes', 1)->assertJsonPath('sprays.1.side', 180);
+        $this->putJson(
+            "/figures/{$figure->id}/light",
+            ['spray' => 'spray from 45 degrees', 'passes' => 1, 'side' => 180],
+        )->assertOk()->assertJsonPath('sprays.1.passes', 1)->assertJsonPath('sprays.1.side', 180);
         $back = $means('spray from 45 degrees');
         $this->putJson("/figures/{$figure->id}/light", ['spray' => 'spray from 45 degrees', 'side' => 0])->assertOk()->assertJsonPath('sprays.1.passes', 1);
         self::assertEqualsWithDelta($back[$ball->id], $means('spray from 45 degrees')[$ball->id], 0.05);
@@ -273,7 +292,10 @@ final class LightTest extends TestCase
             $layer = $table->layers()->create(['key' => "layer{$n}", 'position' => $n, 'technique' => $technique, 'zones' => Zone::cases(), 'thinner' => 0, 'coats' => 2]);
             $layer->paints()->create(['paint_id' => $pot->id, 'drops' => 1, 'position' => 0]);
         }
-        $lightness = static fn (): array => array_map(static fn (Zone $z): float => FigureOptics::of($figure, $table->refresh()->load('layers.paints.paint'))->section(LayerDraft::stackOf($table))->top()->cell($z)->seen->lightness, Zone::cases());
+        $lightness = static fn (): array => array_map(
+            static fn (Zone $z): float => FigureOptics::of($figure, $table->refresh()->load('layers.paints.paint'))->section(LayerDraft::stackOf($table))->top()->cell($z)->seen->lightness,
+            Zone::cases(),
+        );
         $usual = $lightness();
         $this->postJson("/figures/{$figure->id}/light/measures")->assertOk();
         $exposures = $table->refresh()->zone_exposures['zenithal spray'] ?? [];
@@ -318,7 +340,11 @@ final class LightTest extends TestCase
 
             return (string) ob_get_clean();
         };
-        $keep = fn (string $still, array $camera): \Illuminate\Testing\TestResponse => $this->post("/figures/{$figure->id}/light/look", ['camera' => $camera, 'still' => UploadedFile::fake()->createWithContent('still.png', $still)], ['Accept' => 'application/json']);
+        $keep = fn (string $still, array $camera): \Illuminate\Testing\TestResponse => $this->post(
+            "/figures/{$figure->id}/light/look",
+            ['camera' => $camera, 'still' => UploadedFile::fake()->createWithContent('still.png', $still)],
+            ['Accept' => 'application/json'],
+        );
         $keep($png(200), $camera)->assertOk();
         $first = LightRecord::query()->sole()->still;
         self::assertEquals($camera, LightRecord::query()->sole()->camera);
@@ -395,6 +421,10 @@ final class LightTest extends TestCase
     /** @return \Illuminate\Testing\TestResponse<\Symfony\Component\HttpFoundation\Response> */
     private function send(Figure $figure, TriangleMesh $mesh, ?int $partId = null): \Illuminate\Testing\TestResponse
     {
-        return $this->post("/figures/{$figure->id}/meshes", ['mesh' => UploadedFile::fake()->createWithContent('part.stl', StlWriter::write($mesh)), ...($partId === null ? [] : ['partId' => $partId])], ['Accept' => 'application/json']);
+        return $this->post(
+            "/figures/{$figure->id}/meshes",
+            ['mesh' => UploadedFile::fake()->createWithContent('part.stl', StlWriter::write($mesh)), ...($partId === null ? [] : ['partId' => $partId])],
+            ['Accept' => 'application/json'],
+        );
     }
 }

@@ -56,7 +56,15 @@ final class MeshFileTest extends TestCase
     /** Counts of a tried reading of these models (assimp says the same before it cuts faces into triangles). */
     public function test_other_formats_hold_what_they_are_known_to_hold(): void
     {
-        foreach (['OBJ/WusonOBJ.obj' => 3732, 'OBJ/spider.obj' => 1312, 'OBJ/box.obj' => 12, 'OBJ/concave_polygon.obj' => 64, '3MF/box.3mf' => 12, 'STL/triangle.stl' => 1, 'STL/triangle_with_two_solids.stl' => 2] as $name => $triangles) {
+        foreach ([
+            'OBJ/WusonOBJ.obj' => 3732,
+            'OBJ/spider.obj' => 1312,
+            'OBJ/box.obj' => 12,
+            'OBJ/concave_polygon.obj' => 64,
+            '3MF/box.3mf' => 12,
+            'STL/triangle.stl' => 1,
+            'STL/triangle_with_two_solids.stl' => 2,
+        ] as $name => $triangles) {
             $path = "/usr/share/assimp/models/{$name}";
             self::assertFileExists($path);
             self::assertSame($triangles, MeshFile::read($path, $path)->mesh->triangles(), $name);
@@ -87,7 +95,14 @@ final class MeshFileTest extends TestCase
         $zip->open($package, ZipArchive::OVERWRITE);
         $zip->addFromString('3D/3dmodel.model', $xml);
         $zip->close();
-        $files = ['box.obj' => $obj, 'box.stl' => $stl."endsolid\n", 'mac.stl' => str_replace("\n", "\r", $stl), 'binary.stl' => StlWriter::write($box), 'solid.stl' => 'solid '.substr(StlWriter::write($box), 6), 'box.3mf' => (string) file_get_contents($package)];
+        $files = [
+            'box.obj' => $obj,
+            'box.stl' => $stl."endsolid\n",
+            'mac.stl' => str_replace("\n", "\r", $stl),
+            'binary.stl' => StlWriter::write($box),
+            'solid.stl' => 'solid '.substr(StlWriter::write($box), 6),
+            'box.3mf' => (string) file_get_contents($package),
+        ];
         unlink($package);
         foreach ($files as $name => $bytes) {
             $measures = MeshMeasures::of(self::read($bytes, $name)->mesh);
@@ -136,7 +151,11 @@ final class MeshFileTest extends TestCase
         };
         yield 'a document type' => [$package('<?xml version="1.0"?><!DOCTYPE model [<!ENTITY a "x">]><model/>'), 'x.3mf', 'document type'];
         yield 'no xml' => [$package('<model><resources>'), 'x.3mf', '3MF, line 1'];
-        yield 'within itself' => [$package('<model><resources><object id="1"><components><component objectid="1"/></components></object></resources><build><item objectid="1"/></build></model>'), 'x.3mf', 'within themselves'];
+        yield 'within itself' => [
+            $package('<model><resources><object id="1"><components><component objectid="1"/></components></object></resources><build><item objectid="1"/></build></model>'),
+            'x.3mf',
+            'within themselves',
+        ];
         yield 'a unit nobody knows' => [$package('<model unit="furlong"/>'), 'x.3mf', 'furlong'];
         yield 'another zip' => [static fn (): string => "PK\x03\x04".str_repeat('x', 100), 'x.3mf', 'not a mesh file that can be read'];
     }
@@ -146,7 +165,12 @@ final class MeshFileTest extends TestCase
     {
         $random = new Randomizer(new Mt19937(7));
         $ball = StlWriter::write(Shapes::ball(5.0, 6));
-        $files = [['x.stl', $ball], ['x.stl', (string) file_get_contents('/usr/share/assimp/models/STL/triangle.stl')], ['x.obj', (string) file_get_contents('/usr/share/assimp/models/OBJ/box.obj')], ['x.3mf', (string) file_get_contents('/usr/share/assimp/models/3MF/box.3mf')]];
+        $files = [
+            ['x.stl', $ball],
+            ['x.stl', (string) file_get_contents('/usr/share/assimp/models/STL/triangle.stl')],
+            ['x.obj', (string) file_get_contents('/usr/share/assimp/models/OBJ/box.obj')],
+            ['x.3mf', (string) file_get_contents('/usr/share/assimp/models/3MF/box.3mf')],
+        ];
         $read = $refused = 0;
         for ($n = 0; $n < 1000; $n++) {
             [$name, $bytes] = $files[$n % count($files)];
@@ -221,7 +245,14 @@ assert o==len(d); print(json.dumps([n,f,min(x[3] for x in v),max(x[3] for x in v
         // Another up: the same ball is lit from the side, by as much.
         $side = json_decode($run($stl, '--up=-x', '--directions=32')->getOutput(), true);
         self::assertIsArray($side);
-        foreach ([[['/nowhere.stl'], 'FILE', 'cannot be read'], [[$stl, '--up=w'], '', 'one of x, y, z'], [[$stl, '--spread=120'], '', 'half angle of 120'], [[$stl, '--directions=0'], '', '0 directions'], [[$stl, '--directions=many'], '--directions', 'no whole number'], [[__FILE__], '', 'not a mesh file that can be read']] as [$arguments, $where, $words]) {
+        foreach ([
+            [['/nowhere.stl'], 'FILE', 'cannot be read'],
+            [[$stl, '--up=w'], '', 'one of x, y, z'],
+            [[$stl, '--spread=120'], '', 'half angle of 120'],
+            [[$stl, '--directions=0'], '', '0 directions'],
+            [[$stl, '--directions=many'], '--directions', 'no whole number'],
+            [[__FILE__], '', 'not a mesh file that can be read'],
+        ] as [$arguments, $where, $words]) {
             $refused = $run(...$arguments);
             self::assertSame([2, ''], [$refused->getExitCode(), $refused->getOutput()]);
             /** @var array{error: array{where: string, message: string}} $error */

@@ -62,7 +62,10 @@ final class OrderTest extends TestCase
         $plan = $this->judged($figure, []);
         self::assertSame([['Collar', 80.0]], array_map(static fn (array $m): array => [$m['protects'][0], (float) $m['mm']], $plan['masks']));
         // Said twice, or with itself, a boundary is refused and nothing changes.
-        $this->postJson("/figures/{$figure->id}/boundaries", ['areaId' => $collar->id, 'otherId' => $coat->id, 'mm' => 70])->assertUnprocessable()->assertJsonPath('errors.mm.0', 'These two meet along 80 mm already: remove that boundary first.');
+        $this->postJson(
+            "/figures/{$figure->id}/boundaries",
+            ['areaId' => $collar->id, 'otherId' => $coat->id, 'mm' => 70],
+        )->assertUnprocessable()->assertJsonPath('errors.mm.0', 'These two meet along 80 mm already: remove that boundary first.');
         $this->postJson("/figures/{$figure->id}/boundaries", ['areaId' => $coat->id, 'otherId' => $coat->id, 'mm' => 70])->assertUnprocessable();
         $this->putJson('/approaches', ['approaches' => ['big areas first, touched up']])->assertOk();
         self::assertContains('big areas first', array_column($this->judged($figure, [])['rules'], 'rule'));
@@ -119,7 +122,10 @@ final class OrderTest extends TestCase
         self::assertStringContainsString('Put a varnish', (string) $this->judged($figure, [])['issues'][0]['remedy']);
         // An area on no part is named.
         $coat->update(['part_id' => null]);
-        $this->get("/figures/{$figure->id}/order")->assertInertia(fn (AssertableInertia $page) => $page->where('problem', 'The area "Cloak" is on no part: set its part in the brief.')->where('planned', null));
+        $this->get("/figures/{$figure->id}/order")->assertInertia(fn (AssertableInertia $page) => $page->where(
+            'problem',
+            'The area "Cloak" is on no part: set its part in the brief.',
+        )->where('planned', null));
     }
 
     /** @return array{Figure, Area, Area} a figure of one part with a sprayed cloak and a sprayed collar */

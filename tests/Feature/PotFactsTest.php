@@ -32,7 +32,10 @@ final class PotFactsTest extends TestCase
         $under = $this->pot('Keel Black', '#1b1b1d');
         $over = $this->pot('Storm', '#46606e');
         $this->putJson("/figures/{$figure->id}/areas/{$area->id}/finish", ['layers' => [$this->layer($under), $this->layer($over, 'layer')], 'version' => 1])->assertOk();
-        $drying = fn (): array => array_map(static fn (PlannedStep $s): mixed => $s->attributes['drying_minutes'], array_values(array_filter(app(PlanSteps::class)($figure->refresh()), static fn (PlannedStep $s): bool => isset($s->attributes['technique']))));
+        $drying = fn (): array => array_map(
+            static fn (PlannedStep $s): mixed => $s->attributes['drying_minutes'],
+            array_values(array_filter(app(PlanSteps::class)($figure->refresh()), static fn (PlannedStep $s): bool => isset($s->attributes['technique']))),
+        );
         $issues = fn (): string => (string) json_encode($this->postJson("/figures/{$figure->id}/order/judge", ['steps' => ['none']])->assertOk()->json('issues'));
         $before = $drying();
         self::assertStringNotContainsString('lacquer', $issues());
@@ -49,7 +52,23 @@ final class PotFactsTest extends TestCase
     public function test_the_table_of_a_shelf_carries_every_field_and_brings_it_back(): void
     {
         $pot = $this->pot('Lantern', '#f0b030', PotKind::Airbrush);
-        $pot->update(['flop_hex' => '#c08020', 'note' => "two\nlines, \"quoted\"", 'level_percent' => 37, 'chemistry' => Chemistry::Enamel, 'density' => 1.31, 'size_ml' => 17.5, 'price' => 3.95, 'drying_minutes' => 700, 'curing_minutes' => 3000, 'pressure_psi' => 18.5, 'thinner' => 1.5, 'thinned_with' => 'white spirit', 'cleaner' => 'turpentine', 'drop_ml' => 0.031, 'is_mixed' => false]);
+        $pot->update([
+            'flop_hex' => '#c08020',
+            'note' => "two\nlines, \"quoted\"",
+            'level_percent' => 37,
+            'chemistry' => Chemistry::Enamel,
+            'density' => 1.31,
+            'size_ml' => 17.5,
+            'price' => 3.95,
+            'drying_minutes' => 700,
+            'curing_minutes' => 3000,
+            'pressure_psi' => 18.5,
+            'thinner' => 1.5,
+            'thinned_with' => 'white spirit',
+            'cleaner' => 'turpentine',
+            'drop_ml' => 0.031,
+            'is_mixed' => false,
+        ]);
         $table = $this->get('/shelf/file.csv')->assertOk()->getContent();
         self::assertIsString($table);
         $header = Csv::read($table)->header;
@@ -67,7 +86,10 @@ final class PotFactsTest extends TestCase
         $figure = $this->figure();
         [$a, $b] = [$figure->parts()->create(['name' => 'Body', 'position' => 1]), $figure->parts()->create(['name' => 'Base', 'position' => 2])];
         [$cloak, $sole] = [$this->area($figure), $this->area($figure, 'Sole')];
-        $joint = $this->postJson("/figures/{$figure->id}/joints", ['partId' => $a->id, 'otherId' => $b->id, 'hides' => [$cloak->id, $sole->id]])->assertCreated()->json('id') ?? Joint::query()->sole()->id;
+        $joint = $this->postJson(
+            "/figures/{$figure->id}/joints",
+            ['partId' => $a->id, 'otherId' => $b->id, 'hides' => [$cloak->id, $sole->id]],
+        )->assertCreated()->json('id') ?? Joint::query()->sole()->id;
         self::assertSame(2, DB::table('joint_hidden_areas')->where('joint_id', $joint)->count());
         $this->delete("/figures/{$figure->id}/areas/{$sole->id}")->assertRedirect();
         self::assertSame([$cloak->id], Joint::query()->sole()->hiddenAreas->map(static fn ($area): int => $area->id)->all());

@@ -128,7 +128,14 @@ final class PotTest extends TestCase
     {
         $pot = $this->pot('Gull', '#c9b48a');
         $photo = $this->get("/shelf/paints/{$pot->id}/card-photo")->assertOk()->assertHeader('Content-Type', 'image/png')->getContent();
-        $spots = ['grey' => [0.167, 0.25, 0.04], 'black' => [0.5, 0.25, 0.04], 'white' => [0.833, 0.25, 0.04], 'overBlack' => [0.167, 0.75, 0.04], 'overWhite' => [0.5, 0.75, 0.04], 'thick' => [0.833, 0.75, 0.04]];
+        $spots = [
+            'grey' => [0.167, 0.25, 0.04],
+            'black' => [0.5, 0.25, 0.04],
+            'white' => [0.833, 0.25, 0.04],
+            'overBlack' => [0.167, 0.75, 0.04],
+            'overWhite' => [0.5, 0.75, 0.04],
+            'thick' => [0.833, 0.75, 0.04],
+        ];
         $send = fn (array $spots, string $bytes) => $this->post("/shelf/paints/{$pot->id}/swatches-photo", [
             'photo' => UploadedFile::fake()->createWithContent('card.png', $bytes), 'reflectance' => 0.18, 'spots' => $spots,
         ], ['Accept' => 'application/json']);
@@ -145,7 +152,10 @@ final class PotTest extends TestCase
         }
         $this->postJson("/shelf/paints/{$pot->id}/measure", ['readings' => $readings, 'source' => 'photo', 'keep' => true, 'version' => 1])->assertOk()->assertJsonPath('pot.version', 2);
         // No grey, a grey that is none, no picture.
-        $send(array_diff_key($spots, ['grey' => 1]), (string) $photo)->assertUnprocessable()->assertJsonPath('errors', fn (array $e): bool => str_contains((string) json_encode($e), 'Mark the grey patch'));
+        $send(array_diff_key($spots, ['grey' => 1]), (string) $photo)->assertUnprocessable()->assertJsonPath(
+            'errors',
+            fn (array $e): bool => str_contains((string) json_encode($e), 'Mark the grey patch'),
+        );
         $send([...$spots, 'grey' => $spots['black']], (string) $photo)->assertUnprocessable();
         $send($spots, 'no picture')->assertUnprocessable()->assertJsonPath('errors.photo.0', 'This file is not a JPEG, PNG or WebP picture. Nothing was added.');
     }

@@ -137,7 +137,15 @@ final class ProposalTest extends TestCase
         foreach (['Primer Black' => '#1c1c1c', 'Primer White' => '#f0f0ee'] as $name => $hex) {
             $ids[$name] = $this->pot($name, $hex, PotKind::Primer)->id;
         }
-        foreach (['Chalk White' => '#f4f3ee', 'Peat' => '#201a16', 'Lamp Ochre' => '#d79a1e', 'Buoy Yellow' => '#f2c21a', 'Rust' => '#7d3a20', 'Slate' => '#56606a', 'Deep Water' => '#1b3c66'] as $name => $hex) {
+        foreach ([
+            'Chalk White' => '#f4f3ee',
+            'Peat' => '#201a16',
+            'Lamp Ochre' => '#d79a1e',
+            'Buoy Yellow' => '#f2c21a',
+            'Rust' => '#7d3a20',
+            'Slate' => '#56606a',
+            'Deep Water' => '#1b3c66',
+        ] as $name => $hex) {
             $ids[$name] = $this->pot($name, $hex)->id;
         }
         $ids['Ink Sepia'] = $this->pot('Ink Sepia', '#3a2414', PotKind::Ink)->id;

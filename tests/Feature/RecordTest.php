@@ -56,7 +56,10 @@ final class RecordTest extends TestCase
         self::assertSame(range(1, count($after)), array_keys($after));
         // Done once more: the same mix, as a step of its own.
         $step = $this->step($run, 'base coat');
-        $this->postJson("/runs/{$run->id}/steps", ['after' => $step->position, 'againId' => $step->id])->assertCreated()->assertJsonPath('technique', 'base coat')->assertJsonPath('plannedMix.0.name', 'Reed Green');
+        $this->postJson(
+            "/runs/{$run->id}/steps",
+            ['after' => $step->position, 'againId' => $step->id],
+        )->assertCreated()->assertJsonPath('technique', 'base coat')->assertJsonPath('plannedMix.0.name', 'Reed Green');
         $this->postJson("/runs/{$run->id}/steps", ['after' => 1])->assertUnprocessable();
         $this->postJson("/runs/{$run->id}/steps", ['after' => 99, 'words' => 'x'])->assertUnprocessable();
         $this->postJson("/runs/{$run->id}/steps", ['after' => 1, 'againId' => 9999])->assertUnprocessable();
@@ -100,7 +103,10 @@ final class RecordTest extends TestCase
         $figure = $this->sentry();
         $run = $this->runOf($figure);
         $step = $this->step($run, 'base coat');
-        $learned = fn (Run $of, float $factor) => $this->get("/runs/{$of->id}")->assertInertia(fn (AssertableInertia $page) => $page->where('run.steps.'.($step->position - 1).'.need.learned', fn (mixed $found): bool => is_numeric($found) && abs($found - $factor) < 1e-9));
+        $learned = fn (Run $of, float $factor) => $this->get("/runs/{$of->id}")->assertInertia(fn (AssertableInertia $page) => $page->where(
+            'run.steps.'.($step->position - 1).'.need.learned',
+            fn (mixed $found): bool => is_numeric($found) && abs($found - $factor) < 1e-9,
+        ));
         $learned($run, 1.0);
         $this->patchJson("/runs/{$run->id}/steps/{$step->id}", ['version' => 1, 'state' => 'done', 'usedDrops' => 400])->assertOk();
         $this->post("/runs/{$run->id}/repeat")->assertRedirect();
@@ -118,7 +124,10 @@ final class RecordTest extends TestCase
         $run = $this->runOf($figure);
         $run->update(['copies' => 60]);
         AssertableInertia::fromTestResponse($this->get("/runs/{$run->id}"))->where('short', ['Reed Green'])->where('onMesh', false);
-        $page(6)->component('quantities/index')->loadDeferredProps('default', fn (AssertableInertia $later) => $later->where('planned.pots.0.name', 'Reed Green')->where('planned.pots.0.toBuy', 1)->where('planned.pots.0.spend', 4)->where('planned.batch.figures', 6));
+        $page(6)->component('quantities/index')->loadDeferredProps(
+            'default',
+            fn (AssertableInertia $later) => $later->where('planned.pots.0.name', 'Reed Green')->where('planned.pots.0.toBuy', 1)->where('planned.pots.0.spend', 4)->where('planned.batch.figures', 6),
+        );
         $page(1)->loadDeferredProps('default', fn (AssertableInertia $later) => $later->where('planned.batch', null));
         $csv = (string) $this->get("/figures/{$figure->id}/quantities.csv?copies=6")->assertOk()->getContent();
         self::assertStringStartsWith("maker,name,need_ml,has_ml,missing_ml,to_buy,cost\r\n", $csv);
@@ -167,7 +176,10 @@ final class RecordTest extends TestCase
             $answer = $this->postJson("/runs/{$run->id}/pieces", ['areaId' => $area->id, 'copy' => $n + 1, 'method' => 'typed', 'hex' => $hex])->assertOk();
         }
         $answer->assertJsonPath('outlier', 4);
-        $this->get("/runs/{$run->id}/pieces")->assertInertia(fn (AssertableInertia $page) => $page->component('bench/pieces')->where('areas.0.outlier', 4)->where('areas.0.remedy', fn (string $w): bool => str_contains($w, 'darker')));
+        $this->get("/runs/{$run->id}/pieces")->assertInertia(fn (AssertableInertia $page) => $page->component('bench/pieces')->where('areas.0.outlier', 4)->where(
+            'areas.0.remedy',
+            fn (string $w): bool => str_contains($w, 'darker'),
+        ));
         // Read again by the device: the same piece gives the same but for its noise.
         $read = fn (): array => (array) $this->postJson("/runs/{$run->id}/pieces", ['areaId' => $area->id, 'copy' => 2, 'method' => 'reader'])->assertOk()->json('readings.1.colour.lab');
         [$first, $second] = [$read(), $read()];
@@ -231,8 +243,31 @@ final class RecordTest extends TestCase
         $on(0);
 
         $run = $this->runOf($this->sentry());
-        $mask = $run->steps()->create(['position' => 50, 'kind' => 'mask', 'step_key' => 'mask layer X', 'area_name' => 'Skin', 'zones' => [], 'thinner' => 0, 'coats' => 1, 'planned_mix' => [], 'planned_colours' => [], 'drying_minutes' => 15, 'most_minutes' => 1440]);
-        $peel = $run->steps()->create(['position' => 51, 'kind' => 'peel', 'step_key' => 'peel layer X', 'area_name' => 'Skin', 'zones' => [], 'thinner' => 0, 'coats' => 1, 'planned_mix' => [], 'planned_colours' => [], 'drying_minutes' => 0]);
+        $mask = $run->steps()->create([
+            'position' => 50,
+            'kind' => 'mask',
+            'step_key' => 'mask layer X',
+            'area_name' => 'Skin',
+            'zones' => [],
+            'thinner' => 0,
+            'coats' => 1,
+            'planned_mix' => [],
+            'planned_colours' => [],
+            'drying_minutes' => 15,
+            'most_minutes' => 1440,
+        ]);
+        $peel = $run->steps()->create([
+            'position' => 51,
+            'kind' => 'peel',
+            'step_key' => 'peel layer X',
+            'area_name' => 'Skin',
+            'zones' => [],
+            'thinner' => 0,
+            'coats' => 1,
+            'planned_mix' => [],
+            'planned_colours' => [],
+            'drying_minutes' => 0,
+        ]);
         $this->patchJson("/runs/{$run->id}/steps/{$mask->id}", ['version' => 1, 'state' => 'done'])->assertOk();
         $this->travel(2)->days();
         $this->get('/')->assertInertia(fn (AssertableInertia $page) => $page->loadDeferredProps('tray', fn (AssertableInertia $tray) => $tray->where('tray.0.kind', 'mask')));
@@ -268,7 +303,10 @@ final class RecordTest extends TestCase
         $primer = $this->pot('Primer Black', '#1a1a1a', PotKind::Primer);
         $green = $this->pot('Reed Green', '#5c7434');
         $skin = $this->pot('Cheek', '#d79a7c');
-        foreach (['Cloak' => [$this->layer($primer, 'spray can'), $this->layer($green, drops: 3), $this->layer($green, 'wash')], 'Skin' => [$this->layer($primer, 'spray can'), $this->layer($skin)]] as $name => $layers) {
+        foreach ([
+            'Cloak' => [$this->layer($primer, 'spray can'), $this->layer($green, drops: 3), $this->layer($green, 'wash')],
+            'Skin' => [$this->layer($primer, 'spray can'), $this->layer($skin)],
+        ] as $name => $layers) {
             $area = $this->area($figure, $name);
             $area->update(['part_id' => $part->id]);
             foreach ($layers as $n => $_) {

@@ -20,7 +20,11 @@ final class ScheduleTest extends TestCase
 {
     public function test_a_week_has_its_evenings_and_a_day_that_differs_is_different(): void
     {
-        $this->painter->update(['time_zone' => 'Europe/Berlin', 'bench_hours' => [['day' => 2, 'start' => '19:30', 'minutes' => 120]], 'bench_exceptions' => ['2026-03-31' => null, '2026-04-01' => ['start' => '10:00', 'minutes' => 30]]]);
+        $this->painter->update([
+            'time_zone' => 'Europe/Berlin',
+            'bench_hours' => [['day' => 2, 'start' => '19:30', 'minutes' => 120]],
+            'bench_exceptions' => ['2026-03-31' => null, '2026-04-01' => ['start' => '10:00', 'minutes' => 30]],
+        ]);
         $sessions = BenchHours::of($this->painter)->sessions(new DateTimeImmutable('2026-03-24T18:00:00Z'));
         $at = static fn (int $n): string => (new DateTimeImmutable('@'.(int) (60 * $sessions[$n][0])))->format('Y-m-d H:i');
         // Berlin goes to summer time on 29 March 2026: half past seven moves an hour in UTC. The first evening began at 18:30 UTC.
@@ -34,7 +38,11 @@ final class ScheduleTest extends TestCase
     /** Law: sessions are in order of time and never overlap, whatever the pattern. */
     public function test_sessions_never_overlap(): void
     {
-        $this->painter->update(['bench_hours' => [['day' => 1, 'start' => '22:00', 'minutes' => 600], ['day' => 2, 'start' => '05:00', 'minutes' => 300], ['day' => 2, 'start' => '06:00', 'minutes' => 30]]]);
+        $this->painter->update(['bench_hours' => [
+            ['day' => 1, 'start' => '22:00', 'minutes' => 600],
+            ['day' => 2, 'start' => '05:00', 'minutes' => 300],
+            ['day' => 2, 'start' => '06:00', 'minutes' => 30],
+        ]]);
         $end = 0.0;
         foreach (BenchHours::of($this->painter)->sessions(new DateTimeImmutable('2026-01-01T00:00:00Z')) as [$start, $minutes]) {
             self::assertGreaterThanOrEqual($end, $start);
@@ -74,7 +82,11 @@ final class ScheduleTest extends TestCase
     public function test_no_two_steps_are_laid_at_once_and_broken_off_work_is_whole(): void
     {
         Carbon::setTestNow('2026-12-01T12:00:00Z');
-        $this->painter->update(['bench_hours' => [['day' => 2, 'start' => '19:30', 'minutes' => 50], ['day' => 3, 'start' => '19:30', 'minutes' => 35], ['day' => 5, 'start' => '19:30', 'minutes' => 70]]]);
+        $this->painter->update(['bench_hours' => [
+            ['day' => 2, 'start' => '19:30', 'minutes' => 50],
+            ['day' => 3, 'start' => '19:30', 'minutes' => 35],
+            ['day' => 5, 'start' => '19:30', 'minutes' => 70],
+        ]]);
         $figures = [];
         foreach (['Bell', 'Yoke'] as $name) {
             $figure = $this->sentry($name);

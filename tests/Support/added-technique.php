@@ -29,7 +29,11 @@ require __DIR__.'/../../vendor/autoload.php';
 
 spl_autoload_register(static function (string $class): void {
     $source = match ($class) {
-        Technique::class => str_replace("case Varnish = 'varnish';", "case Varnish = 'varnish';\n    case Marbling = 'marbling';", (string) file_get_contents(__DIR__.'/../../core/Finish/Technique.php')),
+        Technique::class => str_replace(
+            "case Varnish = 'varnish';",
+            "case Varnish = 'varnish';\n    case Marbling = 'marbling';",
+            (string) file_get_contents(__DIR__.'/../../core/Finish/Technique.php'),
+        ),
         // A wash in all but its name, its time, its waiting and its words.
         'Hyalin\Finish\Techniques\MarblingSpec' => str_replace(
             ['class WashSpec', 'perCoat(4)', 'dryingMinutes: 30', 'Flow it on, let it run into the recesses, draw off pools before they dry.'],

@@ -50,7 +50,11 @@ final class TechniqueTest extends TestCase
                 self::assertGreaterThanOrEqual(0.0, $spec->deposit->thickness($zone), $name);
             }
             // A spray is sprayed at the bench as well, and nothing else is.
-            self::assertSame($spec->application->isSprayed(), in_array($spec->step, [StepKind::Spray, StepKind::Prime], true) || ($spec->step === StepKind::Varnish && $spec->application->isSprayed()), $name);
+            self::assertSame(
+                $spec->application->isSprayed(),
+                in_array($spec->step, [StepKind::Spray, StepKind::Prime], true) || ($spec->step === StepKind::Varnish && $spec->application->isSprayed()),
+                $name,
+            );
             if ($spec->direction !== null) {
                 self::assertTrue($spec->application->isSprayed(), $name);
             }

@@ -46,7 +46,10 @@ final class MeshReadersTest extends TestCase
         yield 'OBJ, plain' => [$obj(self::TETRAHEDRON), 1.0];
         yield 'OBJ, line ends of another system' => [$obj(str_replace("\n", "\r\n", self::TETRAHEDRON)), 1.0];
         yield 'OBJ, counted back from the last vertex' => [$obj("v 0 0 0\nv 6 0 0\nv 0 4 0\nv 0 0 2\nf -4 -2 -3\nf -4 -3 -1\nf -4 -1 -2\nf -3 -2 -1\n"), 1.0];
-        yield 'OBJ, with textures, normals, groups and comments' => [$obj("# a comment\nmtllib x.mtl\no Thing\nvt 0 0\nvn 0 0 1\n".str_replace(['f 1 3 2', 'f 1 2 4'], ['f 1/1/1 3/1/1 2/1/1', 'f 1//1 2//1 4//1'], self::TETRAHEDRON)), 1.0];
+        yield 'OBJ, with textures, normals, groups and comments' => [
+            $obj("# a comment\nmtllib x.mtl\no Thing\nvt 0 0\nvn 0 0 1\n".str_replace(['f 1 3 2', 'f 1 2 4'], ['f 1/1/1 3/1/1 2/1/1', 'f 1//1 2//1 4//1'], self::TETRAHEDRON)),
+            1.0,
+        ];
         yield 'OBJ, a line that goes on' => [$obj(str_replace('f 1 3 2', "f 1 3 \\\n2", self::TETRAHEDRON)), 1.0];
         yield 'OBJ, with weights' => [$obj(str_replace("v 6 0 0\n", "v 12 0 0 2\n", self::TETRAHEDRON)), 1.0];
         yield 'OBJ, with colours after the point' => [$obj(str_replace("v 6 0 0\n", "v 6 0 0 0.5 0.5 0.5\n", self::TETRAHEDRON)), 1.0];
@@ -54,8 +57,17 @@ final class MeshReadersTest extends TestCase
             yield "3MF in {$unit}" => [static fn (): ReadMesh => ThreeMfReader::read(new TextSource(self::model('<build><item objectid="1"/></build>', $unit))), $millimetres];
         }
         // Twice as long each way, turned a quarter about z, moved: eight times the volume.
-        yield '3MF, placed by a transform' => [static fn (): ReadMesh => ThreeMfReader::read(new TextSource(self::model('<build><item objectid="1" transform="0 2 0 -2 0 0 0 0 2 50 60 70"/></build>'))), 2.0];
-        yield '3MF, as a component of another object' => [static fn (): ReadMesh => ThreeMfReader::read(new TextSource(self::model('<build><item objectid="2" transform="3 0 0 0 3 0 0 0 3 0 0 0"/></build>', more: '<object id="2"><components><component objectid="1" transform="0.5 0 0 0 0.5 0 0 0 0.5 9 9 9"/></components></object>'))), 1.5];
+        yield '3MF, placed by a transform' => [
+            static fn (): ReadMesh => ThreeMfReader::read(new TextSource(self::model('<build><item objectid="1" transform="0 2 0 -2 0 0 0 0 2 50 60 70"/></build>'))),
+            2.0,
+        ];
+        yield '3MF, as a component of another object' => [
+            static fn (): ReadMesh => ThreeMfReader::read(new TextSource(self::model(
+                '<build><item objectid="2" transform="3 0 0 0 3 0 0 0 3 0 0 0"/></build>',
+                more: '<object id="2"><components><component objectid="1" transform="0.5 0 0 0 0.5 0 0 0 0.5 9 9 9"/></components></object>',
+            ))),
+            1.5,
+        ];
     }
 
     public function test_a_polygon_is_a_fan_and_what_has_no_area_is_counted(): void

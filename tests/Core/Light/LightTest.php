@@ -71,7 +71,10 @@ final class LightTest extends TestCase
     public function test_a_floor_beside_a_wall_and_in_a_trench_sees_what_is_left_of_the_sky(): void
     {
         // A wall of height 10 at x = 0, on both sides for the trench of width 10; long enough to count as endless.
-        foreach ([[static fn (float $x): float => 0.5 * (1 + $x / sqrt($x * $x + 100)), 30.0], [static fn (float $x): float => 0.5 * ($x / sqrt($x * $x + 100) + (10 - $x) / sqrt((10 - $x) ** 2 + 100)), 10.0]] as [$form, $width]) {
+        foreach ([
+            [static fn (float $x): float => 0.5 * (1 + $x / sqrt($x * $x + 100)), 30.0],
+            [static fn (float $x): float => 0.5 * ($x / sqrt($x * $x + 100) + (10 - $x) / sqrt((10 - $x) ** 2 + 100)), 10.0],
+        ] as [$form, $width]) {
             $floor = Shapes::land(0.0, $width, -200.0, 200.0, 20, 100, static fn (): float => 0.0);
             $walls = self::wall(0.0);
             if ($width === 10.0) {

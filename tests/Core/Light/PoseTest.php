@@ -24,7 +24,11 @@ final class PoseTest extends TestCase
         mt_srand(7);
         $box = Shapes::box(2.0, 3.0, 5.0, 3);
         for ($n = 0; $n < 20; $n++) {
-            $pose = Pose::of([self::random(9), self::random(9), self::random(9)], [self::random(1), self::random(1), self::random(1), self::random(1) + 1.1], $n % 2 === 1)->turned([0.0, 0.0, 1.0], self::random(180));
+            $pose = Pose::of(
+                [self::random(9), self::random(9), self::random(9)],
+                [self::random(1), self::random(1), self::random(1), self::random(1) + 1.1],
+                $n % 2 === 1,
+            )->turned([0.0, 0.0, 1.0], self::random(180));
             $measures = MeshMeasures::of($pose->applied($box));
             // Inside out it would be negative: mirroring turns the corners round.
             self::assertEqualsWithDelta([62.0, 30.0], [$measures->areaMm2, $measures->volumeMm3], 1e-3);
@@ -75,7 +79,14 @@ final class PoseTest extends TestCase
     {
         [$up, $front] = [[0.0, 0.0, 1.0], [0.0, -1.0, 0.0]];
         $half = sqrt(0.5);
-        foreach ([[90.0, 0.0, [0.0, 0.0, 1.0]], [-90.0, 40.0, [0.0, 0.0, -1.0]], [0.0, 0.0, [0.0, -1.0, 0.0]], [45.0, 0.0, [0.0, -$half, $half]], [0.0, 90.0, [1.0, 0.0, 0.0]], [0.0, 180.0, [0.0, 1.0, 0.0]]] as [$elevation, $side, $axis]) {
+        foreach ([
+            [90.0, 0.0, [0.0, 0.0, 1.0]],
+            [-90.0, 40.0, [0.0, 0.0, -1.0]],
+            [0.0, 0.0, [0.0, -1.0, 0.0]],
+            [45.0, 0.0, [0.0, -$half, $half]],
+            [0.0, 90.0, [1.0, 0.0, 0.0]],
+            [0.0, 180.0, [0.0, 1.0, 0.0]],
+        ] as [$elevation, $side, $axis]) {
             self::assertEqualsWithDelta($axis, SprayFrom::of($elevation, $side, 30.0, 1)->axis($up, $front), 1e-12);
         }
         foreach ([[91.0, 0.0, 30.0, 1], [0.0, 181.0, 30.0, 1], [0.0, 0.0, -1.0, 1], [0.0, 0.0, 30.0, 10], [NAN, 0.0, 30.0, 1]] as $wrong) {

@@ -68,7 +68,12 @@ final class NeutralTest extends TestCase
     /** @return iterable<string, array{Illuminant, float, float}> */
     public static function lamps(): iterable
     {
-        foreach ([['daylight', Illuminant::D65, 1.0, 1.5], ['warm lamp', Illuminant::A, 0.6, 3.0], ['LED', Illuminant::Led, 0.5, 2.0], ['dark', Illuminant::D50, 0.12, 2.2]] as [$name, $lamp, $exposure, $mean]) {
+        foreach ([
+            ['daylight', Illuminant::D65, 1.0, 1.5],
+            ['warm lamp', Illuminant::A, 0.6, 3.0],
+            ['LED', Illuminant::Led, 0.5, 2.0],
+            ['dark', Illuminant::D50, 0.12, 2.2],
+        ] as [$name, $lamp, $exposure, $mean]) {
             yield $name => [$lamp, $exposure, $mean];
         }
     }

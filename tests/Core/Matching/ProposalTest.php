@@ -90,7 +90,11 @@ final class ProposalTest extends TestCase
         $all = [0.0, 0.0];
         foreach (self::RAMPS as $name => $ramp) {
             $best = $this->search($ramp)->find([ProposalKind::Opaque])[0];
-            $naive = array_map(fn (ProposedLayer $layer, int $i): ProposedLayer => $i === 0 ? $layer : $layer->mixed($this->naive($ramp[self::aim($layer)->index()])), $best->layers, array_keys($best->layers));
+            $naive = array_map(
+                fn (ProposedLayer $layer, int $i): ProposedLayer => $i === 0 ? $layer : $layer->mixed($this->naive($ramp[self::aim($layer)->index()])),
+                $best->layers,
+                array_keys($best->layers),
+            );
             foreach ([0.9, 1.1] as $thickness) {
                 $ours = $theirs = 0.0;
                 foreach (Zone::cases() as $zone) {

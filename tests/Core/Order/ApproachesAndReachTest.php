@@ -115,7 +115,13 @@ final class ApproachesAndReachTest extends TestCase
             new AreaPlan('m', 'Brass', 'p', 0, 5.0, [self::layer('m1', StepKind::Spray, flake: true), self::layer('m2', StepKind::Varnish)]),
             new AreaPlan('c', 'Cloth', 'p', 1, 5.0, [self::layer('c1', StepKind::Spray)]),
         ];
-        $figure = static fn (Approach ...$approaches): FigurePlan => FigurePlan::of([new PartPlan('p', 'Lantern', PrintProcess::Resin)], $areas, [], [new BoundaryPlan('m', 'c', 40.0, false)], array_values($approaches));
+        $figure = static fn (Approach ...$approaches): FigurePlan => FigurePlan::of(
+            [new PartPlan('p', 'Lantern', PrintProcess::Resin)],
+            $areas,
+            [],
+            [new BoundaryPlan('m', 'c', 40.0, false)],
+            array_values($approaches),
+        );
         self::assertLessThan(array_search('layer m1', $last = self::ids(OrderPlanner::plan($figure())), true), array_search('layer c1', $last, true));
         $order = OrderPlanner::plan($figure(Approach::MetalFirst));
         $first = self::ids($order);

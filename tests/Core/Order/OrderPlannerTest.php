@@ -70,7 +70,10 @@ final class OrderPlannerTest extends TestCase
     {
         $figure = FigurePlan::of(
             [new PartPlan('bust', 'Bust', PrintProcess::Resin), new PartPlan('wing', 'Wing', PrintProcess::Resin)],
-            [self::area('back', 'Back', 'bust', 0, [self::layer('p1', StepKind::Prime), self::layer('b1', StepKind::Brush), self::layer('v1', StepKind::Varnish, sheen: 'matt')]), self::area('dust', 'Wing dust', 'wing', 1, [self::layer('p2', StepKind::Prime), self::layer('d1', StepKind::Spray)])],
+            [
+                self::area('back', 'Back', 'bust', 0, [self::layer('p1', StepKind::Prime), self::layer('b1', StepKind::Brush), self::layer('v1', StepKind::Varnish, sheen: 'matt')]),
+                self::area('dust', 'Wing dust', 'wing', 1, [self::layer('p2', StepKind::Prime), self::layer('d1', StepKind::Spray)]),
+            ],
             [new JointPlan('bust', 'wing', ['back'])],
         );
         $plan = OrderPlanner::plan($figure);
@@ -122,7 +125,13 @@ final class OrderPlannerTest extends TestCase
     public function test_chipping_has_its_fluid_between_the_colour_to_keep_and_the_one_that_chips(): void
     {
         $plan = OrderPlanner::plan(FigurePlan::of([new PartPlan('p', 'Bell', PrintProcess::MeltedPlastic)], [
-            self::area('x', 'Enamel', 'p', 0, [self::layer('rust', StepKind::Brush), new LayerPlan('paint', StepKind::Brush, 'chipping', Chemistry::Acrylic, 10, 15, 1440, 'water', isOverFluid: true)]),
+            self::area(
+                'x',
+                'Enamel',
+                'p',
+                0,
+                [self::layer('rust', StepKind::Brush), new LayerPlan('paint', StepKind::Brush, 'chipping', Chemistry::Acrylic, 10, 15, 1440, 'water', isOverFluid: true)],
+            ),
         ]));
         self::assertCount(1, $plan->masks);
         self::assertSame(['layer rust', 'layer paint', ['x'], 24], [(string) $plan->masks[0]->after, (string) $plan->masks[0]->step, $plan->masks[0]->protects, $plan->masks[0]->mostHours]);
@@ -197,7 +206,11 @@ final class OrderPlannerTest extends TestCase
         $own = [Constraint::must(StepId::parse('layer h2'), StepId::parse('layer h1'), 'own rule', 'I like it so')];
         $this->expectException(InvalidOrder::class);
         $this->expectExceptionMessage('"h1" before "h2" before "h1". Dropping "own rule" here would solve it: I like it so');
-        OrderPlanner::plan(FigurePlan::of([new PartPlan('p', 'Head', PrintProcess::Resin)], [self::area('hair', 'Hair', 'p', 0, [self::layer('h1', StepKind::Brush), self::layer('h2', StepKind::DryBrush)])], own: $own));
+        OrderPlanner::plan(FigurePlan::of(
+            [new PartPlan('p', 'Head', PrintProcess::Resin)],
+            [self::area('hair', 'Hair', 'p', 0, [self::layer('h1', StepKind::Brush), self::layer('h2', StepKind::DryBrush)])],
+            own: $own,
+        ));
     }
 
     public function test_a_painters_own_wish_moves_a_step_and_one_about_nothing_is_passed_over(): void
@@ -205,7 +218,10 @@ final class OrderPlannerTest extends TestCase
         $areas = [self::area('a', 'A', 'p', 0, [self::layer('a1', StepKind::Brush)]), self::area('b', 'B', 'p', 0, [self::layer('b1', StepKind::Brush)])];
         $parts = [new PartPlan('p', 'Head', PrintProcess::Resin)];
         self::assertBefore(OrderPlanner::plan(FigurePlan::of($parts, $areas)), 'layer a1', 'layer b1');
-        $own = [Constraint::should(StepId::parse('layer b1'), StepId::parse('layer a1'), 5.0, 'own rule', 'b dries slowly'), Constraint::must(StepId::parse('layer gone'), StepId::parse('layer a1'), 'own rule', 'x')];
+        $own = [
+            Constraint::should(StepId::parse('layer b1'), StepId::parse('layer a1'), 5.0, 'own rule', 'b dries slowly'),
+            Constraint::must(StepId::parse('layer gone'), StepId::parse('layer a1'), 'own rule', 'x'),
+        ];
         self::assertBefore(OrderPlanner::plan(FigurePlan::of($parts, $areas, own: $own)), 'layer b1', 'layer a1');
     }
 
@@ -238,7 +254,10 @@ final class OrderPlannerTest extends TestCase
             self::assertSame($step->kind->isSprayed(), isset($cautions['spray']));
             self::assertSame($step->kind === StepKind::Prepare, isset($cautions['resin']));
         }
-        self::assertArrayHasKey('thinners', Cautions::at(new Step(StepId::layer('x'), StepKind::Wash, 'x', [], [], [self::layer('o', StepKind::Wash, chemistry: Chemistry::Oil)], 1, 1), PrintProcess::Resin));
+        self::assertArrayHasKey(
+            'thinners',
+            Cautions::at(new Step(StepId::layer('x'), StepKind::Wash, 'x', [], [], [self::layer('o', StepKind::Wash, chemistry: Chemistry::Oil)], 1, 1), PrintProcess::Resin),
+        );
     }
 
     public function test_a_plan_of_a_hundred_and_fifty_steps_keeps_all_its_musts(): void
@@ -246,7 +265,20 @@ final class OrderPlannerTest extends TestCase
         $parts = $areas = $boundaries = [];
         for ($n = 0; $n < 30; $n++) {
             $parts[$n % 6] = new PartPlan('p'.$n % 6, 'Part '.$n % 6, PrintProcess::Resin);
-            $areas[] = self::area("a{$n}", "Area {$n}", 'p'.$n % 6, $n % 3, array_map(static fn (int $i): LayerPlan => self::layer("l{$n}-{$i}", [StepKind::Prime, StepKind::Spray, StepKind::Brush, StepKind::Wash, StepKind::Varnish][$i], sheen: $i === 4 ? 'matt' : null), range(0, 4)));
+            $areas[] = self::area(
+                "a{$n}",
+                "Area {$n}",
+                'p'.$n % 6,
+                $n % 3,
+                array_map(
+                    static fn (int $i): LayerPlan => self::layer(
+                        "l{$n}-{$i}",
+                        [StepKind::Prime, StepKind::Spray, StepKind::Brush, StepKind::Wash, StepKind::Varnish][$i],
+                        sheen: $i === 4 ? 'matt' : null,
+                    ),
+                    range(0, 4),
+                ),
+            );
             if ($n > 0) {
                 $boundaries[] = new BoundaryPlan("a{$n}", 'a'.($n - 1), 20.0 + $n, $n % 2 === 0);
             }
@@ -284,7 +316,13 @@ final class OrderPlannerTest extends TestCase
         return FigurePlan::of(
             [new PartPlan('body', 'Body', PrintProcess::Resin), new PartPlan('head', 'Head', PrintProcess::Resin), new PartPlan('rock', 'Rock base', PrintProcess::Resin, isBase: true)],
             [
-                self::area('jersey', 'Jersey', 'body', 0, [$prime('prime'), self::layer('j1', StepKind::Brush), self::layer('j2', StepKind::DryBrush), self::layer('j3', StepKind::Varnish, sheen: 'matt')]),
+                self::area(
+                    'jersey',
+                    'Jersey',
+                    'body',
+                    0,
+                    [$prime('prime'), self::layer('j1', StepKind::Brush), self::layer('j2', StepKind::DryBrush), self::layer('j3', StepKind::Varnish, sheen: 'matt')],
+                ),
                 self::area('coat', 'Coat', 'body', 1, [$prime('prime2'), self::layer('c1', StepKind::Spray, covers: true), self::layer('c2', StepKind::Varnish, sheen: 'satin')]),
                 self::area('face', 'Face', 'head', 0, [$prime('prime3'), self::layer('f1', StepKind::Brush), self::layer('f2', StepKind::Varnish, sheen: 'matt')]),
                 self::area('stone', 'Stone', 'rock', 0, [$prime('prime4'), self::layer('s1', StepKind::DryBrush), self::layer('s2', StepKind::Varnish, sheen: 'matt')]),
@@ -301,8 +339,16 @@ final class OrderPlannerTest extends TestCase
         return new AreaPlan($id, $name, $part, $depth, $squareCm, $layers, $liesOn);
     }
 
-    private static function layer(string $key, StepKind $kind, Chemistry $chemistry = Chemistry::Acrylic, ?string $shared = null, bool $flake = false, bool $chrome = false, ?string $sheen = null, bool $covers = false): LayerPlan
-    {
+    private static function layer(
+        string $key,
+        StepKind $kind,
+        Chemistry $chemistry = Chemistry::Acrylic,
+        ?string $shared = null,
+        bool $flake = false,
+        bool $chrome = false,
+        ?string $sheen = null,
+        bool $covers = false,
+    ): LayerPlan {
         return new LayerPlan($key, $kind, $key, $chemistry, 10, 30, $chemistry->curingMinutes(), $chemistry->solvent(), $shared, $flake, $chrome, $sheen, $covers);
     }
 
