@@ -1,4 +1,8 @@
 import type {
+    BuildProps,
+    FigureProps,
+    OrderProps,
+    OrderStepProps,
     AreaFinishProps,
     ColourProps,
     CupProps,
@@ -168,3 +172,82 @@ export const POT_FIELDS: PotFieldProps[] = [
     potField('levelPercent', 'Level', 'whole', { least: 0, most: 100, default: '100' }),
     potField('note', 'Note', 'note', { most: 2000 }),
 ];
+
+export function figure(change: Partial<FigureProps> = {}): FigureProps {
+    return {
+        id: 3,
+        name: 'Heron keeper',
+        sculptor: null,
+        heightMm: 75,
+        copies: 1,
+        about: null,
+        bareHex: '#8a8a8a',
+        light: 'D65',
+        sheen: 'matt',
+        version: 4,
+        stages: [
+            { name: 'Brief', url: '/figures/3/brief', state: '2 areas', current: false },
+            { name: 'Order', url: null, state: 'no finish yet', current: false },
+        ],
+        ...change,
+    };
+}
+
+export function orderStep(id: string, change: Partial<OrderStepProps> = {}): OrderStepProps {
+    return {
+        id,
+        kind: 'brush',
+        words: `brush ${id}`,
+        partIds: ['1'],
+        areaNames: ['Cloak'],
+        minutes: 20,
+        dryMinutes: 15,
+        hexes: [],
+        cautions: [],
+        cleaner: 'water',
+        tool: 'brush',
+        ...change,
+    };
+}
+
+export function order(steps: OrderStepProps[], change: Partial<OrderProps> = {}): OrderProps {
+    return {
+        steps,
+        rules: [],
+        masks: [],
+        issues: [],
+        handsOnMinutes: 20 * steps.length,
+        maskMinutes: 0,
+        maskMm: 0,
+        cost: 0,
+        canBePainted: true,
+        ...change,
+    };
+}
+
+export function build(change: Partial<BuildProps> = {}): BuildProps {
+    const area = (id: number, name: string) => ({
+        id,
+        name,
+        partId: 1,
+        depth: 0,
+        squareCm: null,
+        isHidden: false,
+        reach: 'open' as const,
+    });
+    return {
+        parts: [1, 2].map((id) => ({
+            id,
+            name: id === 1 ? 'Body' : 'Wing',
+            process: 'resin',
+            isBase: false,
+            isFiddly: false,
+            attachments: null,
+        })),
+        areas: [area(11, 'Cloak'), area(12, 'Belt')],
+        joints: [],
+        boundaries: [],
+        ownRules: [],
+        ...change,
+    };
+}

@@ -195,6 +195,8 @@ function Counts({
                     <Field
                         label={`Coats (planned ${step.coats})`}
                         inputMode="numeric"
+                        pattern="[0-9]*"
+                        title="A whole number"
                         value={coats}
                         onChange={(event) => {
                             setCoats(event.target.value);
@@ -203,6 +205,8 @@ function Counts({
                     <Field
                         label={`Drops in total${estimated === undefined ? '' : ` (estimated ${estimated})`}`}
                         inputMode="numeric"
+                        pattern="[0-9]*"
+                        title="A whole number"
                         value={drops}
                         onChange={(event) => {
                             setDrops(event.target.value);
@@ -213,6 +217,8 @@ function Counts({
             <Field
                 label={`Minutes (estimated ${step.minutes})`}
                 inputMode="numeric"
+                pattern="[0-9]*"
+                title="A whole number"
                 value={minutes}
                 onChange={(event) => {
                     setMinutes(event.target.value);

@@ -358,6 +358,9 @@ function Attachments({ part, attempt, figure }: PartOfFigure) {
 }
 
 function PartRow({ part, attempt, figure }: PartOfFigure) {
+    // What is ticked is read at once: by the time the change is sent, the box shows the old state again.
+    const save = (change: Record<string, unknown>) =>
+        void attempt(() => send('PATCH', url('build.part', { figure: figure.id, part: part.id }), change));
     return (
         <tr className="border-t border-strong">
             <th scope="row" className="py-1 font-semibold">
@@ -372,13 +375,9 @@ function PartRow({ part, attempt, figure }: PartOfFigure) {
                         type="checkbox"
                         className="h-6 w-6"
                         checked={part.isBase}
-                        onChange={(event) =>
-                            void attempt(() =>
-                                send('PATCH', url('build.part', { figure: figure.id, part: part.id }), {
-                                    isBase: event.target.checked,
-                                }),
-                            )
-                        }
+                        onChange={(event) => {
+                            save({ isBase: event.target.checked });
+                        }}
                     />
                     the base
                 </label>
@@ -387,13 +386,9 @@ function PartRow({ part, attempt, figure }: PartOfFigure) {
                         type="checkbox"
                         className="h-6 w-6"
                         checked={part.isFiddly}
-                        onChange={(event) =>
-                            void attempt(() =>
-                                send('PATCH', url('build.part', { figure: figure.id, part: part.id }), {
-                                    isFiddly: event.target.checked,
-                                }),
-                            )
-                        }
+                        onChange={(event) => {
+                            save({ isFiddly: event.target.checked });
+                        }}
                     />
                     too small to hold
                 </label>
