@@ -1,4 +1,4 @@
-import { one } from '@/shared/lib/format';
+import { many, one } from '@/shared/lib/format';
 import { Button } from '@/shared/ui/button';
 import { Choice } from '@/shared/ui/choice';
 import { Pick } from '@/shared/ui/pick';
@@ -101,7 +101,7 @@ function Seeds({ tools }: { tools: Tools }) {
             </p>
             <div className="flex items-center gap-2">
                 <Button disabled={named.size < 2} onClick={onDivide}>
-                    Split between {named.size} areas
+                    Split between {many(named.size, 'area')}
                 </Button>
                 {seeds.length > 0 && (
                     <Button look="quiet" onClick={onForget}>
