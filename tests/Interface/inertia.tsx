@@ -1,4 +1,4 @@
-import { useState, type ComponentProps, type ReactNode } from 'react';
+import { useRef, useState, type ComponentProps, type ReactNode } from 'react';
 import { vi } from 'vitest';
 
 /**
@@ -44,7 +44,7 @@ type Data = Record<string, string>;
 /** A form as Inertia keeps it; what it sends goes to the router above. */
 export function useForm(initial: Data) {
     const [data, setData] = useState(initial);
-    const [change] = useState<{ of: (data: Data) => unknown }>(() => ({ of: (same) => same }));
+    const changeRef = useRef<(data: Data) => unknown>((same) => same);
     return {
         data,
         errors: (shared.props['errors'] ?? {}) as Data,
@@ -53,17 +53,17 @@ export function useForm(initial: Data) {
             setData((now) => ({ ...now, [key]: value }));
         },
         transform: (made: (data: Data) => unknown) => {
-            change.of = made;
+            changeRef.current = made;
         },
         reset: () => {
             setData(initial);
         },
         post: (path: string, options?: { onSuccess?: () => void }) => {
-            router.post(path, change.of(data));
+            router.post(path, changeRef.current(data));
             options?.onSuccess?.();
         },
         patch: (path: string, options?: { onSuccess?: () => void }) => {
-            router.patch(path, change.of(data));
+            router.patch(path, changeRef.current(data));
             options?.onSuccess?.();
         },
     };

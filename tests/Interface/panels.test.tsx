@@ -202,13 +202,14 @@ describe('what photos taught', () => {
 
 describe('suggestions for a layer', () => {
     const advice: SuggestionsProps = {
+        drift: 'straight',
         setting: { coats: 2, thinner: 1, colour: colour(), difference: 0.8, likeness: 'close' },
         undercoats: [{ name: 'Chalk primer', hex: '#eeeeee', colour: colour(), coats: 3, difference: 1.4 }],
         ramp: [
             { step: -1, added: [], mix: [{ ...pot(1), paintId: 1, drops: 2 }], colour: colour() },
             { step: 2, added: [], mix: [{ ...pot(2), paintId: 2, drops: 1 }], colour: colour() },
-        ] as unknown as SuggestionsProps['ramp'],
-    } as SuggestionsProps;
+        ],
+    };
 
     it('are applied as they were shown', async () => {
         vi.useFakeTimers();
