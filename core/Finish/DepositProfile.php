@@ -7,8 +7,9 @@ namespace Hyalin\Finish;
 use Hyalin\Optics\AreaCoverage;
 
 /**
- * What one coat of a technique leaves on each zone: the fraction of the surface it covers (0..1) and the thickness of
- * the film there in reference coats, both in the order recess, shade, mid, light, edge.
+ * What one coat of a technique leaves on each zone: the fraction of the surface it covers (0..1), the thickness of the
+ * film there in reference coats, and how much of that film's scattering is there, all in the order recess, shade, mid,
+ * light, edge.
  */
 final readonly class DepositProfile
 {
@@ -18,8 +19,9 @@ final readonly class DepositProfile
     /**
      * @param  array{float, float, float, float, float}  $coverage
      * @param  array{float, float, float, float, float}  $thickness
+     * @param  array{float, float, float, float, float}  $scattering
      */
-    private function __construct(private array $coverage, private array $thickness)
+    private function __construct(private array $coverage, private array $thickness, private array $scattering = [1.0, 1.0, 1.0, 1.0, 1.0])
     {
     }
 
@@ -30,6 +32,20 @@ final readonly class DepositProfile
     public static function of(array $coverage, array $thickness): self
     {
         return new self($coverage, $thickness);
+    }
+
+    /**
+     * A film that is drawn into the depths: colour gathers there, while the white of the pigment, its scattering, is everywhere
+     * what it is where the film is thinnest. Over an undercoat that rises with the light such a film keeps the order of the
+     * light whatever the paint: reflectance rises with that of the undercoat and falls with absorption (Kubelka 1948).
+     *
+     * @param  array{float, float, float, float, float}  $thickness  in reference coats, more than 0
+     */
+    public static function pooled(array $thickness): self
+    {
+        $least = min($thickness);
+
+        return new self([1.0, 1.0, 1.0, 1.0, 1.0], $thickness, array_map(static fn (float $t): float => $least / $t, $thickness));
     }
 
     /**
@@ -79,5 +95,11 @@ final readonly class DepositProfile
     public function thickness(Zone $zone): float
     {
         return $this->thickness[$zone->index()];
+    }
+
+    /** @return float share of the scattering of a film of that thickness, 0..1 */
+    public function scattering(Zone $zone): float
+    {
+        return $this->scattering[$zone->index()];
     }
 }

@@ -153,6 +153,18 @@ final readonly class Layer
             : $this->technique->profile()->thickness($zone) * ($this->hand->thickness ?? 1.0) / (1 + $this->thinner);
     }
 
+    /** @return float share of the scattering that a film of this thickness has in the zone, 0..1 */
+    public function scattering(Zone $zone): float
+    {
+        return $this->flake ? 1.0 : $this->technique->profile()->scattering($zone);
+    }
+
+    /** @return PaintOptics of the mix as it lies in the zone, per reference coat */
+    public function mixIn(Zone $zone): PaintOptics
+    {
+        return $this->mix->withScattering($this->scattering($zone));
+    }
+
     /** @return Reflectance of the zone when the layer has dried, without surface reflection */
     public function over(Zone $zone, Reflectance $beneath): Reflectance
     {
@@ -169,20 +181,27 @@ final readonly class Layer
         ));
     }
 
+    /** @return Reflectance of a single dot or stroke of one coat in the zone, without surface reflection */
+    public function dot(Zone $zone, Reflectance $beneath): Reflectance
+    {
+        return $this->mixIn($zone)->filmOver($beneath, FilmThickness::coats($this->thickness($zone)));
+    }
+
     private function film(Zone $zone, float $coverage, Reflectance $beneath): Reflectance
     {
         $thickness = FilmThickness::coats($this->thickness($zone));
         if ($this->into !== null && $coverage < 1.0) {
             // Where it is drawn out it is a mix of both, by volume.
-            return PaintOptics::mixed([[$this->mix, $coverage], [$this->into, 1 - $coverage]])->filmOver($beneath, $thickness->times($this->coats));
+            return PaintOptics::mixed([[$this->mixIn($zone), $coverage], [$this->into, 1 - $coverage]])->filmOver($beneath, $thickness->times($this->coats));
         }
         if ($coverage >= 1.0) {
             // Full coats of one mix are one thicker film (the two-flux equations are autonomous).
-            return $this->mix->filmOver($beneath, $thickness->times($this->coats));
+            return $this->mixIn($zone)->filmOver($beneath, $thickness->times($this->coats));
         }
         $area = AreaCoverage::of($coverage);
+        $mix = $this->mixIn($zone);
         for ($coat = 0; $coat < $this->coats; $coat++) {
-            $beneath = $area->blend($this->mix->filmOver($beneath, $thickness), $beneath);
+            $beneath = $area->blend($mix->filmOver($beneath, $thickness), $beneath);
         }
 
         return $beneath;

@@ -63,7 +63,13 @@ final readonly class LayerRecipe
     /** @return Sheen|null what it makes of the surface; null leaves that as it is */
     public function sheen(): ?Sheen
     {
-        return $this->technique->spec()->setsSheen ? $this->mainPot()->sheen() : null;
+        return $this->isVarnish() ? $this->mainPot()->sheen() : null;
+    }
+
+    /** @return bool a varnish that is put on as one: paint put on like a varnish is paint, and protects nothing */
+    public function isVarnish(): bool
+    {
+        return $this->technique->spec()->setsSheen && $this->mainPot()->isVarnish();
     }
 
     /** @return bool flakes stirred into paint swim in it as flakes */

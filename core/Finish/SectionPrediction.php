@@ -65,6 +65,14 @@ final readonly class SectionPrediction
         return new Section($rows);
     }
 
+    /** @return float CIEDE2000 between a single dot or stroke of the layer and what it lies on */
+    public function contrast(Layer $layer, SectionCell $beneath): float
+    {
+        $dot = $this->seen($layer->dot($beneath->zone, $beneath->inside), $beneath->surface);
+
+        return DifferenceFormula::Ciede2000->between($this->seen($beneath->inside, $beneath->surface), $dot);
+    }
+
     private function after(Layer $layer, SectionCell $before): SectionCell
     {
         if ($layer->coverage($before->zone) <= 0.0) {

@@ -21,8 +21,14 @@ final readonly class SettingSearch
     /** A coat more is worth this much CIEDE2000. */
     private const PER_COAT = 0.1;
 
-    /** @param  Lab  $lab  finished colour of the zone */
-    private function __construct(public int $coats, public float $thinner, public Lab $lab, public float $difference)
+    /** CIEDE2000 that another setting must bring: less is not seen. */
+    private const WORTHWHILE = 0.3;
+
+    /**
+     * @param  Lab  $lab  finished colour of the zone
+     * @param  float  $before  CIEDE2000 to the target as the layer is set now
+     */
+    private function __construct(public int $coats, public float $thinner, public Lab $lab, public float $difference, public float $before)
     {
     }
 
@@ -30,25 +36,27 @@ final readonly class SettingSearch
      * @param  SectionRow  $start  what the finish starts from
      * @param  list<Layer>  $layers  the whole finish
      * @param  int  $index  the layer to set
+     * @return self|null null when no other setting brings the finished zone visibly nearer than it is
      */
-    public static function find(SectionPrediction $prediction, SectionRow $start, array $layers, int $index, Zone $zone, Lab $target): self
+    public static function find(SectionPrediction $prediction, SectionRow $start, array $layers, int $index, Zone $zone, Lab $target): ?self
     {
         $beneath = $prediction->onTop($start, array_slice($layers, 0, $index))->top();
+        $finished = static fn (Layer $layer): Lab => $prediction->onTop($beneath, [$layer, ...array_slice($layers, $index + 1)])->top()->cell($zone)->seen;
+        $before = DifferenceFormula::Ciede2000->between($target, $finished($layers[$index]));
         $best = null;
         $bestScore = INF;
         for ($coats = 1; $coats <= self::MOST_COATS; $coats++) {
             foreach (self::THINNERS as $thinner) {
-                $stack = [$layers[$index]->withCoats($coats)->withThinner($thinner), ...array_slice($layers, $index + 1)];
-                $lab = $prediction->onTop($beneath, $stack)->top()->cell($zone)->seen;
+                $lab = $finished($layers[$index]->withCoats($coats)->withThinner($thinner));
                 $difference = DifferenceFormula::Ciede2000->between($target, $lab);
                 $score = $difference + self::PER_COAT * $coats;
                 if ($score < $bestScore) {
                     $bestScore = $score;
-                    $best = new self($coats, $thinner, $lab, $difference);
+                    $best = new self($coats, $thinner, $lab, $difference, $before);
                 }
             }
         }
 
-        return $best ?? throw new \LogicException('at least one setting is tried');
+        return $best !== null && $best->difference <= $before - self::WORTHWHILE ? $best : null;
     }
 }

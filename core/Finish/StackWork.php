@@ -58,6 +58,16 @@ final class StackWork
         return $plans;
     }
 
+    private static function kind(LayerRecipe $layer, bool $isPriming): StepKind
+    {
+        $step = $layer->technique->spec()->step;
+        if ($isPriming) {
+            return StepKind::Prime;
+        }
+
+        return $step === StepKind::Varnish && ! $layer->isVarnish() ? StepKind::Brush : $step;
+    }
+
     private static function plan(LayerRecipe $layer, ?string $shared): LayerPlan
     {
         $pot = $layer->mainPot();
@@ -65,7 +75,7 @@ final class StackWork
 
         return new LayerPlan(
             $layer->key,
-            $shared !== null ? StepKind::Prime : $spec->step,
+            self::kind($layer, $shared !== null),
             $layer->words(),
             $pot->chemistry(),
             $layer->handsOnMinutes(),

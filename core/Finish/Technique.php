@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Finish;
 
 use Hyalin\Pot\Pot;
+use Hyalin\Pot\PotKind;
 
 /**
  * The ways of putting paint on. Adding one: a case here, and a class in Techniques, named like it with "Spec", that specifies it.
@@ -62,6 +63,30 @@ enum Technique: string
     public function suits(Pot $pot): bool
     {
         return $pot->isMixed() && in_array($pot->kind, $this->spec()->suits, true);
+    }
+
+    /**
+     * The pot a new layer of this technique starts with: first one that is made for it - a varnish for varnishing, a primer for
+     * priming, a wash for washing -, then one that lets through or hides as the technique means to, then by the kinds that suit
+     * it; none that is empty, and nothing clear where colour is meant.
+     *
+     * @param  list<Pot>  $shelf  in its order
+     */
+    public function startsWith(array $shelf): ?Pot
+    {
+        $spec = $this->spec();
+        $ranked = [];
+        foreach ($shelf as $n => $pot) {
+            $suits = array_search($pot->kind, $spec->suits, true);
+            if ($suits !== false && ! $pot->isEmpty() && ($spec->setsSheen || ! $pot->kind->isClear())) {
+                $isMadeForIt = $pot->kind->value === $this->value || ($spec->isPriming && $pot->kind === PotKind::Primer);
+                $ranked[$n] = [$isMadeForIt ? 0 : 1, $pot->isTranslucent() === $spec->isTranslucent ? 0 : 1, $suits, $n];
+            }
+        }
+        asort($ranked);
+        $best = array_key_first($ranked);
+
+        return $best === null ? null : $shelf[$best];
     }
 
     /** @return list<self> sprayed from a direction, in the order of the cases */

@@ -26,6 +26,7 @@ final readonly class TechniqueSpec
      * @param  bool  $setsSheen  it is clear, and sets the sheen of everything beneath
      * @param  bool  $blendsWet  into the coat beneath while that is wet
      * @param  bool  $isOverFluid  painted over masking fluid that is peeled off again
+     * @param  bool  $isDotted  it leaves single dots: they are seen by their contrast, however little of the area they cover
      * @param  non-empty-list<Zone>  $usualZones  those a painter usually means
      * @param  float  $usualThinner  parts of water or medium to one part of paint
      * @param  int  $dryingMinutes  until the next coat
@@ -45,6 +46,7 @@ final readonly class TechniqueSpec
         public bool $setsSheen,
         public bool $blendsWet,
         public bool $isOverFluid,
+        public bool $isDotted,
         public array $usualZones,
         public float $usualThinner,
         public int $dryingMinutes,

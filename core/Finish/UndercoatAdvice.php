@@ -9,7 +9,8 @@ use Hyalin\Colour\Lab;
 use Hyalin\Colour\Reflectance;
 
 /**
- * What one undercoat makes of a mix: the fewest coats that come as near to the target as this undercoat lets it.
+ * What one undercoat makes of a finish: the fewest coats that come as near to the target as this undercoat lets it, once all
+ * that follows is on.
  */
 final readonly class UndercoatAdvice
 {
@@ -24,16 +25,17 @@ final readonly class UndercoatAdvice
 
     /**
      * @param  non-empty-array<string, Reflectance>  $undercoats  by name, without surface reflection
-     * @param  Layer  $layer  the first coloured layer
+     * @param  non-empty-list<Layer>  $layers  the layer that would lie on them, and what follows it
+     * @param  Lab  $target  of the zone when all of them are on
      * @return non-empty-list<self> best first: nearest, and of equally near ones the one with the fewest coats
      */
-    public static function compare(SectionPrediction $prediction, array $undercoats, Layer $layer, Zone $zone, Lab $target): array
+    public static function compare(SectionPrediction $prediction, array $undercoats, array $layers, Zone $zone, Lab $target): array
     {
         $advice = [];
         foreach ($undercoats as $name => $beneath) {
             $best = null;
             for ($coats = 1; $coats <= self::MOST_COATS; $coats++) {
-                $lab = $prediction->of($beneath, [$layer->withCoats($coats)])->top()->cell($zone)->seen;
+                $lab = $prediction->of($beneath, [$layers[0]->withCoats($coats), ...array_slice($layers, 1)])->top()->cell($zone)->seen;
                 $tried = new self((string) $name, $coats, $lab, DifferenceFormula::Ciede2000->between($target, $lab));
                 if ($best === null || $tried->worth() < $best->worth()) {
                     $best = $tried;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Hyalin\Finish;
 
+use Hyalin\Colour\DifferenceFormula;
 use Hyalin\Colour\Reflectance;
 
 /**
@@ -14,12 +15,18 @@ final readonly class WillItShow
     /** CIEDE2000 that reads at arm's length: own estimate. */
     public const THRESHOLD = 3.0;
 
-    /** @param  list<Remedy>  $remedies  smallest change first; none when it shows, or when only another mix would */
+    /**
+     * @param  float  $largestChange  CIEDE2000 it makes when it is painted; of its dots where it leaves dots
+     * @param  list<Remedy>  $remedies  smallest change first; none when it shows, or when only another mix would
+     * @param  float  $left  CIEDE2000 it makes to the finished piece, in the zone where it makes most: the finish with and
+     *                       without it
+     */
     private function __construct(
         public bool $shows,
         public float $largestChange,
         public ?Zone $mostIn,
         public array $remedies,
+        public float $left,
     ) {
     }
 
@@ -47,21 +54,45 @@ final readonly class WillItShow
         int $index,
         float $threshold = self::THRESHOLD,
     ): self {
-        $row = $section->rows[$index + 1];
-        $change = $row->largestChange();
-        $most = null;
-        foreach ($row->cells as $cell) {
-            if ($cell->touched && $cell->change >= $change) {
-                $most = $cell->zone;
-            }
-        }
-        // A varnish is there to protect and to set the sheen: it need not be seen.
-        if ($change >= $threshold || $layers[$index]->technique->spec()->setsSheen) {
-            return new self(true, $change, $most, []);
+        [$change, $most] = self::most($prediction, $section, $layers[$index], $index);
+        $left = self::left($prediction, $section, $layers, $index);
+        // A varnish is there to protect and to set the sheen, a primer to hold the paint: they need not be seen.
+        $spec = $layers[$index]->technique->spec();
+        if ($change >= $threshold || $spec->setsSheen || ($spec->isPriming && $spec->direction === null)) {
+            return new self(true, $change, $most, [], $left);
         }
         $beneath = array_map(static fn (SectionCell $c): Reflectance => $c->inside, $section->rows[$index]->cells);
 
-        return new self(false, $change, $most, self::remedies($prediction, $beneath, $layers[$index], $threshold));
+        return new self(false, $change, $most, self::remedies($prediction, $beneath, $layers[$index], $threshold), $left);
+    }
+
+    /** @return array{float, Zone|null} */
+    private static function most(SectionPrediction $prediction, Section $section, Layer $layer, int $index): array
+    {
+        $dotted = $layer->technique->spec()->isDotted;
+        [$change, $most] = [0.0, null];
+        foreach ($section->rows[$index + 1]->cells as $cell) {
+            if ($cell->touched) {
+                $here = $dotted ? $prediction->contrast($layer, $section->rows[$index]->cell($cell->zone)) : $cell->change;
+                [$change, $most] = $most === null || $here >= $change ? [$here, $cell->zone] : [$change, $most];
+            }
+        }
+
+        return [$change, $most];
+    }
+
+    /** @param  list<Layer>  $layers */
+    private static function left(SectionPrediction $prediction, Section $section, array $layers, int $index): float
+    {
+        $without = $prediction->onTop($section->rows[0], [...array_slice($layers, 0, $index), ...array_slice($layers, $index + 1)])->top();
+        $left = 0.0;
+        foreach (Zone::cases() as $zone) {
+            if ($layers[$index]->coverage($zone) > 0.0) {
+                $left = max($left, DifferenceFormula::Ciede2000->between($section->top()->cell($zone)->seen, $without->cell($zone)->seen));
+            }
+        }
+
+        return $left;
     }
 
     /**
@@ -104,7 +135,8 @@ final readonly class WillItShow
     {
         $best = 0.0;
         foreach ($layer->zones as $zone) {
-            $best = max($best, $prediction->of($beneath[$zone->value], [$layer])->top()->cell($zone)->change);
+            $made = $prediction->of($beneath[$zone->value], [$layer]);
+            $best = max($best, $layer->technique->spec()->isDotted ? $prediction->contrast($layer, $made->rows[0]->cell($zone)) : $made->top()->cell($zone)->change);
         }
 
         return $best;

@@ -38,14 +38,20 @@ final class LayerTask
         $later = [];
         foreach (array_slice($layers, $index + 1) as $above) {
             for ($coat = 0; $coat < $above->coats && $above->coverage($zone) > 0.0; $coat++) {
-                $later[] = LaterLayer::of($above->mix, FilmThickness::coats($above->thickness($zone)), $above->coverage($zone));
+                $later[] = LaterLayer::of($above->mixIn($zone), FilmThickness::coats($above->thickness($zone)), $above->coverage($zone));
             }
         }
 
         return MixTask::of(
             $target,
             // What is blended into a wet coat is a film of its own there.
-            Placement::over($beneath, FilmThickness::coats($layer->thickness($zone)), $layer->into === null ? $layer->coverage($zone) : 1.0, $layer->coats),
+            Placement::over(
+                $beneath,
+                FilmThickness::coats($layer->thickness($zone)),
+                $layer->into === null ? $layer->coverage($zone) : 1.0,
+                $layer->coats,
+                $layer->scattering($zone),
+            ),
             $later,
             $surface,
             $maxPaints,

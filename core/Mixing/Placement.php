@@ -19,6 +19,7 @@ final readonly class Placement
         public float $thickness,
         public float $coverage,
         public int $coats,
+        public float $scattering = 1.0,
     ) {
     }
 
@@ -32,6 +33,7 @@ final readonly class Placement
      * @param  FilmThickness  $thickness  of one coat, of undiluted mix
      * @param  float  $coverage  of one coat, more than 0 and at most 1
      * @param  int  $coats  1..12
+     * @param  float  $scattering  share of its scattering that the film has there, 0..1
      *
      * @throws InvalidOptics when the coverage is outside its range
      */
@@ -40,15 +42,16 @@ final readonly class Placement
         FilmThickness $thickness,
         float $coverage = 1.0,
         int $coats = 1,
+        float $scattering = 1.0,
     ): self {
         if (! ($coverage > 0 && $coverage <= 1)) {
             throw InvalidOptics::coverage($coverage);
         }
         // Full coats of one mix are one thicker film.
         if ($coverage === 1.0) {
-            return new self($undercoat, $thickness->coats * $coats, 1.0, 1);
+            return new self($undercoat, $thickness->coats * $coats, 1.0, 1, $scattering);
         }
 
-        return new self($undercoat, $thickness->coats, $coverage, max(1, $coats));
+        return new self($undercoat, $thickness->coats, $coverage, max(1, $coats), $scattering);
     }
 }

@@ -18,19 +18,23 @@ use Hyalin\Colour\Srgb;
  */
 final class PaintEstimate
 {
-    /** Band reflectances outside this range say nothing about a paint: K/S grows without bound towards 0 and 1. */
-    private const DARKEST = 0.003;
+    /**
+     * Band reflectances outside this range say nothing about a paint: K/S grows without bound towards 0 and 1. Of a colour as
+     * dark as its sheen can be the film is only known to be darker than can be seen; K/S of 32 is that of a good black.
+     */
+    private const DARKEST = 0.015;
 
     private const LIGHTEST = 0.998;
 
     /**
      * @param  Srgb  $thick  seen colour of a thick layer, off its highlight
+     * @param  Sheen  $sheen  of the dry layer whose colour that is; what is darker than this sheen can be becomes black
      *
      * @throws InvalidSpectrum when the colour cannot be that of a surface
      */
-    public static function fromColour(Srgb $thick, Opacity $opacity, TintingStrength $strength): PaintOptics
+    public static function fromColour(Srgb $thick, Opacity $opacity, TintingStrength $strength, Sheen $sheen = Sheen::Gloss): PaintOptics
     {
-        $inside = Surface::of(Sheen::Gloss)->inside(SpectralRecovery::of($thick->toXyz()));
+        $inside = Surface::of($sheen)->insideOrBlack(SpectralRecovery::of($thick->toXyz()));
         $ratio = array_map(
             static fn (float $r): float => KubelkaMunk::absorptionOverScattering(
                 max(self::DARKEST, min(self::LIGHTEST, $r)),
@@ -41,6 +45,21 @@ final class PaintEstimate
         $level = self::levelThatHides($unit, $opacity->coats());
 
         return $unit->scaled($level * $strength->load());
+    }
+
+    /**
+     * A clear film that absorbs and does not scatter, from what one coat makes of a perfect white: R = exp(-2 K X).
+     *
+     * @param  Srgb  $overWhite  seen colour of one coat over white, off its highlight
+     *
+     * @throws InvalidSpectrum when the colour cannot be that of a surface
+     */
+    public static function tinted(Srgb $overWhite): PaintOptics
+    {
+        $inside = Surface::of(Sheen::Gloss)->insideOrBlack(SpectralRecovery::of($overWhite->toXyz()));
+        $k = array_map(static fn (float $r): float => -log(max(self::DARKEST, $r)) / 2, $inside->values);
+
+        return PaintOptics::of($k, array_fill(0, count($k), 0.0), OpticsQuality::Estimated);
     }
 
     /**

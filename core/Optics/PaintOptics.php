@@ -98,6 +98,16 @@ final readonly class PaintOptics
         return new self(array_map($times, $this->k), array_map($times, $this->s), $this->quality);
     }
 
+    /**
+     * The same absorption with less or more scattering: pigment that has run away from where the medium pools.
+     *
+     * @param  float  $factor  0 or more
+     */
+    public function withScattering(float $factor): self
+    {
+        return $factor === 1.0 ? $this : new self($this->k, array_map(static fn (float $v): float => $v * $factor, $this->s), $this->quality);
+    }
+
     /** @return Reflectance of a layer so thick that nothing beneath shows; without surface reflection */
     public function masstone(): Reflectance
     {

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Hyalin\Optics;
 
 use Hyalin\Colour\Bands;
+use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\Reflectance;
+use Hyalin\Colour\SpectralSum;
 
 /**
  * The boundary of paint and air: what the Kubelka-Munk film reflects inside (R) and what is seen outside (Rm).
@@ -39,6 +41,12 @@ final readonly class Surface
         );
     }
 
+    /** @return float L* of a film that lets no light back (ISO 11664-4), 0..100 */
+    public function darkest(): float
+    {
+        return SpectralSum::under(Illuminant::D65)->xyz(Reflectance::flat($this->veil))->toLab()->lightness;
+    }
+
     /** @return Reflectance seen from outside */
     public function seen(Reflectance $inside): Reflectance
     {
@@ -49,18 +57,20 @@ final readonly class Surface
     }
 
     /**
+     * @param  float  $slack  by how much a reading may lie below the surface reflection and still be black: its noise, 0..1
      * @return Reflectance inside the film
      *
      * @throws InvalidOptics when a reading is darker than the surface reflection alone
      */
-    public function inside(Reflectance $seen): Reflectance
+    public function inside(Reflectance $seen, float $slack = 0.0): Reflectance
     {
         $values = [];
         foreach ($seen->values as $band => $rm) {
             $below = $rm - $this->veil;
-            if ($below < 0) {
+            if ($below < -$slack) {
                 throw InvalidOptics::tooDarkForSheen(Bands::nanometres($band));
             }
+            $below = max(0.0, $below);
             $values[] = $below / ($this->gain + $this->internal * $below);
         }
 

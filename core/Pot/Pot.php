@@ -122,10 +122,22 @@ final readonly class Pot
         return $this->number('dropMl') ?? self::DROP_MILLILITRES;
     }
 
-    /** @return bool whether it is put into colour mixes */
+    /** @return bool whether it is put into mixes as a colour; what is clear has none, whatever is stated of it */
     public function isMixed(): bool
     {
-        return $this->fact('isMixed') === true;
+        return ! $this->kind->isClear() && $this->fact('isMixed') === true;
+    }
+
+    /** @return bool a clear coat that sets the sheen of what lies beneath */
+    public function isVarnish(): bool
+    {
+        return $this->kind === PotKind::Varnish;
+    }
+
+    /** @return bool whether nothing is left of it */
+    public function isEmpty(): bool
+    {
+        return ($this->number('levelPercent') ?? 100.0) <= 0.0;
     }
 
     /** @return bool made to let show what lies beneath */

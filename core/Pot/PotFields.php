@@ -27,6 +27,7 @@ final class PotFields
             PotField::choice('sheen', 'sheen', Sheen::class)->required()->usually(static fn (PotKind $kind): Sheen => $kind->usual()->sheen),
             PotField::colour('thickHex', 'colour when thick')->required()->inTablesAs('colour'),
             PotField::colour('flopHex', 'colour from the side')->inTablesAs('side_colour'),
+            PotField::colour('tintHex', 'tint of one clear coat on white')->inTablesAs('tint'),
             PotField::choice('opacity', 'coats to opaque', Opacity::class)->required()->defaultingTo(Opacity::TwoCoats),
             PotField::choice('strength', 'tinting strength', TintingStrength::class)->required()->defaultingTo(TintingStrength::Usual),
             PotField::whole('levelPercent', 'level', 0, 100)->required()->defaultingTo(100)->inTablesAs('level'),

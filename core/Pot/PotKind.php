@@ -29,6 +29,12 @@ enum PotKind: string
 
     private const DAY = 24 * 60;
 
+    /** @return bool clear: it thins, binds or protects paint, and is none */
+    public function isClear(): bool
+    {
+        return $this === self::Medium || $this === self::Thinner || $this === self::Varnish;
+    }
+
     /** @return UsualFacts what is known of a pot of this kind before anyone reads its label */
     public function usual(): UsualFacts
     {

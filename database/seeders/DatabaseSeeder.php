@@ -91,12 +91,6 @@ final class DatabaseSeeder extends Seeder
     {
         $pots = [];
         foreach ($this->rows(database_path('demo/shelf.csv')) as $position => $row) {
-            $opacity = Opacity::from($row['opacity']);
-            $strength = TintingStrength::from($row['strength']);
-            $optics = $estimate($row['colour'], $opacity, $strength);
-            if ($row['measured'] === 'yes') {
-                $optics = $this->asIfMeasured($optics, $position);
-            }
             $paint = new Paint([
                 'position' => $position,
                 'maker' => $row['maker'],
@@ -105,14 +99,13 @@ final class DatabaseSeeder extends Seeder
                 'sheen' => Sheen::from($row['sheen']),
                 'level_percent' => (int) $row['level'],
                 'thick_hex' => $row['colour'],
-                'opacity' => $opacity,
-                'strength' => $strength,
-                'absorption' => $optics->k,
-                'scattering' => $optics->s,
-                'quality' => $optics->quality,
+                'opacity' => Opacity::from($row['opacity']),
+                'strength' => TintingStrength::from($row['strength']),
                 'flop_hex' => $row['name'] === 'Herring Shift' ? '#6a4f8c' : null,
                 'note' => $row['note'] === '' ? null : $row['note'],
             ]);
+            $optics = $row['measured'] === 'yes' ? $this->asIfMeasured($estimate($paint), $position) : $estimate($paint);
+            $paint->fill(['absorption' => $optics->k, 'scattering' => $optics->s, 'quality' => $optics->quality]);
             $paint->painter_id = $painter->id;
             $paint->save();
             $pots[$paint->name] = $paint;

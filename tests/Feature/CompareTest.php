@@ -4,11 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Brief\Figure;
 use App\Models\Compare\Correction;
-use App\Models\References\Picture;
 use Hyalin\Formats\Csv;
-use Illuminate\Http\UploadedFile;
 use Illuminate\Testing\Fluent\AssertableJson;
 use Inertia\Testing\AssertableInertia;
 
@@ -125,23 +122,5 @@ final class CompareTest extends TestCase
             ->assertJsonPath('picture.neutral.words', fn (string $words): bool => (float) substr($words, strpos($words, 'CIEDE2000') + 10) < 2.5);
         $this->get("/figures/{$figure->id}/pictures/{$chart->id}/image?neutral=1")->assertOk()->assertHeader('Content-Type', 'image/png');
         $this->deleteJson("/figures/{$figure->id}/pictures/{$chart->id}/neutral")->assertOk()->assertJsonPath('picture.neutral', null);
-    }
-
-    /** @return array{Figure, Picture} a figure with one area and a photo: ochre left, slate right, grey below, all too warm */
-    private function photographed(): array
-    {
-        $figure = $this->figure();
-        $this->area($figure);
-        $image = imagecreatetruecolor(200, 200);
-        imagefilledrectangle($image, 0, 0, 99, 149, 0xA07840);
-        imagefilledrectangle($image, 100, 0, 199, 149, 0x5A6068);
-        imagefilledrectangle($image, 0, 150, 199, 199, 0x807660);
-        ob_start();
-        imagepng($image);
-        $id = $this->post("/figures/{$figure->id}/pictures", [
-            'picture' => UploadedFile::fake()->createWithContent('painted.png', (string) ob_get_clean()), 'kind' => 'photo of my painted piece',
-        ], ['Accept' => 'application/json'])->assertCreated()->json('id');
-
-        return [$figure, Picture::query()->where('id', $id)->sole()];
     }
 }

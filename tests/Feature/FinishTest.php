@@ -86,7 +86,7 @@ final class FinishTest extends TestCase
         $white = $this->pot('Chalk White', '#f4f3ee');
         $blue = $this->pot('Night Watch', '#1d2b4a');
         $this->pot('Ink Cyan', '#0a6f9a', PotKind::Ink);
-        $this->want('mid', '#7f8aa0');
+        $this->want('mid', '#6388bb');
         $ask = ['layers' => [$this->layer($white)], 'index' => 0, 'zone' => 'mid'];
         $answer = $this->postJson("{$this->url}/mixes", $ask)->assertOk()
             ->assertJsonPath('ending', 'proven')
@@ -185,7 +185,9 @@ final class FinishTest extends TestCase
         $ask = ['layers' => [$this->layer($mid, drops: 6)], 'index' => 0, 'zone' => 'mid', 'targetHex' => '#7a9a70', 'contrast' => 9];
         $advice = $this->postJson("/figures/{$figure->id}/areas/{$area->id}/advice", $ask)
             ->assertOk()
-            ->assertJsonCount(2, 'undercoats')
+            // A primer that would take the finished zone farther from the colour is no advice.
+            ->assertJsonCount(1, 'undercoats')
+            ->assertJsonPath('undercoats.0.name', 'Primer White')
             ->assertJsonCount(4, 'ramp');
         foreach ([-2, -1, 1, 2] as $place => $step) {
             // Every step keeps the six drops of the base and adds to them.

@@ -99,10 +99,11 @@ final class OrderTest extends TestCase
         [$figure, $coat, $collar] = $this->built();
         $figure->boundaries()->create(['area_id' => $coat->id, 'other_id' => $collar->id, 'mm' => 80, 'is_curved' => false]);
         $this->get("/figures/{$figure->id}/card")->assertInertia(fn (AssertableInertia $page) => $page
-            ->count('work.steps', 5)
-            ->where('work.steps.0', fn (mixed $step): bool => is_string($step) && str_contains($step, 'Prepare Body'))
-            ->where('work.masks.0', fn (mixed $mask): bool => is_string($mask) && str_contains($mask, '80 mm'))
-            ->where('work.cautions', fn (mixed $cautions): bool => str_contains((string) json_encode($cautions), 'safety data sheet')));
+            ->loadDeferredProps('default', fn (AssertableInertia $later) => $later
+                ->count('work.steps', 5)
+                ->where('work.steps.0', fn (mixed $step): bool => is_string($step) && str_contains($step, 'Prepare Body'))
+                ->where('work.masks.0', fn (mixed $mask): bool => is_string($mask) && str_contains($mask, '80 mm'))
+                ->where('work.cautions', fn (mixed $cautions): bool => str_contains((string) json_encode($cautions), 'safety data sheet'))));
         $pdf = $this->get("/figures/{$figure->id}/card.pdf")->assertOk()->assertHeader('Content-Type', 'application/pdf')->getContent();
         self::assertStringStartsWith('%PDF', (string) $pdf);
     }

@@ -46,8 +46,8 @@ final class ShelfFileTest extends TestCase
         $this->postJson('/shelf/imports', ['file' => $this->file($text)])
             ->assertUnprocessable()
             ->assertJsonPath('errors.file.0', 'Line 3, column 2: The name is missing.');
-        $this->postJson('/shelf/imports/preview', ['file' => $this->file("maker,name,tint\n")])
-            ->assertJsonPath('faults.1.message', 'The column "tint" is not known; known are '.implode(', ', \App\Adapters\Shelf\TableFormat::columns()).'.')
+        $this->postJson('/shelf/imports/preview', ['file' => $this->file("maker,name,glitter\n")])
+            ->assertJsonPath('faults.1.message', 'The column "glitter" is not known; known are '.implode(', ', \App\Adapters\Shelf\TableFormat::columns()).'.')
             ->assertJsonPath('faults.0.message', 'The column "colour" is missing.');
         $this->postJson('/shelf/imports', ['file' => $this->file("\x89PNG\0\0")])->assertUnprocessable();
         $this->postJson('/shelf/imports', [])->assertUnprocessable();

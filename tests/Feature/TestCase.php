@@ -18,6 +18,7 @@ use Hyalin\Optics\TintingStrength;
 use Hyalin\Pot\PotKind;
 use Illuminate\Foundation\Testing\LazilyRefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 
 abstract class TestCase extends LaravelTestCase
@@ -37,12 +38,12 @@ abstract class TestCase extends LaravelTestCase
 
     protected function pot(string $name, string $hex, PotKind $kind = PotKind::Acrylic, ?Painter $owner = null): Paint
     {
-        $optics = (new EstimatePaint)($hex, Opacity::TwoCoats, TintingStrength::Usual);
         $paint = new Paint([
             'maker' => 'Osmerby Colour Works', 'name' => $name, 'kind' => $kind, 'sheen' => Sheen::Matt, 'thick_hex' => $hex,
             'opacity' => Opacity::TwoCoats, 'strength' => TintingStrength::Usual,
-            'absorption' => $optics->k, 'scattering' => $optics->s, 'quality' => $optics->quality,
         ]);
+        $optics = (new EstimatePaint)($paint);
+        $paint->fill(['absorption' => $optics->k, 'scattering' => $optics->s, 'quality' => $optics->quality]);
         $paint->painter_id = ($owner ?? $this->painter)->id;
         $paint->save();
 
@@ -93,5 +94,23 @@ abstract class TestCase extends LaravelTestCase
         ])->save();
 
         return $sample;
+    }
+
+    /** @return array{Figure, Picture} a figure with one area and a photo: ochre left, slate right, grey below, all too warm */
+    protected function photographed(): array
+    {
+        $figure = $this->figure();
+        $this->area($figure);
+        $image = imagecreatetruecolor(200, 200);
+        imagefilledrectangle($image, 0, 0, 99, 149, 0xA07840);
+        imagefilledrectangle($image, 100, 0, 199, 149, 0x5A6068);
+        imagefilledrectangle($image, 0, 150, 199, 199, 0x807660);
+        ob_start();
+        imagepng($image);
+        $id = $this->post("/figures/{$figure->id}/pictures", [
+            'picture' => UploadedFile::fake()->createWithContent('painted.png', (string) ob_get_clean()), 'kind' => 'photo of my painted piece',
+        ], ['Accept' => 'application/json'])->assertCreated()->json('id');
+
+        return [$figure, Picture::query()->where('id', $id)->sole()];
     }
 }

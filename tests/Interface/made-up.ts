@@ -37,6 +37,7 @@ export function technique(change: Partial<TechniqueProps> = {}): TechniqueProps 
         dryingMinutes: 30,
         instruction: 'Let it flow.',
         ownHand: false,
+        potId: null,
         ...change,
     };
 }

@@ -46,6 +46,7 @@ function area(id: number, name: string, change: Partial<AreaProps> = {}): AreaPr
         layers: 0,
         liesOnId: null,
         tolerance: null,
+        sheen: null,
         ...change,
     };
 }
@@ -128,6 +129,7 @@ describe('the brief', () => {
             partId: null,
             liesOnId: '11',
             tolerance: '2.5',
+            sheen: null,
         });
     });
 });

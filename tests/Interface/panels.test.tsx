@@ -78,6 +78,7 @@ describe('proposals for an area', () => {
                         layers: 3,
                         liesOnId: null,
                         tolerance: null,
+                        sheen: null,
                     },
                 ]}
                 areaId={areaId}

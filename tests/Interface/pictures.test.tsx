@@ -84,6 +84,7 @@ function area(id: number, name: string, samples: SampleProps[] = []): AreaProps 
         layers: 0,
         liesOnId: null,
         tolerance: null,
+        sheen: null,
     };
 }
 

@@ -54,11 +54,12 @@ Artisan::call('migrate', ['--force' => true]);
 
 $marbling = Technique::from('marbling');
 $painter = Painter::factory()->create();
-$optics = (new EstimatePaint)('#2f5d4a', Opacity::TwoCoats, TintingStrength::Usual);
-$pot = $painter->paints()->create([
+$pot = $painter->paints()->make([
     'maker' => 'Storm', 'name' => 'Green', 'kind' => 'acrylic', 'sheen' => 'matt', 'thick_hex' => '#2f5d4a', 'opacity' => Opacity::TwoCoats,
-    'strength' => TintingStrength::Usual, 'absorption' => $optics->k, 'scattering' => $optics->s, 'quality' => $optics->quality,
+    'strength' => TintingStrength::Usual,
 ]);
+$optics = (new EstimatePaint)($pot);
+$pot->fill(['absorption' => $optics->k, 'scattering' => $optics->s, 'quality' => $optics->quality])->save();
 $figure = $painter->figures()->create(['name' => 'Column']);
 $part = $figure->parts()->create(['name' => 'Column', 'position' => 0]);
 $area = $figure->areas()->create(['name' => 'Shaft', 'position' => 0, 'part_id' => $part->id]);
@@ -67,7 +68,7 @@ $layer->paints()->create(['paint_id' => $pot->id, 'drops' => 1, 'position' => 0]
 $figure = $figure->fresh() ?? $figure;
 
 echo json_encode([
-    'props' => array_values(array_filter(TechniqueProps::all(), static fn (TechniqueProps $t): bool => $t->technique === $marbling))[0] ?? null,
+    'props' => array_values(array_filter(TechniqueProps::all([$pot]), static fn (TechniqueProps $t): bool => $t->technique === $marbling))[0] ?? null,
     'types' => str_contains(app(TypeScriptProps::class)->generate(), "'marbling'"),
     'schema' => str_contains(Schema::json(), '"marbling"'),
     'steps' => array_map(static fn (PlannedStep $s): array => $s->attributes, app(PlanSteps::class)($figure)),

@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions\Compare;
 
+use App\Adapters\Bench\RunFinish;
 use App\Adapters\Finish\FigureOptics;
 use App\Adapters\Finish\LayerDraft;
+use App\Models\Bench\Run;
+use App\Models\Bench\RunStep;
+use App\Models\Bench\RunStepState;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Compare\Correction;
@@ -15,6 +19,7 @@ use Hyalin\Colour\Illuminant;
 use Hyalin\Finish\Layer;
 use Hyalin\Finish\Technique;
 use Hyalin\Matching\Comparison\Departure;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -28,8 +33,9 @@ final class LearnFromPhoto
     {
         $seen = [];
         $findings = $photo->findings()->get()->groupBy('area_id');
+        $run = $this->paintedIn($figure, $photo);
         foreach ($figure->areas()->with('layers.paints.paint')->get() as $area) {
-            foreach ($this->departures($figure, $area, $findings->get($area->id)?->all() ?? []) as [$paintId, $technique, $factors, $difference]) {
+            foreach ($this->departures($figure, $area, $run, $findings->get($area->id)?->all() ?? []) as [$paintId, $technique, $factors, $difference]) {
                 $seen["{$paintId} {$technique->value}"][] = [$paintId, $technique, $factors, $difference];
             }
         }
@@ -53,13 +59,24 @@ final class LearnFromPhoto
         return count($seen);
     }
 
+    /** The run a photo shows: that of its step, or the latest with a step done; null when nothing was recorded. */
+    private function paintedIn(Figure $figure, Picture $photo): ?Run
+    {
+        $at = $photo->run_step_id === null ? null : RunStep::query()->find($photo->run_step_id)?->run_id;
+        $runs = $figure->runs()->reorder('number', 'desc')->with('steps.areas');
+        $run = $at === null ? $runs->whereHas('steps', static fn (Builder $steps) => $steps->where('state', RunStepState::Done))->first() : $runs->find($at);
+
+        return $run instanceof Run ? $run : null;
+    }
+
     /**
      * @param  array<int, \App\Models\Compare\Finding>  $findings
      * @return list<array{int, Technique, list<float>, float}>
      */
-    private function departures(Figure $figure, Area $area, array $findings): array
+    private function departures(Figure $figure, Area $area, ?Run $run, array $findings): array
     {
-        $drafts = LayerDraft::stackOf($area);
+        // What was put on is what is to blame, and not what was planned.
+        $drafts = ($run === null ? [] : RunFinish::of($area, $run)) ?: LayerDraft::stackOf($area);
         // Against the bare model: what was learnt before must not be learnt again.
         $optics = FigureOptics::of($figure, $area, Illuminant::D65);
         $layers = array_map(static fn (Layer $l): Layer => $l->correctedBy(null), $optics->layers($drafts));

@@ -14,6 +14,8 @@ use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Painter;
 use App\Models\Shelf\Paint;
+use Hyalin\Colour\DifferenceFormula;
+use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\Lab;
 use Hyalin\Cup\Cup;
 use Hyalin\Cup\HueDrift;
@@ -41,7 +43,8 @@ final class SuggestForLayer
     public function __invoke(
         Figure $figure, Area $area, Painter $painter, array $drafts, int $index, Zone $zone, ?Lab $target, float $contrast, HueDrift $drift,
     ): LayerSuggestions {
-        $optics = FigureOptics::of($figure, $area);
+        // Targets are colours under daylight, whatever light the finish is looked at in.
+        $optics = FigureOptics::of($figure, $area, Illuminant::D65);
         $layers = $optics->layers($drafts);
         $touches = $layers[$index]->coverage($zone) > 0.0;
 
@@ -49,7 +52,7 @@ final class SuggestForLayer
 
         return new LayerSuggestions(
             $target !== null && $touches ? SettingSearch::find($optics->prediction, $optics->start, $layers, $index, $zone, $target) : null,
-            $touches ? self::undercoats($optics, $painter, $drafts[$index], $layers[$index], $zone, $target) : [],
+            $touches ? self::undercoats($optics, $painter, $drafts[$index], $layers, $index, $zone, $target) : [],
             self::ramp($optics, $pots, $drafts[$index], $contrast, $drift),
             $pots,
             $drift,
@@ -57,11 +60,13 @@ final class SuggestForLayer
     }
 
     /**
-     * The layer over each primer of the shelf, beside the colour it has when nothing shows through.
+     * The layer over each primer of the shelf, with all that follows it, beside the colour that is wanted; without one, the layer
+     * alone beside the colour it has when nothing shows through. A primer that makes the finished zone worse is no advice.
      *
+     * @param  list<Layer>  $layers
      * @return list<array{UndercoatAdvice, Paint}>
      */
-    private static function undercoats(FigureOptics $optics, Painter $painter, LayerDraft $draft, Layer $layer, Zone $zone, ?Lab $target): array
+    private static function undercoats(FigureOptics $optics, Painter $painter, LayerDraft $draft, array $layers, int $index, Zone $zone, ?Lab $target): array
     {
         $primers = $films = [];
         $twoCoats = FilmThickness::coats(2.0);
@@ -74,8 +79,16 @@ final class SuggestForLayer
         if ($films === [] || $draft->technique->spec()->isTranslucent && $target === null) {
             return [];
         }
-        $own = $optics->prediction->of($layer->mix->masstone(), [])->top()->cell($zone)->seen;
-        $advice = UndercoatAdvice::compare($optics->prediction, $films, $layer, $zone, $target ?? $own);
+        $from = array_slice($layers, $index, $target === null ? 1 : null);
+        if ($from === []) {
+            return [];
+        }
+        $own = $optics->prediction->of($from[0]->mix->masstone(), [])->top()->cell($zone)->seen;
+        $advice = UndercoatAdvice::compare($optics->prediction, $films, $from, $zone, $target ?? $own);
+        if ($target !== null) {
+            $now = DifferenceFormula::Ciede2000->between($target, $optics->prediction->onTop($optics->start, $layers)->top()->cell($zone)->seen);
+            $advice = array_values(array_filter($advice, static fn (UndercoatAdvice $a): bool => $a->difference <= $now));
+        }
 
         return array_map(static fn (UndercoatAdvice $a): array => [$a, $primers[$a->undercoat]], $advice);
     }

@@ -4,21 +4,31 @@ declare(strict_types=1);
 
 namespace App\Actions\Shelf;
 
+use App\Models\Shelf\Paint;
 use Hyalin\Colour\Srgb;
 use Hyalin\InvalidInput;
-use Hyalin\Optics\Opacity;
-use Hyalin\Optics\PaintEstimate;
 use Hyalin\Optics\PaintOptics;
-use Hyalin\Optics\TintingStrength;
+use Hyalin\Pot\PotEstimate;
 use Illuminate\Validation\ValidationException;
 
 final class EstimatePaint
 {
-    /** @throws ValidationException when no paint can have this colour */
-    public function __invoke(string $hex, Opacity $opacity, TintingStrength $strength): PaintOptics
+    /**
+     * What a pot does to light, as far as its description tells.
+     *
+     * @throws ValidationException when no paint can have this colour
+     */
+    public function __invoke(Paint $paint): PaintOptics
     {
         try {
-            return PaintEstimate::fromColour(Srgb::hex($hex), $opacity, $strength);
+            return PotEstimate::of(
+                $paint->kind,
+                $paint->sheen,
+                Srgb::hex($paint->thick_hex),
+                $paint->opacity,
+                $paint->strength,
+                $paint->tint_hex === null ? null : Srgb::hex($paint->tint_hex),
+            );
         } catch (InvalidInput $e) {
             throw ValidationException::withMessages(['thickHex' => ucfirst($e->getMessage()).'.']);
         }

@@ -75,7 +75,7 @@ final readonly class ImportShelf
     /** @return array<string, mixed> */
     private function row(PotRow $pot): array
     {
-        $optics = $pot->optics ?? ($this->estimate)($pot->text('thickHex'), $pot->opacity(), $pot->strength());
+        $optics = $pot->optics ?? ($this->estimate)(new Paint($pot->columns()));
 
         return [...$pot->columns(), 'absorption' => $optics->k, 'scattering' => $optics->s, 'quality' => $optics->quality];
     }

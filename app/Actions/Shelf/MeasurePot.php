@@ -18,6 +18,9 @@ use Illuminate\Validation\ValidationException;
  */
 final class MeasurePot
 {
+    /** Standard deviations of a reading that are still noise. */
+    private const DEVIATIONS = 4.0;
+
     /**
      * @param  array<string, Reflectance>  $seen  by Hyalin\Measuring\Swatch
      * @param  float  $noise  of what was read, as a standard deviation of reflectance
@@ -35,14 +38,16 @@ final class MeasurePot
             // The cards are sealed and read off their gloss; the swatches have the sheen of the pot.
             $card = Surface::of(Sheen::Gloss);
             $film = Surface::of($pot->sheen);
+            // What is black reads now above and now below the reflection of its surface.
+            $slack = self::DEVIATIONS * $noise;
 
             return PotMeasurement::solve(SwatchReadings::of(
-                $film->inside($seen['overBlack']),
-                $film->inside($seen['overWhite']),
-                $card->inside($seen['black']),
-                $card->inside($seen['white']),
-                isset($seen['thick']) ? $film->inside($seen['thick']) : null,
-                isset($seen['tint']) ? $film->inside($seen['tint']) : null,
+                $film->inside($seen['overBlack'], $slack),
+                $film->inside($seen['overWhite'], $slack),
+                $card->inside($seen['black'], $slack),
+                $card->inside($seen['white'], $slack),
+                isset($seen['thick']) ? $film->inside($seen['thick'], $slack) : null,
+                isset($seen['tint']) ? $film->inside($seen['tint'], $slack) : null,
                 // Inside a film what was read with some noise is known with that much more: see Optics\Surface.
                 min(0.09, $noise / $film->gain),
             ), $white?->optics());

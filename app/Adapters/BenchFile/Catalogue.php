@@ -53,7 +53,7 @@ final class Catalogue
             ]),
             new RecordType('areas', 'figure_id', [
                 Field::reference('figure_id', 'figures'), Field::reference('part_id', 'parts')->optional(), Field::text('name'), Field::text('wish', 4000)->optional(),
-                Field::integer('position'), Field::number('tolerance', 0, 100)->optional(), Field::reference('lies_on_id', 'areas')->optional(), Field::integer('depth', 0, 99),
+                Field::integer('position'), Field::number('tolerance', 0, 100)->optional(), Field::choice('sheen', Sheen::class)->optional(), Field::reference('lies_on_id', 'areas')->optional(), Field::integer('depth', 0, 99),
                 Field::number('square_cm', 0, 100_000)->optional(), Field::flag('is_hidden'), Field::choice('reach', Reach::class),
                 Field::json('zone_shares', ['type' => 'array', 'minItems' => 5, 'maxItems' => 5, 'items' => ['type' => 'number', 'minimum' => 0, 'maximum' => 1]])->optional(),
                 Field::json(

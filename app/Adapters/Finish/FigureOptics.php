@@ -48,7 +48,7 @@ final readonly class FigureOptics
      */
     public static function of(Figure $figure, ?Area $area = null, ?Illuminant $light = null, ?array $exposures = null): self
     {
-        $surface = Surface::of($figure->sheen);
+        $surface = Surface::of($area->sheen ?? $figure->sheen);
         $bare = Surface::of(Sheen::Gloss)->inside(SpectralRecovery::of(Srgb::hex($figure->bare_hex)->toXyz()));
         $prediction = SectionPrediction::under($light ?? $figure->light, $surface);
 

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace App\Adapters\Shelf;
 
-use Hyalin\Optics\Opacity;
 use Hyalin\Optics\PaintOptics;
-use Hyalin\Optics\TintingStrength;
 use Hyalin\Pot\PotField;
 use Hyalin\Pot\PotFields;
 use Hyalin\Pot\PotKind;
@@ -45,16 +43,6 @@ final readonly class PotRow
     public function kind(): PotKind
     {
         return PotKind::tryFrom($this->text('kind')) ?? PotKind::Acrylic;
-    }
-
-    public function opacity(): Opacity
-    {
-        return Opacity::tryFrom($this->text('opacity')) ?? Opacity::TwoCoats;
-    }
-
-    public function strength(): TintingStrength
-    {
-        return TintingStrength::tryFrom($this->text('strength')) ?? TintingStrength::Usual;
     }
 
     /** @return string the same for the same pot, whatever its case and spaces */

@@ -7,6 +7,7 @@ namespace App\Models\Brief;
 use App\Models\Finish\LayerRecord;
 use App\Models\References\Sample;
 use Hyalin\Finish\Zone;
+use Hyalin\Optics\Sheen;
 use Hyalin\Order\Plan\Reach;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -28,6 +29,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property Reach $reach
  * @property list<float>|null $zone_shares recess to edge, as the mesh has them
  * @property array<string, list<float|null>>|null $zone_exposures what each directed spray gives to recess .. edge, 0..1, by technique
+ * @property Sheen|null $sheen of its finish where no varnish sets another; null for that of the figure
  * @property float|null $tolerance CIEDE2000 the painted piece may differ by; null for the usual
  * @property int $version
  * @property-read int|null $layers_count
@@ -42,7 +44,7 @@ final class Area extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['tolerance' => 'float', 'square_cm' => 'float', 'is_hidden' => 'boolean', 'reach' => Reach::class, 'zone_shares' => 'array', 'zone_exposures' => 'array'];
+        return ['sheen' => Sheen::class, 'tolerance' => 'float', 'square_cm' => 'float', 'is_hidden' => 'boolean', 'reach' => Reach::class, 'zone_shares' => 'array', 'zone_exposures' => 'array'];
     }
 
     /** @return BelongsTo<Figure, $this> */

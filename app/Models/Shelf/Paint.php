@@ -42,6 +42,7 @@ use LogicException;
  * @property OpticsQuality $quality
  * @property string|null $note
  * @property string|null $flop_hex second face of flakes, seen from the side
+ * @property string|null $tint_hex of a clear pot: one coat on white; null for none
  * @property Chemistry|null $chemistry this and what follows: as the painter states it; null for the usual of the kind
  * @property float|null $density
  * @property float|null $size_ml

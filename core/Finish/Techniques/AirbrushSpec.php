@@ -33,6 +33,7 @@ final class AirbrushSpec implements SpecifiesTechnique
             setsSheen: false,
             blendsWet: false,
             isOverFluid: false,
+            isDotted: false,
             usualZones: Zone::cases(),
             usualThinner: 0.5,
             dryingMinutes: 10,

@@ -33,6 +33,7 @@ final class ChippingSpec implements SpecifiesTechnique
             setsSheen: false,
             blendsWet: false,
             isOverFluid: true,
+            isDotted: true,
             usualZones: Zone::cases(),
             usualThinner: 0.0,
             dryingMinutes: 15,

@@ -34,6 +34,7 @@ final class EdgeHighlightSpec implements SpecifiesTechnique
             setsSheen: false,
             blendsWet: false,
             isOverFluid: false,
+            isDotted: false,
             usualZones: [Zone::Edge],
             usualThinner: 0.0,
             dryingMinutes: 5,

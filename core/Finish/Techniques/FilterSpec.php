@@ -33,6 +33,7 @@ final class FilterSpec implements SpecifiesTechnique
             setsSheen: false,
             blendsWet: false,
             isOverFluid: false,
+            isDotted: false,
             usualZones: Zone::cases(),
             usualThinner: 6.0,
             dryingMinutes: 15,

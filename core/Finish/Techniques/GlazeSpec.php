@@ -33,6 +33,7 @@ final class GlazeSpec implements SpecifiesTechnique
             setsSheen: false,
             blendsWet: false,
             isOverFluid: false,
+            isDotted: false,
             usualZones: Zone::cases(),
             usualThinner: 3.0,
             dryingMinutes: 15,

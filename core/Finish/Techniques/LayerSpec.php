@@ -33,6 +33,7 @@ final class LayerSpec implements SpecifiesTechnique
             setsSheen: false,
             blendsWet: false,
             isOverFluid: false,
+            isDotted: false,
             usualZones: [Zone::Mid, Zone::Light, Zone::Edge],
             usualThinner: 0.5,
             dryingMinutes: 15,

@@ -22,7 +22,7 @@ final class OneCoatSpec implements SpecifiesTechnique
     public static function spec(): TechniqueSpec
     {
         return new TechniqueSpec(
-            deposit: DepositProfile::of([1.0, 1.0, 1.0, 1.0, 1.0], [1.8, 1.3, 1.0, 0.7, 0.45]),
+            deposit: DepositProfile::pooled([1.8, 1.3, 1.0, 0.7, 0.45]),
             direction: null,
             efficiency: 0.8,
             application: Application::Brush,
@@ -34,6 +34,7 @@ final class OneCoatSpec implements SpecifiesTechnique
             setsSheen: false,
             blendsWet: false,
             isOverFluid: false,
+            isDotted: false,
             usualZones: Zone::cases(),
             usualThinner: 0.0,
             dryingMinutes: 30,

@@ -34,6 +34,7 @@ final class OverbrushSpec implements SpecifiesTechnique
             setsSheen: false,
             blendsWet: false,
             isOverFluid: false,
+            isDotted: false,
             usualZones: Zone::cases(),
             usualThinner: 0.0,
             dryingMinutes: 5,

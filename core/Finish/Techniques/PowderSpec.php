@@ -33,6 +33,7 @@ final class PowderSpec implements SpecifiesTechnique
             setsSheen: false,
             blendsWet: false,
             isOverFluid: false,
+            isDotted: false,
             usualZones: Zone::cases(),
             usualThinner: 0.0,
             dryingMinutes: 0,

@@ -34,6 +34,7 @@ final class RecessShadeSpec implements SpecifiesTechnique
             setsSheen: false,
             blendsWet: false,
             isOverFluid: false,
+            isDotted: false,
             usualZones: [Zone::Recess, Zone::Shade],
             usualThinner: 2.0,
             dryingMinutes: 30,

@@ -33,6 +33,7 @@ final class SpatterSpec implements SpecifiesTechnique
             setsSheen: false,
             blendsWet: false,
             isOverFluid: false,
+            isDotted: true,
             usualZones: Zone::cases(),
             usualThinner: 1.0,
             dryingMinutes: 10,

@@ -33,6 +33,7 @@ final class SpongeSpec implements SpecifiesTechnique
             setsSheen: false,
             blendsWet: false,
             isOverFluid: false,
+            isDotted: true,
             usualZones: [Zone::Mid, Zone::Light],
             usualThinner: 0.0,
             dryingMinutes: 5,

@@ -33,6 +33,7 @@ final class StippleSpec implements SpecifiesTechnique
             setsSheen: false,
             blendsWet: false,
             isOverFluid: false,
+            isDotted: false,
             usualZones: [Zone::Mid, Zone::Light],
             usualThinner: 0.0,
             dryingMinutes: 5,

@@ -33,6 +33,7 @@ final class VarnishSpec implements SpecifiesTechnique
             setsSheen: true,
             blendsWet: false,
             isOverFluid: false,
+            isDotted: false,
             usualZones: Zone::cases(),
             usualThinner: 0.0,
             dryingMinutes: 60,

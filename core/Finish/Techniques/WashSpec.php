@@ -34,6 +34,7 @@ final class WashSpec implements SpecifiesTechnique
             setsSheen: false,
             blendsWet: false,
             isOverFluid: false,
+            isDotted: false,
             usualZones: Zone::cases(),
             usualThinner: 2.0,
             dryingMinutes: 30,

@@ -33,6 +33,7 @@ final class WetBlendSpec implements SpecifiesTechnique
             setsSheen: false,
             blendsWet: true,
             isOverFluid: false,
+            isDotted: false,
             usualZones: Zone::cases(),
             usualThinner: 0.0,
             dryingMinutes: 30,

@@ -62,7 +62,7 @@ final class MixEvaluator
         $k = $s = [];
         foreach ($paints as $paint) {
             $k[] = array_map(static fn (float $v): float => max(self::LEAST_K, $v), $paint->k);
-            $s[] = $paint->s;
+            $s[] = $paint->withScattering($task->placement->scattering)->s;
         }
         $this->k = $k;
         $this->s = $s;

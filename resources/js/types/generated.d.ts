@@ -60,6 +60,7 @@ export interface AreaProps {
     layers: number;
     liesOnId: number | null;
     tolerance: number | null;
+    sheen: Sheen | null;
 }
 
 export interface BalanceAreaProps {
@@ -887,6 +888,7 @@ export interface SectionRowProps {
     quality: OpticsQuality;
     shows: boolean;
     largestChange: number;
+    left: number;
     mostIn: Zone | null;
     remedy: string | null;
     remedies: Array<RemedyProps>;
@@ -991,6 +993,7 @@ export interface TechniqueProps {
     dryingMinutes: number;
     instruction: string;
     ownHand: boolean;
+    potId: number | null;
 }
 
 export interface TouchUpProps {

@@ -297,7 +297,9 @@ final class SectionTest extends TestCase
         foreach (Zone::cases() as $zone) {
             $target = $this->section([$base, $wash, $filter])->top()->cell($zone)->seen;
             $found = SettingSearch::find($this->prediction, $this->prediction->start($bare), [$base, $wash->withCoats(1)->withThinner(0.0), $filter], 1, $zone, $target);
+            self::assertNotNull($found);
             self::assertLessThan(0.6, $found->difference, $zone->value);
+            self::assertLessThan($found->before, $found->difference);
             $made = $this->section([$base, $wash->withCoats($found->coats)->withThinner($found->thinner), $filter])->top()->cell($zone)->seen;
             self::assertSame($made->toArray(), $found->lab->toArray());
         }
@@ -312,7 +314,7 @@ final class SectionTest extends TestCase
         $advice = UndercoatAdvice::compare(
             $this->prediction,
             ['black' => Reflectance::flat(0.03), 'grey' => Reflectance::flat(0.3), 'white' => Reflectance::flat(0.85)],
-            $yellow,
+            [$yellow],
             Zone::Mid,
             $target,
         );

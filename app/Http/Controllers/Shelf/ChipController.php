@@ -38,7 +38,7 @@ final class ChipController
 
         return Inertia::render('chips/index', [
             'hands' => static fn () => array_values($hands->map(static fn (TechniqueHand $h): HandProps => HandProps::of($h, $chips))->all()),
-            'techniques' => static fn () => TechniqueProps::all(),
+            'techniques' => static fn () => TechniqueProps::all($painter->paints),
             'pots' => static fn () => array_values($painter->paints->map(static fn (Paint $p) => PotProps::of($p))->all()),
         ]);
     }

@@ -42,7 +42,7 @@ final class PaintController
     /** The swatches a pot would have, while it is being described. */
     public function estimate(PaintRequest $request, EstimatePaint $estimate): JsonResponse
     {
-        $optics = $estimate($request->string('thickHex')->value(), $request->opacity(), $request->strength());
+        $optics = $estimate(new Paint($request->attributesOfPaint()));
 
         return new JsonResponse([
             'overBlack' => PaintProps::coatOver($optics, 0.0),
@@ -103,7 +103,7 @@ final class PaintController
 
     private function giveOptics(Paint $paint, EstimatePaint $estimate): void
     {
-        $optics = $estimate($paint->thick_hex, $paint->opacity, $paint->strength);
+        $optics = $estimate($paint);
         $paint->absorption = $optics->k;
         $paint->scattering = $optics->s;
         $paint->quality = $optics->quality;

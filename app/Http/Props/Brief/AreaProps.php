@@ -8,6 +8,7 @@ use App\Http\Props\References\SampleProps;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\References\Sample;
+use Hyalin\Optics\Sheen;
 
 /**
  * An area with what is wanted of it.
@@ -18,6 +19,7 @@ final readonly class AreaProps
      * @param  list<SampleProps>  $samples
      * @param  int  $layers  how many layers its finish has
      * @param  int|null  $liesOnId  the area it lies on when that is finished: a decal
+     * @param  Sheen|null  $sheen  null for that of the figure
      * @param  float|null  $tolerance  CIEDE2000; null for the usual
      */
     public function __construct(
@@ -30,6 +32,7 @@ final readonly class AreaProps
         public int $layers,
         public ?int $liesOnId,
         public ?float $tolerance,
+        public ?Sheen $sheen,
     ) {
     }
 
@@ -48,6 +51,7 @@ final readonly class AreaProps
             (int) $a->layers_count,
             $a->lies_on_id,
             $a->tolerance,
+            $a->sheen,
         ))->all());
     }
 }

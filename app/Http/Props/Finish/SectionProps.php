@@ -53,6 +53,7 @@ final readonly class SectionProps
                 $row->quality,
                 $judged === null || $judged->shows,
                 $judged === null ? 0.0 : $judged->largestChange,
+                $judged === null ? 0.0 : $judged->left,
                 $judged?->mostIn,
                 $judged?->remedy(),
                 array_map(static fn (Remedy $r): RemedyProps => new RemedyProps($r->words, $r->layer->coats, $r->layer->thinner, $r->layer->zones), $judged->remedies ?? []),
@@ -99,7 +100,7 @@ final readonly class SectionProps
             $flop = $pot->pot()->flop();
             $flakes = $flakes || $flop !== null;
 
-            return $flop === null ? $pot->optics() : PaintEstimate::fromColour($flop, $pot->opacity, $pot->strength);
+            return $flop === null ? $pot->optics() : PaintEstimate::fromColour($flop, $pot->opacity, $pot->strength, $pot->sheen);
         };
         $layers = $optics->layers($drafts, $side);
 

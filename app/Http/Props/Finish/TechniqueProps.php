@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props\Finish;
 
+use App\Models\Shelf\Paint;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
 
@@ -15,6 +16,7 @@ final readonly class TechniqueProps
     /**
      * @param  list<Zone>  $usualZones
      * @param  bool  $ownHand  its profile comes from the painter's own test chips
+     * @param  int|null  $potId  the pot that a new layer of it starts with; null when the shelf has none that suits
      */
     public function __construct(
         public Technique $technique,
@@ -23,15 +25,22 @@ final readonly class TechniqueProps
         public int $dryingMinutes,
         public string $instruction,
         public bool $ownHand,
+        public ?int $potId,
     ) {
     }
 
     /**
+     * @param  iterable<Paint>  $shelf
      * @param  list<string>  $measured  techniques whose profile comes from the painter's own test chips
      * @return list<self>
      */
-    public static function all(array $measured = []): array
+    public static function all(iterable $shelf, array $measured = []): array
     {
+        $pots = [];
+        foreach ($shelf as $paint) {
+            $pots[] = $paint->pot();
+        }
+
         return array_map(static fn (Technique $t): self => new self(
             $t,
             $t->spec()->usualZones,
@@ -39,6 +48,7 @@ final readonly class TechniqueProps
             $t->spec()->dryingMinutes,
             $t->spec()->instruction,
             in_array($t->value, $measured, true),
+            ($pot = $t->startsWith($pots)) === null ? null : (int) $pot->id,
         ), Technique::cases());
     }
 }

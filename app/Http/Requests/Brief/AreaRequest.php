@@ -7,6 +7,7 @@ namespace App\Http\Requests\Brief;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use Closure;
+use Hyalin\Optics\Sheen;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -37,6 +38,7 @@ final class AreaRequest extends FormRequest
                 },
             ],
             'tolerance' => ['nullable', 'numeric', 'between:0.5,20'],
+            'sheen' => ['nullable', Rule::enum(Sheen::class)],
         ];
     }
 
@@ -65,6 +67,7 @@ final class AreaRequest extends FormRequest
             'wish' => $this->filled('wish') ? $this->string('wish')->value() : null,
             'part_id' => $this->filled('partId') ? $this->integer('partId') : null,
             'lies_on_id' => $this->filled('liesOnId') ? $this->integer('liesOnId') : null,
+            'sheen' => $this->enum('sheen', Sheen::class),
             'tolerance' => $this->filled('tolerance') ? $this->float('tolerance') : null,
         ];
     }

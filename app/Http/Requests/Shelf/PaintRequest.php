@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Shelf;
 
-use Hyalin\Optics\Opacity;
-use Hyalin\Optics\TintingStrength;
 use Hyalin\Pot\PotFields;
 use Illuminate\Foundation\Http\FormRequest;
 
@@ -34,15 +32,5 @@ final class PaintRequest extends FormRequest
         }
 
         return $attributes;
-    }
-
-    public function opacity(): Opacity
-    {
-        return $this->enum('opacity', Opacity::class) ?? Opacity::TwoCoats;
-    }
-
-    public function strength(): TintingStrength
-    {
-        return $this->enum('strength', TintingStrength::class) ?? TintingStrength::Usual;
     }
 }

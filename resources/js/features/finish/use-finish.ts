@@ -24,8 +24,10 @@ const RETRY_AFTER = 2000;
 /**
  * The finish of one area in the browser: changes show at once, the section follows from the server (stale questions
  * are cancelled), and the stack is saved shortly after the last change.
+ *
+ * @param look  light and sheen that the section is seen in: another look is another section of the same layers
  */
-export function useFinish(figureId: number, area: AreaFinishProps) {
+export function useFinish(figureId: number, area: AreaFinishProps, look = '') {
     const [useStore] = useState(() =>
         create<FinishState>(() => ({
             stack: area.layers,
@@ -54,6 +56,12 @@ export function useFinish(figureId: number, area: AreaFinishProps) {
         [preview, save, useStore],
     );
     const { keepMine, takeTheirs } = useChoice(useStore, save);
+    const lookRef = useRef(look);
+    useEffect(() => {
+        if (lookRef.current === look) return;
+        lookRef.current = look;
+        void preview(useStore.getState().stack);
+    }, [look, preview, useStore]);
 
     useEffect(
         () => () => {

@@ -8,10 +8,19 @@ import type { AreaProps, FigureProps, PartProps } from '@/types/generated';
 
 const NONE = 'none';
 
-/** What an area is: where it is, what it lies on, how near its colour must come. */
-/** The fields as the form holds them: text, and NONE for no choice. */
-type AreaForm = InertiaFormProps<{ name: string; wish: string; partId: string; liesOnId: string; tolerance: string }>;
+const SHEENS = ['matt', 'satin', 'gloss'] as const;
 
+/** The fields as the form holds them: text, and NONE for no choice. */
+type AreaForm = InertiaFormProps<{
+    name: string;
+    wish: string;
+    partId: string;
+    liesOnId: string;
+    tolerance: string;
+    sheen: string;
+}>;
+
+/** What an area is: where it is, what it lies on, its sheen, how near its colour must come. */
 export function AreaSheet({
     figure,
     area,
@@ -33,6 +42,7 @@ export function AreaSheet({
         partId: area.partId === null ? NONE : String(area.partId),
         liesOnId: area.liesOnId === null ? NONE : String(area.liesOnId),
         tolerance: area.tolerance === null ? '' : String(area.tolerance),
+        sheen: area.sheen ?? NONE,
     });
     return (
         <Sheet open={open} onClose={onClose} title={area.name}>
@@ -44,6 +54,7 @@ export function AreaSheet({
                         ...data,
                         partId: data.partId === NONE ? null : data.partId,
                         liesOnId: data.liesOnId === NONE ? null : data.liesOnId,
+                        sheen: data.sheen === NONE ? null : data.sheen,
                         tolerance: data.tolerance === '' ? null : data.tolerance.replace(',', '.'),
                     }));
                     form.patch(url('areas.update', { figure: figure.id, area: area.id }), {
@@ -60,6 +71,17 @@ export function AreaSheet({
                         {form.errors.liesOnId}
                     </p>
                 )}
+                <Pick
+                    label="Sheen"
+                    value={form.data.sheen}
+                    options={[
+                        { value: NONE, label: `as the figure: ${figure.sheen}` },
+                        ...SHEENS.map((sheen) => ({ value: sheen, label: sheen })),
+                    ]}
+                    onPick={(sheen) => {
+                        form.setData('sheen', sheen);
+                    }}
+                />
                 <ToleranceField form={form} />
                 <Button type="submit" look="main" disabled={form.processing} className="self-start">
                     Save

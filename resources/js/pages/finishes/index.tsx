@@ -58,6 +58,9 @@ const KEYS = [
     ['+  -', 'a drop more or less of the first pot'],
 ] as const;
 
+/** ΔE that is the same to the eye. */
+const NOTHING_LEFT = 1;
+
 export default function FinishesPage({ figure, areas, area, pots, techniques }: Props) {
     return (
         <Shell title={`Finishes of ${figure.name}`} figure={figure} keys={KEYS} wide>
@@ -191,7 +194,7 @@ function useFinishPage({
     pots: PotProps[];
     techniques: TechniqueProps[];
 }) {
-    const finish = useFinish(figure.id, area);
+    const finish = useFinish(figure.id, area, `${figure.light} ${figure.sheen}`);
     const { stack, section, change } = finish;
     const [place, setPlace] = useState<Place>(() => topPlace(area.layers));
     const [tab, setTab] = useState('mix');
@@ -202,7 +205,7 @@ function useFinishPage({
 
     function addLayer(name: Technique) {
         const technique = techniques.find((t) => t.technique === name);
-        const pot = pots.find((p) => p.isMixed) ?? pots[0];
+        const pot = pots.find((p) => p.id === technique?.potId) ?? pots.find((p) => p.isMixed) ?? pots[0];
         if (!technique || !pot) return;
         change(withNewLayer(stack, index, technique, pot, newKey()));
         setPlace({ row: row + 1, zone: firstZone(name, technique.usualZones) });
@@ -538,10 +541,27 @@ function WontShow({ desk, judged }: { desk: Desk; judged: SectionRowProps }) {
     );
 }
 
+/** What a layer changes when it is painted, and what of it is left when the rest is on. */
+function Changes({ judged }: { judged: SectionRowProps }) {
+    if (judged.mostIn === null) return null;
+    return (
+        <p className="text-sm">
+            Changes the {judged.mostIn} by <strong>{one(judged.largestChange)}</strong> when painted;{' '}
+            {judged.left < NOTHING_LEFT ? (
+                <strong>nothing of it is seen at the end: what follows covers it.</strong>
+            ) : (
+                <>
+                    <strong>{one(judged.left)}</strong> of it is left at the end.
+                </>
+            )}
+        </p>
+    );
+}
+
 function ChosenLayer({ desk, judged, layer }: { desk: Desk; judged: SectionRowProps; layer: LayerProps }) {
     return (
         <div className="flex flex-col gap-4">
-            {!judged.shows && <WontShow judged={judged} desk={desk} />}
+            {judged.shows ? <Changes judged={judged} /> : <WontShow judged={judged} desk={desk} />}
             <LayerTabs desk={desk} layer={layer} />
         </div>
     );
