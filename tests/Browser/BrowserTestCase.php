@@ -16,6 +16,7 @@ use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverElement;
 use PHPUnit\Framework\TestCase;
+use SQLite3;
 
 abstract class BrowserTestCase extends TestCase
 {
@@ -209,5 +210,16 @@ abstract class BrowserTestCase extends TestCase
             // Answers like "conflict" are part of a test; the browser logs each as a failed resource.
             static fn (array $line): bool => $line['level'] === 'SEVERE' && ! str_contains($line['message'], 'status of 4'),
         )), $page);
+    }
+
+    /** What a query finds first, read beside the running application. */
+    protected function value(string $sql): mixed
+    {
+        $database = new SQLite3($this->app->directory.'/database.sqlite', SQLITE3_OPEN_READONLY);
+        $database->busyTimeout(10_000);
+        $found = $database->querySingle($sql);
+        $database->close();
+
+        return $found;
     }
 }

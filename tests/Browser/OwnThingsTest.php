@@ -173,14 +173,4 @@ final class OwnThingsTest extends BrowserTestCase
 
         return is_int($found) ? $found : -1;
     }
-
-    private function value(string $sql): mixed
-    {
-        $database = new SQLite3($this->app->directory.'/database.sqlite', SQLITE3_OPEN_READONLY);
-        $database->busyTimeout(10_000);
-        $found = $database->querySingle($sql);
-        $database->close();
-
-        return $found;
-    }
 }

@@ -25,7 +25,15 @@ final class BelievableTest extends TestCase
         $soot = $this->typed('Soot', 'acrylic', 'matt', '#1b1b1d', ['opacity' => '1', 'strength' => 'usual']);
         $figure = $this->figure();
         $area = $this->area($figure);
-        $black = ['key' => 'A', 'technique' => 'base coat', 'zones' => ['recess', 'shade', 'mid', 'light', 'edge'], 'thinner' => 0, 'coats' => 3, 'mix' => [['paintId' => $soot->id, 'drops' => 1]], 'note' => null];
+        $black = [
+            'key' => 'A',
+            'technique' => 'base coat',
+            'zones' => ['recess', 'shade', 'mid', 'light', 'edge'],
+            'thinner' => 0,
+            'coats' => 3,
+            'mix' => [['paintId' => $soot->id, 'drops' => 1]],
+            'note' => null,
+        ];
         $url = "/figures/{$figure->id}/areas/{$area->id}/section";
         foreach (['varnish' => 'varnish', 'medium' => 'wash', 'thinner' => 'glaze'] as $kind => $technique) {
             $clear = $this->typed("Clear {$kind}", $kind, 'matt', '#f5f5f2');
@@ -110,7 +118,10 @@ final class BelievableTest extends TestCase
         $this->patch("/figures/{$figure->id}/areas/{$visor->id}", ['name' => 'Visor', 'sheen' => 'shiny'])->assertSessionHasErrors('sheen');
         // A varnish has the last word, whatever the area says.
         $matt = $this->pot('Flat Coat', '#f5f5f2', PotKind::Varnish);
-        $ends = $this->postJson("/figures/{$figure->id}/areas/{$visor->id}/section", ['layers' => [$this->layer($black), [...$this->layer($matt, 'varnish'), 'key' => 'V']]])->json('rows.2.cells.2.colour.lab.0');
+        $ends = $this->postJson(
+            "/figures/{$figure->id}/areas/{$visor->id}/section",
+            ['layers' => [$this->layer($black), [...$this->layer($matt, 'varnish'), 'key' => 'V']]],
+        )->json('rows.2.cells.2.colour.lab.0');
         self::assertEqualsWithDelta($seen($coat->id), $ends, 0.01);
     }
 

@@ -16,6 +16,7 @@ use Hyalin\Formats\Meshes\StlWriter;
 use Hyalin\Pot\Chemistry;
 use Hyalin\Pot\PotKind;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -203,6 +204,27 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
     {
         $this->send('no zip')->assertUnprocessable()->assertJsonPath('errors.bench.0', 'This is not a zip file, or it is damaged. Nothing was added.');
         $this->postJson('/bench')->assertUnprocessable();
+    }
+
+    /** A file of the version before holds varnish as if it were white paint: what was estimated is estimated again. */
+    public function test_clear_pots_of_an_earlier_file_come_in_clear_and_measured_ones_as_they_were_read(): void
+    {
+        $this->bench();
+        $this->pot('Flat Coat', '#f5f5f2', PotKind::Varnish);
+        $read = $this->pot('Read Coat', '#f5f5f2', PotKind::Varnish);
+        $whitish = ['absorption' => json_encode(array_fill(0, 36, 0.01)), 'scattering' => json_encode(array_fill(0, 36, 0.46))];
+        DB::table('paints')->where('kind', 'varnish')->update($whitish);
+        DB::table('paints')->where('id', $read->id)->update(['quality' => 'measured']);
+        $file = $this->written($this->painter);
+        $this->actingAs($other = Painter::factory()->create()->refresh());
+        $this->send($file)->assertCreated();
+        $scattering = static fn (string $name): array => array_values(array_unique($other->paints()->where('name', $name)->sole()->scattering));
+        self::assertSame([0.0], $scattering('Flat Coat'));
+        self::assertSame([0.46], $scattering('Read Coat'));
+        // The same file again finds the same pots, and doubles none.
+        $pots = $other->paints()->count();
+        $this->send($file, ['twice' => true]);
+        self::assertSame($pots, $other->paints()->count());
     }
 
     /** Everything the file can hold, at least once. */

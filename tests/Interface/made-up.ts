@@ -47,7 +47,17 @@ export function section(start = 'black'): SectionProps {
 }
 
 export function areaFinish(version: number, layers: LayerProps[] = []): AreaFinishProps {
-    return { id: 7, name: 'Cloak', wish: null, version, layers, section: section(), samples: [] };
+    return {
+        id: 7,
+        name: 'Cloak',
+        wish: null,
+        version,
+        layers,
+        section: section(),
+        samples: [],
+        sheen: 'matt',
+        darkest: 11.96,
+    };
 }
 
 export function paint(id: number, change: Partial<PaintProps> = {}): PaintProps {
@@ -70,6 +80,7 @@ export function paint(id: number, change: Partial<PaintProps> = {}): PaintProps 
         isMixed: false,
         isFlake: false,
         flopHex: null,
+        tintHex: null,
         version: 1,
         ...change,
     };
@@ -166,9 +177,10 @@ function potField(
 export const POT_FIELDS: PotFieldProps[] = [
     potField('maker', 'Maker', 'text', { most: 80, isRequired: true }),
     potField('name', 'Name', 'text', { most: 80, isRequired: true }),
-    potField('kind', 'Kind', 'choice', { choices: ['acrylic', 'metal flake'], default: 'acrylic' }),
+    potField('kind', 'Kind', 'choice', { choices: ['acrylic', 'metal flake', 'varnish'], default: 'acrylic' }),
     potField('thickHex', 'Colour when thick', 'colour', { isRequired: true }),
     potField('flopHex', 'Colour from the side', 'colour'),
+    potField('tintHex', 'Tint of one clear coat on white', 'colour'),
     potField('opacity', 'Coats to opaque', 'choice', { choices: ['1', '2', '3', '5', 'wash'], default: '2' }),
     potField('levelPercent', 'Level', 'whole', { least: 0, most: 100, default: '100' }),
     potField('note', 'Note', 'note', { most: 2000 }),

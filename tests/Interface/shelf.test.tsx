@@ -39,6 +39,7 @@ describe('a pot described by hand', () => {
                 paint={pot}
                 fields={POT_FIELDS}
                 flakes={['metal flake']}
+                clear={['varnish']}
                 onSaved={saved}
                 onRemoved={() => undefined}
             />,
@@ -66,6 +67,23 @@ describe('a pot described by hand', () => {
         await wait(160);
         expect(to('estimate')).toHaveLength(1);
         expect(to('estimate')[0]?.body).toMatchObject({ thickHex: '#336690' });
+    });
+
+    it('has a tint only where it is clear, and keeps the tint it has', async () => {
+        form(paint(5, { kind: 'varnish', tintHex: '#f3e2b0', version: 3 }));
+        expect(screen.queryByLabelText('Colour from the side, as a code')).toBeNull();
+        expect(screen.getByLabelText<HTMLInputElement>('Tint of one clear coat on white, as a code').value).toBe(
+            '#f3e2b0',
+        );
+        type('Name', 'Old Amber');
+        await submit('Save');
+        const sent = server.asked.find(({ method }) => method === 'PATCH' || method === 'PUT');
+        expect(sent?.body).toMatchObject({ name: 'Old Amber', tintHex: '#f3e2b0' });
+    });
+
+    it('of a paint that hides has no tint to state', () => {
+        form(paint(5));
+        expect(screen.queryByLabelText('Tint of one clear coat on white, as a code')).toBeNull();
     });
 
     it('keeps the last estimate in sight while the next is on its way', async () => {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Bench;
 
+use App\Actions\Shelf\EstimatePaint;
 use App\Adapters\BenchFile\BenchReader;
 use App\Adapters\BenchFile\Catalogue;
 use App\Adapters\BenchFile\Field;
@@ -19,11 +20,14 @@ use App\Adapters\References\UnreadablePicture;
 use App\Adapters\StoredFile;
 use App\Models\Brief\Figure;
 use App\Models\Painter;
+use App\Models\Shelf\Paint;
 use Hyalin\InvalidInput;
+use Hyalin\Optics\OpticsQuality;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
 use Throwable;
 
 /**
@@ -85,6 +89,7 @@ final class ImportBench
                 throw UnreadableBench::contradicts($where);
             }
             $row = $this->row($file, $type, $record, $where, $later);
+            $row = $type->table === 'paints' ? self::estimatedAnew($row) : $row;
             $known = $type->table === 'paints' ? self::known($painter, $row) : null;
             $this->numbers->add($type->table, $number, $known ?? $this->insert($painter, $type, $row, $where));
             if ($known === null) {
@@ -182,6 +187,29 @@ final class ImportBench
         } catch (UniqueConstraintViolationException) {
             throw UnreadableBench::contradicts($where);
         }
+    }
+
+    /**
+     * What an earlier version estimated of a pot is estimated again: it took clear pots for white paint.
+     *
+     * @param  array<string, mixed>  $row
+     * @return array<string, mixed>
+     */
+    private static function estimatedAnew(array $row): array
+    {
+        $paint = (new Paint)->setRawAttributes($row);
+        if ($paint->quality !== OpticsQuality::Estimated) {
+            return $row;
+        }
+        try {
+            $optics = (new EstimatePaint)($paint);
+        } catch (ValidationException) {
+            // A colour that no paint can have was let in once: what is stored of it stays.
+            return $row;
+        }
+        $paint->fill(['absorption' => $optics->k, 'scattering' => $optics->s]);
+
+        return [...$row, ...array_intersect_key($paint->getAttributes(), array_flip(['absorption', 'scattering']))];
     }
 
     /**

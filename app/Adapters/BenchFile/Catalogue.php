@@ -276,7 +276,12 @@ final class Catalogue
                         'additionalProperties' => [
                             'type' => 'object',
                             'additionalProperties' => false,
-                            'properties' => ['elevation' => ['type' => 'number', 'minimum' => -90, 'maximum' => 90], 'side' => ['type' => 'number', 'minimum' => -180, 'maximum' => 180], 'spread' => ['type' => 'number', 'minimum' => 0, 'maximum' => 90], 'passes' => ['type' => 'integer', 'minimum' => 0, 'maximum' => 9]],
+                            'properties' => [
+                                'elevation' => ['type' => 'number', 'minimum' => -90, 'maximum' => 90],
+                                'side' => ['type' => 'number', 'minimum' => -180, 'maximum' => 180],
+                                'spread' => ['type' => 'number', 'minimum' => 0, 'maximum' => 90],
+                                'passes' => ['type' => 'integer', 'minimum' => 0, 'maximum' => 9],
+                            ],
                         ],
                     ],
                 )->optional(),

@@ -127,7 +127,17 @@ final class Schema
                     'properties' => [
                         'areaId' => $number,
                         'area' => ['type' => 'string'],
-                        'layers' => ['type' => 'array', 'items' => ['type' => 'object', 'required' => ['key', 'technique', 'zones', 'thinner', 'coats', 'note', 'mix'], 'properties' => ['mix' => ['type' => 'array', 'items' => ['type' => 'object', 'required' => ['paintId', 'drops'], 'properties' => ['paintId' => $number, 'drops' => $number]]]]]],
+                        'layers' => [
+                            'type' => 'array',
+                            'items' => [
+                                'type' => 'object',
+                                'required' => ['key', 'technique', 'zones', 'thinner', 'coats', 'note', 'mix'],
+                                'properties' => ['mix' => [
+                                    'type' => 'array',
+                                    'items' => ['type' => 'object', 'required' => ['paintId', 'drops'], 'properties' => ['paintId' => $number, 'drops' => $number]],
+                                ]],
+                            ],
+                        ],
                     ],
                 ],
             ],

@@ -40,6 +40,8 @@ export interface AreaFinishProps {
     layers: Array<LayerProps>;
     section: SectionProps;
     samples: Array<SampleProps>;
+    sheen: Sheen;
+    darkest: number;
 }
 
 export interface AreaProposalProps {
@@ -633,6 +635,7 @@ export interface PaintProps {
     isMixed: boolean;
     isFlake: boolean;
     flopHex: string | null;
+    tintHex: string | null;
     version: number;
 }
 
@@ -931,6 +934,7 @@ export interface ShelfPageProps {
     paints: Array<PaintProps>;
     fields: Array<PotFieldProps>;
     flakes: Array<string>;
+    clear: Array<string>;
 }
 
 export interface ShelfPreviewProps {

@@ -11,6 +11,7 @@ use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\Reflectance;
 use Hyalin\Colour\SpectralSum;
 use Hyalin\Colour\Srgb;
+use Hyalin\Optics\InvalidOptics;
 use Hyalin\Optics\Opacity;
 use Hyalin\Optics\PaintEstimate;
 use Hyalin\Optics\PaintOptics;
@@ -95,6 +96,17 @@ final class SheenTest extends TestCase
         $seen = self::lab(PaintEstimate::fromColour($typed, Opacity::TwoCoats, TintingStrength::Usual, $sheen), $sheen);
         // Its green is at the limit of what a matt surface lets one see.
         self::assertLessThan($sheen === Sheen::Matt ? 2.0 : 0.5, DifferenceFormula::Ciede2000->between($typed->toXyz()->toLab(), $seen));
+    }
+
+    /** A reader's noise takes the reading of a black now below what its surface reflects: that is black, and much less is no paint. */
+    public function test_a_black_read_with_noise_is_black_and_less_is_refused(): void
+    {
+        $matt = Surface::of(Sheen::Matt);
+        self::assertSame(array_fill(0, 36, 0.0), $matt->inside(Reflectance::flat($matt->veil - 0.003), 0.004)->values);
+        self::assertGreaterThan(0.0, $matt->inside(Reflectance::flat($matt->veil + 0.001), 0.004)->values[0]);
+        $this->expectException(InvalidOptics::class);
+        $this->expectExceptionMessage('the reading at 380 nm is darker than the surface reflection alone');
+        $matt->inside(Reflectance::flat($matt->veil - 0.005), 0.004);
     }
 
     private static function lab(PaintOptics $paint, Sheen $sheen): \Hyalin\Colour\Lab

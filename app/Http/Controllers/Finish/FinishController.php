@@ -39,7 +39,10 @@ final class FinishController
             'areas' => static fn () => AreaProps::allOf($figure),
             'area' => static fn () => $open === null ? null : AreaFinishProps::of($figure, $open),
             'pots' => static fn () => array_values($painter->paints->map(static fn (Paint $p) => PotProps::of($p))->all()),
-            'techniques' => static fn () => TechniqueProps::all($painter->paints, array_values(TechniqueHand::query()->where('painter_id', $painter->id)->get()->map(static fn (TechniqueHand $h): string => $h->technique->value)->all())),
+            'techniques' => static fn () => TechniqueProps::all(
+                $painter->paints,
+                array_values(TechniqueHand::query()->where('painter_id', $painter->id)->get()->map(static fn (TechniqueHand $h): string => $h->technique->value)->all()),
+            ),
         ]);
     }
 

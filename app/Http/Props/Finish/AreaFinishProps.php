@@ -9,6 +9,7 @@ use App\Http\Props\References\SampleProps;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\References\Sample;
+use Hyalin\Optics\Sheen;
 
 /**
  * The finish of one area with what it gives.
@@ -18,6 +19,8 @@ final readonly class AreaFinishProps
     /**
      * @param  list<LayerProps>  $layers
      * @param  list<SampleProps>  $samples
+     * @param  Sheen  $sheen  its own, or that of the figure
+     * @param  float  $darkest  L* that nothing of this sheen is darker than
      */
     public function __construct(
         public int $id,
@@ -27,6 +30,8 @@ final readonly class AreaFinishProps
         public array $layers,
         public SectionProps $section,
         public array $samples,
+        public Sheen $sheen,
+        public float $darkest,
     ) {
     }
 
@@ -34,6 +39,7 @@ final readonly class AreaFinishProps
     {
         $area->load(['layers.paints.paint', 'samples']);
         $drafts = LayerDraft::stackOf($area);
+        $sheen = $area->sheen ?? $figure->sheen;
 
         return new self(
             $area->id,
@@ -43,6 +49,8 @@ final readonly class AreaFinishProps
             array_map(LayerProps::of(...), $drafts),
             SectionProps::predict($figure, $area, $drafts),
             array_values($area->samples->map(static fn (Sample $s) => SampleProps::of($s))->all()),
+            $sheen,
+            $sheen->darkest(),
         );
     }
 }

@@ -27,6 +27,7 @@ final readonly class PaintProps
 {
     /**
      * @param  int|null  $coatsToHide null when 40 coats do not hide
+     * @param  string|null  $tintHex of a clear pot: one coat on white; null for none
      * @param  string|null  $flopHex second face of flakes, seen from the side; null for other pots
      */
     public function __construct(
@@ -48,6 +49,7 @@ final readonly class PaintProps
         public bool $isMixed,
         public bool $isFlake,
         public ?string $flopHex,
+        public ?string $tintHex,
         public int $version,
     ) {
     }
@@ -76,6 +78,7 @@ final readonly class PaintProps
             $pot->isMixed(),
             $pot->isFlake(),
             $pot->flop()?->toHex(),
+            $paint->tint_hex,
             $paint->version,
         );
     }

@@ -13,9 +13,10 @@ final readonly class ShelfPageProps
     /**
      * @param  list<PaintProps>  $paints in shelf order
      * @param  list<PotFieldProps>  $fields that describe a pot, in the order of its form
-     * @param  list<string>  $flakes kinds with a second face
+     * @param  list<string>  $flakes  kinds with a second face
+     * @param  list<string>  $clear  kinds that are no paint: they may have a tint
      */
-    public function __construct(public array $paints, public array $fields, public array $flakes)
+    public function __construct(public array $paints, public array $fields, public array $flakes, public array $clear)
     {
     }
 
@@ -25,6 +26,7 @@ final readonly class ShelfPageProps
             array_values($painter->paints->map(static fn (Paint $p) => PaintProps::of($p))->all()),
             PotFieldProps::all(),
             array_column(array_filter(PotKind::cases(), static fn (PotKind $k): bool => $k->usual()->isFlake), 'value'),
+            array_column(array_filter(PotKind::cases(), static fn (PotKind $k): bool => $k->isClear()), 'value'),
         );
     }
 }

@@ -13,6 +13,7 @@ export function PotForm({
     paint,
     fields,
     flakes,
+    clear,
     onSaved,
     onRemoved,
 }: {
@@ -20,12 +21,16 @@ export function PotForm({
     fields: ShelfPageProps['fields'];
     /** Kinds with a second face. */
     flakes: ShelfPageProps['flakes'];
+    /** Kinds that are no paint: they may have a tint. */
+    clear: ShelfPageProps['clear'];
     onSaved: () => void;
     onRemoved: () => void;
 }) {
     const pot = usePot(paint, fields, onSaved);
     const { described, estimate, failure } = pot;
-    const hasFlop = flakes.includes(String(described['kind']));
+    const kind = String(described['kind']);
+    const shows = ({ key }: { key: string }) =>
+        key === 'flopHex' ? flakes.includes(kind) : key === 'tintHex' ? clear.includes(kind) : true;
 
     return (
         <form
@@ -39,7 +44,7 @@ export function PotForm({
             <Explained paint={paint} coatsToHide={estimate?.coatsToHide} />
             {failure !== null && Object.keys(failure.fields).length === 0 && <Notice strong>{failure.message}</Notice>}
             {fields
-                .filter(({ key }) => key !== 'flopHex' || hasFlop)
+                .filter(shows)
                 .map((field) => (
                     <PotField
                         key={field.key}

@@ -17,10 +17,9 @@ const NO_CUPS: OpenCupProps[] = [];
 
 /** The lower edge of every screen: what is wet, masked or timed, and for how long. */
 export function DryingTray() {
-    const { tray: items = NO_ITEMS, openCups: cups = NO_CUPS } = usePage<{
-        tray?: TrayItemProps[];
-        openCups?: OpenCupProps[];
-    }>().props;
+    const { tray, openCups } = usePage<{ tray?: TrayItemProps[]; openCups?: OpenCupProps[] }>().props;
+    const items = tray ?? NO_ITEMS;
+    const cups = openCups ?? NO_CUPS;
     const now = useNow(2_000);
     const [asking, setAsking] = useState(canAsk);
     useEffect(() => {
@@ -37,7 +36,7 @@ export function DryingTray() {
             className="flex min-h-12 items-center gap-2 overflow-x-auto border-t-2 border-strong bg-sunk px-4 print:hidden"
         >
             <span className="shrink-0 text-xs text-quiet">Drying and timers</span>
-            {items.length === 0 && cups.length === 0 && <span className="text-xs">Nothing is drying.</span>}
+            {tray?.length === 0 && cups.length === 0 && <span className="text-xs">Nothing is drying.</span>}
             <ul className="flex gap-2">
                 {items.map((item) => (
                     <li key={item.key} className="flex shrink-0">

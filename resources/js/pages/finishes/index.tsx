@@ -152,7 +152,7 @@ function Finish(props: { figure: FigureProps; area: AreaFinishProps; pots: PotPr
                     <Footer desk={desk} addLayer={addLayer} />
                     <p role="status" className="text-xs text-quiet">
                         {savingWords(finish.saving)}. Colours are {section.rows.at(-1)?.quality ?? 'estimated'}-paint
-                        predictions.
+                        predictions. In {area.sheen} nothing is darker than L* {Math.round(area.darkest)}.
                     </p>
                 </footer>
                 {finish.problem !== null && finish.theirs === null && <Notice strong>{finish.problem}</Notice>}

@@ -167,6 +167,7 @@ function PotSheet({ shelf }: { shelf: Shelf }) {
                     paint={open === 'new' ? null : open}
                     fields={page.fields}
                     flakes={page.flakes}
+                    clear={page.clear}
                     onSaved={() => {
                         setOpen(null);
                         reload();
