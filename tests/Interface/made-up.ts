@@ -60,8 +60,8 @@ export function areaFinish(version: number, layers: LayerProps[] = []): AreaFini
     };
 }
 
-export function paint(id: number, change: Partial<PaintProps> = {}): PaintProps {
-    return {
+export function paint(id: number, { described, ...change }: Partial<PaintProps> = {}): PaintProps {
+    const known: Omit<PaintProps, 'described'> = {
         id,
         maker: 'Tallow',
         name: `Paint ${id}`,
@@ -80,9 +80,24 @@ export function paint(id: number, change: Partial<PaintProps> = {}): PaintProps 
         isMixed: false,
         isFlake: false,
         flopHex: null,
-        tintHex: null,
         version: 1,
         ...change,
+    };
+    const { maker, name, kind, thickHex, flopHex, opacity, levelPercent, note } = known;
+    return {
+        ...known,
+        described: {
+            maker,
+            name,
+            kind,
+            thickHex,
+            flopHex,
+            tintHex: null,
+            opacity,
+            levelPercent,
+            note,
+            ...described,
+        },
     };
 }
 

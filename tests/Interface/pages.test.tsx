@@ -3,14 +3,14 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import BalancePage from '@/pages/balance/index';
 import BriefPage from '@/pages/brief/index';
 import ChipsPage from '@/pages/chips/index';
-import HomePage from '@/pages/home/index';
+import HomePage from '@/pages/home';
 import RecipesPage from '@/pages/recipes/index';
 import SchedulePage from '@/pages/schedule/index';
 import SignInPage from '@/pages/sign-in/index';
 import type { AreaProps, BalancePageProps, FigureInProgressProps, HandProps, RecipeProps } from '@/types/generated';
 import { forget, router, shared } from './inertia';
 import { colour, figure, pot, technique } from './made-up';
-import { fakeServer, settled } from './server';
+import { answer, fakeServer, press, settled } from './server';
 
 vi.mock('@inertiajs/react', () => import('./inertia'));
 
@@ -21,19 +21,7 @@ beforeEach(() => {
     server = fakeServer();
 });
 
-async function answered(status: number, body: unknown = {}): Promise<void> {
-    await act(async () => {
-        await server.open()[0]?.answer(status, body);
-        await settled();
-    });
-}
-
-async function press(button: HTMLElement): Promise<void> {
-    await act(async () => {
-        fireEvent.click(button);
-        await settled();
-    });
-}
+const answered = (status: number, body: unknown = {}) => answer(server, status, body);
 
 function area(id: number, name: string, change: Partial<AreaProps> = {}): AreaProps {
     return {

@@ -22,7 +22,7 @@ import type {
 } from '@/types/generated';
 import { forget, router } from './inertia';
 import { colour, cup, figure, layer, pot, section, technique } from './made-up';
-import { fakeServer, settled } from './server';
+import { answer, fakeServer, press, settled } from './server';
 
 vi.mock('@inertiajs/react', () => import('./inertia'));
 
@@ -34,20 +34,7 @@ beforeEach(() => {
     server = fakeServer();
 });
 
-async function answered(status: number, body: unknown = {}): Promise<void> {
-    await act(async () => {
-        await server.open()[0]?.answer(status, body);
-        await settled();
-    });
-}
-
-async function press(button: HTMLElement | undefined): Promise<void> {
-    if (!button) throw new Error('there is no such button');
-    await act(async () => {
-        fireEvent.click(button);
-        await settled();
-    });
-}
+const answered = (status: number, body: unknown = {}) => answer(server, status, body);
 
 describe('proposals for an area', () => {
     const proposal: ProposalProps = {

@@ -15,7 +15,7 @@ import type {
 } from '@/types/generated';
 import { forget, router } from './inertia';
 import { areaFinish, colour, figure, layer, pot, section, technique } from './made-up';
-import { fakeServer, settled } from './server';
+import { answer, fakeServer, press } from './server';
 
 vi.mock('@inertiajs/react', () => import('./inertia'));
 
@@ -26,19 +26,7 @@ beforeEach(() => {
     server = fakeServer();
 });
 
-async function answered(status: number, body: unknown = {}): Promise<void> {
-    await act(async () => {
-        await server.open()[0]?.answer(status, body);
-        await settled();
-    });
-}
-
-async function press(button: HTMLElement): Promise<void> {
-    await act(async () => {
-        fireEvent.click(button);
-        await settled();
-    });
-}
+const answered = (status: number, body: unknown = {}) => answer(server, status, body);
 
 function picture(change: Partial<PictureProps> = {}): PictureProps {
     return {

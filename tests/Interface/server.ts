@@ -1,3 +1,4 @@
+import { act, fireEvent } from '@testing-library/react';
 import { vi } from 'vitest';
 
 /** What the browser sent, and an answer for the test to give when it likes. */
@@ -50,4 +51,21 @@ export function fakeServer(): { asked: Asked[]; open: () => Asked[] } {
 /** Lets everything that waits for a promise already settled go on. */
 export async function settled(): Promise<void> {
     for (let turn = 0; turn < 30; turn++) await Promise.resolve();
+}
+
+/** Answers the question that has waited longest, and lets the page take it in. */
+export async function answer(server: { open: () => Asked[] }, status: number, body: unknown = {}): Promise<void> {
+    await act(async () => {
+        await server.open()[0]?.answer(status, body);
+        await settled();
+    });
+}
+
+/** Presses what must be there, and lets what it set going be asked. */
+export async function press(button: HTMLElement | null | undefined): Promise<void> {
+    if (!button) throw new Error('there is no such button');
+    await act(async () => {
+        fireEvent.click(button);
+        await settled();
+    });
 }

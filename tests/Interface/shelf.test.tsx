@@ -70,7 +70,7 @@ describe('a pot described by hand', () => {
     });
 
     it('has a tint only where it is clear, and keeps the tint it has', async () => {
-        form(paint(5, { kind: 'varnish', tintHex: '#f3e2b0', version: 3 }));
+        form(paint(5, { kind: 'varnish', described: { tintHex: '#f3e2b0' }, version: 3 }));
         expect(screen.queryByLabelText('Colour from the side, as a code')).toBeNull();
         expect(screen.getByLabelText<HTMLInputElement>('Tint of one clear coat on white, as a code').value).toBe(
             '#f3e2b0',

@@ -6,7 +6,7 @@ import FinishesPage from '@/pages/finishes/index';
 import type { PictureProps, SectionRowProps, TrayItemProps } from '@/types/generated';
 import { forget, router, shared } from './inertia';
 import { areaFinish, colour, figure, layer, pot, technique } from './made-up';
-import { fakeServer, settled } from './server';
+import { fakeServer, press, settled } from './server';
 
 vi.mock('@inertiajs/react', () => import('./inertia'));
 
@@ -17,14 +17,6 @@ beforeEach(() => {
     localStorage.clear();
     server = fakeServer();
 });
-
-async function press(button: HTMLElement | undefined): Promise<void> {
-    if (!button) throw new Error('there is no such button');
-    await act(async () => {
-        fireEvent.click(button);
-        await settled();
-    });
-}
 
 const within = (minutes: number) => new Date(Date.now() + 60_000 * minutes).toISOString();
 

@@ -635,7 +635,7 @@ export interface PaintProps {
     isMixed: boolean;
     isFlake: boolean;
     flopHex: string | null;
-    tintHex: string | null;
+    described: Record<string, string | number | null>;
     version: number;
 }
 

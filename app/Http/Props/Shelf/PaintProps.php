@@ -6,6 +6,7 @@ namespace App\Http\Props\Shelf;
 
 use App\Http\Props\ColourProps;
 use App\Models\Shelf\Paint;
+use BackedEnum;
 use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\Reflectance;
 use Hyalin\Colour\SpectralSum;
@@ -18,6 +19,7 @@ use Hyalin\Optics\PaintOptics;
 use Hyalin\Optics\Sheen;
 use Hyalin\Optics\Surface;
 use Hyalin\Optics\TintingStrength;
+use Hyalin\Pot\PotFields;
 use Hyalin\Pot\PotKind;
 
 /**
@@ -27,7 +29,7 @@ final readonly class PaintProps
 {
     /**
      * @param  int|null  $coatsToHide null when 40 coats do not hide
-     * @param  string|null  $tintHex of a clear pot: one coat on white; null for none
+     * @param  array<string, string|int|null>  $described  what its form shows, by key of Hyalin\Pot\PotFields
      * @param  string|null  $flopHex second face of flakes, seen from the side; null for other pots
      */
     public function __construct(
@@ -49,7 +51,7 @@ final readonly class PaintProps
         public bool $isMixed,
         public bool $isFlake,
         public ?string $flopHex,
-        public ?string $tintHex,
+        public array $described,
         public int $version,
     ) {
     }
@@ -78,9 +80,21 @@ final readonly class PaintProps
             $pot->isMixed(),
             $pot->isFlake(),
             $pot->flop()?->toHex(),
-            $paint->tint_hex,
+            self::described($paint),
             $paint->version,
         );
+    }
+
+    /** @return array<string, string|int|null> every field that describes a pot, so that a form gives back what it was given */
+    private static function described(Paint $paint): array
+    {
+        $described = [];
+        foreach (PotFields::described() as $field) {
+            $value = $paint->getAttribute($field->column());
+            $described[$field->key] = $value instanceof BackedEnum ? $value->value : (is_string($value) || is_int($value) ? $value : null);
+        }
+
+        return $described;
     }
 
     /** One reference coat, off its highlight. */

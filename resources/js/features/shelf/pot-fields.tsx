@@ -11,7 +11,7 @@ export type Described = Readonly<Record<string, string | number>>;
 const IN_SIGHT = 5;
 
 export function describedBy(paint: PaintProps | null, fields: readonly PotFieldProps[]): Described {
-    const known: Partial<Record<string, unknown>> = paint === null ? {} : { ...paint };
+    const known = paint?.described ?? {};
     return Object.fromEntries(
         fields.map(({ key, type, choices, isRequired, default: usual }) => {
             const value = known[key];

@@ -43,19 +43,17 @@ export function PotForm({
             <Swatches thick={String(described['thickHex'])} estimate={estimate} />
             <Explained paint={paint} coatsToHide={estimate?.coatsToHide} />
             {failure !== null && Object.keys(failure.fields).length === 0 && <Notice strong>{failure.message}</Notice>}
-            {fields
-                .filter(shows)
-                .map((field) => (
-                    <PotField
-                        key={field.key}
-                        field={field}
-                        value={described[field.key] ?? ''}
-                        error={failure?.fields[field.key]}
-                        onChange={(value) => {
-                            pot.put(field.key, value);
-                        }}
-                    />
-                ))}
+            {fields.filter(shows).map((field) => (
+                <PotField
+                    key={field.key}
+                    field={field}
+                    value={described[field.key] ?? ''}
+                    error={failure?.fields[field.key]}
+                    onChange={(value) => {
+                        pot.put(field.key, value);
+                    }}
+                />
+            ))}
             <div className="flex gap-3">
                 <Button look="main" type="submit" disabled={pot.busy} className="flex-1">
                     {paint === null ? 'Add pot' : 'Save'}
