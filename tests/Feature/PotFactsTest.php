@@ -16,7 +16,9 @@ use Hyalin\Pot\PotField;
 use Hyalin\Pot\PotFields;
 use Hyalin\Pot\PotKind;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use Inertia\Testing\AssertableInertia;
 
 /**
  * What a painter states of a pot is what everything goes by.
@@ -95,6 +97,35 @@ final class PotFactsTest extends TestCase
         self::assertSame([$cloak->id], Joint::query()->sole()->hiddenAreas->map(static fn ($area): int => $area->id)->all());
         $this->get("/figures/{$figure->id}/order")->assertOk();
         self::assertSame(0, LayerRecord::query()->count());
+    }
+
+    /**
+     * Whatever describes a pot is in its form, and a form that is sent back as it came changes nothing: a field that is added to
+     * the list is asked for and kept without another line.
+     */
+    public function test_a_form_gives_back_what_it_was_given(): void
+    {
+        $values = [
+            'maker' => 'Own Hand', 'name' => 'Old Amber', 'kind' => 'varnish', 'sheen' => 'gloss', 'thickHex' => '#f5f5f2', 'flopHex' => '#6a4f8c',
+            'tintHex' => '#f3e2b0', 'opacity' => 'wash', 'strength' => 'weak', 'levelPercent' => 35, 'note' => 'yellows in a year',
+        ];
+        $keys = array_map(static fn (PotField $f): string => $f->key, PotFields::described());
+        self::assertEqualsCanonicalizing($keys, array_keys($values), 'a field that describes a pot is not in this test');
+        $id = $this->postJson('/shelf/paints', $values)->assertCreated()->json('id');
+        $paint = Paint::query()->where('id', $id)->sole();
+        $this->get('/shelf')->assertInertia(fn (AssertableInertia $page) => $page
+            ->where('page.paints.0.described', static fn (mixed $shown): bool => $shown instanceof Collection && $shown->all() === $values));
+        $before = $paint->getAttributes();
+        $absorption = $paint->absorption;
+        $this->patchJson("/shelf/paints/{$paint->id}", [...$values, 'version' => 1])->assertOk()->assertJsonPath('described', $values);
+        $after = $paint->refresh()->getAttributes();
+        foreach (PotFields::all() as $field) {
+            self::assertSame($before[$field->column()] ?? null, $after[$field->column()], $field->key);
+        }
+        self::assertEqualsWithDelta($absorption, $paint->absorption, 1e-12);
+        // A kind that is no longer clear keeps its tint in case it is again, and is paint.
+        $this->patchJson("/shelf/paints/{$paint->id}", [...$values, 'kind' => 'acrylic', 'version' => 2])->assertOk()->assertJsonPath('described.tintHex', '#f3e2b0');
+        self::assertGreaterThan(0.0, min(1.0, ...$paint->refresh()->scattering));
     }
 
     /** @return list<string> of the table, for every field of a pot */
