@@ -256,4 +256,27 @@ describe('a layer of a finish', () => {
         });
         expect(screen.getByText(/Changes the mid by/).textContent).toContain('7.7');
     });
+
+    it('begins with the pot that is made for its technique, and with any that is mixed where there is none', async () => {
+        const made = async (potId: number | null) => {
+            vi.useFakeTimers();
+            const { unmount } = render(
+                <FinishesPage
+                    figure={figure()}
+                    areas={[]}
+                    area={areaFinish(1)}
+                    pots={[pot(3), { ...pot(1), isMixed: true }, pot(2)]}
+                    techniques={[technique({ technique: 'layer', usualZones: ['mid'], potId })]}
+                />,
+            );
+            fireEvent.keyDown(document.body, { key: 'n' });
+            await act(() => vi.advanceTimersByTimeAsync(2000));
+            vi.useRealTimers();
+            const saved = server.asked.filter((question) => question.method === 'PUT').at(-1)?.body;
+            unmount();
+            return (saved as { layers: { mix: { paintId: number; drops: number }[] }[] }).layers[0]?.mix;
+        };
+        expect(await made(2)).toEqual([{ paintId: 2, drops: 1 }]);
+        expect(await made(null)).toEqual([{ paintId: 1, drops: 1 }]);
+    });
 });

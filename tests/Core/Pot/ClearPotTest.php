@@ -50,6 +50,20 @@ final class ClearPotTest extends TestCase
         self::assertFalse(self::pot($kind, ['isMixed' => true])->isMixed(), 'it has no colour to mix with, whatever is stated');
     }
 
+    /** And nothing else is: every kind that colours scatters in every band, and keeps what is stated of its mixing. */
+    public function test_every_other_kind_is_paint(): void
+    {
+        $kinds = array_filter(PotKind::cases(), static fn (PotKind $kind): bool => ! $kind->isClear());
+        self::assertCount(count(PotKind::cases()) - 3, $kinds);
+        foreach ($kinds as $kind) {
+            $optics = self::estimated($kind, Sheen::Matt, '#7a6a4f', Srgb::hex('#f3e2b0'));
+            self::assertGreaterThan(0.0, min(1.0, ...$optics->s), $kind->value);
+            self::assertSame($optics->k, self::estimated($kind, Sheen::Matt, '#7a6a4f')->k, 'a tint is for what is clear');
+            self::assertTrue(self::pot($kind, ['isMixed' => true])->isMixed());
+            self::assertFalse(self::pot($kind, ['isMixed' => false])->isMixed());
+        }
+    }
+
     /** Law: thinned with medium instead of water, a wash is the same wash, and never lighter than what it lies on. */
     public function test_a_wash_with_medium_darkens_as_one_with_water(): void
     {
