@@ -143,15 +143,7 @@ function useFlush({
     return flush;
 }
 
-function useSendFirst({
-    run,
-    outbox,
-    versions,
-    show,
-    setProblem,
-    setConflict,
-    stored,
-}: {
+type Sending = {
     run: RunProps;
     outbox: Outbox<QueuedStepChange>;
     versions: RefObject<Map<number, number>>;
@@ -159,7 +151,9 @@ function useSendFirst({
     setProblem: Dispatch<SetStateAction<string | null>>;
     setConflict: Dispatch<SetStateAction<Conflict | null>>;
     stored: RefObject<() => void>;
-}) {
+};
+
+function useSendFirst({ run, outbox, versions, show, setProblem, setConflict, stored }: Sending) {
     const sendFirst = useCallback(
         async (queued: QueuedStepChange): Promise<boolean> => {
             try {

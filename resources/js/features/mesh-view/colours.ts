@@ -37,9 +37,7 @@ export function colours(
     glow: Uint8Array | null,
 ): Float32Array {
     const out = new Float32Array(3 * mesh.corners.length);
-    const paint = new Map(
-        areas.map((area) => [area.id, (area.rows[Math.min(step, area.rows.length - 1)] ?? []).map(rgb)]),
-    );
+    const paint = paintAfter(areas, step);
     // The lamp shines in the colour of its own light.
     const lamp = paint.get(chosen ?? 0)?.[4] ?? grey(1);
     // They are sprayed from dark to light: shade from below, grey from the side, white from above.
@@ -73,10 +71,7 @@ export function colours(
                     c = grey(area === 0 ? 0.02 : area === chosen ? 0.95 : 0.1 + 0.07 * ((order.get(area) ?? 0) % 6));
                     break;
                 case 'glow':
-                    c =
-                        area === chosen
-                            ? glowing(grey(1), 1, lamp)
-                            : glowing(paint.get(area)?.[2] ?? grey(BARE), (glow?.[v] ?? 0) / 255, lamp);
+                    c = glowing(lampOf(area, chosen, paint), area === chosen ? 1 : (glow?.[v] ?? 0) / 255, lamp);
                     break;
                 case 'finish':
                 case 'lightness':
@@ -135,6 +130,16 @@ function primed(
 
 function grey(v: number): [number, number, number] {
     return [v, v, v];
+}
+
+/** Linear light of the five zones of each area, after so many layers. */
+function paintAfter(areas: readonly AreaColours[], step: number): Map<number, Rgb[]> {
+    return new Map(areas.map((area) => [area.id, (area.rows[Math.min(step, area.rows.length - 1)] ?? []).map(rgb)]));
+}
+
+/** The lamp itself is white in its own light; what it shines on has its mid tone. */
+function lampOf(area: number, chosen: number | null, paint: ReadonlyMap<number, readonly Rgb[]>): Rgb {
+    return area === chosen ? grey(1) : (paint.get(area)?.[2] ?? grey(BARE));
 }
 
 /** A dark room: a little of everything, and what the lamp gives. Linear light, `lit` 0..1. */

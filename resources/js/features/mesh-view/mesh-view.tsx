@@ -102,35 +102,27 @@ function canDraw(): boolean {
     return document.createElement('canvas').getContext('webgl2') !== null;
 }
 
-function usePainting({
-    mesh,
-    viewer,
-    up,
-    front,
-    camera,
-    sizeMm,
-    view,
-    areas,
-    step,
-    sprays,
-    hitsPerPass,
-    beneath,
-    shown,
-    chosen,
-    glow,
-    glowUrl,
-    isLit,
-    marks,
-}: {
+type Painting = {
     mesh: LitMesh | null;
     viewer: RefObject<MeshViewer | null>;
     glow: { of: string; bytes: Uint8Array } | null;
 } & Props['light'] &
-    Required<Pick<Props, 'camera' | 'view' | 'areas' | 'step' | 'shown' | 'chosen' | 'glowUrl' | 'isLit' | 'marks'>>) {
+    Required<Pick<Props, 'camera' | 'view' | 'areas' | 'step' | 'shown' | 'chosen' | 'glowUrl' | 'isLit' | 'marks'>>;
+
+function usePainting(painting: Painting) {
+    useShowing(painting);
+    useColours(painting);
+    const { marks, viewer } = painting;
+    useEffect(() => {
+        viewer.current?.mark(marks);
+    }, [marks, viewer]);
+}
+
+/** Another area or cone keeps the place one looks from; another mesh does not. */
+function useShowing({ mesh, viewer, up, front, camera, sizeMm }: Painting) {
     const dressed = useRef('');
     useEffect(() => {
         if (!mesh || !viewer.current) return;
-        // Another area or cone keeps the place one looks from; another mesh does not.
         const key = `${mesh.corners.length} ${up} ${front}`;
         if (dressed.current !== key)
             viewer.current.show(
@@ -141,42 +133,19 @@ function usePainting({
                 sizeMm,
             );
         dressed.current = key;
-        viewer.current.paint(
-            colours(
-                mesh,
-                view,
-                areas,
-                step,
-                { sprays, hitsPerPass, beneath },
-                shown,
-                chosen,
-                glow?.of === glowUrl ? glow.bytes : null,
-            ),
-            isLit && view !== 'glow',
-        );
-    }, [
-        mesh,
-        up,
-        front,
-        sprays,
-        hitsPerPass,
-        beneath,
-        sizeMm,
-        camera,
-        view,
-        areas,
-        step,
-        shown,
-        chosen,
-        isLit,
-        glow,
-        glowUrl,
-        viewer,
-    ]);
+    }, [mesh, up, front, sizeMm, camera, viewer]);
+}
 
+/** Painted after it is shown: effects run in their order. */
+function useColours(painting: Painting) {
+    const { mesh, viewer, up, front, view, areas, step, sprays, hitsPerPass, beneath, shown, chosen, isLit } = painting;
+    const { glow, glowUrl } = painting;
     useEffect(() => {
-        viewer.current?.mark(marks);
-    }, [marks, viewer]);
+        if (!mesh || !viewer.current) return;
+        const light = { sprays, hitsPerPass, beneath };
+        const lamp = glow?.of === glowUrl ? glow.bytes : null;
+        viewer.current.paint(colours(mesh, view, areas, step, light, shown, chosen, lamp), isLit && view !== 'glow');
+    }, [mesh, up, front, sprays, hitsPerPass, beneath, view, areas, step, shown, chosen, isLit, glow, glowUrl, viewer]);
 }
 
 function useMeshAndGlow({

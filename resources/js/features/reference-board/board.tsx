@@ -222,25 +222,18 @@ function Drawing({
     );
 }
 
-function usePointer({
-    view,
-    tool,
-    drag,
-    setPath,
-    setPointer,
-    setView,
-    path,
-    picture,
-    spotRadius,
-    onDraw,
-}: {
+type Pointing = {
     view: View | null;
     drag: RefObject<{ from: Point; view: View } | null>;
     setPath: (points: Point[]) => void;
     setPointer: Dispatch<SetStateAction<Point | null>>;
     setView: Dispatch<SetStateAction<View | null>>;
     path: Point[];
-} & Pick<Props, 'tool' | 'picture' | 'spotRadius' | 'onDraw'>) {
+} & Pick<Props, 'tool' | 'picture' | 'spotRadius' | 'onDraw'>;
+
+function usePointer(pointing: Pointing) {
+    const { view, tool, drag, setPath, setPointer, setView, path, picture, spotRadius, onDraw } = pointing;
+
     function down(event: PointerEvent<HTMLDivElement>) {
         if (!view) return;
         event.currentTarget.setPointerCapture(event.pointerId);

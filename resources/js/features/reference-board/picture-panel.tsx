@@ -17,16 +17,7 @@ export type Purpose = 'grey' | 'hand' | 'chart' | 'crop';
 const KINDS: readonly PictureKind[] = ['artwork', 'photo of another piece', 'photo of a real thing'];
 
 /** What a picture is, what it is neutralised on, its main colours. */
-export function PicturePanel({
-    figureId,
-    picture,
-    purpose,
-    reflectance,
-    onReflectance,
-    onPurpose,
-    onChanged,
-    onColour,
-}: {
+type Props = {
     figureId: number;
     picture: PictureProps;
     purpose: Purpose | null;
@@ -36,7 +27,18 @@ export function PicturePanel({
     onChanged: () => void;
     /** A colour of the palette was chosen to be taken where it stands. */
     onColour?: (spot: Drawn) => void;
-}) {
+};
+
+export function PicturePanel({
+    figureId,
+    picture,
+    purpose,
+    reflectance,
+    onReflectance,
+    onPurpose,
+    onChanged,
+    onColour,
+}: Props) {
     const [palette, setPalette] = useState<PaletteProps[] | null>(null);
     const { message: problem, attempt: doing } = useAttempt();
     const at = { figure: figureId, picture: picture.id };

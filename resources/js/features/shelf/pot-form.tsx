@@ -9,14 +9,7 @@ import { describedBy, PotField, PotWords } from './pot-fields';
 import { usePot } from './use-pot';
 
 /** A pot described by its colour and how it covers; what follows from that is shown while it is typed. */
-export function PotForm({
-    paint,
-    fields,
-    flakes,
-    clear,
-    onSaved,
-    onRemoved,
-}: {
+type Props = {
     paint: PaintProps | null;
     fields: ShelfPageProps['fields'];
     /** Kinds with a second face. */
@@ -25,7 +18,9 @@ export function PotForm({
     clear: ShelfPageProps['clear'];
     onSaved: () => void;
     onRemoved: () => void;
-}) {
+};
+
+export function PotForm({ paint, fields, flakes, clear, onSaved, onRemoved }: Props) {
     const pot = usePot(paint, fields, onSaved);
     const { described, estimate, failure } = pot;
     const kind = String(described['kind']);

@@ -7,15 +7,13 @@ import { Field, TextArea } from '@/shared/ui/field';
 import type { PotProps, RunStepProps } from '@/types/generated';
 
 /** What was really used at a step: mix, coats, drops, minutes, and a note for the next time. */
-export function Used({
-    step,
-    pots,
-    onSave,
-}: {
+type UsedProps = {
     step: RunStepProps;
     pots: readonly PotProps[];
     onSave: (change: StepChange) => void;
-}) {
+};
+
+export function Used({ step, pots, onSave }: UsedProps) {
     const [mix, setMix] = useState(step.usedMix ?? step.plannedMix);
     const [coats, setCoats] = useState(String(step.usedCoats ?? ''));
     const [drops, setDrops] = useState(String(step.usedDrops ?? ''));

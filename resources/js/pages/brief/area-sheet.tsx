@@ -20,22 +20,17 @@ type AreaForm = InertiaFormProps<{
     sheen: string;
 }>;
 
-/** What an area is: where it is, what it lies on, its sheen, how near its colour must come. */
-export function AreaSheet({
-    figure,
-    area,
-    areas,
-    parts,
-    open,
-    onClose,
-}: {
+type Props = {
     figure: FigureProps;
     area: AreaProps;
     areas: readonly AreaProps[];
     parts: readonly PartProps[];
     open: boolean;
     onClose: () => void;
-}) {
+};
+
+/** What an area is: where it is, what it lies on, its sheen, how near its colour must come. */
+export function AreaSheet({ figure, area, areas, parts, open, onClose }: Props) {
     const form = useForm({
         name: area.name,
         wish: area.wish ?? '',
@@ -71,17 +66,7 @@ export function AreaSheet({
                         {form.errors.liesOnId}
                     </p>
                 )}
-                <Pick
-                    label="Sheen"
-                    value={form.data.sheen}
-                    options={[
-                        { value: NONE, label: `as the figure: ${figure.sheen}` },
-                        ...SHEENS.map((sheen) => ({ value: sheen, label: sheen })),
-                    ]}
-                    onPick={(sheen) => {
-                        form.setData('sheen', sheen);
-                    }}
-                />
+                <SheenPick form={form} figure={figure} />
                 <ToleranceField form={form} />
                 <Button type="submit" look="main" disabled={form.processing} className="self-start">
                     Save
@@ -171,6 +156,22 @@ function NameField({ form }: { form: AreaForm }) {
             error={form.errors.name}
             onChange={(e) => {
                 form.setData('name', e.target.value);
+            }}
+        />
+    );
+}
+
+function SheenPick({ form, figure }: { form: AreaForm; figure: FigureProps }) {
+    return (
+        <Pick
+            label="Sheen"
+            value={form.data.sheen}
+            options={[
+                { value: NONE, label: `as the figure: ${figure.sheen}` },
+                ...SHEENS.map((sheen) => ({ value: sheen, label: sheen })),
+            ]}
+            onPick={(sheen) => {
+                form.setData('sheen', sheen);
             }}
         />
     );

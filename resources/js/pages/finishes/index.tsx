@@ -124,7 +124,14 @@ function AreaList({ figure, areas, openId }: { figure: FigureProps; areas: AreaP
     );
 }
 
-function Finish(props: { figure: FigureProps; area: AreaFinishProps; pots: PotProps[]; techniques: TechniqueProps[] }) {
+type FinishProps = {
+    figure: FigureProps;
+    area: AreaFinishProps;
+    pots: PotProps[];
+    techniques: TechniqueProps[];
+};
+
+function Finish(props: FinishProps) {
     const desk = useFinishPage(props);
     const { figure, area, pots, finish, stack, section, place, setPlace, row, layer, judged, addLayer } = desk;
 
@@ -183,17 +190,7 @@ function Finish(props: { figure: FigureProps; area: AreaFinishProps; pots: PotPr
 
 type Desk = ReturnType<typeof useFinishPage>;
 
-function useFinishPage({
-    figure,
-    area,
-    pots,
-    techniques,
-}: {
-    figure: FigureProps;
-    area: AreaFinishProps;
-    pots: PotProps[];
-    techniques: TechniqueProps[];
-}) {
+function useFinishPage({ figure, area, pots, techniques }: FinishProps) {
     const finish = useFinish(figure.id, area, `${figure.light} ${figure.sheen}`);
     const { stack, section, change } = finish;
     const [place, setPlace] = useState<Place>(() => topPlace(area.layers));
