@@ -71,7 +71,7 @@ final class ShelfAndCupTest extends BrowserTestCase
         $first = $this->find("//section[@aria-label='Fill']//button[starts-with(., '1 drop of')]");
         $first->click();
         $this->waitForText("//section[@aria-label='History']//li[1]", '1 drop of');
-        $this->waitForText("//section[@aria-label='Target']", 'ΔE');
+        $this->waitForText("//section[@aria-label='Target']", 'To reach the target');
         // Without a connection a drop is recorded, and sent when it is back: once.
         $before = count($this->browser->findElements(WebDriverBy::xpath("//section[@aria-label='History']//li")));
         $this->offline(true);

@@ -57,7 +57,8 @@ final class SliceTest extends BrowserTestCase
         $this->button('Add layer')->click();
         $this->find("//*[@role='tab' and .='Layer']")->click();
         $this->pick('Add a pot to the mix', 'Primer White');
-        $this->button('Take a drop of Chalk White')->click();
+        // It began with the first primer of the shelf.
+        $this->button('Take a drop of Primer Black')->click();
         $this->waitForText("//*[@role='grid']", '1 Primer White');
         $this->pick('Technique of the new layer', 'base coat');
         $this->button('Add layer')->click();
