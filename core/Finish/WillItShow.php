@@ -84,7 +84,8 @@ final readonly class WillItShow
     /** @param  list<Layer>  $layers */
     private static function left(SectionPrediction $prediction, Section $section, array $layers, int $index): float
     {
-        $without = $prediction->onTop($section->rows[0], [...array_slice($layers, 0, $index), ...array_slice($layers, $index + 1)])->top();
+        // What lies beneath the layer is known already: only what follows it is laid anew.
+        $without = $prediction->onTop($section->rows[$index], array_slice($layers, $index + 1))->top();
         $left = 0.0;
         foreach (Zone::cases() as $zone) {
             if ($layers[$index]->coverage($zone) > 0.0) {

@@ -20,7 +20,7 @@ final class PaintEstimate
 {
     /**
      * Band reflectances outside this range say nothing about a paint: K/S grows without bound towards 0 and 1. Of a colour as
-     * dark as its sheen can be the film is only known to be darker than can be seen; K/S of 32 is that of a good black.
+     * dark as its sheen can be the film is only known to be darker than can be seen; a K/S of 32 is taken for a good black (own estimate).
      */
     private const DARKEST = 0.015;
 

@@ -8,6 +8,7 @@ import type {
     CupProps,
     LayerProps,
     PaintProps,
+    PictureProps,
     PotFieldProps,
     PotProps,
     RunProps,
@@ -276,6 +277,24 @@ export function build(change: Partial<BuildProps> = {}): BuildProps {
         joints: [],
         boundaries: [],
         ownRules: [],
+        ...change,
+    };
+}
+
+export function picture(change: Partial<PictureProps> = {}): PictureProps {
+    return {
+        id: 8,
+        title: 'Harbour at dusk',
+        url: '/pictures/8.png',
+        neutralUrl: null,
+        width: 400,
+        height: 300,
+        kind: 'artwork',
+        shading: null,
+        crop: null,
+        neutral: null,
+        remarks: [],
+        camera: null,
         ...change,
     };
 }

@@ -14,7 +14,7 @@ import type {
     SampleProps,
 } from '@/types/generated';
 import { forget, router } from './inertia';
-import { areaFinish, colour, figure, layer, pot, section, technique } from './made-up';
+import { areaFinish, colour, figure, layer, picture, pot, section, technique } from './made-up';
 import { answer, fakeServer, press } from './server';
 
 vi.mock('@inertiajs/react', () => import('./inertia'));
@@ -27,24 +27,6 @@ beforeEach(() => {
 });
 
 const answered = (status: number, body: unknown = {}) => answer(server, status, body);
-
-function picture(change: Partial<PictureProps> = {}): PictureProps {
-    return {
-        id: 8,
-        title: 'Harbour at dusk',
-        url: '/pictures/8.png',
-        neutralUrl: null,
-        width: 400,
-        height: 300,
-        kind: 'artwork',
-        shading: null,
-        crop: null,
-        neutral: null,
-        remarks: [],
-        camera: null,
-        ...change,
-    };
-}
 
 function sample(zone: SampleProps['zone'], change: Partial<SampleProps> = {}): SampleProps {
     return {

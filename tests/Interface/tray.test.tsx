@@ -5,7 +5,7 @@ import { PicturePanel } from '@/features/reference-board/picture-panel';
 import FinishesPage from '@/pages/finishes/index';
 import type { PictureProps, SectionRowProps, TrayItemProps } from '@/types/generated';
 import { forget, router, shared } from './inertia';
-import { areaFinish, colour, figure, layer, pot, technique } from './made-up';
+import { areaFinish, colour, figure, layer, picture, pot, technique } from './made-up';
 import { fakeServer, press, settled } from './server';
 
 vi.mock('@inertiajs/react', () => import('./inertia'));
@@ -91,27 +91,14 @@ describe('the tray below every screen', () => {
 });
 
 describe('a picture', () => {
-    const picture: PictureProps = {
-        id: 8,
-        title: 'Harbour at dusk',
-        url: '/pictures/8.png',
-        neutralUrl: null,
-        width: 400,
-        height: 300,
-        kind: 'artwork',
-        shading: null,
-        crop: [0, 0, 0.5, 0.5],
-        neutral: null,
-        remarks: ['This picture is small.'],
-        camera: null,
-    };
+    const small = picture({ crop: [0, 0, 0.5, 0.5], remarks: ['This picture is small.'] });
 
     function panel(change: Partial<PictureProps> = {}, purpose: 'grey' | 'chart' | null = null) {
         const asked = { purpose: vi.fn(), reflectance: vi.fn(), changed: vi.fn(), colour: vi.fn() };
         render(
             <PicturePanel
                 figureId={3}
-                picture={{ ...picture, ...change }}
+                picture={{ ...small, ...change }}
                 purpose={purpose}
                 reflectance="0.18"
                 onReflectance={asked.reflectance}

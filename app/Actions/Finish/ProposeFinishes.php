@@ -50,7 +50,7 @@ final class ProposeFinishes
             throw ValidationException::withMessages(['shelf' => 'These pots are not enough for a finish: it needs a light or dark primer and at least one paint to mix.']);
         }
 
-        return new AreaProposals($shelf, $proposals, $targets, self::reach($figure, $shelf, $targets));
+        return new AreaProposals($shelf, $proposals, $targets, self::reach($figure, $area, $shelf, $targets));
     }
 
     /** @throws ValidationException */
@@ -135,10 +135,10 @@ final class ProposeFinishes
     }
 
     /** @param  non-empty-array<string, Lab>  $targets */
-    private static function reach(Figure $figure, ProposalShelf $shelf, array $targets): RampReach
+    private static function reach(Figure $figure, Area $area, ProposalShelf $shelf, array $targets): RampReach
     {
         $paints = array_map(static fn (ShelfPot $p): PaintOptics => $p->optics, $shelf->shelf);
 
-        return RampReach::of(ShelfReach::of($paints, Placement::masstone(), Surface::of($figure->sheen)), $targets);
+        return RampReach::of(ShelfReach::of($paints, Placement::masstone(), Surface::of(FigureOptics::sheen($figure, $area))), $targets);
     }
 }

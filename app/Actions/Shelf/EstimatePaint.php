@@ -30,7 +30,7 @@ final class EstimatePaint
                 $paint->tint_hex === null ? null : Srgb::hex($paint->tint_hex),
             );
         } catch (InvalidInput $e) {
-            throw ValidationException::withMessages(['thickHex' => ucfirst($e->getMessage()).'.']);
+            throw ValidationException::withMessages([$paint->kind->isClear() ? 'tintHex' : 'thickHex' => ucfirst($e->getMessage()).'.']);
         }
     }
 }

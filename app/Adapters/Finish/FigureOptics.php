@@ -48,11 +48,17 @@ final readonly class FigureOptics
      */
     public static function of(Figure $figure, ?Area $area = null, ?Illuminant $light = null, ?array $exposures = null): self
     {
-        $surface = Surface::of($area->sheen ?? $figure->sheen);
+        $surface = Surface::of(self::sheen($figure, $area));
         $bare = Surface::of(Sheen::Gloss)->inside(SpectralRecovery::of(Srgb::hex($figure->bare_hex)->toXyz()));
         $prediction = SectionPrediction::under($light ?? $figure->light, $surface);
 
         return new self($bare, $surface, $prediction, self::beneath($figure, $prediction, $prediction->start($bare), $area, self::DEEPEST), $exposures ?? $area->zone_exposures ?? []);
+    }
+
+    /** @return Sheen of a finish that no varnish gives another: the area's own, or that of the figure */
+    public static function sheen(Figure $figure, ?Area $area): Sheen
+    {
+        return $area->sheen ?? $figure->sheen;
     }
 
     /** @param  list<LayerDraft>  $drafts */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props\Finish;
 
+use App\Adapters\Finish\FigureOptics;
 use App\Adapters\Finish\LayerDraft;
 use App\Http\Props\References\SampleProps;
 use App\Models\Brief\Area;
@@ -39,7 +40,7 @@ final readonly class AreaFinishProps
     {
         $area->load(['layers.paints.paint', 'samples']);
         $drafts = LayerDraft::stackOf($area);
-        $sheen = $area->sheen ?? $figure->sheen;
+        $sheen = FigureOptics::sheen($figure, $area);
 
         return new self(
             $area->id,

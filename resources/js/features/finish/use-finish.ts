@@ -140,19 +140,15 @@ function useSaving({
     return save;
 }
 
-function useRequests({
-    useStore,
-    figureId,
-    areaId,
-    saveTimerRef,
-    againRef,
-}: {
+type Saved = {
     useStore: UseBoundStore<StoreApi<FinishState>>;
     figureId: number;
     areaId: number;
     saveTimerRef: RefObject<number>;
     againRef: RefObject<() => void>;
-}) {
+};
+
+function useRequests({ useStore, figureId, areaId, saveTimerRef, againRef }: Saved) {
     const asking = useRef<AbortController | null>(null);
     const preview = useCallback(
         async (stack: Stack) => {
@@ -178,19 +174,7 @@ function useRequests({
     return { preview, put };
 }
 
-function usePut({
-    useStore,
-    figureId,
-    areaId,
-    saveTimerRef,
-    againRef,
-}: {
-    useStore: UseBoundStore<StoreApi<FinishState>>;
-    figureId: number;
-    areaId: number;
-    saveTimerRef: RefObject<number>;
-    againRef: RefObject<() => void>;
-}) {
+function usePut({ useStore, figureId, areaId, saveTimerRef, againRef }: Saved) {
     const put = useCallback(
         async (version?: number) => {
             const saved = useStore.getState().stack;
