@@ -13,6 +13,7 @@ use App\Models\Finish\MixSearchRecord;
 use App\Models\Shelf\Paint;
 use Database\Factories\PainterFactory;
 use Hyalin\Bench\DryingAid;
+use Hyalin\Measuring\SwatchReadings;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
@@ -27,22 +28,24 @@ use Illuminate\Foundation\Auth\User;
  * @property array<string, array{start: string, minutes: int}|null>|null $bench_exceptions by date; null for no session
  * @property string|null $time_zone
  * @property DryingAid $drying_aid
+ * @property float|null $reader_noise standard deviation of a reading, as reflectance; null for that of the source
+ * @property float $coat_spread how much one coat differs from the next, relative
  */
 final class Painter extends User
 {
     /** @use HasFactory<PainterFactory> */
     use HasFactory;
 
-    protected $fillable = ['name', 'email', 'password', 'schools', 'bench_hours', 'bench_exceptions', 'time_zone', 'drying_aid'];
+    protected $fillable = ['name', 'email', 'password', 'schools', 'bench_hours', 'bench_exceptions', 'time_zone', 'drying_aid', 'reader_noise', 'coat_spread'];
 
-    protected $attributes = ['drying_aid' => 'still air'];
+    protected $attributes = ['drying_aid' => 'still air', 'coat_spread' => SwatchReadings::USUAL_SPREAD];
 
     protected $hidden = ['password', 'remember_token'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'schools' => 'array', 'bench_hours' => 'array', 'bench_exceptions' => 'array', 'drying_aid' => DryingAid::class];
+        return ['password' => 'hashed', 'schools' => 'array', 'bench_hours' => 'array', 'bench_exceptions' => 'array', 'drying_aid' => DryingAid::class, 'reader_noise' => 'float', 'coat_spread' => 'float'];
     }
 
     /** @return HasMany<Paint, $this> */

@@ -91,6 +91,29 @@ final readonly class Layer
         return $this->but($this->thinner, $this->coats, $zones);
     }
 
+    /** @param  PaintOptics  $mix  undiluted */
+    public function withMix(PaintOptics $mix): self
+    {
+        return new self($this->technique, $mix, $this->thinner, $this->coats, $this->zones, $this->sheen, $this->flake, $this->hand, $this->into, $this->factors, $this->exposure);
+    }
+
+    public function withHand(Hand $hand): self
+    {
+        return new self($this->technique, $this->mix, $this->thinner, $this->coats, $this->zones, $this->sheen, $this->flake, $hand, $this->into, $this->factors, $this->exposure);
+    }
+
+    /** @return bool whether one coat covers all of every zone that it is put on, however it is put on */
+    public function coversAll(): bool
+    {
+        foreach ($this->zones as $zone) {
+            if ($this->flake || $this->technique->profile($this->exposure)->coverage($zone) < 1.0) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
     /** Blended while the coat beneath is wet: the two mixes run into each other instead of lying side by side. */
     public function blendedInto(PaintOptics $wet): self
     {

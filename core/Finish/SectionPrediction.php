@@ -92,7 +92,8 @@ final readonly class SectionPrediction
         );
     }
 
-    private function seen(Reflectance $inside, Surface $surface): Lab
+    /** @return Lab of what lies inside a film, through its surface, under the light of the section */
+    public function seen(Reflectance $inside, Surface $surface): Lab
     {
         return $this->sum->xyz($surface->seen($inside))->toLab();
     }

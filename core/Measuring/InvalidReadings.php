@@ -49,26 +49,44 @@ final class InvalidReadings extends InvalidInput
     }
 
     /**
-     * @param  int  $band  wavelength in nm
-     * @param  float  $masstone  reflectance, 0..1
-     * @param  float  $overBlack  reflectance, 0..1
-     * @param  float  $overWhite  reflectance, 0..1
+     * @param  string  $reading  in words
+     * @param  float  $residual  CIEDE2000 between what was read and what all readings together make of it
      */
-    public static function masstoneOutside(int $band, float $masstone, float $overBlack, float $overWhite): self
+    public static function notOfOnePaint(string $reading, float $residual): self
     {
-        return new self(sprintf(
-            'the thick swatch (%.3f) at %d nm is none that both coats (%.3f over black, %.3f over white) can tend to: they are not of one paint',
-            $masstone,
-            Bands::nanometres($band),
-            $overBlack,
-            $overWhite,
-        ));
+        return new self(sprintf('%s is %.1f away from what the other readings make of it: they are not of one paint', $reading, $residual));
+    }
+
+    /** @param  string  $coat  in words */
+    public static function unpainted(string $coat): self
+    {
+        return new self("{$coat} reads as the bare card: it was left unpainted");
+    }
+
+    public static function bothUnpainted(): self
+    {
+        return new self('both coats read as the bare cards: they were left unpainted, or the pot is clear and has nothing to measure');
     }
 
     /** @param  float  $found  standard deviation of a reading, as reflectance */
     public static function noise(float $found): self
     {
         return new self("a repeatability of {$found}; it must be more than 0 and less than 0.1");
+    }
+
+    /** @param  float  $found  standard deviation of the thickness of a coat, relative */
+    public static function coatSpread(float $found): self
+    {
+        return new self("a coat spread of {$found}; it must be from 0 to 1");
+    }
+
+    /**
+     * @param  float  $paint  parts by volume
+     * @param  float  $other  parts by volume
+     */
+    public static function tintParts(float $paint, float $other): self
+    {
+        return new self("a tint of {$paint} parts in {$other}; both must be more than 0");
     }
 
     public static function tintWithoutWhite(): self

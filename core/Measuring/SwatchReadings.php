@@ -8,51 +8,55 @@ use Hyalin\Colour\Bands;
 use Hyalin\Colour\Reflectance;
 
 /**
- * What was read of one pot: one reference coat over a black and a white card, the bare cards, and where they were read
- * a thick swatch and a tint with white. All without surface reflection.
+ * What was read of one pot: one coat over a black and a white card, the bare cards, and where they were read a thick
+ * swatch and tints. All without surface reflection.
  */
 final readonly class SwatchReadings
 {
     /** A good reader repeats to this; a standard deviation of reflectance (own estimate). */
     public const GOOD_READER = 0.0005;
 
-    /** Contradictions below this are taken for noise, and below six of its standard deviations. */
+    /** How much one coat of a hand differs from the next, relative (own estimate). */
+    public const USUAL_SPREAD = 0.15;
+
+    /** Contradictions below this are taken for noise, and below eight of its standard deviations. */
     private const TOLERANCE = 0.01;
 
+    /**
+     * @param  list<TintReading>  $tints
+     */
     private function __construct(
-        public Reflectance $overBlack,
-        public Reflectance $overWhite,
-        public Reflectance $black,
-        public Reflectance $white,
-        public ?Reflectance $masstone,
-        public ?Reflectance $tint,
-        public float $noise,
+        public CoatReading $overBlack,
+        public CoatReading $overWhite,
+        public ?ThickReading $masstone,
+        public array $tints,
+        public float $coatSpread,
     ) {
     }
 
     /**
-     * @param  Reflectance|null  $tint  1 part of the pot in 5 of a white by volume, opaque
-     * @param  float  $noise  repeatability of the reader as a standard deviation of reflectance
+     * @param  list<TintReading>  $tints
+     * @param  float  $coatSpread  standard deviation of the thickness of a coat, relative; each coat on its own
      *
      * @throws InvalidReadings when they cannot be of one paint on these cards; names the band and both values
      */
     public static function of(
-        Reflectance $overBlack,
-        Reflectance $overWhite,
+        ReadSpectrum $overBlack,
+        ReadSpectrum $overWhite,
         Reflectance $black,
         Reflectance $white,
-        ?Reflectance $masstone = null,
-        ?Reflectance $tint = null,
-        float $noise = self::GOOD_READER,
+        ?ReadSpectrum $masstone = null,
+        array $tints = [],
+        float $coatSpread = 0.0,
     ): self {
-        if (! ($noise > 0 && $noise < 0.1)) {
-            throw InvalidReadings::noise($noise);
+        if (! ($coatSpread >= 0 && $coatSpread <= 1)) {
+            throw InvalidReadings::coatSpread($coatSpread);
         }
-        $tolerance = max(self::TOLERANCE, 6 * $noise);
         for ($band = 0; $band < Bands::COUNT; $band++) {
             $b = $overBlack->values[$band];
             $w = $overWhite->values[$band];
             $cards = $white->values[$band] - $black->values[$band];
+            $tolerance = max(self::TOLERANCE, 8 * max($overBlack->deviations[$band], $overWhite->deviations[$band]));
             if ($cards <= $tolerance) {
                 throw InvalidReadings::cardsAlike($band);
             }
@@ -62,28 +66,28 @@ final readonly class SwatchReadings
             if ($w - $b > $cards + $tolerance) {
                 throw InvalidReadings::tooMuchLight($band, $b, $w);
             }
-            if ($masstone !== null) {
-                self::refuseStrayMasstone($band, $masstone->values[$band], $b, $w, $black->values[$band], $white->values[$band], $tolerance);
-            }
         }
 
-        return new self($overBlack, $overWhite, $black, $white, $masstone, $tint, $noise);
+        return new self(
+            new CoatReading($black, $overBlack),
+            new CoatReading($white, $overWhite),
+            $masstone === null ? null : new ThickReading($masstone),
+            $tints,
+            $coatSpread,
+        );
     }
 
-    /**
-     * More coats move both readings towards the masstone and none past it: from the bare card through one coat.
-     *
-     * @throws InvalidReadings
-     */
-    private static function refuseStrayMasstone(
-        int $band, float $masstone, float $overBlack, float $overWhite, float $black, float $white, float $tolerance,
-    ): void {
-        $fromBlack = ($masstone - $overBlack) * ($overBlack - $black);
-        $fromWhite = ($masstone - $overWhite) * ($overWhite - $white);
-        foreach ([[$fromBlack, $overBlack, $black], [$fromWhite, $overWhite, $white]] as [$onward, $coat, $card]) {
-            if ($onward < 0 && abs($masstone - $coat) > $tolerance && abs($coat - $card) > $tolerance) {
-                throw InvalidReadings::masstoneOutside($band, $masstone, $overBlack, $overWhite);
-            }
+    /** @return non-empty-array<string, Reading> in the order they are fitted; the two coats, each with a thickness of its own, come first */
+    public function all(): array
+    {
+        $all = ['overBlack' => $this->overBlack, 'overWhite' => $this->overWhite];
+        if ($this->masstone !== null) {
+            $all['masstone'] = $this->masstone;
         }
+        foreach ($this->tints as $n => $tint) {
+            $all['tint'.($n + 1)] = $tint;
+        }
+
+        return $all;
     }
 }

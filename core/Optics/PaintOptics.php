@@ -93,9 +93,18 @@ final readonly class PaintOptics
     /** The same hue with a pigment load of $factor times as much. */
     public function scaled(float $factor): self
     {
-        $times = static fn (float $v): float => $v * $factor;
+        return $this->times($factor, $factor);
+    }
 
-        return new self(array_map($times, $this->k), array_map($times, $this->s), $this->quality);
+    /**
+     * @param  float  $k  what the absorption is multiplied by, >= 0
+     * @param  float  $s  what the scattering is multiplied by, >= 0
+     */
+    public function times(float $k, float $s): self
+    {
+        $scaled = static fn (float $factor): callable => static fn (float $v): float => $v * $factor;
+
+        return new self(array_map($scaled($k), $this->k), array_map($scaled($s), $this->s), $this->quality);
     }
 
     /**
@@ -105,7 +114,7 @@ final readonly class PaintOptics
      */
     public function withScattering(float $factor): self
     {
-        return $factor === 1.0 ? $this : new self($this->k, array_map(static fn (float $v): float => $v * $factor, $this->s), $this->quality);
+        return $factor === 1.0 ? $this : $this->times(1.0, $factor);
     }
 
     /** @return Reflectance of a layer so thick that nothing beneath shows; without surface reflection */

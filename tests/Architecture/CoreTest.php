@@ -27,7 +27,8 @@ final class CoreTest extends TestCase
         // A technique says what kind of step it is.
         'Finish' => ['Numeric', 'Colour', 'Optics', 'Pot', 'Order'],
         'Mixing' => ['Numeric', 'Colour', 'Optics', 'Finish'],
-        'Measuring' => ['Numeric', 'Colour', 'Optics'],
+        // What is measured of a hand is how it differs from what is usual of a technique.
+        'Measuring' => ['Numeric', 'Colour', 'Optics', 'Finish'],
         'Cup' => ['Colour', 'Optics', 'Pot'],
         'Mesh' => ['Numeric'],
         'Light' => ['Numeric', 'Mesh'],

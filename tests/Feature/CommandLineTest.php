@@ -106,10 +106,23 @@ final class CommandLineTest extends PlainTestCase
         $answer = json_decode($out, true);
         self::assertSame([0, ''], [$code, $error]);
         self::assertIsArray($answer);
-        self::assertSame(['K', 'S', 'quality'], array_keys($answer));
+        self::assertSame(['K', 'S', 'quality', 'residuals', 'lnKDeviation', 'lnSDeviation'], array_keys($answer));
         self::assertEqualsWithDelta($flat(0.4), $answer['K'], 1e-9);
         self::assertEqualsWithDelta($flat(0.8), $answer['S'], 1e-9);
         self::assertSame('measured', $answer['quality']);
+        self::assertSame([36, 36], [count((array) $answer['lnKDeviation']), count((array) $answer['lnSDeviation'])]);
+        // One part in five of a white with K = 0.01, S = 6: R = 1 + q - sqrt(q^2 + 2 q) with q = 0.45 / 30.8.
+        $tint = ['parts' => [1, 5], 'with' => ['K' => $flat(0.01), 'S' => $flat(6.0)], 'reflectance' => $flat(1 + 0.45 / 30.8 - sqrt((0.45 / 30.8) ** 2 + 0.9 / 30.8))];
+        [$code, $out, $error] = $this->artisan('hyalin:measure', json_encode([...$row, 'tints' => [$tint], 'noise' => 0.0025, 'coatSpread' => 0.15], JSON_THROW_ON_ERROR));
+        $told = json_decode($out, true);
+        self::assertSame([0, ''], [$code, $error]);
+        self::assertIsArray($told);
+        self::assertEqualsWithDelta($flat(0.8), $told['S'], 0.01);
+        self::assertIsArray($told['residuals']);
+        self::assertSame(['overBlack', 'overWhite', 'tint1'], array_keys($told['residuals']));
+        [$code, , $error] = $this->artisan('hyalin:measure', json_encode([...$row, 'tints' => [[...$tint, 'parts' => [0, 5]]]], JSON_THROW_ON_ERROR));
+        self::assertSame(2, $code);
+        self::assertStringContainsString('a tint of 0 parts in 5', $error);
         $row['overBlack'] = $flat(0.6);
         [$code, $out, $error] = $this->artisan('hyalin:measure', json_encode($row, JSON_THROW_ON_ERROR));
         self::assertSame([2, ''], [$code, $out]);

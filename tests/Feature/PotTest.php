@@ -63,7 +63,14 @@ final class PotTest extends TestCase
         $this->postJson("/shelf/paints/{$black->id}/measure", $body)->assertOk()->assertJsonPath('measurement.needsTint', true)->assertJsonPath('measurement.quality', 'partly measured');
         $body['readings']['tint'] = $this->postJson("/shelf/paints/{$black->id}/swatches/tint/read", ['whiteId' => $white->id])->assertOk()->json('values');
         $body['whiteId'] = $white->id;
-        $this->postJson("/shelf/paints/{$black->id}/measure", $body)->assertOk()->assertJsonPath('measurement.needsTint', false)->assertJsonPath('measurement.quality', 'measured');
+        // A tint is as good as what is known of its white.
+        $this->postJson("/shelf/paints/{$black->id}/measure", $body)->assertOk()->assertJsonPath('measurement.needsTint', false)->assertJsonPath('measurement.quality', 'partly measured');
+        $white->update(['quality' => OpticsQuality::Measured]);
+        $this->postJson("/shelf/paints/{$black->id}/measure", [...$body, 'noise' => 0.002, 'coatSpread' => 0.2])->assertOk()->assertJsonPath('measurement.quality', 'measured');
+        // One's own reader and coats are kept for the next pot, and what is no number is refused.
+        $painter = Painter::query()->findOrFail($black->painter_id);
+        self::assertSame([0.002, 0.2], [$painter->reader_noise, $painter->coat_spread]);
+        $this->postJson("/shelf/paints/{$black->id}/measure", [...$body, 'noise' => 'a little'])->assertUnprocessable()->assertJsonStructure(['errors' => ['noise']]);
     }
 
     public function test_what_cannot_be_read_is_said_and_changes_nothing(): void
@@ -104,8 +111,9 @@ final class PotTest extends TestCase
         $readings = array_column($found, 'values', 'swatch');
         $this->postJson("/shelf/paints/{$pot->id}/measure", ['readings' => $readings, 'source' => 'file', 'keep' => true, 'version' => 1])->assertOk();
         $pot = Paint::query()->findOrFail($pot->id);
-        self::assertEqualsWithDelta($true->s, $pot->scattering, 1e-3);
-        self::assertEqualsWithDelta($true->k, $pot->absorption, 1e-3);
+        self::assertEqualsWithDelta($true->s, $pot->scattering, 0.01);
+        self::assertEqualsWithDelta($true->k, $pot->absorption, 0.01);
+        self::assertNotSame([], $pot->spread()->modes);
         $this->postJson("/shelf/paints/{$pot->id}/swatches-file", ['file' => UploadedFile::fake()->createWithContent('card.txt', "CGATS.17\n")])->assertUnprocessable();
         $typed = $this->postJson("/shelf/paints/{$pot->id}/swatches/thick/typed", ['hex' => '#c9b48a'])->assertOk()->assertJsonPath('colour.hex', '#c9b48a')->json('values');
         self::assertIsArray($typed);

@@ -13,8 +13,9 @@ const reading = (swatch: Swatch): ReadingProps => ({
 
 const measurement: MeasurementProps = {
     quality: 'measured',
-    residual: 0.0012,
-    trusted: 0.5,
+    residuals: { overBlack: 0.31, overWhite: 1.24 },
+    coats: { overBlack: 1.08, overWhite: 0.93 },
+    known: 0.5,
     needsTint: false,
     contrastRatio: 0.87,
     coatsToHide: 3,
@@ -31,7 +32,15 @@ describe('the swatches of a pot', () => {
     beforeEach(() => {
         kept.mockReset();
         server = fakeServer();
-        render(<SwatchTable pot={paint(4, { version: 8 })} whites={[]} onKept={kept} />);
+        render(
+            <SwatchTable
+                pot={paint(4, { version: 8 })}
+                whites={[]}
+                readerNoise={null}
+                coatSpread={0.15}
+                onKept={kept}
+            />,
+        );
     });
 
     async function answered(body: unknown) {
@@ -47,10 +56,25 @@ describe('the swatches of a pot', () => {
             await answered(reading(swatch));
         }
         expect(screen.getByText('overBlack as read')).toBeTruthy();
-        expect(server.open()[0]?.body).toMatchObject({ source: 'reader', whiteId: null });
+        expect(server.open()[0]?.body).toMatchObject({
+            source: 'reader',
+            whiteId: null,
+            noise: null,
+            coatSpread: 0.15,
+        });
         await answered({ measurement });
-        expect(screen.getByText(/18 of 36 bands from two readings each/)).toBeTruthy();
+        expect(screen.getByText(/known well in 18 of 36/)).toBeTruthy();
         expect(screen.getByText(/opaque in 3 coats/)).toBeTruthy();
+        expect(screen.getByText(/108 % of a usual coat over black and 93 %/)).toBeTruthy();
+        // What is missed is said at its row, and why the pot is then not called measured.
+        expect(screen.getByText(/ΔE 0\.3 from all readings/)).toBeTruthy();
+        expect(screen.getByText(/not called measured/)).toBeTruthy();
+        const noise = screen.getByLabelText(/Noise of a reading/);
+        fireEvent.change(noise, { target: { value: '0.4' } });
+        fireEvent.blur(noise);
+        await act(settled);
+        expect(server.open()[0]?.body).toMatchObject({ noise: 0.004, coatSpread: 0.15 });
+        await answered({ measurement });
         expect(kept).not.toHaveBeenCalled();
         fireEvent.click(screen.getByText('Save measurement'));
         await act(settled);

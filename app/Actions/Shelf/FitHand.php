@@ -19,10 +19,17 @@ use Illuminate\Validation\ValidationException;
 
 /**
  * Fits a painter's hand at a technique to all chips of it. A chip is flat: it is judged by the profile of the mid zone,
- * and what is learnt there is taken to hold for the others.
+ * and what is learnt there is taken to hold for the others. What a pot is
+ * unsure of is not learnt as the hand's.
  */
 final readonly class FitHand
 {
+    /** A chip may read this much darker than its surface reflects. */
+    private const SLACK = 0.01;
+
+    /** No hand is steadier. */
+    private const LEAST_SCATTER = 0.03;
+
     public function __construct(private Hands $hands)
     {
     }
@@ -42,14 +49,17 @@ final readonly class FitHand
         try {
             $fit = HandFit::of(
                 array_values($chips->map(static fn (ChipRecord $c): CoreChip => new CoreChip(
-                    $c->paint->optics()->thinnedTo(1 / (1 + $c->thinner)),
+                    $c->paint->optics()->thinnedTo(1 / (1 + $c->thinner))->withScattering($profile->scattering(Zone::Mid)),
                     Reflectance::flat($c->card),
                     $c->coats,
-                    Surface::of($c->paint->sheen)->inside(Reflectance::of($c->read)),
+                    Surface::of($c->paint->sheen)->inside(Reflectance::of($c->read), self::SLACK),
+                    (string) $c->paint_id,
+                    $c->paint->spread(),
                 ))->all()),
                 $usual[0] >= 1.0,
                 max(0.05, $usual[0]),
                 $usual[1],
+                max(self::LEAST_SCATTER, $painter->coat_spread),
             );
         } catch (InvalidInput $e) {
             throw ValidationException::withMessages(['chips' => ucfirst($e->getMessage()).'.']);
@@ -61,6 +71,7 @@ final readonly class FitHand
             'coverage_deviation' => $fit->coverageDeviation / $usual[0],
             'thickness' => $fit->thickness / $usual[1],
             'thickness_deviation' => $fit->thicknessDeviation / $usual[1],
+            'scatter' => $fit->scatter,
             'chips' => $chips->count(),
         ])->save();
 

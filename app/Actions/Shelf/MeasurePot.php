@@ -7,8 +7,11 @@ namespace App\Actions\Shelf;
 use App\Models\Shelf\Paint;
 use Hyalin\Colour\Reflectance;
 use Hyalin\InvalidInput;
+use Hyalin\Measuring\InvalidReadings;
 use Hyalin\Measuring\PotMeasurement;
+use Hyalin\Measuring\ReadSpectrum;
 use Hyalin\Measuring\SwatchReadings;
+use Hyalin\Measuring\TintReading;
 use Hyalin\Optics\Sheen;
 use Hyalin\Optics\Surface;
 use Illuminate\Validation\ValidationException;
@@ -18,16 +21,17 @@ use Illuminate\Validation\ValidationException;
  */
 final class MeasurePot
 {
-    /** Standard deviations of a reading that are still noise. */
-    private const DEVIATIONS = 4.0;
+    /** A sealed card may read this much darker than its gloss. */
+    private const SLACK = 0.02;
 
     /**
      * @param  array<string, Reflectance>  $seen  by Hyalin\Measuring\Swatch
      * @param  float  $noise  of what was read, as a standard deviation of reflectance
+     * @param  float  $coatSpread  standard deviation of the thickness of a coat, relative
      *
      * @throws ValidationException when a needed reading is missing or readings contradict each other
      */
-    public function __invoke(Paint $pot, array $seen, float $noise, ?Paint $white): PotMeasurement
+    public function __invoke(Paint $pot, array $seen, float $noise, float $coatSpread, ?Paint $white): PotMeasurement
     {
         foreach (['black' => 'the bare black card', 'white' => 'the bare white card', 'overBlack' => 'one coat over black', 'overWhite' => 'one coat over white'] as $swatch => $words) {
             if (! isset($seen[$swatch])) {
@@ -38,19 +42,20 @@ final class MeasurePot
             // The cards are sealed and read off their gloss; the swatches have the sheen of the pot.
             $card = Surface::of(Sheen::Gloss);
             $film = Surface::of($pot->sheen);
-            // What is black reads now above and now below the reflection of its surface.
-            $slack = self::DEVIATIONS * $noise;
+            $read = static fn (string $swatch): ReadSpectrum => ReadSpectrum::through($film, $seen[$swatch], $noise);
+            if (isset($seen['tint']) && $white === null) {
+                throw InvalidReadings::tintWithoutWhite();
+            }
 
             return PotMeasurement::solve(SwatchReadings::of(
-                $film->inside($seen['overBlack'], $slack),
-                $film->inside($seen['overWhite'], $slack),
-                $card->inside($seen['black'], $slack),
-                $card->inside($seen['white'], $slack),
-                isset($seen['thick']) ? $film->inside($seen['thick'], $slack) : null,
-                isset($seen['tint']) ? $film->inside($seen['tint'], $slack) : null,
-                // Inside a film what was read with some noise is known with that much more: see Optics\Surface.
-                min(0.09, $noise / $film->gain),
-            ), $white?->optics());
+                $read('overBlack'),
+                $read('overWhite'),
+                $card->inside($seen['black'], self::SLACK),
+                $card->inside($seen['white'], self::SLACK),
+                isset($seen['thick']) ? $read('thick') : null,
+                isset($seen['tint']) && $white !== null ? [new TintReading($read('tint'), $white->optics())] : [],
+                $coatSpread,
+            ), $film);
         } catch (InvalidInput $e) {
             throw ValidationException::withMessages(['readings' => ucfirst($e->getMessage()).'.']);
         }

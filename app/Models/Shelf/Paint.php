@@ -10,6 +10,7 @@ use BackedEnum;
 use Hyalin\Colour\Srgb;
 use Hyalin\Optics\Opacity;
 use Hyalin\Optics\OpticsQuality;
+use Hyalin\Optics\OpticsSpread;
 use Hyalin\Optics\PaintOptics;
 use Hyalin\Optics\Sheen;
 use Hyalin\Optics\TintingStrength;
@@ -55,6 +56,7 @@ use LogicException;
  * @property string|null $cleaner
  * @property float|null $drop_ml
  * @property bool|null $is_mixed
+ * @property list<array{k: list<float>, s: list<float>}>|null $spread how far K and S may be off; null for the usual of the quality
  * @property array<string, mixed>|null $readings what K and S were solved from
  * @property float $used_ml taken out since, less than one hundredth of its size
  * @property int $version
@@ -86,6 +88,7 @@ final class Paint extends Model
             'scattering' => Spectrum::class,
             'quality' => OpticsQuality::class,
             'readings' => 'array',
+            'spread' => 'array',
             'used_ml' => 'float',
         ];
         foreach (PotFields::all() as $field) {
@@ -125,6 +128,12 @@ final class Paint extends Model
         $this->level_percent = max(0, min(100, $this->level_percent - $whole));
         $this->used_ml = $used - $whole * $hundredth;
         $this->save();
+    }
+
+    /** How far K and S may be from what is in the pot; of a clear one that absorbs nothing there is nothing to be wrong. */
+    public function spread(): OpticsSpread
+    {
+        return $this->spread === null ? OpticsSpread::usual($this->quality) : OpticsSpread::parse($this->spread);
     }
 
     public function optics(): PaintOptics

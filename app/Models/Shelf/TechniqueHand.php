@@ -19,6 +19,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property float $coverage_deviation
  * @property float $thickness
  * @property float $thickness_deviation
+ * @property float $scatter from one chip to the next, as standard deviation of the logarithm
  * @property int $chips
  */
 final class TechniqueHand extends Model
@@ -27,14 +28,16 @@ final class TechniqueHand extends Model
 
     protected $guarded = ['id', 'painter_id'];
 
+    protected $attributes = ['scatter' => Hand::SCATTER];
+
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['technique' => Technique::class, 'coverage' => 'float', 'coverage_deviation' => 'float', 'thickness' => 'float', 'thickness_deviation' => 'float'];
+        return ['technique' => Technique::class, 'coverage' => 'float', 'coverage_deviation' => 'float', 'thickness' => 'float', 'thickness_deviation' => 'float', 'scatter' => 'float'];
     }
 
     public function toHand(): Hand
     {
-        return new Hand($this->coverage, $this->thickness);
+        return new Hand($this->coverage, $this->thickness, $this->coverage_deviation / $this->coverage, $this->thickness_deviation / $this->thickness, $this->scatter);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Mixing\Quick;
 
 use Hyalin\Colour\CieLab;
+use Hyalin\Colour\ColourMetric;
 use Hyalin\Colour\InvalidSpectrum;
 use Hyalin\Colour\SpectralRecovery;
 

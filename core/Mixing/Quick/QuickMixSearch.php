@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Hyalin\Mixing\Quick;
 
+use Hyalin\Colour\ColourMetric;
 use Hyalin\Mixing\InvalidMixTask;
 use Hyalin\Mixing\MixAnswer;
 use Hyalin\Mixing\MixScore;

@@ -480,8 +480,9 @@ export interface MatchProps {
 
 export interface MeasurementProps {
     quality: OpticsQuality;
-    residual: number;
-    trusted: number;
+    residuals: Record<string, number>;
+    coats: Record<string, number>;
+    known: number;
     needsTint: boolean;
     contrastRatio: number;
     coatsToHide: number | null;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Mixing;
 
+use Hyalin\Colour\ColourMetric;
 use Hyalin\Colour\DifferenceFormula;
 use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\Lab;
@@ -18,7 +19,6 @@ use Hyalin\Mixing\MixSearch;
 use Hyalin\Mixing\MixTask;
 use Hyalin\Mixing\Placement;
 use Hyalin\Mixing\PreDilution;
-use Hyalin\Mixing\Quick\ColourMetric;
 use Hyalin\Mixing\Quick\DropRatios;
 use Hyalin\Mixing\Quick\LaterLayer;
 use Hyalin\Mixing\Quick\LocalModel;

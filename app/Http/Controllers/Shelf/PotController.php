@@ -29,7 +29,7 @@ use Hyalin\Colour\Srgb;
 use Hyalin\Formats\Cgats;
 use Hyalin\InvalidInput;
 use Hyalin\Measuring\Swatch;
-use Hyalin\Optics\Sheen;
+use Hyalin\Measuring\SwatchReadings;
 use Hyalin\Optics\Surface;
 use Hyalin\Pot\PotFields;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -54,6 +54,8 @@ final class PotController
             'pot' => static fn () => PaintProps::of($paint),
             'curves' => static fn () => CurvesProps::of($paint->optics()),
             'facts' => static fn () => FactProps::of($paint),
+            'readerNoise' => $painter->reader_noise,
+            'coatSpread' => $painter->coat_spread,
             'whites' => static fn () => array_values($whites->map(static fn (Paint $p) => PotProps::of($p))->all()),
         ]);
     }
@@ -150,7 +152,10 @@ final class PotController
     ): JsonResponse {
         $readings = $request->readings();
         $white = $this->white($painter, $request->integer('whiteId'));
-        $measured = $measure($paint, $readings, $request->noise($reader), $white);
+        // How even one's coats and one's reader are holds for the next pot, too.
+        $painter->update(['reader_noise' => $request->filled('noise') ? $request->float('noise') : null, 'coat_spread' => $request->float('coatSpread', SwatchReadings::USUAL_SPREAD)]);
+        $noise = $request->noise($reader);
+        $measured = $measure($paint, $readings, $noise, $painter->coat_spread, $white);
         $answer = MeasurementProps::of($paint, $measured, $white);
         if ($request->boolean('keep')) {
             $save(
@@ -158,13 +163,14 @@ final class PotController
                 $paint,
                 $request->integer('version'),
                 $request->validated(),
-                static function (Paint $paint) use ($measured, $request): void {
+                static function (Paint $paint) use ($measured, $request, $painter, $noise): void {
                     $paint->absorption = $measured->optics->k;
                     $paint->scattering = $measured->optics->s;
                     $paint->quality = $measured->optics->quality;
-                    $seen = Surface::of(Sheen::Gloss)->seen($measured->optics->masstone());
+                    $paint->spread = $measured->spread->toArray();
+                    $seen = Surface::of($paint->sheen)->seen($measured->optics->masstone());
                     $paint->thick_hex = ColourProps::of(SpectralSum::under(Illuminant::D65)->xyz($seen)->toLab())->hex;
-                    $paint->readings = ['source' => $request->string('source')->value(), 'whiteId' => $request->integer('whiteId') ?: null, 'values' => $request->array('readings')];
+                    $paint->readings = ['source' => $request->string('source')->value(), 'noise' => $noise, 'coatSpread' => $painter->coat_spread, 'whiteId' => $request->integer('whiteId') ?: null, 'values' => $request->array('readings')];
                 },
                 PaintProps::of(...),
             );

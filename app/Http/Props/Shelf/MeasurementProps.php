@@ -10,6 +10,7 @@ use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\Lab;
 use Hyalin\Colour\SpectralSum;
 use Hyalin\Measuring\PotMeasurement;
+use Hyalin\Measuring\Swatch;
 use Hyalin\Optics\FilmThickness;
 use Hyalin\Optics\Hiding;
 use Hyalin\Optics\OpticsQuality;
@@ -21,14 +22,16 @@ use Hyalin\Optics\PaintOptics;
 final readonly class MeasurementProps
 {
     /**
-     * @param  float  $residual  largest difference in reflectance between what was read and what K and S give back
-     * @param  float  $trusted  share of the bands whose S comes from their own two readings, 0..1
+     * @param  array<string, float>  $residuals  by Hyalin\Measuring\Swatch: CIEDE2000 between what was read and what K and S give back
+     * @param  array<string, float>  $coats  by Hyalin\Measuring\Swatch: how thick a coat came out, in reference coats
+     * @param  float  $known  share of the bands whose S is known well, 0..1
      * @param  float  $moved  CIEDE2000 between the half tint with white as predicted before and now
      */
     public function __construct(
         public OpticsQuality $quality,
-        public float $residual,
-        public float $trusted,
+        public array $residuals,
+        public array $coats,
+        public float $known,
         public bool $needsTint,
         public float $contrastRatio,
         public ?int $coatsToHide,
@@ -43,14 +46,33 @@ final readonly class MeasurementProps
 
         return new self(
             $measured->optics->quality,
-            $measured->residual,
-            array_sum($measured->trust) / count($measured->trust),
+            self::bySwatch($measured->residuals),
+            $measured->coats,
+            $measured->knownShare(),
             $measured->needsTint,
             Hiding::contrastRatio($measured->optics, FilmThickness::coats(1.0)),
             Hiding::coatsToHide($measured->optics),
             self::difference(self::halfTint($pot->optics(), $white), self::halfTint($measured->optics, $white)),
             CurvesProps::of($measured->optics),
         );
+    }
+
+    /**
+     * @param  array<string, float>  $residuals  by reading, as the core names them
+     * @return array<string, float>
+     */
+    private static function bySwatch(array $residuals): array
+    {
+        $found = [];
+        foreach ($residuals as $reading => $residual) {
+            $found[match ($reading) {
+                'masstone' => Swatch::Thick->value,
+                'tint1' => Swatch::Tint->value,
+                default => $reading,
+            }] = $residual;
+        }
+
+        return $found;
     }
 
     private static function halfTint(PaintOptics $paint, PaintOptics $white): Lab

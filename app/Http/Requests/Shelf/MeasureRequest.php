@@ -24,6 +24,8 @@ final class MeasureRequest extends FormRequest
             'source' => ['required', 'in:reader,file,typed,photo'],
             'whiteId' => ['nullable', 'integer'],
             'keep' => ['sometimes', 'boolean'],
+            'noise' => ['nullable', 'numeric', 'between:0.0001,0.05'],
+            'coatSpread' => ['nullable', 'numeric', 'between:0,0.5'],
             'version' => ['required_if:keep,true', 'integer', 'min:1'],
         ];
     }
@@ -31,6 +33,10 @@ final class MeasureRequest extends FormRequest
     /** @return float standard deviation of reflectance */
     public function noise(ColourReader $reader): float
     {
+        if ($this->filled('noise')) {
+            return $this->float('noise');
+        }
+
         return $this->string('source')->value() === 'reader'
             ? $reader->noise()
             : self::NOISE[$this->string('source')->value()] ?? self::NOISE['typed'];

@@ -5,6 +5,7 @@ import { many, one } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
 import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
+import { Field } from '@/shared/ui/field';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
 import { PotMark } from '@/shared/ui/pot-mark';
@@ -26,6 +27,10 @@ const SWATCHES: readonly { swatch: Swatch; label: string; needed: boolean }[] = 
 type SwatchTableProps = {
     pot: PaintProps;
     whites: readonly PotProps[];
+    /** Standard deviation of reflectance; null for that of the device or the source. */
+    readerNoise: number | null;
+    /** How much one coat differs from the next, relative. */
+    coatSpread: number;
     /** The way to take readings from a photo of the card. */
     photo?: (onReadings: (readings: ReadingProps[]) => void) => ReactNode;
     onKept: () => void;
@@ -44,6 +49,7 @@ export function SwatchTable(props: SwatchTableProps) {
                 good as its light: even, from the side, no flash.
             </p>
             <SwatchRows table={table} />
+            <Evenness table={table} />
             {whites.length > 0 && (
                 <Pick
                     label="White for the tint"
@@ -68,12 +74,14 @@ type Table = ReturnType<typeof useSwatches>;
 
 type SwatchesState = ReturnType<typeof useSwatchesState>;
 
-function useSwatchesState({ pot, whites, photo, onKept }: SwatchTableProps) {
+function useSwatchesState({ pot, whites, readerNoise, coatSpread, photo, onKept }: SwatchTableProps) {
     // A store and no state: what is read while another reading is still on its way is added to it.
     const [useReadings] = useState(() => create<Readings>(() => ({})));
     const readings = useReadings();
     const [source, setSource] = useState<Source>('reader');
     const [white, setWhite] = useState(whites[0]?.id ?? 0);
+    const [noise, setNoise] = useState(readerNoise === null ? '' : String(readerNoise * 100));
+    const [spread, setSpread] = useState(String(Math.round(coatSpread * 100)));
     const [measured, setMeasured] = useState<MeasurementProps | null>(null);
     const { message: problem, attempt: doing } = useAttempt();
     const [busy, setBusy] = useState(false);
@@ -88,6 +96,10 @@ function useSwatchesState({ pot, whites, photo, onKept }: SwatchTableProps) {
         setSource,
         white,
         setWhite,
+        noise,
+        setNoise,
+        spread,
+        setSpread,
         measured,
         setMeasured,
         problem,
@@ -108,17 +120,71 @@ function valuesOf(readings: Readings): Partial<Record<Swatch, number[]>> {
     return Object.fromEntries(Object.entries(readings).map(([swatch, reading]) => [swatch, reading.values]));
 }
 
+/** A pot that misses a reading of its own by more is not called measured. */
+const GIVEN_BACK = 1;
+
+function times(coats: number | undefined): string {
+    return `${Math.round((coats ?? 1) * 100)} % of a usual coat`;
+}
+
+function rowNote(table: Table, swatch: Swatch, needed: boolean): string {
+    const { readings, measured } = table;
+    const residual = measured?.residuals[swatch];
+    if (residual !== undefined) return `ΔE ${one(residual)} from all readings together`;
+    return (
+        readings[swatch]?.colour.name ??
+        (swatch === 'tint' && measured?.needsTint
+            ? 'needed: an opaque coat does not show how strong it is in mixes'
+            : needed
+              ? 'not read yet'
+              : 'optional, more precise')
+    );
+}
+
+/** How far readings and coats can be trusted: the painter's own, kept for the next pot. */
+function Evenness({ table }: { table: Table }) {
+    const { noise, setNoise, spread, setSpread, attempt, judgeAgain } = table;
+    return (
+        <div className="grid grid-cols-2 gap-3">
+            <Field
+                label="Noise of a reading, % reflectance"
+                inputMode="decimal"
+                placeholder="of the reader"
+                value={noise}
+                onChange={(event) => {
+                    setNoise(event.target.value);
+                }}
+                onBlur={() => void attempt(judgeAgain)}
+            />
+            <Field
+                label="One coat differs from the next, ± %"
+                inputMode="decimal"
+                value={spread}
+                onChange={(event) => {
+                    setSpread(event.target.value);
+                }}
+                onBlur={() => void attempt(judgeAgain)}
+            />
+        </div>
+    );
+}
+
 function Measured({ table, measured }: { table: Table; measured: MeasurementProps }) {
     const { busy, attempt, keep } = table;
+    const worst = Math.max(0, ...Object.values(measured.residuals));
     return (
         <div role="status" className="flex flex-col gap-2 border border-strong bg-raised p-3 text-sm">
             <p>
-                <strong>{measured.quality}</strong>:{' '}
-                {measured.trusted > 0.995
-                    ? 'all bands from two readings each'
-                    : `${Math.round(measured.trusted * 36)} of 36 bands from two readings each, the others from a smooth curve`}
-                . The readings are reproduced within {(measured.residual * 100).toFixed(2)} % reflectance.
+                <strong>{measured.quality}</strong>: scattering known well in {Math.round(measured.known * 36)} of 36
+                bands. Your coats came out {times(measured.coats.overBlack)} over black and{' '}
+                {times(measured.coats.overWhite)} over white.
             </p>
+            {worst > GIVEN_BACK && (
+                <p>
+                    One reading is ΔE {one(worst)} from what all of them together give, so the pot is not called
+                    measured. Read that swatch again; a dark paint needs a reader with less noise.
+                </p>
+            )}
             <p>
                 Contrast ratio of one coat: {measured.contrastRatio.toFixed(3)};{' '}
                 {measured.coatsToHide === null ? 'never opaque' : `opaque in ${many(measured.coatsToHide, 'coat')}`}. A
@@ -154,7 +220,7 @@ function SwatchRow({
     label: string;
     needed: boolean;
 }) {
-    const { readings, measured, attempt, typed, busy, white, read } = table;
+    const { readings, attempt, typed, busy, white, read } = table;
     return (
         <tr className="border-t border-line">
             <td className="w-20 py-1.5">
@@ -166,14 +232,7 @@ function SwatchRow({
             </td>
             <th scope="row" className="font-normal">
                 {label}
-                <span className="block text-xs text-quiet">
-                    {readings[swatch]?.colour.name ??
-                        (swatch === 'tint' && measured?.needsTint
-                            ? 'needed: an opaque coat does not show how strong it is in mixes'
-                            : needed
-                              ? 'not read yet'
-                              : 'optional, more precise')}
-                </span>
+                <span className="block text-xs text-quiet">{rowNote(table, swatch, needed)}</span>
             </th>
             <td>
                 <input
@@ -261,6 +320,11 @@ function useReading(state: SwatchesState) {
     const { setBusy, doing, pot, white, source, readings, onKept } = state;
     const { add, judge } = useJudging(state);
 
+    /** With other noise or other coats the same readings say something else. */
+    async function judgeAgain() {
+        if (state.measured !== null) await judge(source);
+    }
+
     function attempt(act: () => Promise<void>): Promise<boolean> {
         setBusy(true);
         return doing(act).finally(() => {
@@ -300,17 +364,35 @@ function useReading(state: SwatchesState) {
             readings: valuesOf(readings),
             source,
             whiteId: readings.tint ? white : null,
+            ...trust(state),
             keep: true,
             version: pot.version,
         });
         onKept();
     }
 
-    return { attempt, read, typed, fromFile, take, keep };
+    return { attempt, read, typed, fromFile, take, keep, judgeAgain };
+}
+
+/** As fractions; what is not typed is the usual. */
+function trust({ noise, spread }: SwatchesState) {
+    return {
+        noise: fraction(noise),
+        coatSpread: fraction(spread),
+    };
+}
+
+/** What is no number is sent as it was typed, to be refused by name. */
+function fraction(percent: string): number | string | null {
+    if (percent.trim() === '') return null;
+    const value = Number(percent) / 100;
+    return Number.isFinite(value) ? value : percent;
 }
 
 /** What is read is added to what is there, and judged once there is enough of it. */
-function useJudging({ useReadings, setMeasured, setSource, pot, white }: SwatchesState) {
+function useJudging(state: SwatchesState) {
+    const { useReadings, setMeasured, setSource, pot, white } = state;
+
     function add(found: readonly ReadingProps[]) {
         useReadings.setState(Object.fromEntries(found.map((r) => [r.swatch, r])));
         setMeasured(null);
@@ -327,6 +409,7 @@ function useJudging({ useReadings, setMeasured, setSource, pot, white }: Swatche
                     readings: valuesOf(next),
                     source: from,
                     whiteId: next.tint ? white : null,
+                    ...trust(state),
                 },
             );
             setMeasured(answer.measurement);

@@ -8,10 +8,18 @@ import { url } from '@/shared/lib/url';
 import { CardPhoto } from './card-photo';
 import type { ColourProps, CurvesProps, FactProps, PaintProps, PotProps } from '@/types/generated';
 
-type Props = { pot: PaintProps; curves: CurvesProps; facts: FactProps[]; whites: PotProps[] };
+type Props = {
+    pot: PaintProps;
+    curves: CurvesProps;
+    facts: FactProps[];
+    whites: PotProps[];
+    /** Standard deviation of reflectance; null for that of the device or the source. */
+    readerNoise: number | null;
+    coatSpread: number;
+};
 
 /** One pot: how it really behaves. */
-export default function PotPage({ pot, curves, facts, whites }: Props) {
+export default function PotPage({ pot, curves, facts, whites, readerNoise, coatSpread }: Props) {
     return (
         <Shell title={pot.name}>
             <div className="grid gap-8 lg:grid-cols-2">
@@ -60,6 +68,8 @@ export default function PotPage({ pot, curves, facts, whites }: Props) {
                     key={`${pot.id} ${pot.version}`}
                     pot={pot}
                     whites={whites}
+                    readerNoise={readerNoise}
+                    coatSpread={coatSpread}
                     photo={(onReadings) => <CardPhoto pot={pot} onReadings={onReadings} />}
                     onKept={() => {
                         router.reload();

@@ -2,9 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Hyalin\Mixing\Quick;
-
-use Hyalin\Colour\Ciede2000;
+namespace Hyalin\Colour;
 
 /**
  * CIEDE2000 around one colour as a plain distance: three rows that turn a small difference (dL*, da*, db*) into a

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\Schema;
+
+return new class extends Migration
+{
+    public function up(): void
+    {
+        Schema::table('paints', static function (Blueprint $table): void {
+            // How far K and S may be from the truth, as Optics\OpticsSpread writes it; null for the usual of its quality.
+            $table->json('spread')->nullable();
+        });
+        Schema::table('technique_hands', static function (Blueprint $table): void {
+            // From one chip to the next, as standard deviation of the logarithm of the thickness.
+            $table->float('scatter')->default(0.15);
+        });
+        Schema::table('painters', static function (Blueprint $table): void {
+            // Standard deviation of a reading, as reflectance; null for that of the device or the source.
+            $table->float('reader_noise')->nullable();
+            // How much one coat differs from the next, relative.
+            $table->float('coat_spread')->default(0.15);
+        });
+    }
+};
