@@ -207,7 +207,10 @@ final readonly class PotFit
      */
     private static function problem(array $readings, array $thicknesses, array $prior): Closure
     {
-        return static fn (array $at): array => self::linearised($readings, $thicknesses, $at, $prior);
+        return static function (array $at) use ($readings, $thicknesses, $prior): array {
+            /** @var list<float> $at */
+            return self::linearised($readings, $thicknesses, $at, $prior);
+        };
     }
 
     /**

@@ -16,7 +16,7 @@ return new class extends Migration
         });
         Schema::table('technique_hands', static function (Blueprint $table): void {
             // From one chip to the next, as standard deviation of the logarithm of the thickness.
-            $table->float('scatter')->default(0.15);
+            $table->float('scatter')->nullable()->default(0.15);
         });
         Schema::table('painters', static function (Blueprint $table): void {
             // Standard deviation of a reading, as reflectance; null for that of the device or the source.

@@ -44,7 +44,7 @@ export function technique(change: Partial<TechniqueProps> = {}): TechniqueProps 
 }
 
 export function section(start = 'black'): SectionProps {
-    return { start, rows: [], matches: [] };
+    return { start, rows: [], matches: [], spreads: [], help: null };
 }
 
 export function areaFinish(version: number, layers: LayerProps[] = []): AreaFinishProps {

@@ -195,7 +195,10 @@ describe('a layer of a finish', () => {
             <FinishesPage
                 figure={figure({ sheen })}
                 areas={[]}
-                area={{ ...area, section: { start: 'bare print', rows: [row({}), row(top)], matches: [] } }}
+                area={{
+                    ...area,
+                    section: { start: 'bare print', rows: [row({}), row(top)], matches: [], spreads: [], help: null },
+                }}
                 pots={[{ ...pot(1), isMixed: true }, pot(2)]}
                 techniques={[technique({ technique: 'varnish', potId: 2, usualZones: ['mid'] }), technique()]}
             />
@@ -212,6 +215,32 @@ describe('a layer of a finish', () => {
     it('that is covered by what follows is told so', () => {
         render(page({ largestChange: 19.1, left: 0.09, mostIn: 'edge' }));
         expect(screen.getByText(/nothing of it is seen at the end/)).toBeTruthy();
+    });
+
+    it('says between which colours it will lie, and what would make it surer', async () => {
+        const { rerender } = render(page({}));
+        rerender(page({}, 'gloss'));
+        await act(settled);
+        await act(async () => {
+            await server.asked
+                .filter((question) => question.path.endsWith('/section'))
+                .at(-1)
+                ?.answer(200, {
+                    start: 'bare print',
+                    rows: [row({}), row({})],
+                    matches: [],
+                    spreads: [
+                        {
+                            zone: 'mid',
+                            spread: { radius: 6.13, from: colour([40, 0, 0], 'dark'), to: colour([52, 0, 0], 'light') },
+                        },
+                    ],
+                    help: { words: 'Measure Buoy Yellow', potId: 7, before: 6.1, after: 2.04 },
+                });
+        });
+        expect(screen.getByText('two out of three times between dark and light, within ΔE 6.1')).toBeTruthy();
+        expect(screen.getByText('Measure Buoy Yellow').getAttribute('href')).toContain('/7');
+        expect(screen.getByText(/from ± 6\.1 to about ± 2\.0/)).toBeTruthy();
     });
 
     it('that will not show is made to by what is offered', async () => {
@@ -239,6 +268,8 @@ describe('a layer of a finish', () => {
                 start: 'bare print',
                 rows: [row({}), row({ mostIn: 'mid', largestChange: 7.7, left: 7.7 })],
                 matches: [],
+                spreads: [],
+                help: null,
             });
         });
         expect(screen.getByText(/Changes the mid by/).textContent).toContain('7.7');

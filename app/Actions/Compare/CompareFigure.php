@@ -85,7 +85,8 @@ final class CompareFigure
     private function area(Figure $figure, Area $area, array $findings, float $tolerance): ComparedArea
     {
         $drafts = LayerDraft::stackOf($area);
-        $top = FigureOptics::of($figure, $area, Illuminant::D65)->section($drafts)->top();
+        $optics = FigureOptics::of($figure, $area, Illuminant::D65);
+        $top = $optics->section($drafts)->top();
         $by = $zones = $shares = [];
         foreach ($findings as $finding) {
             $by[$finding->zone->value] = $finding;
@@ -99,7 +100,7 @@ final class CompareFigure
             }
         }
 
-        return new ComparedArea($area, AreaComparison::of($zones, $shares, $tolerance), $by);
+        return new ComparedArea($area, AreaComparison::of($zones, $shares, $tolerance), $by, $drafts === [] ? null : $optics->doubt($drafts));
     }
 
     /**

@@ -83,8 +83,20 @@ final class Catalogue
         return new RecordType('paints', null, [
             Field::integer('position'), ...array_map(self::stated(...), PotFields::all()), Field::number('used_ml', 0, 100_000),
             self::spectrum('absorption'), self::spectrum('scattering'), Field::choice('quality', OpticsQuality::class),
-            Field::of('readings', FieldKind::Readings)->optional(), Field::moment('deleted_at')->optional(),
+            Field::of('readings', FieldKind::Readings)->optional(), self::spread(), Field::moment('deleted_at')->optional(),
         ]);
+    }
+
+    /** Directions in ln K and ln S, as Hyalin\Optics\OpticsSpread writes them. */
+    private static function spread(): Field
+    {
+        $bands = ['type' => 'array', 'minItems' => Bands::COUNT, 'maxItems' => Bands::COUNT, 'items' => ['type' => 'number', 'minimum' => -20, 'maximum' => 20]];
+
+        return Field::json('spread', [
+            'type' => 'array',
+            'maxItems' => 12,
+            'items' => ['type' => 'object', 'properties' => ['k' => $bands, 's' => $bands], 'required' => ['k', 's'], 'additionalProperties' => false],
+        ])->optional();
     }
 
     private static function stated(PotField $pot): Field
@@ -315,6 +327,7 @@ final class Catalogue
                     Field::number('coverage_deviation', 0),
                     Field::number('thickness', 0),
                     Field::number('thickness_deviation', 0),
+                    Field::number('scatter', 0, 5)->optional(),
                     Field::integer('chips'),
                 ],
             ),

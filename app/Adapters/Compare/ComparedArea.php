@@ -6,6 +6,7 @@ namespace App\Adapters\Compare;
 
 use App\Models\Brief\Area;
 use App\Models\Compare\Finding;
+use Hyalin\Finish\Doubt\FinishDoubt;
 use Hyalin\Finish\Zone;
 use Hyalin\Matching\Comparison\AreaComparison;
 
@@ -14,8 +15,11 @@ use Hyalin\Matching\Comparison\AreaComparison;
  */
 final readonly class ComparedArea
 {
-    /** @param  array<string, Finding>  $findings  by zone */
-    public function __construct(public Area $area, public AreaComparison $comparison, private array $findings)
+    /**
+     * @param  array<string, Finding>  $findings  by zone
+     * @param  FinishDoubt|null  $doubt  how sure what was predicted is; null without a finish
+     */
+    public function __construct(public Area $area, public AreaComparison $comparison, private array $findings, public ?FinishDoubt $doubt)
     {
     }
 

@@ -13,6 +13,9 @@ use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\Reflectance;
 use Hyalin\Colour\SpectralRecovery;
 use Hyalin\Colour\Srgb;
+use Hyalin\Finish\Doubt\DoubtfulLayer;
+use Hyalin\Finish\Doubt\FinishDoubt;
+use Hyalin\Finish\Doubt\Ingredient;
 use Hyalin\Finish\Hand;
 use Hyalin\Finish\Layer;
 use Hyalin\Finish\Section;
@@ -65,6 +68,23 @@ final readonly class FigureOptics
     public function section(array $drafts): Section
     {
         return $this->prediction->onTop($this->start, $this->layers($drafts));
+    }
+
+    /**
+     * How sure the finished zones are.
+     *
+     * @param  list<LayerDraft>  $drafts
+     */
+    public function doubt(array $drafts): FinishDoubt
+    {
+        return FinishDoubt::of($this->prediction, $this->start, array_map(
+            static fn (LayerDraft $draft, Layer $layer): DoubtfulLayer => new DoubtfulLayer($layer, array_map(
+                static fn (array $entry): Ingredient => new Ingredient((string) $entry[0]->id, $entry[0]->optics(), $entry[1], $entry[0]->spread()),
+                $draft->mix,
+            )),
+            $drafts,
+            $this->layers($drafts),
+        ));
     }
 
     /**

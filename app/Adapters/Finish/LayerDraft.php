@@ -53,6 +53,12 @@ final readonly class LayerDraft
         );
     }
 
+    /** @param  non-empty-list<array{Paint, int}>  $mix */
+    public function mixed(array $mix): self
+    {
+        return new self($this->key, $this->technique, $this->zones, $this->thinner, $this->coats, $mix, $this->note);
+    }
+
     /** The layer as the core knows it. */
     public function recipe(): LayerRecipe
     {

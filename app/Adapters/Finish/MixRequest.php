@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Adapters\Finish;
 
 use App\Models\Shelf\Paint;
+use Hyalin\Colour\ColourSpread;
 use Hyalin\Colour\Lab;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
+use Hyalin\Mixing\FoundMix;
 use Hyalin\Mixing\LayerTask;
 use Hyalin\Mixing\MixTask;
 use Hyalin\Optics\PaintOptics;
@@ -22,13 +24,31 @@ final readonly class MixRequest
      * @param  list<PaintOptics>  $optics  theirs
      * @param  non-empty-list<array{MixTask, float}>  $zones  the task, and those of other zones it should be right for as
      *                                                        well, with their weights
+     * @param  list<LayerDraft>  $drafts  the whole finish
      */
     private function __construct(
         public MixTask $task,
         public array $pots,
         public array $optics,
         public array $zones,
+        private FigureOptics $figure,
+        private array $drafts,
+        private int $index,
+        private Zone $zone,
     ) {
+    }
+
+    /** How sure the finished zone is with that mix in its layer. */
+    public function spread(FoundMix $mix): ColourSpread
+    {
+        $drops = [];
+        foreach ($mix->drops as $place => $count) {
+            $drops[] = [$this->pots[$place], $count];
+        }
+        $drafts = $this->drafts;
+        $drafts[$this->index] = $drafts[$this->index]->mixed($drops);
+
+        return $this->figure->doubt(array_values($drafts))->spread($this->zone);
     }
 
     /** The same mix for other zones too; the first zone counts twice as much as each of them. */
@@ -37,7 +57,7 @@ final readonly class MixRequest
         return new self($this->task, $this->pots, $this->optics, [
             [$this->task, 2.0],
             ...array_values(array_map(static fn (self $o): array => [$o->task, 1.0], $others)),
-        ]);
+        ], $this->figure, $this->drafts, $this->index, $this->zone);
     }
 
     /**
@@ -86,6 +106,6 @@ final readonly class MixRequest
             ? $pot
             : PaintOptics::mixed([[$pot, $share], [$layer->into, 1 - $share]]);
 
-        return new self($task, $pots, array_map(static fn (Paint $p): PaintOptics => $blended($p->optics()), $pots), [[$task, 1.0]]);
+        return new self($task, $pots, array_map(static fn (Paint $p): PaintOptics => $blended($p->optics()), $pots), [[$task, 1.0]], $optics, $drafts, $index, $zone);
     }
 }

@@ -130,6 +130,12 @@ final class Paint extends Model
         $this->save();
     }
 
+    /** From now on its K and S, and how sure they are; saved by the caller. */
+    public function hold(PaintOptics $optics, OpticsSpread $spread): void
+    {
+        $this->fill(['absorption' => $optics->k, 'scattering' => $optics->s, 'quality' => $optics->quality, 'spread' => $spread->toArray()]);
+    }
+
     /** How far K and S may be from what is in the pot; of a clear one that absorbs nothing there is nothing to be wrong. */
     public function spread(): OpticsSpread
     {

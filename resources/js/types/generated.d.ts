@@ -215,6 +215,7 @@ export interface ComparedZoneProps {
     likeness: Likeness | null;
     words: Array<string>;
     fromPredicted: number | null;
+    spread: SpreadProps | null;
     doubt: string | null;
     method: string | null;
     outline: Array<Array<number>>;
@@ -361,6 +362,7 @@ export interface FoundMixProps {
     difference: number;
     likeness: Likeness;
     score: number;
+    spread: SpreadProps;
 }
 
 export interface GamutGapProps {
@@ -388,6 +390,13 @@ export interface HandProps {
     thickness: number;
     thicknessDeviation: number;
     chips: Array<ChipProps>;
+}
+
+export interface HelpProps {
+    words: string;
+    potId: number | null;
+    before: number;
+    after: number;
 }
 
 export interface HomePageProps {
@@ -885,6 +894,8 @@ export interface SectionProps {
     start: string;
     rows: Array<SectionRowProps>;
     matches: Array<MatchProps>;
+    spreads: Array<ZoneSpreadProps>;
+    help: HelpProps | null;
 }
 
 export interface SectionRowProps {
@@ -953,6 +964,12 @@ export interface SprayProps {
     spread: number;
     passes: number;
     luminance: number;
+}
+
+export interface SpreadProps {
+    radius: number;
+    from: ColourProps;
+    to: ColourProps;
 }
 
 export interface StageProps {
@@ -1035,4 +1052,9 @@ export interface WorkCardProps {
     masks: Array<string>;
     cautions: Array<string>;
     takes: Array<string>;
+}
+
+export interface ZoneSpreadProps {
+    zone: Zone;
+    spread: SpreadProps;
 }

@@ -62,9 +62,9 @@ final class FinishDoubtTest extends TestCase
                 $gaps = $technique->profile()->coverage(Zone::Edge) < 1.0 ? 1.0 : 0.0;
                 $hands[$technique->value] ??= $known->moved(exp($gaps * $known->coverageDeviation * $this->gauss()), exp($known->thicknessDeviation * $this->gauss()));
                 $parts = [$this->random->getInt(0, 4) => 2.0, $this->random->getInt(0, 4) => 1.0];
-                $layer = fn (array $from, Hand $hand): Layer => Layer::of($technique, PaintOptics::mixed(array_map(static fn (int $pot, float $p): array => [$from[$pot], $p], array_keys($parts), $parts)), $technique->spec()->usualThinner, 1, $technique->spec()->usualZones, hand: $hand);
-                $stack[] = new DoubtfulLayer($layer($pots, $known), array_map(static fn (int $pot, float $p): Ingredient => new Ingredient("p{$pot}", $pots[$pot], $p, $spread), array_keys($parts), $parts));
-                $painted[] = $layer($true, $hands[$technique->value]->moved(exp($gaps * $known->scatter * $this->gauss()), exp($known->scatter * $this->gauss())));
+
+                $stack[] = new DoubtfulLayer(self::layer($technique, $parts, $pots, $known), array_map(static fn (int $pot, float $p): Ingredient => new Ingredient("p{$pot}", $pots[$pot], $p, $spread), array_keys($parts), $parts));
+                $painted[] = self::layer($technique, $parts, $true, $hands[$technique->value]->moved(exp($gaps * $known->scatter * $this->gauss()), exp($known->scatter * $this->gauss())));
             }
             $doubt = FinishDoubt::of($prediction, $start, $stack);
             $came = $prediction->onTop($start, $painted)->top();
@@ -128,6 +128,17 @@ final class FinishDoubtTest extends TestCase
         $loose = FinishDoubt::of($prediction, $start, $stack(OpticsSpread::none(), Hand::usual()));
         self::assertSame(Technique::Glaze, $loose->wouldHelpMost([])?->cause->technique);
         self::assertNull($loose->wouldHelpMost([Cause::hand(Technique::Glaze)->key, Cause::hand(Technique::BaseCoat)->key]));
+    }
+
+    /**
+     * @param  array<int, float>  $parts  by pot
+     * @param  list<PaintOptics>  $pots
+     */
+    private static function layer(Technique $technique, array $parts, array $pots, Hand $hand): Layer
+    {
+        $mix = array_map(static fn (int $pot, float $p): array => [$pots[$pot], $p], array_keys($parts), array_values($parts));
+
+        return Layer::of($technique, PaintOptics::mixed($mix ?: [[$pots[0], 1.0]]), $technique->spec()->usualThinner, 1, $technique->spec()->usualZones, hand: $hand);
     }
 
     /** On the line from one end to the other, as far as that line goes. */

@@ -86,8 +86,8 @@ final class RunComparisonController
      */
     private static function area(Figure $figure, Area $area, array $left, array $right): ComparedRunAreaProps
     {
-        $one = SectionProps::predict($figure, $area, $left);
-        $two = SectionProps::predict($figure, $area, $right);
+        $one = SectionProps::predict($figure, $area, $left, false);
+        $two = SectionProps::predict($figure, $area, $right, false);
 
         return new ComparedRunAreaProps(
             $area->id,

@@ -164,10 +164,7 @@ final class PotController
                 $request->integer('version'),
                 $request->validated(),
                 static function (Paint $paint) use ($measured, $request, $painter, $noise): void {
-                    $paint->absorption = $measured->optics->k;
-                    $paint->scattering = $measured->optics->s;
-                    $paint->quality = $measured->optics->quality;
-                    $paint->spread = $measured->spread->toArray();
+                    $paint->hold($measured->optics, $measured->spread);
                     $seen = Surface::of($paint->sheen)->seen($measured->optics->masstone());
                     $paint->thick_hex = ColourProps::of(SpectralSum::under(Illuminant::D65)->xyz($seen)->toLab())->hex;
                     $paint->readings = ['source' => $request->string('source')->value(), 'noise' => $noise, 'coatSpread' => $painter->coat_spread, 'whiteId' => $request->integer('whiteId') ?: null, 'values' => $request->array('readings')];

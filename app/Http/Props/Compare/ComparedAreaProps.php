@@ -35,7 +35,7 @@ final readonly class ComparedAreaProps
 
         return new self(
             $of->area->id, $of->area->name, $comparison->tolerance,
-            array_map(static fn (ZoneComparison $z): ComparedZoneProps => ComparedZoneProps::of($z, $of->finding($z->zone)), $comparison->zones),
+            array_map(static fn (ZoneComparison $z): ComparedZoneProps => ComparedZoneProps::of($z, $of->finding($z->zone), $of->doubt?->spread($z->zone)), $comparison->zones),
             $comparison->mean, $comparison->worst, $comparison->isWithin(),
         );
     }

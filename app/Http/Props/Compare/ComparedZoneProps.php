@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Props\Compare;
 
 use App\Http\Props\ColourProps;
+use App\Http\Props\Finish\SpreadProps;
 use App\Models\Compare\Finding;
+use Hyalin\Colour\ColourSpread;
 use Hyalin\Colour\Likeness;
 use Hyalin\Finish\Zone;
 use Hyalin\Matching\Comparison\ZoneComparison;
@@ -22,6 +24,7 @@ final readonly class ComparedZoneProps
      * @param  float|null  $difference  CIEDE2000 of painted to wanted
      * @param  list<string>  $words  how the painted one differs: lighter, duller, redder
      * @param  float|null  $fromPredicted  CIEDE2000 of painted to predicted
+     * @param  SpreadProps|null  $spread  where the predicted one was to lie; null without a finish
      * @param  list<list<float>>  $outline
      */
     public function __construct(
@@ -33,13 +36,14 @@ final readonly class ComparedZoneProps
         public ?Likeness $likeness,
         public array $words,
         public ?float $fromPredicted,
+        public ?SpreadProps $spread,
         public ?string $doubt,
         public ?string $method,
         public array $outline,
     ) {
     }
 
-    public static function of(ZoneComparison $zone, ?Finding $finding): self
+    public static function of(ZoneComparison $zone, ?Finding $finding, ?ColourSpread $spread): self
     {
         return new self(
             $zone->zone,
@@ -50,6 +54,7 @@ final readonly class ComparedZoneProps
             $zone->toWanted === null ? null : Likeness::of($zone->toWanted->difference),
             $zone->toWanted->words ?? [],
             $zone->toPredicted,
+            $spread === null ? null : SpreadProps::of($spread),
             $finding?->doubts === null ? null : ucfirst(implode('; ', $finding->doubts)).'.',
             $finding->method ?? null,
             $finding->outline ?? [],

@@ -45,7 +45,7 @@ final readonly class CardAreaProps
             $area->part?->name,
             $area->wish,
             array_map(static fn (LayerDraft $d) => LayerProps::of($d), $drafts),
-            SectionProps::predict($figure, $area, $drafts),
+            SectionProps::predict($figure, $area, $drafts, false),
         );
     }
 }

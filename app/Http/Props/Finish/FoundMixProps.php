@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Props\Finish;
 
+use App\Adapters\Finish\MixRequest;
 use App\Http\Props\ColourProps;
 use App\Http\Props\DropsProps;
-use App\Models\Shelf\Paint;
 use Hyalin\Colour\Likeness;
 use Hyalin\Mixing\FoundMix;
 
@@ -19,19 +19,19 @@ final readonly class FoundMixProps
         public float $difference,
         public Likeness $likeness,
         public float $score,
+        public SpreadProps $spread,
     ) {
     }
 
-    /** @param  list<Paint>  $pots in shelf order */
-    public static function of(FoundMix $mix, array $pots): self
+    public static function of(FoundMix $mix, MixRequest $request): self
     {
         $counts = $mix->drops;
         arsort($counts);
         $drops = [];
         foreach ($counts as $place => $count) {
-            $drops[] = DropsProps::of($pots[$place], $count);
+            $drops[] = DropsProps::of($request->pots[$place], $count);
         }
 
-        return new self($drops, ColourProps::of($mix->lab), $mix->difference, Likeness::of($mix->difference), $mix->score);
+        return new self($drops, ColourProps::of($mix->lab), $mix->difference, Likeness::of($mix->difference), $mix->score, SpreadProps::of($request->spread($mix)));
     }
 }

@@ -50,7 +50,7 @@ final readonly class MixAnswerProps
 
         return new self(
             ColourProps::of($request->task->target),
-            array_map(static fn (FoundMix $m) => FoundMixProps::of($m, $request->pots), $answer->mixes),
+            array_map(static fn (FoundMix $m) => FoundMixProps::of($m, $request), $answer->mixes),
             $answer->ending,
             $quality,
             $answer->evaluations,

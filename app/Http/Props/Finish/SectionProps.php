@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Props\Finish;
 
 use App\Adapters\Finish\FigureOptics;
+use App\Adapters\Finish\Hands;
 use App\Adapters\Finish\LayerDraft;
 use App\Http\Props\ColourProps;
 use App\Models\Brief\Area;
@@ -13,11 +14,13 @@ use App\Models\Shelf\Paint;
 use Hyalin\Colour\DifferenceFormula;
 use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\Likeness;
+use Hyalin\Finish\Doubt\Cause;
 use Hyalin\Finish\Remedy;
 use Hyalin\Finish\Section;
 use Hyalin\Finish\SectionCell;
 use Hyalin\Finish\WillItShow;
 use Hyalin\Finish\Zone;
+use Hyalin\Optics\OpticsQuality;
 use Hyalin\Optics\PaintEstimate;
 use Hyalin\Optics\PaintOptics;
 
@@ -30,16 +33,19 @@ final readonly class SectionProps
      * @param  string  $start  what it starts from: the bare print, or the finish of the area it lies on
      * @param  list<SectionRowProps>  $rows
      * @param  list<MatchProps>  $matches  the finished zones beside their samples
+     * @param  list<ZoneSpreadProps>  $spreads  how sure the finished zones are; none where that was not asked for
+     * @param  HelpProps|null  $help  what would make them surest
      */
-    public function __construct(public string $start, public array $rows, public array $matches)
+    public function __construct(public string $start, public array $rows, public array $matches, public array $spreads, public ?HelpProps $help)
     {
     }
 
     /**
      * @param  list<LayerDraft>  $drafts
      * @param  Area  $area  with its samples
+     * @param  bool  $doubted  also how sure it is
      */
-    public static function predict(Figure $figure, Area $area, array $drafts): self
+    public static function predict(Figure $figure, Area $area, array $drafts, bool $doubted = true): self
     {
         $optics = FigureOptics::of($figure, $area);
         $layers = $optics->layers($drafts);
@@ -85,7 +91,39 @@ final readonly class SectionProps
 
         $carrier = $area->lies_on_id === null ? null : Area::query()->find($area->lies_on_id);
 
-        return new self($carrier === null ? 'bare print' : "finished {$carrier->name}", $rows, $matches);
+        $doubt = $doubted && $drafts !== [] ? $optics->doubt($drafts) : null;
+
+        return new self(
+            $carrier === null ? 'bare print' : "finished {$carrier->name}",
+            $rows,
+            $matches,
+            $doubt === null ? [] : array_map(static fn (Zone $zone): ZoneSpreadProps => new ZoneSpreadProps($zone, SpreadProps::of($doubt->spread($zone))), Zone::cases()),
+            HelpProps::of($doubt?->wouldHelpMost(self::settled($drafts)), $drafts),
+        );
+    }
+
+    /**
+     * Pots that are measured, and techniques that chips were painted of.
+     *
+     * @param  list<LayerDraft>  $drafts
+     * @return list<string> keys of Hyalin\Finish\Doubt\Cause
+     */
+    private static function settled(array $drafts): array
+    {
+        $settled = [];
+        foreach ($drafts as $draft) {
+            foreach ($draft->mix as [$pot]) {
+                if ($pot->quality === OpticsQuality::Measured) {
+                    $settled[] = Cause::pot((string) $pot->id)->key;
+                }
+            }
+            // What leaves nothing on a flat chip cannot be learnt from one.
+            if (app(Hands::class)->of($draft->mix[0][0]->painter_id, $draft->technique) !== null || $draft->technique->profile()->coverage(Zone::Mid) <= 0.0) {
+                $settled[] = Cause::hand($draft->technique)->key;
+            }
+        }
+
+        return $settled;
     }
 
     /**

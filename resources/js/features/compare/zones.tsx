@@ -1,4 +1,5 @@
 import { capital, inkOn, one } from '@/shared/lib/format';
+import { Spread } from '@/shared/ui/spread';
 import type { ComparedAreaProps } from '@/types/generated';
 
 /** Wanted, painted and predicted of one area, edge to edge, with the difference in numbers and words below. */
@@ -28,6 +29,7 @@ export function ComparedZones({ area }: { area: ComparedAreaProps }) {
                             {zone === area.zones[0] && <span className="pl-1 text-xs">{name}</span>}
                         </div>
                     ))}
+                    {zone.spread !== null && <Spread spread={zone.spread} height={10} />}
                     <p className="mt-1 text-center text-sm leading-tight">
                         {zone.difference === null ? (
                             'not found yet'

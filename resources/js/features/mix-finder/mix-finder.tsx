@@ -6,6 +6,7 @@ import { Button } from '@/shared/ui/button';
 import { DropRow, MixList, mixWords } from '@/shared/ui/drops';
 import { EdgeToEdge } from '@/shared/ui/edge-to-edge';
 import { Notice } from '@/shared/ui/notice';
+import { Spread } from '@/shared/ui/spread';
 import type { DropsProps, FoundMixProps, MixAnswerProps, MixSearchProps, Zone } from '@/types/generated';
 
 type Props = {
@@ -273,6 +274,12 @@ function Answer({
                 difference={best.difference}
                 likeness={best.likeness}
             />
+            <div className="flex items-start gap-2 text-xs">
+                <span className="text-quiet">2 of 3 times between (estimate)</span>
+                <div className="w-24">
+                    <Spread spread={best.spread} />
+                </div>
+            </div>
             {answer.missing !== null && <Notice strong>{answer.missing}</Notice>}
             <ol aria-label="Best mixes" className="flex flex-col">
                 {answer.mixes.map((mix, place) => (

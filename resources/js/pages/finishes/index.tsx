@@ -30,6 +30,7 @@ import { Choice } from '@/shared/ui/choice';
 import { ConflictDialog } from '@/shared/ui/conflict';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
+import { Spread } from '@/shared/ui/spread';
 import type {
     AreaFinishProps,
     AreaProps,
@@ -37,6 +38,7 @@ import type {
     Illuminant,
     LayerProps,
     MatchProps,
+    SectionProps,
     PotProps,
     Sheen,
     Technique,
@@ -152,9 +154,10 @@ function Finish(props: FinishProps) {
                     notes={['', ...stack.map(layerNote)]}
                     selected={{ row, zone: place.zone }}
                     onSelect={setPlace}
-                    height={Math.max(30, Math.min(58, 390 / Math.max(1, section.rows.length)))}
+                    height={Math.max(30, Math.min(58, 330 / Math.max(1, section.rows.length)))}
                 />
                 <Matches matches={section.matches} />
+                <Spreads section={section} />
                 <footer className="flex flex-wrap items-center justify-between gap-3">
                     <Footer desk={desk} addLayer={addLayer} />
                     <p role="status" className="text-xs text-quiet">
@@ -285,6 +288,39 @@ function Matches({ matches }: { matches: readonly MatchProps[] }) {
                     </figure>
                 );
             })}
+        </section>
+    );
+}
+
+/** How sure the finished zones are, and what would make them surer. */
+function Spreads({ section }: { section: SectionProps }) {
+    const { spreads, help } = section;
+    if (spreads.length === 0) return null;
+    return (
+        <section aria-label="How sure the prediction is" className="flex flex-col gap-1">
+            <div className="flex">
+                <div className="w-40 shrink-0 pl-3 text-xs leading-tight text-quiet">
+                    2 of 3 times between
+                    <span className="block">(estimate)</span>
+                </div>
+                {spreads.map(({ zone, spread }) => (
+                    <div key={zone} className="min-w-0 flex-1">
+                        <Spread spread={spread} />
+                    </div>
+                ))}
+            </div>
+            {help !== null && (
+                <p className="pl-3 text-xs">
+                    Helps most:{' '}
+                    <Link
+                        className="underline underline-offset-2"
+                        href={help.potId === null ? url('chips') : url('pots.show', { paint: help.potId })}
+                    >
+                        {help.words}
+                    </Link>{' '}
+                    (on average from ± {one(help.before)} to about ± {one(help.after)})
+                </p>
+            )}
         </section>
     );
 }

@@ -14,6 +14,8 @@ import type {
     AreaProps,
     FigureProps,
     MatchProps,
+    Zone,
+    ZoneSpreadProps,
     OneMorePotProps,
     PotProps,
     ProposalAnswerProps,
@@ -138,7 +140,8 @@ function AreaProposals({ figure, area, version, brushOnly, only }: AreaProposals
 }
 
 /** Target above, prediction below, zone by zone, with no line between. */
-function Matches({ matches }: { matches: readonly MatchProps[] }) {
+function Matches({ matches, spreads }: { matches: readonly MatchProps[]; spreads: readonly ZoneSpreadProps[] }) {
+    const sure = (zone: Zone) => spreads.find((s) => s.zone === zone)?.spread;
     return (
         <div className="flex" aria-label="Target above, prediction below">
             {matches.map((match) => (
@@ -147,6 +150,11 @@ function Matches({ matches }: { matches: readonly MatchProps[] }) {
                     <span className="block h-8" style={{ background: match.predicted.hex }} aria-hidden />
                     <span className="sr-only">{match.zone}: </span>
                     {one(match.difference)}
+                    {sure(match.zone) !== undefined && (
+                        <span className="block text-quiet" title="two out of three times within this">
+                            ± {one(sure(match.zone)?.radius ?? 0)}
+                        </span>
+                    )}
                 </div>
             ))}
         </div>
@@ -227,7 +235,7 @@ function ProposalCard({
                     Adopt
                 </Button>
             </div>
-            <Matches matches={proposal.section.matches} />
+            <Matches matches={proposal.section.matches} spreads={proposal.section.spreads} />
             <p className="text-sm">
                 ΔE <strong className="text-lg">{one(proposal.total)}</strong> on average, {one(proposal.worst)} at most
             </p>
