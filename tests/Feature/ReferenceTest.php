@@ -124,6 +124,40 @@ final class ReferenceTest extends TestCase
         self::assertNull($picture->refresh()->neutral);
     }
 
+    public function test_a_second_grey_evens_the_light_and_what_was_taken_follows(): void
+    {
+        $figure = $this->figure();
+        $area = $this->area($figure);
+        $image = imagecreatetruecolor(200, 60);
+        for ($x = 0; $x < 200; $x++) {
+            // One grey all over; the lamp stands to the left.
+            $code = (int) round(255 * Srgb::encode(0.5 * exp(-1.2 * $x / 200)));
+            imageline($image, $x, 0, $x, 59, $code << 16 | $code << 8 | (int) round(0.9 * $code));
+        }
+        ob_start();
+        imagepng($image);
+        $this->upload('fall.png', (string) ob_get_clean(), $figure->id)->assertCreated();
+        $picture = Picture::query()->sole();
+        $url = "/figures/{$figure->id}/pictures/{$picture->id}";
+        foreach (['mid' => 0.08, 'shade' => 0.92] as $zone => $x) {
+            $this->postJson("/figures/{$figure->id}/areas/{$area->id}/samples", ['pictureId' => $picture->id, 'zone' => $zone, 'method' => 'spot', 'points' => [[$x, 0.5], [0.02, 0]]])->assertCreated();
+        }
+        $apart = static fn (): float => abs($area->samples()->where('zone', 'mid')->sole()->lightness - $area->samples()->where('zone', 'shade')->sole()->lightness);
+        $box = static fn (float $x): array => [[$x - 0.02, 0.3], [$x + 0.02, 0.3], [$x + 0.02, 0.7], [$x - 0.02, 0.7]];
+        $first = ['method' => 'grey', 'points' => $box(0.08), 'reflectance' => 0.4];
+        $this->putJson("{$url}/neutral", $first)->assertOk()->assertJsonPath('picture.neutral.others', []);
+        self::assertGreaterThan(15, $apart());
+        $words = $this->putJson("{$url}/neutral", [...$first, 'others' => [$box(0.92)]])->assertOk()->assertJsonPath('taken', 2)->json('picture.neutral.words');
+        self::assertIsString($words);
+        self::assertMatchesRegularExpression('/falls off by a factor of 3\.\d across the picture; evened\. Colours are off by ΔE \d\.\d as a rule/', $words);
+        self::assertLessThan(1.0, $apart());
+        // The picture that is shown is even, too.
+        $shown = imagecreatefromstring((string) $this->get("{$url}/image?neutral=1")->assertOk()->getContent());
+        self::assertNotFalse($shown);
+        self::assertEqualsWithDelta(imagecolorat($shown, 20, 30) & 255, imagecolorat($shown, 180, 30) & 255, 4);
+        $this->putJson("{$url}/neutral", [...$first, 'others' => [[[0.1, 0.1]]]])->assertUnprocessable()->assertJsonStructure(['errors' => ['others.0']]);
+    }
+
     public function test_spots_and_lassos_take_the_colour_that_is_there(): void
     {
         $image = imagecreatetruecolor(100, 100);

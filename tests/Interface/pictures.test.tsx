@@ -118,7 +118,15 @@ describe('a photo of the painted piece', () => {
                 onMesh={false}
             />,
         );
-    const neutral = { method: 'grey', points: [], words: 'grey card', bound: 1.5, residuals: [] };
+    const neutral = {
+        method: 'grey',
+        points: [],
+        others: [],
+        reflectance: null,
+        words: 'grey card',
+        typical: 1.5,
+        residuals: [],
+    };
     const photo = picture({ id: 20, title: 'Evening photo', neutral });
 
     it('is asked for where there is none', () => {

@@ -128,7 +128,15 @@ describe('a picture', () => {
     it('shows what its balance leaves, and gives it up', async () => {
         const residuals = [{ name: 'blue', hex: '#3333aa', difference: 2.34 }];
         const asked = panel({
-            neutral: { method: 'chart', points: [], words: 'From 24 patches.', bound: 1.5, residuals },
+            neutral: {
+                method: 'chart',
+                points: [],
+                others: [],
+                reflectance: null,
+                words: 'From 24 patches.',
+                typical: 1.5,
+                residuals,
+            },
         });
         expect(screen.getByTitle('blue').textContent).toContain('2.3');
         await press(screen.getByText('Remove white balance'));

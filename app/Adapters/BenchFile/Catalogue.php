@@ -223,7 +223,7 @@ final class Catalogue
                     [
                         'type' => 'object',
                         'required' => ['method', 'points'],
-                        'properties' => ['method' => ['type' => 'string'], 'points' => self::POINTS, 'reflectance' => ['type' => ['number', 'null']]],
+                        'properties' => ['method' => ['type' => 'string'], 'points' => self::POINTS, 'reflectance' => ['type' => ['number', 'null']], 'others' => ['type' => 'array', 'items' => self::POINTS]],
                     ],
                 )->optional(),
                 Field::flag('block_grid'), Field::json('remarks', ['type' => 'array', 'items' => ['type' => 'string']])->optional(),

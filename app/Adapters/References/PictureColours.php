@@ -39,7 +39,9 @@ final readonly class PictureColours
     {
         $file = PictureFile::of($picture);
 
-        return new self($picture, $file, $picture->neutral === null ? null : $file->correction($picture->neutral));
+        $balance = $picture->neutral === null ? null : $file->whiteBalance($picture->neutral);
+
+        return new self($picture, $file->evened($balance?->field), $balance?->correction);
     }
 
     /**

@@ -13,6 +13,7 @@ use Hyalin\Matching\Neutral\ChartFit;
 use Hyalin\Matching\Neutral\ChartPatches;
 use Hyalin\Matching\Neutral\ColourCorrection;
 use Hyalin\Matching\Neutral\GreyPatch;
+use Hyalin\Matching\Neutral\LightField;
 use Hyalin\Matching\Sampling\SampleStatistics;
 use Illuminate\Support\Facades\Storage;
 use RuntimeException;
@@ -25,8 +26,14 @@ final readonly class PictureFile
     /** Pixels that a doubt about a sample is judged by. */
     private const JUDGED = 8_000;
 
-    private function __construct(private GdImage $image)
+    private function __construct(private GdImage $image, private ?LightField $field = null)
     {
+    }
+
+    /** The same picture as if its light were even. */
+    public function evened(?LightField $field): self
+    {
+        return new self($this->image, $field);
     }
 
     public static function of(Picture $picture): self
@@ -54,7 +61,7 @@ final readonly class PictureFile
     public function pixels(string $method, array $points): array
     {
         return array_map(
-            fn (array $at): int => (int) imagecolorat($this->image, $at[0], $at[1]) & 0xFFFFFF,
+            fn (array $at): int => $this->at($this->image, $at[0], $at[1]),
             PictureRegion::of($method, $points, imagesx($this->image), imagesy($this->image))->pixels,
         );
     }
@@ -69,22 +76,35 @@ final readonly class PictureFile
         $from = max(0, intdiv(count($places) - self::JUDGED, 2));
 
         return array_map(
-            fn (array $at): array => [$at[0], $at[1], (int) imagecolorat($this->image, $at[0], $at[1]) & 0xFFFFFF],
+            fn (array $at): array => [$at[0], $at[1], $this->at($this->image, $at[0], $at[1])],
             array_slice($places, $from, self::JUDGED),
         );
     }
 
     /**
-     * @param  array{method: string, points: list<array{float, float}>, reflectance: float|null}  $neutral
-     * @return GreyPatch|ChartFit
+     * @param  array{method: string, points: list<array{float, float}>, reflectance: float|null, others?: list<list<array{float, float}>>}  $neutral
      *
      * @throws InvalidInput saying why nothing can be neutralised on this
      */
-    public function correction(array $neutral): ColourCorrection
+    public function whiteBalance(array $neutral): WhiteBalance
     {
-        return $neutral['method'] === 'chart'
-            ? $this->chart($neutral['points'])
-            : GreyPatch::of(SampleStatistics::of($this->pixels('lasso', $neutral['points'])), $neutral['method'] === 'grey' ? ($neutral['reflectance'] ?? 0.18) : null);
+        if ($neutral['method'] === 'chart') {
+            return $this->chart($neutral['points']);
+        }
+        $seen = SampleStatistics::of($this->pixels('lasso', $neutral['points']));
+        $grey = GreyPatch::of($seen, $neutral['method'] === 'grey' ? ($neutral['reflectance'] ?? 0.18) : null);
+        $at = [self::middle($neutral['points'])];
+        $light = [self::lightOf($seen)];
+        foreach ($neutral['others'] ?? [] as $outline) {
+            $other = SampleStatistics::of($this->pixels('lasso', $outline));
+            // Judged like the first: a second patch that is no grey would bend the light of the whole picture.
+            GreyPatch::of($other, null);
+            $at[] = self::middle($outline);
+            $light[] = self::lightOf($other);
+        }
+        [$typical, $most] = $grey->expected();
+
+        return new WhiteBalance($grey, count($at) > 1 ? LightField::through($at, $light) : null, $typical, $most);
     }
 
     /**
@@ -92,19 +112,38 @@ final readonly class PictureFile
      *
      * @throws InvalidInput
      */
-    private function chart(array $points): ChartFit
+    private function chart(array $points): WhiteBalance
     {
         $width = imagesx($this->image);
         $height = imagesy($this->image);
         $at = array_map(static fn (array $p): array => [$p[0] * $width, $p[1] * $height], $points);
         $corners = ChartCorners::of([$at[0], $at[1], $at[2], $at[3]]);
-        $patches = [];
+        $patches = $middles = [];
         for ($i = 0; $i < ChartPatches::COLUMNS * ChartPatches::ROWS; $i++) {
             $outline = array_map(static fn (array $p): array => [$p[0] / $width, $p[1] / $height], $corners->patch($i));
-            $patches[] = SampleStatistics::of($this->pixels('lasso', $outline))->colour->toXyz()->toSrgb()->linear();
+            $patches[] = self::lightOf(SampleStatistics::of($this->pixels('lasso', $outline)));
+            $middles[] = self::middle($outline);
         }
+        $fit = ChartFit::of($patches, $middles);
 
-        return ChartFit::of($patches);
+        return new WhiteBalance($fit, $fit->field, ...$fit->leftOut($patches, $middles));
+    }
+
+    /** @return array{float, float, float} linear-light sRGB */
+    private static function lightOf(SampleStatistics $patch): array
+    {
+        return array_map(static fn (float $v): float => max(1e-4, $v), $patch->colour->toXyz()->toSrgb()->linear());
+    }
+
+    /**
+     * @param  list<array{float, float}>  $outline
+     * @return array{float, float}
+     */
+    private static function middle(array $outline): array
+    {
+        $n = max(1, count($outline));
+
+        return [array_sum(array_column($outline, 0)) / $n, array_sum(array_column($outline, 1)) / $n];
     }
 
     /**
@@ -121,7 +160,7 @@ final readonly class PictureFile
         $known = [];
         for ($y = 0, $height = imagesy($image); $y < $height; $y++) {
             for ($x = 0, $width = imagesx($image); $x < $width; $x++) {
-                $p = (int) imagecolorat($image, $x, $y) & 0xFFFFFF;
+                $p = $this->at($image, $x, $y);
                 imagesetpixel($image, $x, $y, $known[$p] ??= self::code($correction->corrected([$decoded[$p >> 16], $decoded[($p >> 8) & 255], $decoded[$p & 255]])));
             }
         }
@@ -142,7 +181,7 @@ final readonly class PictureFile
         $pixels = [];
         for ($y = (int) floor($top * imagesy($image)), $bottom = (int) ceil(($top + $height) * imagesy($image)); $y < min($bottom, imagesy($image)); $y++) {
             for ($x = (int) floor($left * imagesx($image)), $right = (int) ceil(($left + $width) * imagesx($image)); $x < min($right, imagesx($image)); $x++) {
-                $pixels[] = (int) imagecolorat($image, $x, $y) & 0xFFFFFF;
+                $pixels[] = $this->at($image, $x, $y);
             }
         }
 
@@ -167,7 +206,7 @@ final readonly class PictureFile
                 $least = [255, 255, 255];
                 $most = [0, 0, 0];
                 for ($i = 0; $i < $pixels * $pixels; $i++) {
-                    $p = (int) imagecolorat($image, $x + $i % $pixels, $y + intdiv($i, $pixels));
+                    $p = $this->at($image, $x + $i % $pixels, $y + intdiv($i, $pixels));
                     foreach ([$p >> 16 & 255, $p >> 8 & 255, $p & 255] as $c => $v) {
                         $sums[$c] += $v;
                         $least[$c] = min($least[$c], $v);
@@ -185,6 +224,21 @@ final readonly class PictureFile
         }
 
         return $squares;
+    }
+
+    /** @return int packed colour of a pixel of the picture or a smaller copy, in even light */
+    private function at(GdImage $image, int $x, int $y): int
+    {
+        $packed = (int) imagecolorat($image, $x, $y) & 0xFFFFFF;
+        if ($this->field === null) {
+            return $packed;
+        }
+
+        return self::code($this->field->evened(
+            [Srgb::decode(($packed >> 16) / 255), Srgb::decode(($packed >> 8 & 255) / 255), Srgb::decode(($packed & 255) / 255)],
+            ($x + 0.5) / imagesx($image),
+            ($y + 0.5) / imagesy($image),
+        ));
     }
 
     private function scaled(int $side): GdImage

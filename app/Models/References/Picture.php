@@ -17,7 +17,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  *
  * @phpstan-import-type Camera from LightRecord
  *
- * @phpstan-type Neutral array{method: string, points: list<array{float, float}>, reflectance: float|null}
+ * @phpstan-type Neutral array{method: string, points: list<array{float, float}>, reflectance: float|null, others?: list<list<array{float, float}>>}
  *
  * @property int $id
  * @property int $figure_id

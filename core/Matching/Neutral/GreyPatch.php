@@ -29,6 +29,29 @@ final readonly class GreyPatch implements ColourCorrection
 
     private const UNEVEN = 5.0;
 
+    /** A grey as warm or as blue as no lamp makes it is a coloured thing; nearer than that it is asked about. Kelvin, own estimates. */
+    private const WARMEST = 2_200.0;
+
+    private const BLUEST = 14_000.0;
+
+    private const WARM = 2_750.0;
+
+    private const BLUE = 9_500.0;
+
+    /**
+     * How far colours are from the truth that only a grey was known of: CIEDE2000 that half stay within and nineteen of twenty, over
+     * the reciprocal megakelvins of the lamp. Computed for the 170 surfaces of M. J. Vrhel, R. Gershon, L. S. Iwan, Color Res. Appl.
+     * 19, 4 (1994), under D65, D50, a phosphor LED of 4323 K and A, by a camera that sees as sRGB does.
+     */
+    private const HALF = [[154.0, 0.2], [200.0, 0.9], [231.0, 1.7], [350.0, 2.5]];
+
+    private const MOST = [[154.0, 0.7], [200.0, 1.8], [231.0, 2.9], [350.0, 8.0]];
+
+    /** And what a camera that does not see so adds: own estimate. */
+    private const CAMERA_HALF = 1.5;
+
+    private const CAMERA_MOST = 3.5;
+
     /**
      * @param  ColourTemperature  $lamp  of the light in the picture, as this camera saw it
      * @param  float  $bound  CIEDE2000 that one 8-bit step at the patch makes: colours as dark are not known better
@@ -67,11 +90,51 @@ final readonly class GreyPatch implements ColourCorrection
         if (abs($lamp->distance) > self::FARTHEST_LAMP) {
             throw InvalidNeutral::notGrey($lamp->distance);
         }
+        if ($lamp->kelvin < self::WARMEST || $lamp->kelvin > self::BLUEST) {
+            throw InvalidNeutral::noLamp($lamp->kelvin);
+        }
         $luminance = $reflectance === null ? $seen->y : 100 * $reflectance;
         $white = SpectralSum::under(Illuminant::D65)->white();
         $to = array_map(static fn (float $v): float => $v * $luminance / 100, $white);
 
         return new self(self::matrix($seen->toArray(), [$to[0], $to[1], $to[2]]), $lamp, $bound, $luminance / $seen->y);
+    }
+
+    /** @return bool whether it may be a coloured thing and no grey: few lamps are that warm, and no daylight that blue */
+    public function isDoubtful(): bool
+    {
+        return $this->lamp->kelvin < self::WARM || $this->lamp->kelvin > self::BLUE;
+    }
+
+    /** @return array{float, float} CIEDE2000 that half of the colours of the picture stay within, and nineteen of twenty; an estimate */
+    public function expected(): array
+    {
+        // Bluer than daylight misses as much as warmer.
+        $mired = 154 + abs(1e6 / $this->lamp->kelvin - 154);
+
+        return [
+            sqrt(self::interpolated(self::HALF, $mired) ** 2 + self::CAMERA_HALF ** 2 + $this->bound ** 2),
+            sqrt(self::interpolated(self::MOST, $mired) ** 2 + self::CAMERA_MOST ** 2 + 4 * $this->bound ** 2),
+        ];
+    }
+
+    /**
+     * @param  non-empty-list<array{float, float}>  $points  rising in the first
+     * @return float the second on straight lines between them, beyond them on the last
+     */
+    private static function interpolated(array $points, float $at): float
+    {
+        [$from, $to] = [$points[0], $points[1] ?? $points[0]];
+        foreach ($points as $i => $point) {
+            if ($i > 0 && $at > $from[0]) {
+                [$from, $to] = [$points[$i - 1], $point];
+            }
+            if ($at <= $point[0]) {
+                break;
+            }
+        }
+
+        return $from[1] + ($to[1] - $from[1]) * ($at - $from[0]) / ($to[0] - $from[0]);
     }
 
     public function corrected(array $linear): array

@@ -35,6 +35,16 @@ final class InvalidNeutral extends InvalidInput
         ));
     }
 
+    /** @param  float  $kelvin  correlated colour temperature */
+    public static function noLamp(float $kelvin): self
+    {
+        return new self(sprintf(
+            'a grey would look like this under a light of %s K, and nobody paints by such a light: the patch is %s. Choose one that is grey or white',
+            number_format(round($kelvin, -2)),
+            $kelvin < 5000 ? 'brown, orange or yellow' : 'blue',
+        ));
+    }
+
     /** @param  float  $spread  mean CIEDE2000 from the mean of the patch */
     public static function uneven(float $spread): self
     {

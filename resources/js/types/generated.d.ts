@@ -562,8 +562,10 @@ export interface NearestRampProps {
 export interface NeutralProps {
     method: string;
     points: Array<Array<number>>;
+    others: Array<Array<Array<number>>>;
+    reflectance: number | null;
     words: string;
-    bound: number | null;
+    typical: number | null;
     residuals: Array<ResidualProps>;
 }
 

@@ -17,6 +17,8 @@ use Hyalin\Matching\Neutral\ChartFit;
 use Hyalin\Matching\Neutral\ChartPatches;
 use Hyalin\Matching\Neutral\GreyPatch;
 use Hyalin\Matching\Neutral\InvalidNeutral;
+use Hyalin\Matching\Neutral\LightField;
+use Hyalin\Matching\Neutral\ToneCurve;
 use Hyalin\Matching\Sampling\SampleStatistics;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -155,6 +157,86 @@ final class NeutralTest extends TestCase
         self::assertEqualsWithDelta(SampleStatistics::of([$card])->colour->lightness, $kept->lightness, 1e-6);
     }
 
+    /**
+     * 170 natural surfaces (M. J. Vrhel, R. Gershon, L. S. Iwan, 1994) beside a grey card: what is said of how well they are told
+     * holds under lamps of published spectra, and it is not said wider than they are.
+     */
+    public function test_what_is_said_of_a_grey_card_holds_for_surfaces_of_nature(): void
+    {
+        $half = $most = $all = 0;
+        foreach ([Illuminant::D65, Illuminant::D50, Illuminant::Led, Illuminant::A] as $lamp) {
+            foreach ([0.0, 0.02] as $contrast) {
+                $card = self::toned(Reflectance::flat(0.18), $lamp, $contrast);
+                $correction = GreyPatch::of(SampleStatistics::of(array_fill(0, 50, $card)), 0.18);
+                [$typical, $bound] = $correction->expected();
+                foreach (CheckValues::rows('natural_surfaces_vrhel_10nm') as $row) {
+                    $values = array_map(floatval(...), array_slice(array_values($row), 2));
+                    $surface = Reflectance::of([$values[0], ...$values]);
+                    $seen = SampleStatistics::of([self::toned($surface, $lamp, $contrast)], $correction)->colour;
+                    $missed = DifferenceFormula::Ciede2000->between(Lab::of(...self::labOf($surface)), $seen);
+                    $half += $missed <= $typical ? 1 : 0;
+                    $most += $missed <= $bound ? 1 : 0;
+                    $all++;
+                }
+            }
+        }
+        self::assertEqualsWithDelta(0.6, $half / $all, 0.15);
+        self::assertGreaterThan(0.9, $most / $all);
+    }
+
+    public function test_a_tone_curve_is_undone_where_that_brings_the_coloured_patches_nearer(): void
+    {
+        foreach ([Illuminant::D65, Illuminant::Led] as $lamp) {
+            $plain = self::photographed($lamp, 0.8);
+            self::assertNull(ChartFit::of($plain)->curve);
+            $curved = array_map(static fn (array $p): array => array_map(static fn (float $v): float => Srgb::decode(self::contrasted(Srgb::encode($v), 0.06)), $p), $plain);
+            $fit = ChartFit::of($curved);
+            self::assertNotNull($fit->curve);
+            self::assertLessThan(ChartFit::of($plain)->mean() + 0.4, $fit->mean());
+            // What is told of colours that are not on the chart is told from fits without them: never better than the fit itself.
+            [$half, $most] = $fit->leftOut($curved);
+            self::assertGreaterThan($fit->mean() * 0.8, $half);
+            self::assertGreaterThan($half, $most);
+        }
+    }
+
+    public function test_a_curve_through_greys_rises_and_gives_them_back(): void
+    {
+        $true = [0.9, 0.59, 0.36, 0.19, 0.09, 0.03];
+        $seen = array_map(static fn (float $v): array => [0.8 * $v ** 0.7, 0.7 * $v ** 0.8, 0.6 * $v], $true);
+        $curve = ToneCurve::through($seen, $true);
+        self::assertNotNull($curve);
+        foreach ($seen as $i => $grey) {
+            self::assertEqualsWithDelta(array_fill(0, 3, $true[$i]), $curve->linearised($grey), 1e-9);
+        }
+        $before = [-1.0, -1.0, -1.0];
+        for ($v = 0.0; $v <= 1.2; $v += 0.004) {
+            $now = $curve->linearised([$v, $v, $v]);
+            foreach ($now as $channel => $light) {
+                self::assertGreaterThanOrEqual($before[$channel], $light);
+            }
+            $before = $now;
+        }
+        self::assertNull(ToneCurve::through(array_reverse($seen), $true));
+    }
+
+    public function test_light_that_falls_off_is_evened_by_a_second_grey_and_by_the_chart(): void
+    {
+        $grey = [0.2, 0.18, 0.15];
+        $field = LightField::through([[0.1, 0.5], [0.8, 0.5]], [self::fallen($grey, 0.1, 0.5), self::fallen($grey, 0.8, 0.5)]);
+        foreach ([0.0, 0.3, 0.95] as $x) {
+            self::assertEqualsWithDelta(self::fallen($grey, 0.1, 0.5), $field->evened(self::fallen($grey, $x, 0.5), $x, 0.5), 2e-3);
+        }
+        self::assertEqualsWithDelta(exp(1.1), $field->contrast(), 0.05);
+        $patches = self::photographed(Illuminant::D50, 0.5);
+        $at = array_map(static fn (int $i): array => [0.2 + 0.1 * ($i % 6), 0.3 + 0.1 * intdiv($i, 6)], range(0, 23));
+        self::assertNull(ChartFit::of($patches, $at)->field);
+        $uneven = array_map(static fn (array $p, array $xy): array => self::fallen($p, $xy[0], $xy[1]), $patches, $at);
+        $fit = ChartFit::of($uneven, $at);
+        self::assertLessThan(ChartFit::of($patches)->mean() + 0.5, $fit->mean());
+        self::assertGreaterThan(1.5 * $fit->mean(), ChartFit::of($uneven)->mean());
+    }
+
     #[DataProvider('noGreys')]
     public function test_what_is_no_grey_is_refused_with_the_reason(int $pixel, string $words): void
     {
@@ -169,6 +251,9 @@ final class NeutralTest extends TestCase
         yield 'clipped' => [0xFFE0C0, 'is clipped'];
         yield 'black' => [0x050404, 'noise'];
         yield 'moss' => [0x96BE96, 'green side'];
+        // A brown wall, and a blue one: under daylight they look like a grey under a candle, and under no sky.
+        yield 'wall' => [0xA8601C, 'brown, orange or yellow'];
+        yield 'sky' => [0x7F94C9, 'blue'];
         yield 'heather' => [0xBE8CBE, 'purple side'];
     }
 
@@ -200,6 +285,33 @@ final class NeutralTest extends TestCase
         }
 
         return $patches;
+    }
+
+    /**
+     * @param  array{float, float, float}  $p
+     * @return array{float, float, float} in light that falls off to the right
+     */
+    private static function fallen(array $p, float $x, float $y): array
+    {
+        $factor = exp(-1.1 * $x + 0.4 * $y);
+
+        return [$factor * $p[0], $factor * $p[1], $factor * $p[2]];
+    }
+
+    /** A camera that adds contrast: an S through black, middle and white. */
+    private static function contrasted(float $code, float $amount): float
+    {
+        return max(0.0, min(1.0, $code + $amount * sin(2 * M_PI * ($code - 0.5))));
+    }
+
+    private static function toned(Reflectance $surface, Illuminant $lamp, float $contrast): int
+    {
+        $packed = 0;
+        foreach (self::light($surface, $lamp, 0.8) as $v) {
+            $packed = $packed << 8 | (int) round(255 * self::contrasted(Srgb::encode(max(0.0, min(1.0, $v))), $contrast));
+        }
+
+        return $packed;
     }
 
     private static function pixel(Reflectance $surface, Illuminant $lamp, float $exposure): int

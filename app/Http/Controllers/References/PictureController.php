@@ -139,7 +139,8 @@ final class PictureController
         $path = $picture->path.'.'.PictureProps::mark($picture).'.png';
         if (! Storage::disk('local')->exists($path)) {
             $file = PictureFile::of($picture);
-            Storage::disk('local')->put($path, $file->drawn($file->correction($picture->neutral ?? throw new \LogicException('not neutralised')), config()->integer('hyalin.uploads.shown_side')));
+            $balance = $file->whiteBalance($picture->neutral ?? throw new \LogicException('not neutralised'));
+            Storage::disk('local')->put($path, $file->evened($balance->field)->drawn($balance->correction, config()->integer('hyalin.uploads.shown_side')));
         }
 
         return (string) Storage::disk('local')->get($path);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Props\References;
 
 use App\Adapters\References\PictureFile;
+use App\Adapters\References\WhiteBalance;
 use App\Http\Props\ColourProps;
 use App\Models\References\Picture;
 use Hyalin\InvalidInput;
@@ -17,18 +18,24 @@ use Hyalin\Matching\Neutral\GreyPatch;
  */
 final readonly class NeutralProps
 {
+    /** Light that differs by less across a picture is even. */
+    private const EVEN = 1.05;
+
     /**
      * @param  string  $method  grey, chart or hand
      * @param  list<list<float>>  $points
      * @param  string  $words  what was found
-     * @param  float|null  $bound  CIEDE2000 below which colours of this picture are not known, from one camera step
+     * @param  list<list<list<float>>>  $others  outlines of further greys, that tell how the light falls off
+     * @param  float|null  $typical  CIEDE2000 that half of the colours of this picture stay within, an estimate; null when it cannot be told
      * @param  list<ResidualProps>  $residuals  of the patches of a chart
      */
     public function __construct(
         public string $method,
         public array $points,
+        public array $others,
+        public ?float $reflectance,
         public string $words,
-        public ?float $bound,
+        public ?float $typical,
         public array $residuals,
     ) {
     }
@@ -40,23 +47,44 @@ final readonly class NeutralProps
             return null;
         }
         try {
-            $correction = PictureFile::of($picture)->correction($neutral);
+            $balance = PictureFile::of($picture)->whiteBalance($neutral);
         } catch (InvalidInput $e) {
-            return new self($neutral['method'], $neutral['points'], ucfirst($e->getMessage()).'.', null, []);
+            return new self($neutral['method'], $neutral['points'], $neutral['others'] ?? [], $neutral['reflectance'], ucfirst($e->getMessage()).'.', null, []);
         }
-        if ($correction instanceof ChartFit) {
-            $residuals = [];
+        $residuals = [];
+        if ($balance->correction instanceof ChartFit) {
             foreach (ChartPatches::names() as $i => $name) {
-                $residuals[] = new ResidualProps($name, ColourProps::of(ChartPatches::underD65()[$i])->hex, $correction->residuals[$i]);
+                $residuals[] = new ResidualProps($name, ColourProps::of(ChartPatches::underD65()[$i])->hex, $balance->correction->residuals[$i]);
             }
-
-            return new self('chart', $neutral['points'], sprintf('24 patches: ΔE %.1f left on average, worst %.1f.', $correction->mean(), max(0.0, ...$correction->residuals)), null, $residuals);
         }
 
-        return new self($neutral['method'], $neutral['points'], self::words($correction), $correction->bound, []);
+        return new self($neutral['method'], $neutral['points'], $neutral['others'] ?? [], $neutral['reflectance'], self::words($balance), $balance->typical, $residuals);
     }
 
-    private static function words(GreyPatch $grey): string
+    private static function words(WhiteBalance $balance): string
+    {
+        $words = $balance->correction instanceof ChartFit ? self::ofChart($balance->correction) : self::ofGrey($balance->correction);
+        if ($balance->field !== null && $balance->field->contrast() > self::EVEN) {
+            $words[] = sprintf('The light falls off by a factor of %.1f across the picture; evened.', $balance->field->contrast());
+        }
+        $words[] = sprintf('Colours are off by ΔE %.1f as a rule, one in twenty by more than %.1f (estimate).', $balance->typical, $balance->most);
+
+        return implode(' ', $words);
+    }
+
+    /** @return list<string> */
+    private static function ofChart(ChartFit $fit): array
+    {
+        $words = [sprintf('24 patches: ΔE %.1f left on average, worst %.1f.', $fit->mean(), max(0.0, ...$fit->residuals))];
+        if ($fit->curve !== null) {
+            $words[] = 'The tone curve of the camera is undone by the six greys.';
+        }
+
+        return $words;
+    }
+
+    /** @return list<string> */
+    private static function ofGrey(GreyPatch $grey): array
     {
         $light = match (true) {
             $grey->lamp->kelvin < 3500 => 'a warm lamp',
@@ -64,13 +92,16 @@ final readonly class NeutralProps
             $grey->lamp->kelvin < 7500 => 'white light',
             default => 'bluish light',
         };
-
-        return sprintf(
-            'Taken in %s, about %.0f K for this camera%s. Colours are known to about ΔE %.1f.',
+        $words = [sprintf(
+            'Taken in %s, about %.0f K for this camera%s.',
             $light,
             round($grey->lamp->kelvin, -2),
             abs($grey->exposure - 1) < 0.02 ? '' : sprintf(', and %.1f times too %s', $grey->exposure > 1 ? $grey->exposure : 1 / $grey->exposure, $grey->exposure > 1 ? 'dark' : 'bright'),
-            $grey->bound,
-        );
+        )];
+        if ($grey->isDoubtful()) {
+            $words[] = sprintf('Is this patch really grey? Under daylight it would be %s.', $grey->lamp->kelvin < 5000 ? 'brown or orange' : 'blue');
+        }
+
+        return $words;
     }
 }

@@ -23,6 +23,10 @@ final class NeutralRequest extends FormRequest
             'points' => ['required', 'array', 'list', $this->input('method') === 'chart' ? 'size:4' : 'min:3', 'max:2000'],
             'points.*' => ['required', 'array', 'list', 'size:2'],
             'points.*.*' => ['required', 'numeric', 'between:-1,2'],
+            'others' => ['sometimes', 'array', 'list', 'max:8'],
+            'others.*' => ['array', 'list', 'min:3', 'max:2000'],
+            'others.*.*' => ['required', 'array', 'list', 'size:2'],
+            'others.*.*.*' => ['required', 'numeric', 'between:-1,2'],
             'reflectance' => ['nullable', 'numeric', 'between:0.02,1'],
         ];
     }
@@ -32,17 +36,19 @@ final class NeutralRequest extends FormRequest
     {
         return [
             'points.size' => 'Mark the centres of the four corner patches.',
+            'others.*.min' => 'Draw around the other grey patch: this outline is empty.',
             'points.min' => 'Draw around the neutral patch: this outline is empty.',
         ];
     }
 
-    /** @return array{method: string, points: list<array{float, float}>, reflectance: float|null} */
+    /** @return array{method: string, points: list<array{float, float}>, reflectance: float|null, others: list<list<array{float, float}>>} */
     public function neutral(): array
     {
         return [
             'method' => $this->string('method')->value(),
             'points' => $this->points(),
             'reflectance' => $this->filled('reflectance') ? $this->float('reflectance') : null,
+            'others' => array_values(array_map(self::pointsOf(...), array_filter($this->array('others'), is_array(...)))),
         ];
     }
 }

@@ -12,7 +12,7 @@ import type { NeutralProps, PaletteProps, PictureKind, PictureProps, Shading } f
 import type { Drawn } from './board';
 
 /** What the next drawing on the picture is for. */
-export type Purpose = 'grey' | 'hand' | 'chart' | 'crop';
+export type Purpose = 'grey' | 'hand' | 'chart' | 'other' | 'crop';
 
 const KINDS: readonly PictureKind[] = ['artwork', 'photo of another piece', 'photo of a real thing'];
 
@@ -100,6 +100,7 @@ function Neutral({
 }) {
     const words: Record<Purpose, string> = {
         grey: 'Draw a box inside the grey patch.',
+        other: 'Draw a box inside another patch of the same grey, far from the first: it shows how the light falls off.',
         hand: 'Draw a box on something that you know is neutral: a white wall, a bare grey primer.',
         chart: 'Click the centres of four patches in turn: dark brown, bluish green, black, white.',
         crop: 'Draw a box around the part to use.',
@@ -135,7 +136,15 @@ function Neutral({
             {purpose === null && neutral === null && (
                 <p className="mt-2">Not white-balanced: lamp and camera still tint its colours.</p>
             )}
-            {neutral !== null && <Neutralised neutral={neutral} onUndo={onUndo} />}
+            {neutral !== null && (
+                <Neutralised
+                    neutral={neutral}
+                    onUndo={onUndo}
+                    onOther={() => {
+                        onPurpose('other');
+                    }}
+                />
+            )}
         </div>
     );
 }
@@ -188,14 +197,21 @@ function Colours({ palette, onColour }: { palette: readonly PaletteProps[]; onCo
     );
 }
 
-function Neutralised({ neutral, onUndo }: { neutral: NeutralProps; onUndo: () => void }) {
+function Neutralised({ neutral, onUndo, onOther }: { neutral: NeutralProps; onUndo: () => void; onOther: () => void }) {
     return (
         <div className="mt-2 flex flex-col gap-2">
             <p>{neutral.words}</p>
             {neutral.residuals.length > 0 && <Residuals residuals={neutral.residuals} />}
-            <Button size="small" className="self-start" onClick={onUndo}>
-                Remove white balance
-            </Button>
+            <div className="flex flex-wrap gap-2">
+                {neutral.method !== 'chart' && (
+                    <Button size="small" onClick={onOther}>
+                        Add another grey
+                    </Button>
+                )}
+                <Button size="small" onClick={onUndo}>
+                    Remove white balance
+                </Button>
+            </div>
         </div>
     );
 }

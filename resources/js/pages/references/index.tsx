@@ -535,16 +535,29 @@ function useSampling({
                 ? send('PATCH', url('pictures.update', at), {
                       crop: [crop[0], crop[1], crop[2] - crop[0], crop[3] - crop[1]],
                   })
-                : send('PUT', url('pictures.neutral', at), {
-                      method: purpose,
-                      points,
-                      reflectance: purpose === 'grey' ? Number(reflectance.replace(',', '.')) : null,
-                  }),
+                : send('PUT', url('pictures.neutral', at), whiteBalance(picture, purpose, points, reflectance)),
         );
         if (done) setPurpose(null);
     }
 
     return { sample, forPicture };
+}
+
+/** What is asked of the server: a new white balance, or the present one with a further grey. */
+function whiteBalance(
+    { neutral }: PictureProps,
+    purpose: Exclude<Purpose, 'crop'>,
+    points: Drawn['points'],
+    reflectance: string,
+) {
+    if (purpose === 'other' && neutral !== null)
+        return {
+            method: neutral.method,
+            points: neutral.points,
+            reflectance: neutral.reflectance,
+            others: [...neutral.others, points],
+        };
+    return { method: purpose, points, reflectance: purpose === 'grey' ? Number(reflectance.replace(',', '.')) : null };
 }
 
 function useBoardKeys(setZone: Dispatch<SetStateAction<Zone>>, setTool: Dispatch<SetStateAction<Tool>>) {
