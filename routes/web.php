@@ -124,6 +124,7 @@ Route::middleware('auth')->group(function (): void {
         Route::delete('/pictures/{picture}/neutral', [PictureController::class, 'restore'])->name('pictures.restore');
         Route::get('/pictures/{picture}/palette', [PictureController::class, 'palette'])->name('pictures.palette');
         Route::post('/areas/{area}/samples', [ReferenceController::class, 'storeSample'])->name('samples.store');
+        Route::post('/areas/{area}/samples/named', [ReferenceController::class, 'nameColour'])->name('samples.named');
         Route::delete('/areas/{area}/samples/{zone}', [ReferenceController::class, 'destroySample'])->name('samples.destroy');
 
         Route::get('/finishes/{area?}', [FinishController::class, 'show'])->name('figures.finishes');

@@ -14,9 +14,18 @@ return new class extends Migration
             // How far K and S may be from the truth, as Optics\OpticsSpread writes it; null for the usual of its quality.
             $table->json('spread')->nullable();
         });
+        Schema::table('areas', static function (Blueprint $table): void {
+            // Light and shade, true metal, a flat sign or an eye: what is proposed for it, and what its zones are called.
+            $table->string('form')->default('light and shade');
+        });
+        Schema::table('samples', static function (Blueprint $table): void {
+            // A colour can be wanted without any picture of it: then it says where it is from.
+            $table->foreignId('picture_id')->nullable()->change();
+            $table->string('source')->nullable();
+        });
         Schema::table('technique_hands', static function (Blueprint $table): void {
             // From one chip to the next, as standard deviation of the logarithm of the thickness.
-            $table->float('scatter')->nullable()->default(0.15);
+            $table->float('scatter')->default(0.15);
         });
         Schema::table('painters', static function (Blueprint $table): void {
             // Standard deviation of a reading, as reflectance; null for that of the device or the source.

@@ -8,6 +8,8 @@ use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\Lab;
 use Hyalin\Colour\Reflectance;
 use Hyalin\Colour\Srgb;
+use Hyalin\Finish\AreaForm;
+use Hyalin\Finish\Practice;
 use Hyalin\Finish\SectionPrediction;
 use Hyalin\Finish\Zone;
 use Hyalin\Matching\Neutral\ChartFit;
@@ -53,10 +55,10 @@ final class MatchBench
         foreach ($ramps as $n => $ramp) {
             $mix->time(static fn () => QuickMixSearch::find($optics, MixTask::of($ramp['mid'] ?? Lab::of(50, 0, 0), Placement::masstone())));
             $area->time(static fn () => (new ProposalSearch($prediction, $start, $shelf, $ramp))->find(ProposalKind::cases()));
-            $areas["a{$n}"] = [$start, $ramp];
+            $areas["a{$n}"] = [$start, $ramp, new Practice, AreaForm::Shaped];
         }
         printf(
-            "proposals of four kinds for one area, %d pots, seed 2027, %d ramps: median %.0f ms, %.1f times one mix search (%.0f ms)\n",
+            "proposals of five kinds for one area, %d pots, seed 2027, %d ramps: median %.0f ms, %.1f times one mix search (%.0f ms)\n",
             self::POTS,
             self::AREAS,
             $area->median(),

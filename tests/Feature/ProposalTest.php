@@ -4,15 +4,18 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Adapters\Finish\Hands;
 use App\Jobs\ProposeFigure;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Finish\ProposalSearchRecord;
+use App\Models\Shelf\TechniqueHand;
+use Hyalin\Finish\Technique;
 use Hyalin\Pot\PotKind;
 use Illuminate\Support\Facades\Queue;
 
 /**
- * @phpstan-type Proposed array{kind: string, total: float, worst: float, layers: list<array<string, mixed>>, section: array{matches: list<array{difference: float}>}}
+ * @phpstan-type Proposed array{kind: string, total: float, worst: float, cups: int, minutes: int, layers: list<array<string, mixed>>, section: array{matches: list<array{difference: float}>}}
  */
 final class ProposalTest extends TestCase
 {
@@ -34,10 +37,11 @@ final class ProposalTest extends TestCase
         /** @var list<Proposed> $proposals */
         $proposals = $this->postJson("/figures/{$this->figure->id}/areas/{$this->area->id}/proposals")->assertOk()->json('proposals');
         self::assertGreaterThanOrEqual(3, count($proposals));
-        $totals = array_column($proposals, 'total');
-        $sorted = $totals;
+        // Best first, by nearness and work: a cup is worth 0.15, ten minutes 0.06.
+        $worth = array_map(static fn (array $p): float => $p['total'] + 0.15 * $p['cups'] + 0.006 * $p['minutes'], $proposals);
+        $sorted = $worth;
         sort($sorted);
-        self::assertSame($sorted, $totals);
+        self::assertSame($sorted, $worth);
         // What the section says of the zones is what the proposal says in the mean: no rounding, no second opinion.
         $first = $proposals[0];
         self::assertEqualsWithDelta($first['worst'], max(0.0, ...array_column($first['section']['matches'], 'difference')), 1e-6);
@@ -64,6 +68,61 @@ final class ProposalTest extends TestCase
         $more = $this->getJson("/figures/{$this->figure->id}/areas/{$this->area->id}/one-more-pot")->assertOk()->json();
         self::assertLessThanOrEqual($more['before'], $more['after']);
         self::assertGreaterThan(0.0, $more['before']);
+    }
+
+    public function test_a_headline_is_that_of_the_section_in_the_painters_own_hand(): void
+    {
+        $this->stock();
+        $this->ramp($this->area);
+        $url = "/figures/{$this->figure->id}/areas/{$this->area->id}/proposals";
+        /** @var list<Proposed> $usual */
+        $usual = $this->postJson($url)->json('proposals');
+        $hand = new TechniqueHand(['technique' => Technique::BaseCoat, 'coverage' => 1.0, 'coverage_deviation' => 0.0, 'thickness' => 0.45, 'thickness_deviation' => 0.05, 'chips' => 4]);
+        $hand->painter_id = $this->painter->id;
+        $hand->save();
+        app(Hands::class)->forget();
+        /** @var list<Proposed> $own */
+        $own = $this->postJson($url)->json('proposals');
+        self::assertNotSame(array_column($usual, 'layers'), array_column($own, 'layers'));
+        foreach ($own as $proposal) {
+            $section = $this->postJson("/figures/{$this->figure->id}/areas/{$this->area->id}/section", ['layers' => $proposal['layers']])->assertOk()->json('matches');
+            self::assertIsArray($section);
+            self::assertEqualsWithDelta($proposal['worst'], max(0.0, ...array_column($section, 'difference')), 1e-6);
+        }
+    }
+
+    public function test_an_area_of_metal_gets_flakes_and_an_eye_its_three_colours(): void
+    {
+        $pots = $this->stock();
+        $this->ramp($this->area, ['#2a2c30', '#5c6066', '#9a9ea4', '#c4c7cc', '#e8eaee']);
+        $url = "/figures/{$this->figure->id}/areas/{$this->area->id}";
+        $this->patchJson($url, ['name' => 'Blade', 'form' => 'true metal'])->assertRedirect();
+        $this->postJson("{$url}/proposals")->assertUnprocessable()->assertJsonPath('errors.shelf.0', 'Blade is to be true metal: that needs a pot of metal flakes and a primer.');
+        $silver = $this->pot('Bell Silver', '#b9bcc2', PotKind::Metal)->id;
+        /** @var list<Proposed> $metal */
+        $metal = $this->postJson("{$url}/proposals")->assertOk()->json('proposals');
+        self::assertSame(['metal over dark, shaded and lit'], array_column($metal, 'kind'));
+        $techniques = [];
+        foreach ($metal[0]['layers'] as $layer) {
+            self::assertIsArray($layer['mix']);
+            $techniques[] = $layer['technique'];
+            $ids = array_column($layer['mix'], 'paintId');
+            // Flakes never through a wash, nor stirred into a paint.
+            self::assertTrue(! in_array($silver, $ids, true) || (count($ids) === 1 && ! in_array($layer['technique'], ['wash', 'recess shade', 'glaze'], true)));
+        }
+        self::assertContains('base coat', $techniques);
+        $this->patchJson($url, ['name' => 'Eye', 'form' => 'eye'])->assertRedirect();
+        foreach (['light' => '#f2efe6', 'mid' => '#1b3c66', 'recess' => '#201a16'] as $zone => $hex) {
+            $this->area->samples()->where('zone', $zone)->delete();
+            $this->sample($this->area, $zone, $hex);
+        }
+        /** @var list<Proposed> $eye */
+        $eye = $this->postJson("{$url}/proposals")->assertOk()->json('proposals');
+        self::assertSame(['flat colours'], array_column($eye, 'kind'));
+        self::assertContains(count($eye[0]['layers']), [2, 3, 4]);
+        self::assertLessThan(4.0, $eye[0]['total']);
+        self::assertLessThan(30, $eye[0]['minutes']);
+        self::assertArrayHasKey('Deep Water', $pots);
     }
 
     public function test_what_nothing_can_be_proposed_from_is_said(): void

@@ -158,6 +158,37 @@ final class ReferenceTest extends TestCase
         $this->putJson("{$url}/neutral", [...$first, 'others' => [[[0.1, 0.1]]]])->assertUnprocessable()->assertJsonStructure(['errors' => ['others.0']]);
     }
 
+    public function test_a_colour_is_wanted_without_any_picture(): void
+    {
+        $figure = $this->figure();
+        $area = $this->area($figure);
+        $other = $this->area($figure, 'Belt');
+        $pot = $this->pot('Kelp Brown', '#5a4630');
+        $name = fn (array $asked) => $this->postJson("/figures/{$figure->id}/areas/{$area->id}/samples/named", ['zone' => 'mid', ...$asked]);
+        $name(['from' => 'hex', 'hex' => '#6B1C2A'])->assertCreated()->assertJsonPath('0.colour.hex', '#6b1c2a')->assertJsonPath('0.source', '#6b1c2a')->assertJsonPath('0.pictureId', null)->assertJsonPath('0.doubt', null);
+        $name(['from' => 'lab', 'lab' => [40, 12.5, -7]])->assertCreated()->assertJsonPath('0.colour.lab', [40, 12.5, -7]);
+        // A pot as it dries: of a matt one that is the colour typed for it.
+        $name(['from' => 'pot', 'paintId' => $pot->id])->assertCreated()->assertJsonPath('0.source', 'Kelp Brown')->assertJsonPath('0.colour.hex', '#5a4630');
+        $this->sample($other, 'mid', '#808080');
+        // L* of #808080 is 53.585 (IEC 61966-2-1, ISO 11664-4).
+        $lighter = $name(['from' => 'area', 'areaId' => $other->id, 'shift' => 'lighter', 'amount' => 10])->assertCreated()->assertJsonPath('0.source', 'lighter by 10 than Belt, mid')->json('0.colour.lab.0');
+        self::assertEqualsWithDelta(63.585, $lighter, 0.01);
+        self::assertSame(1, $area->samples()->count());
+        $warmer = $name(['from' => 'area', 'areaId' => $other->id, 'shift' => 'warmer', 'amount' => 6])->json('0.colour.lab');
+        self::assertIsArray($warmer);
+        self::assertEqualsWithDelta([53.585, 3.0, 5.196], $warmer, 0.02);
+        foreach ([
+            ['from' => 'hex', 'hex' => 'red'], ['from' => 'lab', 'lab' => [40, 12]], ['from' => 'lab', 'lab' => ['a', 1, 2]], ['from' => 'pot', 'paintId' => 999], ['from' => 'area', 'areaId' => $area->id, 'areaZone' => 'edge'],
+            ['from' => 'hex', 'hex' => '#ff0000', 'shift' => 'more saturated', 'amount' => 60], ['from' => 'hex', 'hex' => '#808080', 'shift' => 'bluer', 'amount' => 3], ['from' => 'hex', 'hex' => '#808080', 'shift' => 'warmer'],
+        ] as $wrong) {
+            $name($wrong)->assertUnprocessable();
+        }
+        self::assertEqualsWithDelta(53.585, $area->samples()->sole()->lightness, 0.01);
+        $this->get("/figures/{$figure->id}/finishes/{$area->id}")->assertOk();
+        $this->get("/figures/{$figure->id}/references")->assertOk();
+        $this->get("/figures/{$figure->id}/compare")->assertOk();
+    }
+
     public function test_spots_and_lassos_take_the_colour_that_is_there(): void
     {
         $image = imagecreatetruecolor(100, 100);

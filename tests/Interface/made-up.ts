@@ -58,6 +58,7 @@ export function areaFinish(version: number, layers: LayerProps[] = []): AreaFini
         samples: [],
         sheen: 'matt',
         darkest: 11.96,
+        form: 'light and shade',
     };
 }
 

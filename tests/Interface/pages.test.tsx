@@ -35,6 +35,7 @@ function area(id: number, name: string, change: Partial<AreaProps> = {}): AreaPr
         liesOnId: null,
         tolerance: null,
         sheen: null,
+        form: 'light and shade' as const,
         ...change,
     };
 }
@@ -118,6 +119,7 @@ describe('the brief', () => {
             liesOnId: '11',
             tolerance: '2.5',
             sheen: null,
+            form: 'light and shade' as const,
         });
     });
 });

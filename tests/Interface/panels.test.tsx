@@ -47,6 +47,7 @@ describe('proposals for an area', () => {
         cups: 2,
         pots: [],
         minutes: 64,
+        runningOut: [],
         lacks: ['a lighter blue'],
     };
 
@@ -66,6 +67,7 @@ describe('proposals for an area', () => {
                         liesOnId: null,
                         tolerance: null,
                         sheen: null,
+                        form: 'light and shade' as const,
                     },
                 ]}
                 areaId={areaId}

@@ -33,6 +33,7 @@ function sample(zone: SampleProps['zone'], change: Partial<SampleProps> = {}): S
         areaId: 11,
         zone,
         pictureId: 8,
+        source: null,
         method: 'spot',
         outline: [[0.5, 0.5]],
         colour: colour([40, 0, 0], `${zone} grey`),
@@ -55,12 +56,44 @@ function area(id: number, name: string, samples: SampleProps[] = []): AreaProps 
         liesOnId: null,
         tolerance: null,
         sheen: null,
+        form: 'light and shade' as const,
     };
 }
 
 describe('references', () => {
     const page = (pictures: PictureProps[], areas: AreaProps[]) =>
-        render(<ReferencesPage figure={figure()} pictures={pictures} areas={areas} />);
+        render(<ReferencesPage figure={figure()} pictures={pictures} areas={areas} pots={[]} shifts={[]} />);
+
+    it('set a colour without any picture, and say where it is from', async () => {
+        const areas = [
+            area(11, 'Cloak'),
+            area(12, 'Belt', [sample('mid', { source: 'lighter by 10 than Cloak, mid', pictureId: null })]),
+        ];
+        page([], areas);
+        fireEvent.change(screen.getByLabelText('Target colour'), { target: { value: '#6b1c2a' } });
+        await press(screen.getByText('Set the mid'));
+        expect(server.open()[0]?.path).toContain('/areas/11/samples/named');
+        expect(server.open()[0]?.body).toMatchObject({
+            zone: 'mid',
+            from: 'hex',
+            hex: '#6b1c2a',
+            areaId: null,
+            shift: null,
+        });
+        await answered(201, []);
+        await press(screen.getByText('Belt').closest('button'));
+        await press(screen.getByRole('radio', { name: /^mid/ }));
+        expect(screen.getByText(/Set without a picture: lighter by 10 than Cloak, mid\./)).toBeTruthy();
+    });
+
+    it('of an eye are those of white, iris and pupil', () => {
+        page([], [{ ...area(11, 'Eye'), form: 'eye' }]);
+        expect(screen.getAllByRole('radio', { name: /no colour yet/ }).map((zone) => zone.textContent)).toEqual([
+            'pupil',
+            'iris',
+            'white',
+        ]);
+    });
 
     it('ask for a picture and for areas where there are none', () => {
         page([], []);

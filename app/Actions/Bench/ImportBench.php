@@ -131,7 +131,8 @@ final class ImportBench
             } elseif ($field->kind === FieldKind::Reference && is_int($value) && $this->numbers->of((string) $field->to, $value) === null) {
                 throw UnreadableBench::pointsNowhere("{$where}, {$field->name()}", $value, Str::camel((string) $field->to));
             }
-            if ($field->link !== null) {
+            if ($field->link !== null || ($value === null && $field->isOptional)) {
+                // What an earlier version did not write gets what the database gives by itself.
                 continue;
             }
             $row[$field->column] = match (true) {

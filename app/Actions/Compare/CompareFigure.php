@@ -7,6 +7,7 @@ namespace App\Actions\Compare;
 use App\Adapters\Compare\AreaTouchUp;
 use App\Adapters\Compare\ComparedArea;
 use App\Adapters\Finish\FigureOptics;
+use App\Adapters\Finish\Hands;
 use App\Adapters\Finish\LayerDraft;
 use App\Adapters\Finish\ProposalShelf;
 use App\Models\Brief\Area;
@@ -68,7 +69,7 @@ final class CompareFigure
         $optics = FigureOptics::of($figure, $area, Illuminant::D65);
         $predicted = $optics->section(LayerDraft::stackOf($area->load('layers.paints.paint')))->top();
         $shelf = ProposalShelf::of($painter);
-        $touchUp = TouchUp::find($optics->prediction, self::painted($predicted, $found), $shelf->shelf, $wanted, self::tolerance($figure, $area));
+        $touchUp = TouchUp::find($optics->prediction, self::painted($predicted, $found), $shelf->shelf, $wanted, self::tolerance($figure, $area), app(Hands::class)->practice($painter->id, $area));
 
         return new AreaTouchUp($area, $touchUp, $touchUp->layer === null ? null : $shelf->draft($touchUp->layer), $wanted);
     }

@@ -7,6 +7,7 @@ namespace App\Actions\Finish;
 use App\Adapters\Finish\AreaProposals;
 use App\Adapters\Finish\FigureOptics;
 use App\Adapters\Finish\FigureProposal;
+use App\Adapters\Finish\Hands;
 use App\Adapters\Finish\OneMorePot;
 use App\Adapters\Finish\ProposalShelf;
 use App\Models\Brief\Area;
@@ -15,6 +16,7 @@ use App\Models\Painter;
 use Hyalin\Colour\GamutMapping;
 use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\Lab;
+use Hyalin\Finish\AreaForm;
 use Hyalin\Finish\Zone;
 use Hyalin\Matching\Proposals\FigureProposals;
 use Hyalin\Matching\Proposals\PotRole;
@@ -34,8 +36,12 @@ use Illuminate\Validation\ValidationException;
 /**
  * Complete finishes for an area, or for all areas of a figure at once, from what was sampled and what is on the shelf.
  */
-final class ProposeFinishes
+final readonly class ProposeFinishes
 {
+    public function __construct(private Hands $hands)
+    {
+    }
+
     /**
      * @param  list<int>|null  $only  ids of the pots to use
      *
@@ -45,9 +51,11 @@ final class ProposeFinishes
     {
         $shelf = ProposalShelf::of($painter, $only);
         $targets = self::targets($area);
-        $proposals = $this->search($figure, $area, $shelf->shelf, $targets)->find(ProposalShelf::kinds($brushOnly));
+        $proposals = $this->search($figure, $area, $painter, $shelf->shelf, $targets)->find(ProposalShelf::kinds($brushOnly));
         if ($proposals === []) {
-            throw ValidationException::withMessages(['shelf' => 'These pots are not enough for a finish: it needs a light or dark primer and at least one paint to mix.']);
+            throw ValidationException::withMessages(['shelf' => $area->form === AreaForm::Metal
+                ? "{$area->name} is to be true metal: that needs a pot of metal flakes and a primer."
+                : 'These pots are not enough for a finish: it needs a light or dark primer and at least one paint to mix.']);
         }
 
         return new AreaProposals($shelf, $proposals, $targets, self::reach($figure, $area, $shelf, $targets));
@@ -58,14 +66,14 @@ final class ProposeFinishes
     {
         $shelf = ProposalShelf::of($painter);
         $targets = self::targets($area);
-        $best = $this->search($figure, $area, $shelf->shelf, $targets)->find(ProposalShelf::kinds($brushOnly))[0]
+        $best = $this->search($figure, $area, $painter, $shelf->shelf, $targets)->find(ProposalShelf::kinds($brushOnly))[0]
             ?? throw ValidationException::withMessages(['shelf' => 'No finish can be proposed from this shelf.']);
         $missed = $best->differences;
         arsort($missed);
         $zone = (string) array_key_first($missed);
         $colour = $targets[$zone] ?? Lab::of(50, 0, 0);
         $pot = new ShelfPot(PaintEstimate::fromColour(GamutMapping::displayed($colour)->shown, Opacity::TwoCoats, TintingStrength::Usual), PotRole::Covering);
-        $after = $this->search($figure, $area, [...$shelf->shelf, $pot], $targets)->find(ProposalShelf::kinds($brushOnly))[0] ?? $best;
+        $after = $this->search($figure, $area, $painter, [...$shelf->shelf, $pot], $targets)->find(ProposalShelf::kinds($brushOnly))[0] ?? $best;
 
         return new OneMorePot($colour, Zone::from($zone), $best->total, min($best->total, $after->total));
     }
@@ -84,7 +92,7 @@ final class ProposeFinishes
         foreach ($areas as $id => $area) {
             $optics = FigureOptics::of($figure, $area, Illuminant::D65);
             $prediction ??= $optics->prediction;
-            $asked["a{$id}"] = [$optics->start, self::targets($area)];
+            $asked["a{$id}"] = [$optics->start, self::targets($area), $this->hands->practice($painter->id, $area), $area->form];
         }
         if ($prediction === null) {
             throw ValidationException::withMessages(['figure' => 'No area of this figure has a colour to match yet: take some from a reference first.']);
@@ -109,11 +117,11 @@ final class ProposeFinishes
      * @param  list<ShelfPot>  $shelf
      * @param  non-empty-array<string, Lab>  $targets
      */
-    private function search(Figure $figure, Area $area, array $shelf, array $targets): ProposalSearch
+    private function search(Figure $figure, Area $area, Painter $painter, array $shelf, array $targets): ProposalSearch
     {
         $optics = FigureOptics::of($figure, $area, Illuminant::D65);
 
-        return new ProposalSearch($optics->prediction, $optics->start, $shelf, $targets);
+        return new ProposalSearch($optics->prediction, $optics->start, $shelf, $targets, $this->hands->practice($painter->id, $area), $area->form);
     }
 
     /**

@@ -11,6 +11,7 @@ use App\Models\References\PictureKind;
 use Hyalin\Bench\BatchMode;
 use Hyalin\Colour\Bands;
 use Hyalin\Colour\Illuminant;
+use Hyalin\Finish\AreaForm;
 use Hyalin\Finish\BalanceKind;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
@@ -53,7 +54,7 @@ final class Catalogue
             ]),
             new RecordType('areas', 'figure_id', [
                 Field::reference('figure_id', 'figures'), Field::reference('part_id', 'parts')->optional(), Field::text('name'), Field::text('wish', 4000)->optional(),
-                Field::integer('position'), Field::number('tolerance', 0, 100)->optional(), Field::choice('sheen', Sheen::class)->optional(), Field::reference('lies_on_id', 'areas')->optional(), Field::integer('depth', 0, 99),
+                Field::integer('position'), Field::number('tolerance', 0, 100)->optional(), Field::choice('sheen', Sheen::class)->optional(), Field::choice('form', AreaForm::class)->optional(), Field::reference('lies_on_id', 'areas')->optional(), Field::integer('depth', 0, 99),
                 Field::number('square_cm', 0, 100_000)->optional(), Field::flag('is_hidden'), Field::choice('reach', Reach::class),
                 Field::json('zone_shares', ['type' => 'array', 'minItems' => 5, 'maxItems' => 5, 'items' => ['type' => 'number', 'minimum' => 0, 'maximum' => 1]])->optional(),
                 Field::json(
@@ -229,7 +230,7 @@ final class Catalogue
                 Field::flag('block_grid'), Field::json('remarks', ['type' => 'array', 'items' => ['type' => 'string']])->optional(),
                 Field::json('camera', self::CAMERA)->optional(),
             ]),
-            new RecordType('samples', 'area_id', [Field::reference('area_id', 'areas'), Field::reference('picture_id', 'pictures'), ...$taken]),
+            new RecordType('samples', 'area_id', [Field::reference('area_id', 'areas'), Field::reference('picture_id', 'pictures')->optional(), Field::text('source')->optional(), ...$taken]),
             new RecordType('findings', 'picture_id', [Field::reference('picture_id', 'pictures'), Field::reference('area_id', 'areas'), ...$taken]),
         ];
     }

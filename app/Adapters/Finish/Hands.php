@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Adapters\Finish;
 
+use App\Models\Brief\Area;
 use App\Models\Shelf\TechniqueHand;
 use Hyalin\Finish\Hand;
+use Hyalin\Finish\Practice;
 use Hyalin\Finish\Technique;
 
 /**
@@ -18,6 +20,18 @@ final class Hands
 
     public function of(int $painterId, Technique $technique): ?Hand
     {
+        return $this->all($painterId)[$technique->value] ?? null;
+    }
+
+    /** How this painter paints that area: what proposals are predicted with, as its section will be. */
+    public function practice(int $painterId, Area $area): Practice
+    {
+        return new Practice($this->all($painterId), $area->zone_exposures ?? []);
+    }
+
+    /** @return array<string, Hand> by technique */
+    private function all(int $painterId): array
+    {
         if (! isset($this->known[$painterId])) {
             $this->known[$painterId] = [];
             foreach (TechniqueHand::query()->where('painter_id', $painterId)->get() as $hand) {
@@ -25,7 +39,7 @@ final class Hands
             }
         }
 
-        return $this->known[$painterId][$technique->value] ?? null;
+        return $this->known[$painterId];
     }
 
     public function forget(): void

@@ -6,6 +6,7 @@ namespace App\Models\Brief;
 
 use App\Models\Finish\LayerRecord;
 use App\Models\References\Sample;
+use Hyalin\Finish\AreaForm;
 use Hyalin\Finish\Zone;
 use Hyalin\Optics\Sheen;
 use Hyalin\Order\Plan\Reach;
@@ -30,6 +31,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property list<float>|null $zone_shares recess to edge, as the mesh has them
  * @property array<string, list<float|null>>|null $zone_exposures what each directed spray gives to recess .. edge, 0..1, by technique
  * @property Sheen|null $sheen of its finish where no varnish sets another; null for that of the figure
+ * @property AreaForm $form what it is to be
  * @property float|null $tolerance CIEDE2000 the painted piece may differ by; null for the usual
  * @property int $version
  * @property-read int|null $layers_count
@@ -39,12 +41,12 @@ final class Area extends Model
 {
     protected $guarded = ['id', 'figure_id'];
 
-    protected $attributes = ['version' => 1, 'position' => 0, 'depth' => 0, 'is_hidden' => false, 'reach' => 'open'];
+    protected $attributes = ['version' => 1, 'position' => 0, 'depth' => 0, 'is_hidden' => false, 'reach' => 'open', 'form' => 'light and shade'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['sheen' => Sheen::class, 'tolerance' => 'float', 'square_cm' => 'float', 'is_hidden' => 'boolean', 'reach' => Reach::class, 'zone_shares' => 'array', 'zone_exposures' => 'array'];
+        return ['form' => AreaForm::class, 'sheen' => Sheen::class, 'tolerance' => 'float', 'square_cm' => 'float', 'is_hidden' => 'boolean', 'reach' => Reach::class, 'zone_shares' => 'array', 'zone_exposures' => 'array'];
     }
 
     /** @return BelongsTo<Figure, $this> */

@@ -16,9 +16,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  *
  * @property int $id
  * @property int $area_id
- * @property int $picture_id
+ * @property int|null $picture_id null where it was named without a picture
+ * @property string|null $source of a named colour, in words
  * @property Zone $zone
- * @property string $method spot, lasso or stroke
+ * @property string $method spot, lasso, stroke or named
  * @property list<array{float, float}> $outline
  * @property float $lightness
  * @property float $a

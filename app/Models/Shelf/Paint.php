@@ -67,6 +67,9 @@ final class Paint extends Model
     use OwnedByPainter;
     use SoftDeletes;
 
+    /** Hundredths of its size. */
+    private const NEARLY_EMPTY = 8;
+
     protected $guarded = ['id', 'painter_id'];
 
     /** @param  array<string, mixed>  $attributes */
@@ -134,6 +137,12 @@ final class Paint extends Model
     public function hold(PaintOptics $optics, OpticsSpread $spread): void
     {
         $this->fill(['absorption' => $optics->k, 'scattering' => $optics->s, 'quality' => $optics->quality, 'spread' => $spread->toArray()]);
+    }
+
+    /** @return bool whether what is left of it may not do for a recipe */
+    public function isNearlyEmpty(): bool
+    {
+        return $this->level_percent < self::NEARLY_EMPTY;
     }
 
     /** How far K and S may be from what is in the pot; of a clear one that absorbs nothing there is nothing to be wrong. */

@@ -19,7 +19,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property float $coverage_deviation
  * @property float $thickness
  * @property float $thickness_deviation
- * @property float|null $scatter from one chip to the next, as standard deviation of the logarithm
+ * @property float $scatter from one chip to the next, as standard deviation of the logarithm
  * @property int $chips
  */
 final class TechniqueHand extends Model
@@ -38,6 +38,6 @@ final class TechniqueHand extends Model
 
     public function toHand(): Hand
     {
-        return new Hand($this->coverage, $this->thickness, $this->coverage_deviation / $this->coverage, $this->thickness_deviation / $this->thickness, $this->scatter ?? Hand::SCATTER);
+        return new Hand($this->coverage, $this->thickness, $this->coverage_deviation / $this->coverage, $this->thickness_deviation / $this->thickness, $this->scatter);
     }
 }

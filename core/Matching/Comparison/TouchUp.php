@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Matching\Comparison;
 
 use Hyalin\Colour\Lab;
+use Hyalin\Finish\Practice;
 use Hyalin\Finish\SectionPrediction;
 use Hyalin\Finish\SectionRow;
 use Hyalin\Finish\Technique;
@@ -49,9 +50,9 @@ final readonly class TouchUp
      * @param  non-empty-array<string, Lab>  $targets  by zone
      * @param  float  $tolerance  CIEDE2000 in the mean
      */
-    public static function find(SectionPrediction $prediction, SectionRow $painted, array $shelf, array $targets, float $tolerance): self
+    public static function find(SectionPrediction $prediction, SectionRow $painted, array $shelf, array $targets, float $tolerance, Practice $practice = new Practice): self
     {
-        $bench = new ProposalBench($prediction, $painted, $shelf, $targets);
+        $bench = new ProposalBench($prediction, $painted, $shelf, $targets, $practice);
         $before = $bench->missed([]);
         if ($before <= $tolerance) {
             return new self(null, $before, $before, self::colours($painted, $targets), false, true);

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Hyalin\Matching\Proposals;
 
 use Hyalin\Colour\Lab;
+use Hyalin\Finish\AreaForm;
+use Hyalin\Finish\Practice;
 use Hyalin\Finish\SectionPrediction;
 use Hyalin\Finish\SectionRow;
 use Hyalin\Progress;
@@ -27,7 +29,7 @@ final class FigureProposals
 
     /**
      * @param  list<ShelfPot>  $shelf
-     * @param  array<string, array{SectionRow, non-empty-array<string, Lab>}>  $areas  start and targets by area
+     * @param  array<string, array{SectionRow, non-empty-array<string, Lab>, Practice, AreaForm}>  $areas  start, targets, how it is painted and its form, by area
      * @param  list<ProposalKind>  $kinds
      */
     private function __construct(
@@ -40,7 +42,7 @@ final class FigureProposals
 
     /**
      * @param  list<ShelfPot>  $shelf
-     * @param  array<string, array{SectionRow, non-empty-array<string, Lab>}>  $areas  start and targets by area
+     * @param  array<string, array{SectionRow, non-empty-array<string, Lab>, Practice, AreaForm}>  $areas  start, targets, how it is painted and its form, by area
      * @param  list<ProposalKind>  $kinds
      * @param  int|null  $mostPots  null for as few as cost little
      * @return array<string, Proposal> by area; an area nothing can be proposed for is left out. Places are those of the
@@ -160,10 +162,9 @@ final class FigureProposals
     {
         $key = implode(',', $places).'/'.implode(',', array_map(static fn (ProposalKind $kind): string => $kind->value, $kinds));
         if (! isset($this->known[$area][$key])) {
-            [$start, $targets] = $this->areas[$area];
+            [$start, $targets, $practice, $form] = $this->areas[$area];
             $shelf = array_map(fn (int $place): ShelfPot => $this->shelf[$place], $places);
-            $found = (new ProposalSearch($this->prediction, $start, $shelf, $targets))->find($kinds);
-            usort($found, static fn (Proposal $p, Proposal $q): int => $p->worth() <=> $q->worth());
+            $found = (new ProposalSearch($this->prediction, $start, $shelf, $targets, $practice, $form))->find($kinds);
             if ($found === []) {
                 return null;
             }
@@ -183,7 +184,7 @@ final class FigureProposals
             }
 
             return $layer->mixed($drops, $layer->grown);
-        }, $found->layers), $found->section, $found->differences, $found->total, $found->lacks);
+        }, $found->layers), $found->section, $found->differences, $found->total, $found->lacks, $found->minutesShare);
     }
 
     /**

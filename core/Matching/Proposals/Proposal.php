@@ -20,6 +20,7 @@ final readonly class Proposal
      * @param  array<string, float>  $differences  CIEDE2000 by zone that has a target
      * @param  float  $total  weighted mean of them
      * @param  array<string, non-empty-list<string>>  $lacks  what the shelf would need, by zone out of reach
+     * @param  float  $minutesShare  of what an area of a few square centimetres takes
      */
     public function __construct(
         public ProposalKind $kind,
@@ -28,6 +29,7 @@ final readonly class Proposal
         public array $differences,
         public float $total,
         public array $lacks,
+        public float $minutesShare = 1.0,
     ) {
     }
 
@@ -80,15 +82,15 @@ final readonly class Proposal
         return $places;
     }
 
-    /** @return int at the bench, without drying: an estimate for an area of a few square centimetres */
+    /** @return int at the bench, without drying: an estimate */
     public function minutes(): int
     {
-        $minutes = self::MINUTES_A_CUP * $this->cups();
+        $minutes = 0;
         foreach ($this->layers as $layer) {
             $minutes += $layer->technique->spec()->minutes->of($layer->coats);
         }
 
-        return $minutes;
+        return self::MINUTES_A_CUP * $this->cups() + (int) ceil($this->minutesShare * $minutes);
     }
 
     /** @return float its difference with what it asks of the painter: a cup is worth 0.15, ten minutes 0.06 CIEDE2000 */

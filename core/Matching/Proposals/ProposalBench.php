@@ -7,6 +7,7 @@ namespace Hyalin\Matching\Proposals;
 use Hyalin\Colour\Ciede2000;
 use Hyalin\Colour\Lab;
 use Hyalin\Finish\Layer;
+use Hyalin\Finish\Practice;
 use Hyalin\Finish\Section;
 use Hyalin\Finish\SectionPrediction;
 use Hyalin\Finish\SectionRow;
@@ -45,6 +46,7 @@ final readonly class ProposalBench
         public SectionRow $start,
         public array $shelf,
         public array $targets,
+        private Practice $practice = new Practice,
     ) {
     }
 
@@ -234,7 +236,7 @@ final readonly class ProposalBench
      */
     private function layers(array $stack): array
     {
-        return array_map(fn (ProposedLayer $layer): Layer => $layer->toLayer($this->shelf), $stack);
+        return array_map(fn (ProposedLayer $layer): Layer => $layer->toLayer($this->shelf, $this->practice), $stack);
     }
 
     /**

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Hyalin\Matching\Proposals;
 
+use Hyalin\Finish\AreaForm;
+
 /**
  * Ways to build a finish that differ in kind, not in degree.
  */
@@ -13,9 +15,22 @@ enum ProposalKind: string
     case BaseWash = 'base, wash, highlights';
     case Opaque = 'opaque layering';
     case Glazes = 'undercoat and glazes';
+    case DryBrushed = 'base, overbrush, dry brush';
+    case Metals = 'metal over dark, shaded and lit';
+    case Flat = 'flat colours';
 
     public function needsAirbrush(): bool
     {
         return $this === self::Translucent;
+    }
+
+    /** @return bool whether an area of that form can be painted so */
+    public function suits(AreaForm $form): bool
+    {
+        return match ($form) {
+            AreaForm::Shaped => $this !== self::Metals && $this !== self::Flat,
+            AreaForm::Metal => $this === self::Metals,
+            AreaForm::Sign, AreaForm::Eye => $this === self::Flat,
+        };
     }
 }

@@ -6,6 +6,8 @@ namespace Hyalin\Matching\Proposals;
 
 use Hyalin\Colour\DifferenceFormula;
 use Hyalin\Colour\Lab;
+use Hyalin\Finish\AreaForm;
+use Hyalin\Finish\Practice;
 use Hyalin\Finish\SectionPrediction;
 use Hyalin\Finish\SectionRow;
 use Hyalin\Finish\Technique;
@@ -15,7 +17,7 @@ use Hyalin\Mixing\MissingPaint;
 
 /**
  * Front door: complete finishes of different kinds from an area's ramp and a shelf. Each is built the way a painter
- * would: the lowest layer first, later ones over what then lies there, the base solved again under what follows; then
+ * would, and predicted in their hand: the lowest layer first, later ones over what then lies there, the base solved again under what follows; then
  * coats that show nothing are left out and the ratios settle once more.
  */
 final readonly class ProposalSearch
@@ -24,6 +26,9 @@ final readonly class ProposalSearch
     private const DARK = 50.0;
 
     private const LIGHT = 60.0;
+
+    /** CIEDE2000 that one more layer must gain. */
+    private const WORTH_A_LAYER = 0.3;
 
     private ProposalBench $bench;
 
@@ -34,31 +39,38 @@ final readonly class ProposalSearch
      * @param  list<ShelfPot>  $shelf
      * @param  non-empty-array<string, Lab>  $targets  by zone, as seen
      */
-    public function __construct(SectionPrediction $prediction, SectionRow $start, array $shelf, array $targets)
+    public function __construct(SectionPrediction $prediction, SectionRow $start, array $shelf, array $targets, Practice $practice = new Practice, private AreaForm $form = AreaForm::Shaped)
     {
         $this->wanted = $targets;
-        $this->bench = new ProposalBench($prediction, $start, $shelf, RampTargets::complete($targets));
+        $this->bench = new ProposalBench($prediction, $start, $shelf, RampTargets::complete($targets), $practice);
     }
 
     /**
      * @param  list<ProposalKind>  $kinds
-     * @return list<Proposal> nearest first; a kind that the shelf has no pots for is left out
+     * @return list<Proposal> best first, by nearness and work; a kind that the form does not suit, or the shelf has no pots for,
+     *                        is left out
      */
     public function find(array $kinds): array
     {
         $found = [];
         foreach ($kinds as $kind) {
+            if (! $kind->suits($this->form)) {
+                continue;
+            }
             $stack = match ($kind) {
                 ProposalKind::Translucent => $this->translucent(),
                 ProposalKind::BaseWash => $this->baseWash(),
                 ProposalKind::Opaque => $this->opaque(),
                 ProposalKind::Glazes => $this->glazes(),
+                ProposalKind::DryBrushed => $this->dryBrushed(),
+                ProposalKind::Metals => $this->metals(),
+                ProposalKind::Flat => $this->flat(),
             };
             if ($stack !== null) {
                 $found[] = $this->settled($kind, $stack);
             }
         }
-        usort($found, static fn (Proposal $p, Proposal $q): int => $p->total <=> $q->total);
+        usort($found, static fn (Proposal $p, Proposal $q): int => $p->worth() <=> $q->worth());
 
         return $found;
     }
@@ -172,6 +184,117 @@ final readonly class ProposalSearch
         $lit = self::with($lit, count($stack), $this->bench->grownOrFound($lit, count($stack), 1, ['edge' => 1.0], $covering));
 
         return $this->bench->missed($lit) < $this->bench->missed($stack) - 0.3 ? $lit : $stack;
+    }
+
+    /**
+     * Dark all over, then lighter and lighter with less and less paint on the brush.
+     *
+     * @return non-empty-list<ProposedLayer>|null
+     */
+    private function dryBrushed(): ?array
+    {
+        $covering = $this->bench->shortlisted($this->bench->pots(PotRole::Covering));
+        $stack = $this->primed($covering, self::layer(Technique::BaseCoat, [0 => 1], coats: 2), ['recess' => 1.0, 'shade' => 2.0, 'mid' => 0.3]);
+        if ($stack === null) {
+            return null;
+        }
+        foreach ([
+            [Technique::Overbrush, 2, ['mid' => 2.0, 'shade' => 0.5, 'light' => 0.7]],
+            [Technique::DryBrush, 2, ['light' => 2.0, 'mid' => 0.5, 'edge' => 0.5]],
+            [Technique::DryBrush, 1, ['edge' => 1.5, 'light' => 0.5]],
+        ] as [$technique, $coats, $weights]) {
+            $index = count($stack);
+            $with = [...$stack, self::layer($technique, $stack[$index - 1]->drops, 0.0, $coats)];
+            $found = $this->bench->grownOrFound($with, $index, $index - 1, $weights, $covering);
+            $with = self::with($with, $index, $found);
+            if ($found !== null && $this->bench->missed($with) < $this->bench->missed($stack)) {
+                $stack = $with;
+            }
+        }
+
+        return $stack;
+    }
+
+    /**
+     * Flakes over a dark primer, a wash of paint into the depths, brighter flakes where the light is.
+     *
+     * @return non-empty-list<ProposedLayer>|null
+     */
+    private function metals(): ?array
+    {
+        $primer = $this->primer(true) ?? $this->primer(false);
+        $metals = $this->bench->pots(PotRole::Metal);
+        $washes = $this->bench->shortlisted($this->bench->pots(PotRole::Translucent));
+        if ($primer === null || $metals === []) {
+            return null;
+        }
+        $stack = [self::layer(Technique::SprayCan, [$primer => 1]), self::layer(Technique::BaseCoat, [$metals[0] => 1], coats: 3)];
+        $stack = self::with($stack, 1, $this->bench->found($stack, 1, ['mid' => 2.0, 'light' => 1.0, 'shade' => 0.3], $metals, 2));
+        foreach ([
+            [Technique::Wash, 1.0, 1, Zone::cases(), ['recess' => 1.0, 'shade' => 1.5, 'mid' => 1.0], $washes],
+            [Technique::RecessShade, 1.0, 1, [Zone::Recess, Zone::Shade], ['recess' => 1.5, 'shade' => 0.5], $washes],
+            [Technique::Layer, 0.0, 2, [Zone::Light, Zone::Edge], ['light' => 1.0], $metals],
+            [Technique::EdgeHighlight, 0.0, 2, [Zone::Edge], ['edge' => 1.0], $metals],
+        ] as [$technique, $thinner, $coats, $zones, $weights, $pots]) {
+            $index = count($stack);
+            $with = [...$stack, self::layer($technique, [$pots[0] ?? $metals[0] => 1], $thinner, $coats, $zones)];
+            $found = $this->bench->found($with, $index, $weights, $pots, 2);
+            $with = self::with($with, $index, $found);
+            if ($found !== null && $this->bench->missed($with) < $this->bench->missed($stack) - self::WORTH_A_LAYER) {
+                $stack = $with;
+            }
+        }
+
+        return $stack;
+    }
+
+    /**
+     * A sign or an eye: each of its colours side by side, the largest first, over a light ground where that shows better.
+     *
+     * @return non-empty-list<ProposedLayer>|null
+     */
+    private function flat(): ?array
+    {
+        $covering = $this->bench->shortlisted($this->bench->pots(PotRole::Covering));
+        $best = null;
+        foreach ([false, true] as $grounded) {
+            $stack = [];
+            if ($grounded) {
+                $white = $this->lightest($covering);
+                $stack = $white === null ? [] : [self::layer(Technique::Layer, [$white => 1], 0.5, 2, $this->form->zones())];
+            }
+            foreach ($this->form === AreaForm::Eye ? [Zone::Light, Zone::Mid, Zone::Recess] : [Zone::Mid] as $n => $zone) {
+                $with = [...$stack, self::layer(Technique::Layer, [$covering[0] ?? 0 => 1], 0.5, 2, $n === 0 && ! $grounded ? $this->form->zones() : [$zone])];
+                $found = $this->bench->found($with, count($stack), [$zone->value => 1.0], $covering, 2);
+                $stack = $found === null ? $stack : self::with($with, count($stack), $found);
+            }
+            if ($stack !== [] && ($best === null || $this->missedWanted($stack) < $this->missedWanted($best) - self::WORTH_A_LAYER)) {
+                $best = $stack;
+            }
+        }
+
+        return $best;
+    }
+
+    /** @param  list<ProposedLayer>  $stack */
+    private function missedWanted(array $stack): float
+    {
+        return $this->bench->missed($stack, array_fill_keys(array_map(static fn (Zone $z): string => $z->value, $this->form->zones()), 1.0));
+    }
+
+    /** @param  list<int>  $pots */
+    private function lightest(array $pots): ?int
+    {
+        $best = null;
+        $most = -INF;
+        foreach ($pots as $place) {
+            $lightness = $this->bench->prediction->start($this->bench->shelf[$place]->optics->masstone())->cell(Zone::Mid)->seen->lightness;
+            if ($lightness > $most) {
+                [$most, $best] = [$lightness, $place];
+            }
+        }
+
+        return $best;
     }
 
     /**
@@ -291,7 +414,9 @@ final readonly class ProposalSearch
         $section = $this->bench->section($stack);
         $differences = $lacks = [];
         $total = $of = 0.0;
-        foreach ($this->wanted as $zone => $target) {
+        $has = array_map(static fn (Zone $z): string => $z->value, $this->form->zones());
+        $wanted = array_intersect_key($this->wanted, array_flip($has)) ?: $this->wanted;
+        foreach ($wanted as $zone => $target) {
             $seen = $section->top()->cell(Zone::from($zone))->seen;
             $differences[$zone] = DifferenceFormula::Ciede2000->between($target, $seen);
             if ($differences[$zone] > MissingPaint::OUT_OF_REACH) {
@@ -301,7 +426,7 @@ final readonly class ProposalSearch
             $of += Zone::from($zone)->usualShare();
         }
 
-        return new Proposal($kind, $stack, $section, $differences, $total / $of, $lacks);
+        return new Proposal($kind, $stack, $section, $differences, $total / $of, $lacks, $this->form->minutesShare());
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Matching\Proposals;
 
 use Hyalin\Finish\Layer;
+use Hyalin\Finish\Practice;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
 use Hyalin\Optics\PaintOptics;
@@ -52,9 +53,18 @@ final readonly class ProposedLayer
         return PaintOptics::mixed($parts);
     }
 
-    /** @param  list<ShelfPot>  $shelf */
-    public function toLayer(array $shelf): Layer
+    /**
+     * @param  list<ShelfPot>  $shelf
+     * @param  Practice|null  $practice  of the painter; null for the usual
+     */
+    public function toLayer(array $shelf, ?Practice $practice = null): Layer
     {
-        return Layer::of($this->technique, $this->optics($shelf), $this->thinner, $this->coats, $this->zones);
+        $flake = false;
+        foreach (array_keys($this->drops) as $place) {
+            $flake = $flake || $shelf[$place]->role === PotRole::Metal;
+        }
+        $layer = Layer::of($this->technique, $this->optics($shelf), $this->thinner, $this->coats, $this->zones, flake: $flake);
+
+        return $practice === null ? $layer : $practice->of($layer);
     }
 }

@@ -1,7 +1,9 @@
 // Written by `php artisan hyalin:types` from app/Http/Props. Do not edit.
 
+export type AreaForm = 'light and shade' | 'true metal' | 'flat sign' | 'eye';
 export type BalanceKind = 'stand apart' | 'sit together' | 'as bright as' | 'focal point';
 export type BatchMode = 'step by step' | 'figure by figure';
+export type ColourShift = 'lighter' | 'darker' | 'warmer' | 'cooler' | 'more saturated' | 'duller';
 export type CupAct = 'add' | 'thin' | 'use';
 export type FieldType = 'text' | 'note' | 'choice' | 'whole' | 'number' | 'colour' | 'yes or no';
 export type HueDrift = 'straight' | 'warmer light, cooler shade' | 'cooler light, warmer shade';
@@ -12,7 +14,7 @@ export type OpticsQuality = 'measured' | 'partly measured' | 'estimated';
 export type PictureKind = 'artwork' | 'photo of another piece' | 'photo of a real thing' | 'photo of my painted piece';
 export type PotKind = 'acrylic' | 'airbrush colour' | 'primer' | 'wash' | 'one-coat' | 'ink' | 'medium' | 'thinner' | 'varnish' | 'metal flake' | 'colour-shift powder' | 'lacquer chrome' | 'oil' | 'enamel liner' | 'pigment powder';
 export type PrintProcess = 'resin' | 'melted plastic';
-export type ProposalKind = 'translucent over zenithal' | 'base, wash, highlights' | 'opaque layering' | 'undercoat and glazes';
+export type ProposalKind = 'translucent over zenithal' | 'base, wash, highlights' | 'opaque layering' | 'undercoat and glazes' | 'base, overbrush, dry brush' | 'metal over dark, shaded and lit' | 'flat colours';
 export type Reach = 'open' | 'brush only' | 'only the prime';
 export type RunStepState = 'open' | 'done' | 'skipped';
 export type ScaleState = 'steady' | 'filling' | 'jumped' | 'missing';
@@ -42,6 +44,7 @@ export interface AreaFinishProps {
     samples: Array<SampleProps>;
     sheen: Sheen;
     darkest: number;
+    form: AreaForm;
 }
 
 export interface AreaProposalProps {
@@ -63,6 +66,7 @@ export interface AreaProps {
     liesOnId: number | null;
     tolerance: number | null;
     sheen: Sheen | null;
+    form: AreaForm;
 }
 
 export interface BalanceAreaProps {
@@ -749,6 +753,7 @@ export interface ProposalProps {
     pots: Array<DropsProps>;
     minutes: number;
     lacks: Array<string>;
+    runningOut: Array<string>;
 }
 
 export interface ProposalSearchProps {
@@ -855,7 +860,8 @@ export interface RunStepProps {
 export interface SampleProps {
     areaId: number;
     zone: Zone;
-    pictureId: number;
+    pictureId: number | null;
+    source: string | null;
     method: string;
     outline: Array<Array<number>>;
     colour: ColourProps;
@@ -957,6 +963,11 @@ export interface ShelfPreviewProps {
     known: number;
     shown: Array<PreviewPotProps>;
     faults: Array<FaultProps>;
+}
+
+export interface ShiftProps {
+    shift: ColourShift;
+    usual: number;
 }
 
 export interface SprayProps {

@@ -9,13 +9,17 @@ use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\Lab;
 use Hyalin\Colour\Reflectance;
 use Hyalin\Colour\Srgb;
+use Hyalin\Finish\AreaForm;
+use Hyalin\Finish\Hand;
 use Hyalin\Finish\Layer;
+use Hyalin\Finish\Practice;
 use Hyalin\Finish\SectionPrediction;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\WillItShow;
 use Hyalin\Finish\Zone;
 use Hyalin\Matching\Proposals\PotRole;
 use Hyalin\Matching\Proposals\Proposal;
+use Hyalin\Matching\Proposals\ProposalBench;
 use Hyalin\Matching\Proposals\ProposalKind;
 use Hyalin\Matching\Proposals\ProposalSearch;
 use Hyalin\Matching\Proposals\ProposedLayer;
@@ -119,6 +123,32 @@ final class ProposalTest extends TestCase
         self::assertStringContainsString('more saturated', implode(' ', $found[0]->lacks['mid'] ?? []));
         // Without any primer nothing is proposed that needs one.
         self::assertSame([], (new ProposalSearch($this->prediction, $this->prediction->start(Reflectance::flat(0.25)), [], self::targets(self::RAMPS['ochre'])))->find(ProposalKind::cases()));
+    }
+
+    public function test_rock_is_dry_brushed_metal_is_flakes_and_a_thin_hand_is_reckoned_with(): void
+    {
+        $brushed = $this->search(self::RAMPS['rock'])->find([ProposalKind::DryBrushed])[0];
+        self::assertContains(Technique::DryBrush, array_map(static fn (ProposedLayer $l): Technique => $l->technique, $brushed->layers));
+        self::assertLessThan(5.0, $brushed->total);
+        // No kind that the form of the area does not suit.
+        self::assertSame([], $this->search(self::RAMPS['rock'])->find([ProposalKind::Metals, ProposalKind::Flat]));
+        $shelf = [...$this->shelf(), new ShelfPot(self::paint('#b9bcc2', Opacity::OneCoat), PotRole::Metal), new ShelfPot(self::paint('#e6e8ea', Opacity::OneCoat), PotRole::Metal)];
+        $silver = self::targets(['#3a3c40', '#6c7076', '#a8acb2', '#d0d3d8', '#eceef0']);
+        $start = $this->prediction->start(Reflectance::flat(0.25));
+        $metal = (new ProposalSearch($this->prediction, $start, $shelf, $silver, form: AreaForm::Metal))->find(ProposalKind::cases());
+        self::assertSame([ProposalKind::Metals], array_column($metal, 'kind'));
+        foreach ($metal[0]->layers as $layer) {
+            $flakes = array_filter(array_keys($layer->drops), static fn (int $place): bool => $shelf[$place]->role === PotRole::Metal);
+            self::assertContains(count($flakes), [0, count($layer->drops)]);
+            self::assertSame($flakes !== [], $layer->toLayer($shelf)->flake);
+        }
+        // The same question for a painter who lays half the film: more coats, or another mix, and it says what that gives.
+        $thin = new Practice(['base coat' => new Hand(1.0, 0.4), 'layer' => new Hand(1.0, 0.4)]);
+        $usual = $this->search(self::RAMPS['ochre'])->find([ProposalKind::Opaque])[0];
+        $own = (new ProposalSearch($this->prediction, $start, $this->shelf(), self::targets(self::RAMPS['ochre']), $thin))->find([ProposalKind::Opaque])[0];
+        $judged = (new ProposalBench($this->prediction, $start, $this->shelf(), self::targets(self::RAMPS['ochre']), $thin));
+        self::assertEqualsWithDelta($judged->missed($own->layers), $own->total, 1e-9);
+        self::assertLessThanOrEqual($judged->missed($usual->layers), $own->total);
     }
 
     public function test_a_ramp_with_gaps_is_completed_in_order(): void

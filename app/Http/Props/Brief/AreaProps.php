@@ -8,6 +8,7 @@ use App\Http\Props\References\SampleProps;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\References\Sample;
+use Hyalin\Finish\AreaForm;
 use Hyalin\Optics\Sheen;
 
 /**
@@ -33,6 +34,7 @@ final readonly class AreaProps
         public ?int $liesOnId,
         public ?float $tolerance,
         public ?Sheen $sheen,
+        public AreaForm $form,
     ) {
     }
 
@@ -52,6 +54,7 @@ final readonly class AreaProps
             $a->lies_on_id,
             $a->tolerance,
             $a->sheen,
+            $a->form,
         ))->all());
     }
 }

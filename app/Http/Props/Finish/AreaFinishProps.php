@@ -10,6 +10,7 @@ use App\Http\Props\References\SampleProps;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\References\Sample;
+use Hyalin\Finish\AreaForm;
 use Hyalin\Optics\Sheen;
 
 /**
@@ -33,6 +34,7 @@ final readonly class AreaFinishProps
         public array $samples,
         public Sheen $sheen,
         public float $darkest,
+        public AreaForm $form,
     ) {
     }
 
@@ -52,6 +54,7 @@ final readonly class AreaFinishProps
             array_values($area->samples->map(static fn (Sample $s) => SampleProps::of($s))->all()),
             $sheen,
             $sheen->darkest(),
+            $area->form,
         );
     }
 }

@@ -23,6 +23,7 @@ final readonly class ProposalProps
      * @param  list<DropsProps>  $pots  each once, with how many drops of it there are in all
      * @param  int  $minutes  at the bench, an estimate
      * @param  list<string>  $lacks  what it cannot reach, in words
+     * @param  list<string>  $runningOut  pots that are nearly empty, in words
      */
     public function __construct(
         public ProposalKind $kind,
@@ -35,6 +36,7 @@ final readonly class ProposalProps
         public array $pots,
         public int $minutes,
         public array $lacks,
+        public array $runningOut,
     ) {
     }
 
@@ -52,17 +54,54 @@ final readonly class ProposalProps
             $lacks[] = "{$zone}: ".implode(', ', $wanted);
         }
 
+        // The headline is that of the section below it.
+        $section = SectionProps::predict($figure, $area, $drafts);
+        [$total, $worst] = self::missed($area, $section);
+
         return new self(
             $proposal->kind,
             array_map(LayerProps::of(...), $drafts),
             array_map(static fn ($layer): bool => $layer->grown, $proposal->layers),
-            SectionProps::predict($figure, $area, $drafts),
-            $proposal->total,
-            $proposal->worst(),
+            $section,
+            $total,
+            $worst,
             $proposal->cups(),
             array_values(array_map(static fn (int $place, int $drops): DropsProps => DropsProps::of($shelf->pots[$place], $drops), array_keys($pots), $pots)),
             $proposal->minutes(),
             $lacks,
+            self::runningOut($shelf, array_keys($pots)),
         );
+    }
+
+    /** @return array{float, float} CIEDE2000 on average over the zones that the area has, and the worst */
+    private static function missed(Area $area, SectionProps $section): array
+    {
+        $sum = $of = $worst = 0.0;
+        foreach ($section->matches as $match) {
+            if (in_array($match->zone, $area->form->zones(), true)) {
+                $sum += $match->zone->usualShare() * $match->difference;
+                $of += $match->zone->usualShare();
+                $worst = max($worst, $match->difference);
+            }
+        }
+
+        return [$of > 0 ? $sum / $of : 0.0, $worst];
+    }
+
+    /**
+     * @param  list<int>  $places
+     * @return list<string> pots that are nearly empty, with what is left of them
+     */
+    private static function runningOut(ProposalShelf $shelf, array $places): array
+    {
+        $low = [];
+        foreach ($places as $place) {
+            $pot = $shelf->pots[$place];
+            if ($pot->isNearlyEmpty()) {
+                $low[] = "{$pot->name} ({$pot->level_percent} % left)";
+            }
+        }
+
+        return $low;
     }
 }

@@ -14,7 +14,9 @@ use Hyalin\Finish\Zone;
 final readonly class SampleProps
 {
     /**
-     * @param  string  $method  spot, lasso or stroke
+     * @param  int|null  $pictureId  null where it was named without a picture
+     * @param  string|null  $source  of a named colour, in words
+     * @param  string  $method  spot, lasso, stroke or named
      * @param  list<list<float>>  $outline  points, 0..1 of width and height; a spot is its centre and [radius, 0], a stroke ends with [half width, 0]
      * @param  float  $spread  mean CIEDE2000 of its pixels to it
      * @param  string|null  $doubt  why this sample may not be what it seems
@@ -22,7 +24,8 @@ final readonly class SampleProps
     public function __construct(
         public int $areaId,
         public Zone $zone,
-        public int $pictureId,
+        public ?int $pictureId,
+        public ?string $source,
         public string $method,
         public array $outline,
         public ColourProps $colour,
@@ -38,6 +41,7 @@ final readonly class SampleProps
             $sample->area_id,
             $sample->zone,
             $sample->picture_id,
+            $sample->source,
             $sample->method,
             $sample->outline,
             ColourProps::of($sample->lab()),
@@ -50,7 +54,7 @@ final readonly class SampleProps
     private static function doubt(Sample $sample): ?string
     {
         $doubts = $sample->doubts ?? [];
-        if ($sample->pixels < 12) {
+        if ($sample->picture_id !== null && $sample->pixels < 12) {
             $doubts[] = 'it is only a few pixels';
         }
 

@@ -7,6 +7,7 @@ namespace App\Http\Requests\Brief;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use Closure;
+use Hyalin\Finish\AreaForm;
 use Hyalin\Optics\Sheen;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -39,6 +40,7 @@ final class AreaRequest extends FormRequest
             ],
             'tolerance' => ['nullable', 'numeric', 'between:0.5,20'],
             'sheen' => ['nullable', Rule::enum(Sheen::class)],
+            'form' => ['nullable', Rule::enum(AreaForm::class)],
         ];
     }
 
@@ -68,6 +70,7 @@ final class AreaRequest extends FormRequest
             'part_id' => $this->filled('partId') ? $this->integer('partId') : null,
             'lies_on_id' => $this->filled('liesOnId') ? $this->integer('liesOnId') : null,
             'sheen' => $this->enum('sheen', Sheen::class),
+            'form' => $this->enum('form', AreaForm::class) ?? AreaForm::Shaped,
             'tolerance' => $this->filled('tolerance') ? $this->float('tolerance') : null,
         ];
     }

@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 import { useRef, type KeyboardEvent } from 'react';
-import { ZONES, capital, labWords, one } from '@/shared/lib/format';
-import type { SectionCellProps, SectionRowProps, Zone } from '@/types/generated';
+import { ZONES, capital, labWords, one, zoneName } from '@/shared/lib/format';
+import type { AreaForm, SectionCellProps, SectionRowProps, Zone } from '@/types/generated';
 
 export type Place = { row: number; zone: Zone };
 
@@ -11,6 +11,8 @@ type Props = {
     names: readonly string[];
     notes?: readonly string[];
     height?: number;
+    /** What the area is: its zones are called by it. */
+    form?: AreaForm;
     selected?: Place | null;
     onSelect?: (place: Place) => void;
 };
@@ -20,7 +22,15 @@ type Props = {
  * zones as columns. A cell shows what the eye sees when painting has come that far; where a layer does not touch a
  * zone, the colour beneath runs on through its band.
  */
-export function SectionView({ rows, names, notes = [], height = 46, selected = null, onSelect }: Props) {
+export function SectionView({
+    rows,
+    names,
+    notes = [],
+    height = 46,
+    form = 'light and shade',
+    selected = null,
+    onSelect,
+}: Props) {
     const box = useRef<HTMLDivElement>(null);
     const order = rows.map((row, index) => ({ row, index })).reverse();
 
@@ -44,7 +54,7 @@ export function SectionView({ rows, names, notes = [], height = 46, selected = n
                 </span>
                 {ZONES.map((zone) => (
                     <span key={zone} role="columnheader" className="flex-1 text-center">
-                        {zone}
+                        {zoneName(form, zone)}
                     </span>
                 ))}
             </div>

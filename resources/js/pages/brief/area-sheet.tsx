@@ -4,7 +4,7 @@ import { Button } from '@/shared/ui/button';
 import { Field } from '@/shared/ui/field';
 import { Pick } from '@/shared/ui/pick';
 import { Sheet } from '@/shared/ui/sheet';
-import type { AreaProps, FigureProps, PartProps } from '@/types/generated';
+import type { AreaForm as AreaKind, AreaProps, FigureProps, PartProps } from '@/types/generated';
 
 const NONE = 'none';
 
@@ -18,6 +18,7 @@ type AreaForm = InertiaFormProps<{
     liesOnId: string;
     tolerance: string;
     sheen: string;
+    form: AreaKind;
 }>;
 
 type Props = {
@@ -38,6 +39,7 @@ export function AreaSheet({ figure, area, areas, parts, open, onClose }: Props) 
         liesOnId: area.liesOnId === null ? NONE : String(area.liesOnId),
         tolerance: area.tolerance === null ? '' : String(area.tolerance),
         sheen: area.sheen ?? NONE,
+        form: area.form,
     });
     return (
         <Sheet open={open} onClose={onClose} title={area.name}>
@@ -66,6 +68,7 @@ export function AreaSheet({ figure, area, areas, parts, open, onClose }: Props) 
                         {form.errors.liesOnId}
                     </p>
                 )}
+                <FormPick form={form} />
                 <SheenPick form={form} figure={figure} />
                 <ToleranceField form={form} />
                 <Button type="submit" look="main" disabled={form.processing} className="self-start">
@@ -156,6 +159,26 @@ function NameField({ form }: { form: AreaForm }) {
             error={form.errors.name}
             onChange={(e) => {
                 form.setData('name', e.target.value);
+            }}
+        />
+    );
+}
+
+const FORMS: readonly { value: AreaKind; label: string }[] = [
+    { value: 'light and shade', label: 'a surface with light and shade' },
+    { value: 'true metal', label: 'true metal, painted with metal flakes' },
+    { value: 'flat sign', label: 'a small flat sign in one colour' },
+    { value: 'eye', label: 'an eye: white, iris, pupil' },
+];
+
+function FormPick({ form }: { form: AreaForm }) {
+    return (
+        <Pick<AreaKind>
+            label="What it is"
+            value={form.data.form}
+            options={FORMS}
+            onPick={(kind) => {
+                form.setData('form', kind);
             }}
         />
     );

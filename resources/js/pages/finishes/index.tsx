@@ -152,6 +152,7 @@ function Finish(props: FinishProps) {
                     rows={section.rows}
                     names={[section.start, ...stack.map((l) => l.technique)]}
                     notes={['', ...stack.map(layerNote)]}
+                    form={area.form}
                     selected={{ row, zone: place.zone }}
                     onSelect={setPlace}
                     height={Math.max(30, Math.min(58, 330 / Math.max(1, section.rows.length)))}

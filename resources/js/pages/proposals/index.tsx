@@ -97,6 +97,14 @@ export default function ProposalsPage({ figure, areas, areaId, version, pots }: 
     );
 }
 
+type Rank = 'worth' | 'near' | 'quick';
+
+/** They come ranked by nearness and work together. */
+function ranked(proposals: readonly ProposalProps[], rank: Rank): readonly ProposalProps[] {
+    if (rank === 'worth') return proposals;
+    return [...proposals].sort((p, q) => (rank === 'near' ? p.total - q.total : p.minutes - q.minutes));
+}
+
 type AreaProposalsProps = {
     figure: FigureProps;
     area: AreaProps;
@@ -107,6 +115,7 @@ type AreaProposalsProps = {
 
 function AreaProposals({ figure, area, version, brushOnly, only }: AreaProposalsProps) {
     const { answer, problem, at, adopt, adoptOne } = useAreaProposals({ figure, area, brushOnly, only, version });
+    const [rank, setRank] = useState<Rank>('worth');
 
     if (problem !== null) return <Notice strong>{problem}</Notice>;
     if (answer === null)
@@ -118,8 +127,18 @@ function AreaProposals({ figure, area, version, brushOnly, only }: AreaProposals
     return (
         <>
             {answer.beyond && <Beyond beyond={answer.beyond} />}
+            <Choice<Rank>
+                label="Order"
+                value={rank}
+                options={[
+                    { value: 'worth', label: 'close and quick' },
+                    { value: 'near', label: 'closest first' },
+                    { value: 'quick', label: 'quickest first' },
+                ]}
+                onChoose={setRank}
+            />
             <div className="grid flex-1 grid-cols-1 gap-4 md:grid-cols-2 xl:grid-cols-4">
-                {answer.proposals.map((proposal) => (
+                {ranked(answer.proposals, rank).map((proposal) => (
                     <ProposalCard key={proposal.kind} proposal={proposal} adopt={adopt} adoptOne={adoptOne} />
                 ))}
             </div>
@@ -243,6 +262,9 @@ function ProposalCard({
                 {many(proposal.layers.length, 'layer')}, {many(proposal.cups, 'cup')},{' '}
                 {many(proposal.pots.length, 'pot')}, about {minutesWords(proposal.minutes)} at the bench (estimate)
             </p>
+            {proposal.runningOut.length > 0 && (
+                <p className="border-l-4 border-ink pl-2 text-xs">Nearly empty: {proposal.runningOut.join('; ')}</p>
+            )}
             {proposal.lacks.length > 0 && (
                 <p className="border-l-4 border-ink pl-2 text-xs">Out of reach: {proposal.lacks.join('; ')}</p>
             )}

@@ -6,7 +6,7 @@ import { ReferenceBoard, type BoardMark, type Drawn, type Tool } from '@/feature
 import { PicturePanel, type Purpose } from '@/features/reference-board/picture-panel';
 import { Shell } from '@/features/shell/shell';
 import { ApiError, send, upload, uploadWords } from '@/shared/lib/api';
-import { ZONES, labWords, one } from '@/shared/lib/format';
+import { ZONES, labWords, one, zoneName, zonesOf } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
 import { useAttempt } from '@/shared/lib/use-attempt';
 import { useKeys } from '@/shared/lib/use-keys';
@@ -14,9 +14,16 @@ import { Button } from '@/shared/ui/button';
 import { Choice } from '@/shared/ui/choice';
 import { Notice } from '@/shared/ui/notice';
 import { Stepper } from '@/shared/ui/stepper';
-import type { AreaProps, FigureProps, PictureProps, SampleProps, Zone } from '@/types/generated';
+import { NameColour } from './name-colour';
+import type { AreaProps, FigureProps, PictureProps, PotProps, SampleProps, ShiftProps, Zone } from '@/types/generated';
 
-type Props = { figure: FigureProps; pictures: PictureProps[]; areas: AreaProps[] };
+type Props = {
+    figure: FigureProps;
+    pictures: PictureProps[];
+    areas: AreaProps[];
+    pots: PotProps[];
+    shifts: ShiftProps[];
+};
 
 const KEYS = [
     ['1 - 5', 'the zone, recess to edge'],
@@ -67,7 +74,7 @@ type Board = ReturnType<typeof useReferences>;
 
 type ReferencesState = ReturnType<typeof useReferencesState>;
 
-function useReferencesState({ figure, pictures, areas }: Props) {
+function useReferencesState({ figure, pictures, areas, pots, shifts }: Props) {
     const [pictureId, setPictureId] = useState(pictures[0]?.id ?? 0);
     const [areaId, setAreaId] = useState(areas[0]?.id ?? 0);
     const [zone, setZone] = useState<Zone>('mid');
@@ -96,6 +103,8 @@ function useReferencesState({ figure, pictures, areas }: Props) {
         figure,
         pictures,
         areas,
+        pots,
+        shifts,
         setPictureId,
         setAreaId,
         zone,
@@ -161,15 +170,17 @@ function Ramp({
             <h1 className="text-lg">{area.name}</h1>
             {area.wish !== null && <p className="text-xs text-quiet">{area.wish}</p>}
             <div role="radiogroup" aria-label="Zone to take a colour for" className="mt-2 flex h-24">
-                {ZONES.map((z) => {
+                {zonesOf(area.form).map((z) => {
                     const own = area.samples.find((s) => s.zone === z);
-                    return <ZoneButton key={z} z={z} zone={zone} own={own} onZone={onZone} />;
+                    return (
+                        <ZoneButton key={z} z={z} name={zoneName(area.form, z)} zone={zone} own={own} onZone={onZone} />
+                    );
                 })}
             </div>
             {sample ? (
                 <SampleWords figure={figure} area={area} sample={sample} />
             ) : (
-                <p className="mt-2 text-sm">Click the picture to take the {zone}.</p>
+                <p className="mt-2 text-sm">Click the picture to take the {zoneName(area.form, zone)}.</p>
             )}
             <Link
                 href={url('figures.finishes', { figure: figure.id, area: area.id })}
@@ -188,7 +199,9 @@ function SampleWords({ figure, area, sample }: { figure: FigureProps; area: Area
                 <strong>{sample.colour.name}</strong>, {labWords(sample.colour)}
             </p>
             <p className="text-quiet">
-                From {sample.pixels.toLocaleString()} pixels, spread {one(sample.spread)}.{' '}
+                {sample.source === null
+                    ? `From ${sample.pixels.toLocaleString()} pixels, spread ${one(sample.spread)}.`
+                    : `Set without a picture: ${sample.source}.`}{' '}
                 <button
                     type="button"
                     className="underline"
@@ -416,7 +429,19 @@ function ColoursPanel({ board }: { board: Board }) {
                     , then take their colours here.
                 </Notice>
             ) : (
-                <Ramp figure={figure} area={area} zone={zone} onZone={setZone} />
+                <>
+                    <Ramp figure={figure} area={area} zone={zone} onZone={setZone} />
+                    <NameColour
+                        key={area.id}
+                        figureId={figure.id}
+                        area={area}
+                        areas={board.areas}
+                        pots={board.pots}
+                        shifts={board.shifts}
+                        zone={zone}
+                        attempt={board.attempt}
+                    />
+                </>
             )}
             <AreaList board={board} />
         </aside>
@@ -617,10 +642,12 @@ function SideChoice({
 
 function ZoneButton({
     z,
+    name,
     zone,
     own,
     onZone,
 }: {
+    name: string;
     z: 'recess' | 'shade' | 'mid' | 'light' | 'edge';
     zone: 'recess' | 'shade' | 'mid' | 'light' | 'edge';
     own: SampleProps | undefined;
@@ -631,7 +658,7 @@ function ZoneButton({
             type="button"
             role="radio"
             aria-checked={z === zone}
-            aria-label={`${z}: ${own ? own.colour.name : 'no colour yet'}`}
+            aria-label={`${name}: ${own ? own.colour.name : 'no colour yet'}`}
             onClick={() => {
                 onZone(z);
             }}
@@ -647,7 +674,7 @@ function ZoneButton({
                     z === zone ? 'border-ink font-bold' : 'border-transparent',
                 )}
             >
-                {z}
+                {name}
             </span>
         </button>
     );

@@ -1,4 +1,4 @@
-import type { ColourProps, Zone } from '@/types/generated';
+import type { AreaForm, ColourProps, Zone } from '@/types/generated';
 
 export const ZONES: readonly Zone[] = ['recess', 'shade', 'mid', 'light', 'edge'];
 
@@ -36,6 +36,19 @@ export function zonesWords(zones: readonly Zone[]): string {
 export function areasWords(areas: string): string {
     const names = areas.split(', ');
     return names.length > 2 ? `${names.length} areas` : areas;
+}
+
+/** What painters call a zone of such an area. */
+export function zoneName(form: AreaForm, zone: Zone): string {
+    if (form !== 'eye') return zone;
+    if (zone === 'mid') return 'iris';
+    return zone === 'recess' || zone === 'shade' ? 'pupil' : 'white';
+}
+
+/** The zones that such an area has. */
+export function zonesOf(form: AreaForm): readonly Zone[] {
+    if (form === 'flat sign') return ['mid'];
+    return form === 'eye' ? ['recess', 'mid', 'light'] : ZONES;
 }
 
 export function capital(text: string): string {
