@@ -110,6 +110,7 @@ Route::middleware('auth')->group(function (): void {
 
         Route::get('/brief', [BriefController::class, 'show'])->name('figures.brief');
         Route::post('/parts', [BriefController::class, 'storePart'])->name('parts.store');
+        Route::patch('/parts/{part}', [BriefController::class, 'updatePart'])->name('parts.update');
         Route::delete('/parts/{part}', [BriefController::class, 'destroyPart'])->name('parts.destroy');
         Route::post('/areas', [BriefController::class, 'storeArea'])->name('areas.store');
         Route::patch('/areas/{area}', [BriefController::class, 'updateArea'])->name('areas.update');

@@ -133,7 +133,7 @@ final class SimulatedCamera implements Camera
         // The light of the section does not matter: what is used of it is the reflectance.
         $hand = new Hand(0.97, 1.12);
         $ramps = [];
-        foreach ($figure->areas()->with(['layers.paints.paint'])->get() as $area) {
+        foreach ($figure->areas()->with(['layers.paints.paint', 'part'])->get() as $area) {
             /** @var Area $area */
             $optics = FigureOptics::of($figure, $area);
             $top = $optics->prediction->onTop($optics->start, $optics->layers(LayerDraft::stackOf($area), SimulatedPot::optics(...), $hand))->top();

@@ -18,6 +18,11 @@ return new class extends Migration
             // Light and shade, true metal, a flat sign or an eye: what is proposed for it, and what its zones are called.
             $table->string('form')->default('light and shade');
         });
+        Schema::table('parts', static function (Blueprint $table): void {
+            // Its print, where it is not that of the figure: the colour as seen before white, and how much light goes through.
+            $table->string('bare_hex')->nullable();
+            $table->float('translucency')->nullable();
+        });
         Schema::table('samples', static function (Blueprint $table): void {
             // A colour can be wanted without any picture of it: then it says where it is from.
             $table->foreignId('picture_id')->nullable()->change();

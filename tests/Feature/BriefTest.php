@@ -49,6 +49,30 @@ final class BriefTest extends TestCase
         self::assertSame([1, 0], [Area::query()->count(), LayerRecord::query()->count()]);
     }
 
+    public function test_a_part_of_clear_resin_starts_from_what_lies_behind_it(): void
+    {
+        $figure = $this->figure();
+        $url = "/figures/{$figure->id}";
+        $this->post("{$url}/parts", ['name' => 'Bottle'])->assertRedirect();
+        $bottle = $figure->parts()->sole();
+        $this->post("{$url}/areas", ['name' => 'Glass', 'partId' => $bottle->id])->assertRedirect();
+        $this->post("{$url}/areas", ['name' => 'Coat'])->assertRedirect();
+        [$glass, $coat] = $figure->areas()->get()->all();
+        $bare = fn (Area $area): array => (array) $this->postJson("{$url}/areas/{$area->id}/section", ['layers' => []])->assertOk()->json('rows.0.cells.2.colour');
+        $grey = $bare($coat);
+        self::assertSame($grey, $bare($glass));
+        $this->patch("{$url}/parts/{$bottle->id}", ['bareHex' => '#C8DCC8', 'translucency' => 0])->assertRedirect();
+        self::assertSame('light greyish green', $bare($glass)['name']);
+        self::assertSame($grey, $bare($coat));
+        // Clear through and through: of what white paper (0.85) gave back, what lies behind (0.15) leaves 0.18.
+        $this->patch("{$url}/parts/{$bottle->id}", ['bareHex' => '#c8dcc8', 'translucency' => 1])->assertRedirect();
+        self::assertIsArray($bare($glass)['lab']);
+        self::assertLessThan(45, $bare($glass)['lab'][0]);
+        $this->patch("{$url}/parts/{$bottle->id}", ['bareHex' => 'green', 'translucency' => 2])->assertSessionHasErrors(['bareHex', 'translucency']);
+        $this->patch("{$url}/parts/{$bottle->id}", [])->assertRedirect();
+        self::assertSame($grey, $bare($glass));
+    }
+
     public function test_the_facts_of_a_figure_are_guarded_against_a_second_window(): void
     {
         $figure = $this->figure();

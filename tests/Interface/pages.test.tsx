@@ -45,10 +45,22 @@ describe('the brief', () => {
         render(
             <BriefPage
                 figure={figure({ version })}
-                parts={[{ id: 1, name: 'Body' }]}
+                parts={[{ id: 1, name: 'Body', bareHex: null, translucency: 0 }]}
                 areas={[area(11, 'Cloak', { partId: 1, layers: 3 }), area(12, 'Badge', { liesOnId: 11 })]}
             />,
         );
+
+    it('gives a part a print of its own', async () => {
+        page();
+        const picker = screen.getByLabelText('Print colour of Body');
+        fireEvent.change(picker, { target: { value: '#ddeedd' } });
+        fireEvent.blur(picker);
+        await act(settled);
+        expect(router.patch.mock.calls[0]?.slice(0, 2)).toEqual([
+            '/figures/3/parts/1',
+            { bareHex: '#ddeedd', translucency: 0 },
+        ]);
+    });
 
     it('is saved whole, with the version it was changed from', async () => {
         page();

@@ -35,7 +35,7 @@ final readonly class AdoptRun
         return DB::transaction(function () use ($run): int {
             $figure = $run->figure()->firstOrFail();
             $changes = [];
-            foreach ($figure->areas()->with('layers.paints.paint')->get() as $area) {
+            foreach ($figure->areas()->with(['layers.paints.paint', 'part'])->get() as $area) {
                 $done = RunFinish::of($area, $run);
                 if ($done !== [] && self::layers($done) !== self::layers(LayerDraft::stackOf($area))) {
                     $changes[] = [$area, self::withOwnKeys($done)];
@@ -71,7 +71,7 @@ final readonly class AdoptRun
     private function keep(Figure $figure, ?int $runId, string $why): void
     {
         $finishes = [];
-        foreach ($figure->areas()->with('layers.paints.paint')->get() as $area) {
+        foreach ($figure->areas()->with(['layers.paints.paint', 'part'])->get() as $area) {
             $finishes[] = ['areaId' => $area->id, 'area' => $area->name, 'layers' => self::layers(LayerDraft::stackOf($area))];
         }
         $figure->versions()->create(['number' => NextNumber::of($figure->versions(), 'number'), 'run_id' => $runId, 'why' => $why, 'finishes' => $finishes]);

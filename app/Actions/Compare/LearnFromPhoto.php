@@ -34,7 +34,7 @@ final class LearnFromPhoto
         $seen = [];
         $findings = $photo->findings()->get()->groupBy('area_id');
         $run = $this->paintedIn($figure, $photo);
-        foreach ($figure->areas()->with('layers.paints.paint')->get() as $area) {
+        foreach ($figure->areas()->with(['layers.paints.paint', 'part'])->get() as $area) {
             foreach ($this->departures($figure, $area, $run, $findings->get($area->id)?->all() ?? []) as [$paintId, $technique, $factors, $difference]) {
                 $seen["{$paintId} {$technique->value}"][] = [$paintId, $technique, $factors, $difference];
             }

@@ -86,7 +86,7 @@ final readonly class ProposeFinishes
     public function forFigure(Figure $figure, Painter $painter, bool $brushOnly, ?int $mostPots, ?array $only, ?Progress $progress): FigureProposal
     {
         $shelf = ProposalShelf::of($painter, $only);
-        $areas = $figure->areas()->with(['samples', 'layers.paints.paint'])->get()->filter(static fn (Area $a): bool => $a->samples->isNotEmpty())->keyBy('id');
+        $areas = $figure->areas()->with(['samples', 'layers.paints.paint', 'part'])->get()->filter(static fn (Area $a): bool => $a->samples->isNotEmpty())->keyBy('id');
         $asked = [];
         $prediction = null;
         foreach ($areas as $id => $area) {

@@ -32,7 +32,7 @@ final class ExportPaintedMesh
         }
         $paint = [];
         $byZone = array_column($light->result['areas'], 'byZone', 'areaId');
-        foreach ($figure->areas()->with('layers.paints.paint')->get() as $area) {
+        foreach ($figure->areas()->with(['layers.paints.paint', 'part'])->get() as $area) {
             $top = FigureOptics::of($figure, $area, null, $byZone[$area->id] ?? null)->section(LayerDraft::stackOf($area))->top();
             $paint[$area->id] = array_map(static fn (Zone $z): array => GamutMapping::displayed($top->cell($z)->seen)->shown->linear(), Zone::cases());
         }

@@ -51,6 +51,7 @@ final class Catalogue
             new RecordType('parts', 'figure_id', [
                 Field::reference('figure_id', 'figures'), Field::text('name'), Field::integer('position'), Field::choice('process', PrintProcess::class),
                 Field::flag('is_base'), Field::flag('is_fiddly'), Field::text('attachments', 120)->optional(),
+                self::hex('bare_hex')->optional(), Field::number('translucency', 0, 1)->optional(),
             ]),
             new RecordType('areas', 'figure_id', [
                 Field::reference('figure_id', 'figures'), Field::reference('part_id', 'parts')->optional(), Field::text('name'), Field::text('wish', 4000)->optional(),

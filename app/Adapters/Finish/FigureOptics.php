@@ -6,6 +6,7 @@ namespace App\Adapters\Finish;
 
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
+use App\Models\Brief\Part;
 use App\Models\Finish\LayerRecord as LayerRecord;
 use App\Models\Shelf\Paint;
 use Closure;
@@ -21,6 +22,7 @@ use Hyalin\Finish\Layer;
 use Hyalin\Finish\Section;
 use Hyalin\Finish\SectionPrediction;
 use Hyalin\Finish\SectionRow;
+use Hyalin\Optics\BarePrint;
 use Hyalin\Optics\PaintOptics;
 use Hyalin\Optics\Sheen;
 use Hyalin\Optics\Surface;
@@ -52,10 +54,20 @@ final readonly class FigureOptics
     public static function of(Figure $figure, ?Area $area = null, ?Illuminant $light = null, ?array $exposures = null): self
     {
         $surface = Surface::of(self::sheen($figure, $area));
-        $bare = Surface::of(Sheen::Gloss)->inside(SpectralRecovery::of(Srgb::hex($figure->bare_hex)->toXyz()));
+        $bare = self::print($figure, $area?->loadMissing('part')->part);
         $prediction = SectionPrediction::under($light ?? $figure->light, $surface);
 
         return new self($bare, $surface, $prediction, self::beneath($figure, $prediction, $prediction->start($bare), $area, self::DEEPEST), $exposures ?? $area->zone_exposures ?? []);
+    }
+
+    /**
+     * What a finish starts from: the print. Of a clear one the light that goes through comes back only from what lies behind.
+     */
+    private static function print(Figure $figure, ?Part $part): Reflectance
+    {
+        $seen = SpectralRecovery::of(Srgb::hex($part->bare_hex ?? $figure->bare_hex)->toXyz());
+
+        return BarePrint::of(Surface::of(Sheen::Gloss)->insideOrBlack($seen), $part->translucency ?? 0.0);
     }
 
     /** @return Sheen of a finish that no varnish gives another: the area's own, or that of the figure */

@@ -16,6 +16,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property PrintProcess $process
  * @property bool $is_base what the figure stands on
  * @property bool $is_fiddly too small to hold
+ * @property string|null $bare_hex colour of its print, before white; null for that of the figure
+ * @property float|null $translucency share of the light that goes through the bare print, 0..1; null for none
  * @property string|null $attachments magnets, pins, straps, in words
  */
 final class Part extends Model
@@ -27,7 +29,7 @@ final class Part extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['process' => PrintProcess::class, 'is_base' => 'boolean', 'is_fiddly' => 'boolean'];
+        return ['process' => PrintProcess::class, 'is_base' => 'boolean', 'is_fiddly' => 'boolean', 'translucency' => 'float'];
     }
 
     /** @return BelongsTo<Figure, $this> */

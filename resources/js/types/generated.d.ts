@@ -664,6 +664,8 @@ export interface PaletteProps {
 export interface PartProps {
     id: number;
     name: string;
+    bareHex: string | null;
+    translucency: number;
 }
 
 export interface PictureProps {

@@ -42,6 +42,20 @@ final class BriefController
         return back();
     }
 
+    /** What it is printed in, where that is not as the figure is. */
+    public function updatePart(Request $request, Figure $figure, Part $part): RedirectResponse
+    {
+        $request->validate(
+            ['bareHex' => ['nullable', 'regex:/^#[0-9a-f]{6}\z/i'], 'translucency' => ['nullable', 'numeric', 'between:0,1']],
+            ['bareHex.regex' => 'The colour must be of the form #rrggbb.'],
+        );
+        $part->bare_hex = $request->filled('bareHex') ? $request->string('bareHex')->lower()->value() : null;
+        $part->translucency = $request->filled('translucency') ? $request->float('translucency') : null;
+        $part->save();
+
+        return back();
+    }
+
     public function destroyPart(Figure $figure, Part $part): RedirectResponse
     {
         $part->delete();

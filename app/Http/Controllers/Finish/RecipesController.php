@@ -54,7 +54,7 @@ final class RecipesController
         $word = '%'.addcslashes($request->string('word')->trim()->value(), '%_\\').'%';
         $like = static fn (string $column): string => "{$column} like ? escape '\\'";
 
-        return Area::query()->whereHas('layers')->with(['layers.paints.paint', 'figure'])
+        return Area::query()->whereHas('layers')->with(['layers.paints.paint', 'figure', 'part'])
             ->whereHas(
                 'figure',
                 static fn (Builder $q) => $q->where('painter_id', $painter->id)->when($request->filled('figureId'), static fn (Builder $f) => $f->whereKey($request->integer('figureId'))),

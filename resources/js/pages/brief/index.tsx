@@ -128,6 +128,7 @@ function PartBlock({
         <section className="border-t border-line pt-3">
             <header className="mb-2 flex items-center justify-between">
                 <h3 className="text-base">{part?.name ?? 'On no part'}</h3>
+                {part !== null && <PrintOf key={`${part.bareHex} ${part.translucency}`} figure={figure} part={part} />}
                 {part !== null && areas.length === 0 && (
                     <Button
                         size="small"
@@ -151,6 +152,63 @@ function PartBlock({
                 ))}
             </ul>
         </section>
+    );
+}
+
+const THROUGH: readonly { value: string; label: string }[] = [
+    { value: '0', label: 'opaque' },
+    { value: '0.5', label: 'translucent' },
+    { value: '0.9', label: 'clear' },
+];
+
+/** What a part is printed in, where that is not as the figure is. */
+function PrintOf({ figure, part }: { figure: FigureProps; part: PartProps }) {
+    const hex = part.bareHex ?? figure.bareHex;
+    function put(change: { bareHex?: string | null; translucency?: number }) {
+        router.patch(
+            url('parts.update', { figure: figure.id, part: part.id }),
+            { bareHex: part.bareHex, translucency: part.translucency, ...change },
+            { preserveScroll: true },
+        );
+    }
+    return (
+        <span className="ml-auto flex flex-wrap items-center gap-2 text-xs">
+            <label className="flex items-center gap-1 text-quiet">
+                print
+                <input
+                    type="color"
+                    aria-label={`Print colour of ${part.name}`}
+                    title="As it looks in front of white paper"
+                    className="h-8 w-10 border border-strong"
+                    defaultValue={hex}
+                    onBlur={(event) => {
+                        if (event.target.value !== hex) put({ bareHex: event.target.value });
+                    }}
+                />
+            </label>
+            <div className="w-32">
+                <Pick
+                    label={`Light through ${part.name}`}
+                    hideLabel
+                    value={THROUGH.find((t) => Number(t.value) >= part.translucency - 0.01)?.value ?? '0'}
+                    options={THROUGH}
+                    onPick={(through) => {
+                        put({ translucency: Number(through) });
+                    }}
+                />
+            </div>
+            {part.bareHex !== null && (
+                <button
+                    type="button"
+                    className="underline"
+                    onClick={() => {
+                        put({ bareHex: null });
+                    }}
+                >
+                    as the figure
+                </button>
+            )}
+        </span>
     );
 }
 

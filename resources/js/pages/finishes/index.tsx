@@ -162,8 +162,9 @@ function Finish(props: FinishProps) {
                 <footer className="flex flex-wrap items-center justify-between gap-3">
                     <Footer desk={desk} addLayer={addLayer} />
                     <p role="status" className="text-xs text-quiet">
-                        {savingWords(finish.saving)}. Colours are {section.rows.at(-1)?.quality ?? 'estimated'}-paint
-                        predictions. In {area.sheen} nothing is darker than L* {Math.round(area.darkest)}.
+                        {savingWords(finish.saving)}.{' '}
+                        {stack.length > 0 && `Predicted from ${section.rows.at(-1)?.quality ?? 'estimated'} paints. `}In{' '}
+                        {area.sheen} nothing is darker than L* {Math.round(area.darkest)}.
                     </p>
                 </footer>
                 {finish.problem !== null && finish.theirs === null && <Notice strong>{finish.problem}</Notice>}
