@@ -43,10 +43,11 @@ final readonly class SettingSearch
         $beneath = $prediction->onTop($start, array_slice($layers, 0, $index))->top();
         $finished = static fn (Layer $layer): Lab => $prediction->onTop($beneath, [$layer, ...array_slice($layers, $index + 1)])->top()->cell($zone)->seen;
         $before = DifferenceFormula::Ciede2000->between($target, $finished($layers[$index]));
+        $most = $layers[$index]->technique->spec()->mostThinner();
         $best = null;
         $bestScore = INF;
         for ($coats = 1; $coats <= self::MOST_COATS; $coats++) {
-            foreach (self::THINNERS as $thinner) {
+            foreach (array_filter(self::THINNERS, static fn (float $t): bool => $t <= $most) as $thinner) {
                 $lab = $finished($layers[$index]->withCoats($coats)->withThinner($thinner));
                 $difference = DifferenceFormula::Ciede2000->between($target, $lab);
                 $score = $difference + self::PER_COAT * $coats;

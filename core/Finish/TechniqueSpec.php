@@ -15,6 +15,11 @@ use Hyalin\Pot\PotKind;
  */
 final readonly class TechniqueSpec
 {
+    /** Parts of thinner: common practice. */
+    private const COVERS_WITH = 1.0;
+
+    private const LETS_THROUGH_WITH = 8.0;
+
     /**
      * @param  DepositProfile  $deposit  what one coat leaves on each zone
      * @param  SprayDirection|null  $direction  null unless it is sprayed from one
@@ -54,5 +59,15 @@ final readonly class TechniqueSpec
         public array $suits,
         public string $instruction,
     ) {
+    }
+
+    /** @return float parts of thinner to one of paint that it is ever put on with: nothing is stirred into a can, and what is to hide is not let down to a wash */
+    public function mostThinner(): float
+    {
+        return match (true) {
+            $this->application === Application::SprayCan => 0.0,
+            $this->coversFromCoats !== null => self::COVERS_WITH,
+            default => self::LETS_THROUGH_WITH,
+        };
     }
 }

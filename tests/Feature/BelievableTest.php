@@ -54,6 +54,44 @@ final class BelievableTest extends TestCase
         self::assertStringContainsString('#f3e2b0', (string) $this->get('/shelf/file.csv')->assertOk()->getContent());
     }
 
+    public function test_what_keeps_a_colour_out_of_reach_is_named_as_what_it_is(): void
+    {
+        $figure = $this->figure();
+        $area = $this->area($figure);
+        $black = $this->pot('Soot', '#1b1b1d');
+        $primer = $this->pot('Primer White', '#f0f0ee', PotKind::Primer);
+        $this->pot('Chalk White', '#f4f3ee')->update(['level_percent' => 3]);
+        $url = "/figures/{$figure->id}/areas/{$area->id}";
+        $layer = fn (string $technique, Paint $pot, int $coats = 2): array => [...$this->layer($pot, $technique), 'key' => "{$technique}{$coats}", 'coats' => $coats];
+        /** @return array{missing: string|null, potCount: int, mixes: list<array{drops: list<mixed>, runningOut: list<string>}>} */
+        $ask = function (array $layers, int $index, string $hex) use ($url): array {
+            /** @var array{missing: string|null, potCount: int, mixes: list<array{drops: list<mixed>, runningOut: list<string>}>} $answer */
+            $answer = $this->postJson("{$url}/mixes", ['layers' => $layers, 'index' => $index, 'zone' => 'mid', 'targetHex' => $hex])->assertOk()->json();
+
+            return $answer;
+        };
+        // Three coats of black follow: no lighter pot is missing, nothing beneath can show.
+        $buried = $ask([$layer('base coat', $black), $layer('layer', $black, 6)], 0, '#d0d0d0');
+        self::assertIsString($buried['missing']);
+        self::assertStringContainsString('nothing beneath can show', $buried['missing']);
+        // A matt film is never that black: the sheen is the cause, not the shelf.
+        $figure->update(['sheen' => 'matt']);
+        $dark = $ask([$layer('base coat', $black)], 0, '#050505');
+        self::assertIsString($dark['missing']);
+        self::assertStringContainsString('this sheen is never darker than L* 12', $dark['missing']);
+        // A pot that is nearly empty is not put into a mix without a word.
+        $grey = $ask([$layer('base coat', $black)], 0, '#c8c8c8');
+        self::assertContains('Chalk White (3 % left)', array_merge(...array_column($grey['mixes'], 'runningOut')));
+        // Nothing is stirred into a can: one primer, as it is, and never thinned.
+        $can = $ask([$layer('spray can', $primer, 1)], 0, '#808080');
+        self::assertSame([1], array_values(array_unique(array_map(static fn (array $m): int => count($m['drops']), $can['mixes']))));
+        self::assertSame(1, $can['potCount']);
+        foreach (['spray can' => 0.0, 'base coat' => 1.0] as $technique => $most) {
+            $advice = $this->postJson("{$url}/advice", ['layers' => [$layer($technique, $technique === 'base coat' ? $black : $primer, 1)], 'index' => 0, 'zone' => 'mid', 'targetHex' => '#7a7a7a'])->json('setting.thinner');
+            self::assertLessThanOrEqual($most, $advice ?? 0.0);
+        }
+    }
+
     /** Stored by the version before: whitish K and S for clear pots, colours taken as if seen in gloss. */
     public function test_pots_of_the_version_before_are_estimated_again_and_measured_ones_are_not(): void
     {

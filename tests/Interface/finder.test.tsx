@@ -12,6 +12,7 @@ function mix(id: number, drops: number, difference: number): FoundMixProps {
         difference,
         likeness: 'close',
         score: difference,
+        runningOut: [],
         spread: { radius: 3.14, from: colour([44, 0, 0], 'darker grey'), to: colour([56, 0, 0], 'lighter grey') },
     };
 }

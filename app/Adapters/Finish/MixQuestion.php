@@ -9,6 +9,7 @@ use App\Models\Brief\Figure;
 use App\Models\Painter;
 use Hyalin\Colour\Lab;
 use Hyalin\Colour\Srgb;
+use Hyalin\Finish\Application;
 use Hyalin\Finish\Zone;
 use Illuminate\Validation\ValidationException;
 
@@ -63,15 +64,17 @@ final readonly class MixQuestion
                 : "No pot on the shelf suits the technique {$draft->technique->value}. Add one, or allow all kinds."]);
         }
         $optics = FigureOptics::of($figure, $area);
+        // Nothing is stirred into a can.
+        $most = $draft->technique->spec()->application === Application::SprayCan ? 1 : $this->maxPaints;
         $others = [];
         foreach ($this->allZones ? $area->samples : [] as $sample) {
-            $other = $sample->zone === $this->zone ? null : MixRequest::of($optics, $drafts, $this->index, $sample->zone, $sample->lab(), $pots, $this->maxPaints);
+            $other = $sample->zone === $this->zone ? null : MixRequest::of($optics, $drafts, $this->index, $sample->zone, $sample->lab(), $pots, $most);
             if ($other !== null) {
                 $others[] = $other;
             }
         }
 
-        return MixRequest::of($optics, $drafts, $this->index, $this->zone, $this->target($area), $pots, $this->maxPaints)?->andFor(...$others) ?? throw ValidationException::withMessages([
+        return MixRequest::of($optics, $drafts, $this->index, $this->zone, $this->target($area), $pots, $most)?->andFor(...$others) ?? throw ValidationException::withMessages([
             'zone' => "This layer does not touch the {$this->zone->value}: choose a zone it paints.",
         ]);
     }

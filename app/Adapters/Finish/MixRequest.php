@@ -5,20 +5,29 @@ declare(strict_types=1);
 namespace App\Adapters\Finish;
 
 use App\Models\Shelf\Paint;
+use Hyalin\Colour\Bands;
+use Hyalin\Colour\Ciede2000;
 use Hyalin\Colour\ColourSpread;
 use Hyalin\Colour\Lab;
+use Hyalin\Finish\Application;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
 use Hyalin\Mixing\FoundMix;
 use Hyalin\Mixing\LayerTask;
 use Hyalin\Mixing\MixTask;
+use Hyalin\Mixing\Quick\MixEvaluator;
+use Hyalin\Optics\OpticsQuality;
 use Hyalin\Optics\PaintOptics;
+use Hyalin\Pot\PotKind;
 
 /**
  * A mix wanted for one layer in one zone: over what lies beneath it there, under what still follows.
  */
 final readonly class MixRequest
 {
+    /** CIEDE2000 between the extremes of paint, seen through what follows, below which a layer is hidden. */
+    private const HIDDEN = 2.0;
+
     /**
      * @param  list<Paint>  $pots  to mix from, in shelf order
      * @param  list<PaintOptics>  $optics  theirs
@@ -36,6 +45,15 @@ final readonly class MixRequest
         private int $index,
         private Zone $zone,
     ) {
+    }
+
+    /** Whether black and white in this layer would look alike at the end: what follows hides it. */
+    public function nothingBeneathShows(): bool
+    {
+        $flat = static fn (float $k, float $s): PaintOptics => PaintOptics::of(array_fill(0, Bands::COUNT, $k), array_fill(0, Bands::COUNT, $s), OpticsQuality::Measured);
+        $evaluator = new MixEvaluator([$flat(30.0, 0.1), $flat(0.001, 30.0)], $this->task);
+
+        return Ciede2000::between(...$evaluator->lab([0], [1]), ...$evaluator->lab([1], [1])) < self::HIDDEN;
     }
 
     /** How sure the finished zone is with that mix in its layer. */
@@ -69,13 +87,25 @@ final readonly class MixRequest
     public static function potsFor(Technique $technique, iterable $shelf, bool $allKinds = false): array
     {
         $pots = [];
+        $isSprayed = $technique->spec()->application === Application::SprayCan;
         foreach ($shelf as $pot) {
-            if ($pot->level_percent > 0 && ($allKinds ? $pot->pot()->isMixed() : $technique->suits($pot->pot()))) {
+            $suits = match (true) {
+                $isSprayed => self::isCan($pot),
+                $allKinds => $pot->pot()->isMixed(),
+                default => $technique->suits($pot->pot()),
+            };
+            if ($suits && $pot->level_percent > 0) {
                 $pots[] = $pot;
             }
         }
 
         return $pots;
+    }
+
+    /** A can is sprayed as it is: of what stands on a shelf, primers and chromes come in cans. */
+    private static function isCan(Paint $pot): bool
+    {
+        return $pot->kind === PotKind::Primer || $pot->kind === PotKind::Chrome;
     }
 
     /**

@@ -133,6 +133,11 @@ final class Paint extends Model
         $this->save();
     }
 
+    public function leftWords(): string
+    {
+        return "{$this->name} ({$this->level_percent} % left)";
+    }
+
     /** From now on its K and S, and how sure they are; saved by the caller. */
     public function hold(PaintOptics $optics, OpticsSpread $spread): void
     {

@@ -20,6 +20,9 @@ use Hyalin\Optics\PaintOptics;
  */
 final class QuickMixSearch
 {
+    /** CIEDE2000 beyond which a colour is out of reach, and looked for in another way. */
+    private const REACHED = 2.5;
+
     private readonly MixEvaluator $evaluator;
 
     private readonly Candidates $kept;
@@ -59,6 +62,7 @@ final class QuickMixSearch
         }
         $search = new self($paints, $task, $effort ?? SearchEffort::forShelf(count($paints)));
         $search->run();
+        $search->far();
         $search->finish();
         $mixes = array_slice($search->kept->mixes(), 0, $task->top);
 
@@ -150,6 +154,19 @@ final class QuickMixSearch
     private function reach(float $best, float $margin): float
     {
         return max(0.05, $best - MixScore::effort(3, 3) + $margin) * $this->effort->reach;
+    }
+
+    /** Out of reach the linear model misleads: see FarSets. Every ratio of what is found there is tried. */
+    private function far(): void
+    {
+        if (! $this->effort->far || $this->task->maxPaints < 2 || $this->kept->mixes()[0]->difference <= self::REACHED) {
+            return;
+        }
+        foreach (FarSets::of($this->evaluator, $this->task->maxPaints) as $set) {
+            foreach (DropRatios::upTo(count($set), $this->task->maxDrops) as $ratio) {
+                $this->offer($set, array_slice($ratio, 0, count($set)));
+            }
+        }
     }
 
     /** Every ratio of the sets that are left: the linear model only chose among them. */

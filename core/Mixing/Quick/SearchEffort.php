@@ -21,6 +21,7 @@ final readonly class SearchEffort
      * @param  int  $ratios  ratios of a promising set computed exactly
      * @param  float  $content  with a best score below this no further pass is made: of 1500 reachable colours such a
      *                          best was improved on in one
+     * @param  bool  $far  whether colours out of reach are looked for in another way as well
      */
     private function __construct(
         public float $margin,
@@ -32,13 +33,14 @@ final readonly class SearchEffort
         public float $worthwhile,
         public int $ratios,
         public float $content,
+        public bool $far = true,
     ) {
     }
 
     /** For mixes that are only a part of a larger plan: a little nearer is not worth waiting for there. */
     public static function light(): self
     {
-        return new self(1.0, 0.4, 0.6, 60, 1, 1, 1.0, 2, 0.0);
+        return new self(1.0, 0.4, 0.6, 60, 1, 1, 1.0, 2, 0.0, false);
     }
 
     /** @param  int  $paints  on the shelf; the settings were measured by bin/bench */

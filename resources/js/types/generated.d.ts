@@ -367,6 +367,7 @@ export interface FoundMixProps {
     likeness: Likeness;
     score: number;
     spread: SpreadProps;
+    runningOut: Array<string>;
 }
 
 export interface GamutGapProps {

@@ -10,6 +10,7 @@ use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\Lab;
 use Hyalin\Colour\Reflectance;
 use Hyalin\Colour\SpectralSum;
+use Hyalin\Colour\Srgb;
 use Hyalin\Mixing\ExhaustiveMixSearch;
 use Hyalin\Mixing\FoundMix;
 use Hyalin\Mixing\InvalidMixTask;
@@ -25,6 +26,7 @@ use Hyalin\Mixing\Quick\LocalModel;
 use Hyalin\Mixing\Quick\MixEvaluator;
 use Hyalin\Mixing\Quick\QuickMixSearch;
 use Hyalin\Mixing\SearchEnding;
+use Hyalin\Mixing\SimplerMix;
 use Hyalin\Optics\AreaCoverage;
 use Hyalin\Optics\FilmThickness;
 use Hyalin\Optics\OpticsQuality;
@@ -34,6 +36,8 @@ use Hyalin\Optics\Surface;
 use Hyalin\Progress;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 use Tests\Support\InventedShelf;
 
 final class MixSearchTest extends TestCase
@@ -205,6 +209,51 @@ final class MixSearchTest extends TestCase
         self::assertSame(50, substr_count((string) $printed['disable'], "\n"));
         self::assertSame($printed['disable'], $printed['function']);
         self::assertSame($printed['disable'], $printed['tracing']);
+    }
+
+    /**
+     * 80 colours evenly from the cube of sRGB, most of them beyond what 13 pots can do, a third of them dark and saturated: within 0.1
+     * of the best of all mixes, as surely as colours that are in reach.
+     */
+    public function test_colours_out_of_reach_are_found_as_surely_as_those_in_reach(): void
+    {
+        $beyond = 0;
+        foreach ([[3, Placement::masstone()], [4, InventedShelf::filmOverGrey()]] as [$seed, $placement]) {
+            $paints = (new InventedShelf($seed))->paints(13);
+            $random = new Randomizer(new Mt19937($seed));
+            for ($n = 0; $n < 40; $n++) {
+                $top = $n % 3 === 0 ? 110 : 255;
+                $hex = sprintf('#%02x%02x%02x', $random->getInt(0, $top), $random->getInt(0, $top), $random->getInt(0, $top));
+                $task = MixTask::of(Srgb::hex($hex)->toXyz()->toLab(), $placement);
+                $best = ExhaustiveMixSearch::find($paints, $task)->best();
+                $beyond += $best->difference > 1.0 ? 1 : 0;
+                self::assertLessThanOrEqual($best->score + 0.1, QuickMixSearch::find($paints, $task)->best()->score, "{$seed} {$hex}");
+            }
+        }
+        self::assertGreaterThan(50, $beyond);
+    }
+
+    public function test_a_simpler_mix_is_one_that_the_eye_does_not_tell_from_the_best(): void
+    {
+        $paints = (new InventedShelf(6))->paints(20);
+        $found = 0;
+        foreach ((new InventedShelf(60))->reachableTargets($paints, self::task(Lab::of(50, 0, 0)), 30) as $target) {
+            $task = self::task($target);
+            $best = QuickMixSearch::find($paints, $task)->best();
+            $simpler = SimplerMix::of($paints, $task, $best);
+            if ($simpler === null) {
+                continue;
+            }
+            $found++;
+            self::assertSame([], array_diff_key($simpler->drops, $best->drops));
+            self::assertLessThan([count($best->drops), $best->totalDrops()], [count($simpler->drops), $simpler->totalDrops()]);
+            self::assertLessThanOrEqual(1.0, DifferenceFormula::Ciede2000->between($best->lab, $simpler->lab));
+            self::assertLessThanOrEqual($best->difference + 0.5, $simpler->difference);
+            // What it says of itself is what the mix gives.
+            $seen = SpectralSum::under(Illuminant::D65)->xyz(PaintOptics::mixed(array_map(static fn (int $i, int $d): array => [$paints[$i], (float) $d], array_keys($simpler->drops), $simpler->drops))->masstone())->toLab();
+            self::assertLessThan(1e-6, DifferenceFormula::Cie76->between($seen, $simpler->lab));
+        }
+        self::assertGreaterThan(8, $found);
     }
 
     public function test_small_shelves_are_proven_and_larger_ones_say_that_they_are_not(): void

@@ -22,6 +22,7 @@ use App\Models\Cups\CupRecord;
 use App\Models\Painter;
 use App\Models\Shelf\Paint;
 use Hyalin\Colour\Likeness;
+use Hyalin\Cup\Cup;
 use Hyalin\Cup\ScaleStream;
 use Hyalin\Cup\Steering;
 use Hyalin\Optics\Sheen;
@@ -175,7 +176,7 @@ final class CupController
             }
         }
         $shelf = array_map(static fn (Paint $p) => $p->optics(), $pots);
-        $addition = (new Steering($shelf, $target, Surface::of(Sheen::Matt)))->withRoom($contents->cup);
+        $addition = (new Steering($shelf, $target, Surface::of(Sheen::Matt), self::mostDrops($contents->cup)))->withRoom($contents->cup);
         $drops = [];
         foreach ($addition->drops as $ingredient => $count) {
             $drops[] = DropsProps::of($pots[$ingredient], $count);
@@ -208,5 +209,11 @@ final class CupController
     private static function pot(Painter $painter, int $id): Paint
     {
         return $painter->paints()->find($id) ?? throw ValidationException::withMessages(['paintId' => 'This pot is not on your shelf.']);
+    }
+
+    /** @return int drops that a cup can be steered by: no more than double what is in it */
+    private static function mostDrops(Cup $cup): int
+    {
+        return max(2, min(60, (int) ceil($cup->total() / Cup::DROP)));
     }
 }

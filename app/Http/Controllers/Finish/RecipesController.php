@@ -10,6 +10,7 @@ use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Painter;
 use App\Models\Shelf\Paint;
+use Hyalin\Colour\Lab;
 use Hyalin\Colour\Srgb;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Database\Eloquent\Builder;
@@ -32,13 +33,9 @@ final class RecipesController
         ]);
         $hex = $request->filled('hex') ? '#'.ltrim($request->string('hex')->lower()->value(), '#') : null;
         $wanted = $hex === null ? null : Srgb::hex($hex)->toXyz()->toLab();
-        $recipes = array_values(self::areas($request, $painter)->get()->map(static fn (Area $a): RecipeProps => RecipeProps::of($a, $wanted))->all());
-        if ($wanted !== null) {
-            usort($recipes, static fn (RecipeProps $p, RecipeProps $q): int => $p->difference <=> $q->difference);
-        }
 
         return Inertia::render('recipes/index', [
-            'recipes' => $recipes,
+            'recipes' => static fn () => self::recipes($request, $painter, $wanted),
             'hex' => $hex,
             'word' => static fn () => $request->string('word')->value(),
             'paintId' => static fn () => $request->integer('paintId') ?: null,
@@ -46,6 +43,17 @@ final class RecipesController
             'pots' => static fn () => array_values($painter->paints->map(static fn (Paint $p) => PotProps::of($p))->all()),
             'figures' => static fn () => array_values($painter->figures->map(static fn (Figure $f): array => ['id' => $f->id, 'name' => $f->name])->all()),
         ]);
+    }
+
+    /** @return list<RecipeProps> nearest to the wanted colour first; without one, in the order of the figures */
+    private static function recipes(Request $request, Painter $painter, ?Lab $wanted): array
+    {
+        $recipes = array_values(self::areas($request, $painter)->get()->map(static fn (Area $a): RecipeProps => RecipeProps::of($a, $wanted))->all());
+        if ($wanted !== null) {
+            usort($recipes, static fn (RecipeProps $p, RecipeProps $q): int => $p->difference <=> $q->difference);
+        }
+
+        return $recipes;
     }
 
     /** @return Builder<Area> */

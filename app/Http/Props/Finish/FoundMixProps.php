@@ -12,7 +12,10 @@ use Hyalin\Mixing\FoundMix;
 
 final readonly class FoundMixProps
 {
-    /** @param  list<DropsProps>  $drops most drops first */
+    /**
+     * @param  list<DropsProps>  $drops most drops first
+     * @param  list<string>  $runningOut  pots of it that are nearly empty, in words
+     */
     public function __construct(
         public array $drops,
         public ColourProps $colour,
@@ -20,6 +23,7 @@ final readonly class FoundMixProps
         public Likeness $likeness,
         public float $score,
         public SpreadProps $spread,
+        public array $runningOut,
     ) {
     }
 
@@ -27,11 +31,14 @@ final readonly class FoundMixProps
     {
         $counts = $mix->drops;
         arsort($counts);
-        $drops = [];
+        $drops = $low = [];
         foreach ($counts as $place => $count) {
             $drops[] = DropsProps::of($request->pots[$place], $count);
+            if ($request->pots[$place]->isNearlyEmpty()) {
+                $low[] = $request->pots[$place]->leftWords();
+            }
         }
 
-        return new self($drops, ColourProps::of($mix->lab), $mix->difference, Likeness::of($mix->difference), $mix->score, SpreadProps::of($request->spread($mix)));
+        return new self($drops, ColourProps::of($mix->lab), $mix->difference, Likeness::of($mix->difference), $mix->score, SpreadProps::of($request->spread($mix)), $low);
     }
 }

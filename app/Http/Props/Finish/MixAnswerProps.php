@@ -11,6 +11,7 @@ use Hyalin\Mixing\MissingPaint;
 use Hyalin\Mixing\MixAnswer;
 use Hyalin\Mixing\PreDilution;
 use Hyalin\Mixing\SearchEnding;
+use Hyalin\Mixing\SimplerMix;
 use Hyalin\Optics\OpticsQuality;
 
 /**
@@ -41,6 +42,8 @@ final readonly class MixAnswerProps
     public static function of(MixRequest $request, MixAnswer $answer, int $provable): self
     {
         $best = $answer->best();
+        // For several zones at once a ratio is judged by all of them: none is simpler by one.
+        $simpler = count($request->zones) > 1 ? null : SimplerMix::of($request->optics, $request->task, $best);
         $quality = OpticsQuality::Measured;
         foreach (array_keys($best->drops) as $place) {
             $quality = $quality->orWorse($request->optics[$place]->quality);
@@ -50,20 +53,52 @@ final readonly class MixAnswerProps
 
         return new self(
             ColourProps::of($request->task->target),
-            array_map(static fn (FoundMix $m) => FoundMixProps::of($m, $request), $answer->mixes),
+            array_map(static fn (FoundMix $m) => FoundMixProps::of($m, $request), $simpler === null ? self::told($answer->mixes) : [$simpler, ...self::told($answer->mixes)]),
             $answer->ending,
             $quality,
             $answer->evaluations,
             $provable,
-            self::why($answer->mixes),
-            $missing === null ? null : sprintf(
-                'Out of reach (ΔE %.1f): no mix from this shelf comes close. A pot that is %s is missing.',
-                $missing->difference,
-                implode(', ', $missing->wanted),
+            $simpler === null ? self::why($answer->mixes) : sprintf(
+                'As good to the eye as the closest (ΔE %.1f with %d drops of %d pots), and less to measure.', $best->difference, $best->totalDrops(), count($best->drops),
             ),
+            $missing === null ? null : self::beyond($request, $missing, $answer->ending),
             $diluted === null ? null : PreDilutionProps::of($diluted, $request->pots),
             count($request->pots),
         );
+    }
+
+    /**
+     * A mix that only adds to the pots of a nearer one is no choice.
+     *
+     * @param  non-empty-list<FoundMix>  $mixes  best first
+     * @return list<FoundMix>
+     */
+    private static function told(array $mixes): array
+    {
+        return array_values(array_filter($mixes, static function (FoundMix $mix) use ($mixes): bool {
+            foreach ($mixes as $other) {
+                if ($other !== $mix && $other->difference <= $mix->difference + 0.05 && count($other->drops) < count($mix->drops) && array_diff_key($other->drops, $mix->drops) === []) {
+                    return false;
+                }
+            }
+
+            return true;
+        }));
+    }
+
+    /** What keeps the target out of reach: the sheen, what still follows, or the pots. */
+    private static function beyond(MixRequest $request, MissingPaint $missing, SearchEnding $ending): string
+    {
+        $found = $ending === SearchEnding::Proven ? 'no mix from this shelf comes closer' : 'best found; a full search may find a closer one';
+        if ($request->nothingBeneathShows()) {
+            return sprintf('Out of reach (ΔE %.1f): the layers that follow are opaque here, so nothing beneath can show. Change those.', $missing->difference);
+        }
+        $darkest = $request->task->surface->darkest();
+        if (in_array('darker', $missing->wanted, true) && $request->task->target->lightness < $darkest) {
+            return sprintf('Out of reach (ΔE %.1f): this sheen is never darker than L* %.0f, and L* %.0f is wanted. A glossier varnish would be darker.', $missing->difference, $darkest, $request->task->target->lightness);
+        }
+
+        return sprintf('Out of reach (ΔE %.1f, %s). A pot that is %s is missing.', $missing->difference, $found, implode(', ', $missing->wanted));
     }
 
     /** @param  non-empty-list<FoundMix>  $mixes */

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Props\Finish;
 
+use App\Adapters\Finish\FigureOptics;
 use App\Adapters\Finish\ProposalShelf;
 use App\Http\Props\DropsProps;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
+use Hyalin\Finish\Zone;
 use Hyalin\Matching\Proposals\Proposal;
 use Hyalin\Matching\Proposals\ProposalKind;
 
@@ -51,7 +53,7 @@ final readonly class ProposalProps
         }
         $lacks = [];
         foreach ($proposal->lacks as $zone => $wanted) {
-            $lacks[] = "{$zone}: ".implode(', ', $wanted);
+            $lacks[] = "{$zone}: ".(self::isTooDark($figure, $area, $zone) ? 'darker than '.FigureOptics::sheen($figure, $area)->value.' can be' : implode(', ', $wanted));
         }
 
         // The headline is that of the section below it.
@@ -71,6 +73,13 @@ final readonly class ProposalProps
             $lacks,
             self::runningOut($shelf, array_keys($pots)),
         );
+    }
+
+    private static function isTooDark(Figure $figure, Area $area, string $zone): bool
+    {
+        $sample = $area->samples->firstWhere('zone', Zone::from($zone));
+
+        return $sample !== null && $sample->lightness < FigureOptics::sheen($figure, $area)->darkest();
     }
 
     /** @return array{float, float} CIEDE2000 on average over the zones that the area has, and the worst */
@@ -98,7 +107,7 @@ final readonly class ProposalProps
         foreach ($places as $place) {
             $pot = $shelf->pots[$place];
             if ($pot->isNearlyEmpty()) {
-                $low[] = "{$pot->name} ({$pot->level_percent} % left)";
+                $low[] = $pot->leftWords();
             }
         }
 

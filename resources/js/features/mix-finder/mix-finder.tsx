@@ -280,6 +280,7 @@ function Answer({
                     <Spread spread={best.spread} />
                 </div>
             </div>
+            {best.runningOut.length > 0 && <Notice>Nearly empty: {best.runningOut.join('; ')}.</Notice>}
             {answer.missing !== null && <Notice strong>{answer.missing}</Notice>}
             <ol aria-label="Best mixes" className="flex flex-col">
                 {answer.mixes.map((mix, place) => (

@@ -75,6 +75,14 @@ export function SectionView({
     );
 }
 
+/** The zone a layer is mixed for: the middle, or what it paints nearest to it. */
+export function aim(row: SectionRowProps, asked: Zone = 'mid'): Zone {
+    const painted = row.cells.filter((cell) => cell.touched).map((cell) => cell.zone);
+    if (painted.includes(asked) || painted.length === 0) return asked;
+    const off = (zone: Zone) => Math.abs(ZONES.indexOf(zone) - ZONES.indexOf('mid'));
+    return [...painted].sort((p, q) => off(p) - off(q))[0] ?? asked;
+}
+
 function Band({
     row,
     index,
@@ -102,7 +110,7 @@ function Band({
                 role="rowheader"
                 tabIndex={onSelect ? 0 : -1}
                 disabled={!onSelect}
-                onClick={() => onSelect?.({ row: index, zone: selected?.zone ?? 'mid' })}
+                onClick={() => onSelect?.({ row: index, zone: aim(row) })}
                 style={{ minHeight: height }}
                 className={clsx(
                     'flex w-40 shrink-0 flex-col justify-center border-l-4 pr-2 pl-2 text-left',

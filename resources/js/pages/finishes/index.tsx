@@ -19,9 +19,9 @@ import {
 } from '@/features/finish/layers';
 import { savingWords, useFinish } from '@/features/finish/use-finish';
 import { MixFinder } from '@/features/mix-finder/mix-finder';
-import { SectionView, type Place } from '@/features/section/section-view';
+import { SectionView, aim, type Place } from '@/features/section/section-view';
 import { Shell } from '@/features/shell/shell';
-import { ZONES, labWords, one, many } from '@/shared/lib/format';
+import { ZONES, zoneName, labWords, one, many } from '@/shared/lib/format';
 import { send } from '@/shared/lib/api';
 import { url } from '@/shared/lib/url';
 import { useKeys } from '@/shared/lib/use-keys';
@@ -167,6 +167,7 @@ function Finish(props: FinishProps) {
                         {area.sheen} nothing is darker than L* {Math.round(area.darkest)}.
                     </p>
                 </footer>
+                <TooDark area={area} />
                 {finish.problem !== null && finish.theirs === null && <Notice strong>{finish.problem}</Notice>}
             </div>
             <aside
@@ -291,6 +292,19 @@ function Matches({ matches }: { matches: readonly MatchProps[] }) {
                 );
             })}
         </section>
+    );
+}
+
+/** Wanted colours that no paint can reach under this sheen: said once, as the cause it is. */
+function TooDark({ area }: { area: AreaFinishProps }) {
+    const dark = area.samples.filter((sample) => (sample.colour.lab[0] ?? 100) < area.darkest - 0.5);
+    if (dark.length === 0) return null;
+    return (
+        <Notice>
+            Wanted darker than {area.sheen} can be (L* {Math.round(area.darkest)}):{' '}
+            {dark.map((s) => zoneName(area.form, s.zone)).join(', ')}. A glossier sheen would be darker; no other paint
+            would.
+        </Notice>
     );
 }
 
@@ -427,7 +441,9 @@ function capitalised(words: string): string {
 }
 
 function LayerTabs({ desk, layer }: { desk: Desk; layer: LayerProps }) {
-    const { tab, setTab, figure, area, stack, index, place, change, pots, techniques, setPlace, row } = desk;
+    const { tab, setTab, figure, area, stack, index, place, change, pots, techniques, setPlace, row, judged } = desk;
+    // A zone that this layer leaves alone has no mix: it is found for the nearest that it paints.
+    const zone = judged ? aim(judged, place.zone) : place.zone;
     return (
         <Tabs.Root value={tab} onValueChange={setTab}>
             <Tabs.List aria-label="Selected layer" className="mb-3 flex border-b border-strong">
@@ -441,12 +457,12 @@ function LayerTabs({ desk, layer }: { desk: Desk; layer: LayerProps }) {
                     areaId={area.id}
                     layers={wire(stack)}
                     index={index}
-                    zone={place.zone}
+                    zone={zone}
                     onUse={(mix) => {
                         change(withLayer(stack, index, { mix }));
                     }}
                     onCup={(mix) => {
-                        void openCup({ name: `${area.name}, ${place.zone}`, areaId: area.id, mix });
+                        void openCup({ name: `${area.name}, ${zoneName(area.form, zone)}`, areaId: area.id, mix });
                     }}
                 />
             </Tabs.Content>
@@ -603,14 +619,14 @@ function ChosenLayer({ desk, judged, layer }: { desk: Desk; judged: SectionRowPr
 }
 
 function SuggestionsTab({ desk }: { desk: Desk }) {
-    const { figure, area, stack, index, place, change, techniques, pots, setPlace } = desk;
+    const { figure, area, stack, index, place, change, techniques, pots, setPlace, judged } = desk;
     return (
         <Advice
             figureId={figure.id}
             areaId={area.id}
             layers={wire(stack)}
             index={index}
-            zone={place.zone}
+            zone={judged ? aim(judged, place.zone) : place.zone}
             onSetting={(coats, thinner) => {
                 change(withLayer(stack, index, { coats, thinner }));
             }}
