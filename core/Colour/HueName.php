@@ -15,6 +15,11 @@ final class HueName
         225 => 'turquoise', 265 => 'sky blue', 310 => 'blue', 340 => 'violet', 360 => 'pink',
     ];
 
+    /** L* up to which, and chroma below which, an orange is a brown. */
+    private const BROWN_UP_TO = 56.0;
+
+    private const BROWN_CHROMA = 58.0;
+
     public static function of(Lab $colour): string
     {
         $hue = $colour->toLch()->hue;
@@ -25,6 +30,20 @@ final class HueName
         }
 
         return 'pink';
+    }
+
+    /**
+     * What has a name of its own when it is dark: a dark orange is a brown, a dark yellow an olive (the names of the ISCC-NBS
+     * method, NBS Circular 553 (1955); limits in CIELAB are own estimates).
+     */
+    private static function darkName(Lch $lch): ?string
+    {
+        return match (true) {
+            $lch->lightness >= self::BROWN_UP_TO || $lch->chroma >= self::BROWN_CHROMA => null,
+            $lch->hue >= 38 && $lch->hue < 92 => 'brown',
+            $lch->hue >= 92 && $lch->hue < 122 => 'olive',
+            default => null,
+        };
     }
 
     /** @return string a short name such as "dark dull green", for those who cannot see the swatch */
@@ -52,6 +71,6 @@ final class HueName
             default => '',
         };
 
-        return "{$light} {$chroma}".self::of($colour);
+        return "{$light} {$chroma}".(self::darkName($lch) ?? self::of($colour));
     }
 }

@@ -4,15 +4,17 @@ declare(strict_types=1);
 
 namespace Hyalin\Optics;
 
+use Hyalin\Colour\Bands;
 use Hyalin\Colour\InvalidSpectrum;
+use Hyalin\Colour\Lab;
 use Hyalin\Colour\SpectralRecovery;
 use Hyalin\Colour\Srgb;
 
 /**
  * K and S of a paint that nobody measured: from how it looks when thick, how many coats hide, how far it carries.
  *
- * The colour becomes a spectrum (SpectralRecovery), the spectrum K/S, and S, alike in all bands, is set so that the
- * contrast ratio reaches 0.98 at the stated coats. The statement of strength then scales K and S together: where it
+ * The colour becomes a spectrum (SpectralRecovery), the spectrum K/S, and S, as it runs in pigments (scattering), is set so
+ * that the contrast ratio reaches 0.98 at the stated coats. The statement of strength then scales K and S together: where it
  * is not "usual" it outranks the statement of opacity, because in mixes the level of S decides more than anything
  * else that is unknown.
  */
@@ -25,6 +27,23 @@ final class PaintEstimate
     private const DARKEST = 0.015;
 
     private const LIGHTEST = 0.998;
+
+    /** S of a white falls by this power of the wavelength. */
+    private const POWER = 0.9;
+
+    /** Hue angle of a red, how far from it a colour is one, and the chroma from which it is one fully; own estimates, as what follows. */
+    private const RED = 25.0;
+
+    private const RED_REACH = 38.0;
+
+    private const FULL_CHROMA = 50.0;
+
+    /** Share of the absorption that a red lacks in the violet, where, and how widely in nm. */
+    private const WINDOW = 0.7;
+
+    private const VIOLET = 435.0;
+
+    private const WINDOW_WIDTH = 60.0;
 
     /**
      * @param  Srgb  $thick  seen colour of a thick layer, off its highlight
@@ -41,10 +60,36 @@ final class PaintEstimate
             ),
             $inside->values,
         );
-        $unit = PaintOptics::of($ratio, array_fill(0, count($ratio), 1.0), OpticsQuality::Estimated);
+        $scattering = self::scattering($thick->toXyz()->toLab());
+        $unit = PaintOptics::of(array_map(static fn (float $q, float $s): float => $q * $s, $ratio, $scattering), $scattering, OpticsQuality::Estimated);
         $level = self::levelThatHides($unit, $opacity->coats());
 
         return $unit->scaled($level * $strength->load());
+    }
+
+    /**
+     * How S runs over the wavelengths, K/S and so the thick colour as they are. Small particles scatter blue more than red: a
+     * white stirred into black turns bluish, and smoke is blue (J. W. Strutt, Phil. Mag. 41, 107 (1871), for the limit of small
+     * ones). Red pigments absorb most in the green and less in the violet: laid thin over white they are pink and not orange.
+     * How much of both is an own estimate.
+     *
+     * @return non-empty-list<float> by band, 1 at 550 nm
+     */
+    private static function scattering(Lab $thick): array
+    {
+        $lch = $thick->toLch();
+        $off = abs(fmod($lch->hue - self::RED + 540.0, 360.0) - 180.0);
+        $red = min(1.0, $lch->chroma / self::FULL_CHROMA) * max(0.0, 1 - ($off / self::RED_REACH) ** 2);
+        // What is dark is ruled by its absorption, and that of soot is nearly alike in all bands.
+        $power = self::POWER * max(0.0, $lch->lightness) / 100;
+        $run = [];
+        for ($band = 0; $band < Bands::COUNT; $band++) {
+            $nanometres = Bands::nanometres($band);
+            $window = self::WINDOW * $red * exp(-(($nanometres - self::VIOLET) / self::WINDOW_WIDTH) ** 2);
+            $run[] = ($nanometres / 550) ** -$power * (1 - $window);
+        }
+
+        return $run;
     }
 
     /**

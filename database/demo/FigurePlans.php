@@ -51,7 +51,7 @@ final class FigurePlans
                 self::area('Oilskin coat', 'Oilskin', 'Focal point. Bright ochre yellow, warm in the shade.', [
                     self::found(Technique::BaseCoat, Zone::Mid, coats: 2),
                     self::found(Technique::Layer, Zone::Shade, [Zone::Recess, Zone::Shade], 2),
-                    self::found(Technique::Wash, Zone::Recess, [Zone::Recess, Zone::Shade]),
+                    self::found(Technique::Wash, Zone::Recess, [Zone::Recess]),
                     self::found(Technique::Layer, Zone::Light, [Zone::Light, Zone::Edge], 2),
                     self::found(Technique::EdgeHighlight, Zone::Edge, coats: 2),
                 ]),

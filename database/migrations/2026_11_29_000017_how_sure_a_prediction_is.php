@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Actions\Shelf\ReestimatePots;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
@@ -38,5 +39,7 @@ return new class extends Migration
             // How much one coat differs from the next, relative.
             $table->float('coat_spread')->default(0.15);
         });
+        // Scattering of what is only estimated runs over the wavelengths now as it does in pigments.
+        app(ReestimatePots::class)();
     }
 };

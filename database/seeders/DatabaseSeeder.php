@@ -32,6 +32,7 @@ use Database\Demo\MeshMaker;
 use Hyalin\Colour\Bands;
 use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\SpectralSum;
+use Hyalin\Finish\AreaForm;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
 use Hyalin\Formats\Meshes\StlWriter;
@@ -58,6 +59,9 @@ use RuntimeException;
  */
 final class DatabaseSeeder extends Seeder
 {
+    /** Areas that are to be true metal. */
+    private const METAL = ['Brass', 'Steel rim', 'Clapper'];
+
     public function run(EstimatePaint $estimate, SaveFinish $saveFinish, StartRun $startRun): void
     {
         if (Painter::query()->where('email', SignInController::DEMO_EMAIL)->exists()) {
@@ -115,12 +119,12 @@ final class DatabaseSeeder extends Seeder
     }
 
     /**
-     * Invented readings: scattering that falls towards the red, as pigments' does, with K/S as it was, so that the
-     * thick colour stays.
+     * Invented readings: no pot scatters quite as is estimated of its colour; with K/S as it was, so that the thick colour
+     * stays.
      */
     private function asIfMeasured(PaintOptics $optics, int $position): PaintOptics
     {
-        $power = 0.3 + 0.09 * ($position % 11);
+        $power = 0.06 * ($position % 5);
         $k = $s = [];
         foreach ($optics->s as $band => $scattering) {
             $factor = (Bands::nanometres($band) / 550) ** -$power;
@@ -158,6 +162,7 @@ final class DatabaseSeeder extends Seeder
             $area = new Area([
                 'name' => $planned['name'],
                 'wish' => $planned['wish'],
+                'form' => in_array($planned['name'], self::METAL, true) ? AreaForm::Metal : AreaForm::Shaped,
                 'part_id' => $partIds[$planned['part']],
                 'position' => $position + 1,
                 'depth' => $planned['depth'] ?? 0,

@@ -153,7 +153,7 @@ final class CupTest extends TestCase
         $b = [0.0, 0.0];
         foreach ([$warm, $cool] as $n => $ramp) {
             foreach ($ramp as $step) {
-                $b[$n] += $step->step * $step->lab->b;
+                $b[$n] += $step->step * $step->wanted->b;
             }
         }
         self::assertGreaterThan($b[1], $b[0]);
