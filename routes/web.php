@@ -187,6 +187,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/pictures/{picture}/findings-from', [CompareController::class, 'storeAll'])->name('findings.store-all');
         Route::get('/areas/{area}/touch-up', [CompareController::class, 'touchUp'])->name('findings.touch-up');
         Route::post('/pictures/{picture}/lessons', [CompareController::class, 'learn'])->name('corrections.learn');
+        Route::post('/pictures/{picture}/lessons/together', [CompareController::class, 'learnTogether'])->name('lessons.learn');
 
         Route::get('/card', [CardController::class, 'show'])->name('figures.card');
         Route::get('/card.pdf', [CardController::class, 'pdf'])->name('figures.card-pdf');
@@ -214,6 +215,7 @@ Route::middleware('auth')->group(function (): void {
         });
     });
 
+    Route::delete('/lessons/{lesson}', [CompareController::class, 'undoLesson'])->middleware('can:own,lesson')->name('lessons.undo');
     Route::patch('/corrections/{correction}', [CompareController::class, 'take'])->middleware('can:own,correction')->name('corrections.take');
 
     Route::prefix('/proposal-searches/{proposalSearch}')->middleware('can:own,proposalSearch')->group(function (): void {

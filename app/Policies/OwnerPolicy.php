@@ -8,6 +8,7 @@ use App\Models\Bench\Run;
 use App\Models\Bench\Timer;
 use App\Models\Brief\Figure;
 use App\Models\Compare\Correction;
+use App\Models\Compare\LessonRecord;
 use App\Models\Cups\CupRecord;
 use App\Models\Finish\MixSearchRecord;
 use App\Models\Finish\ProposalSearchRecord;
@@ -24,7 +25,7 @@ use Illuminate\Auth\Access\Response;
  */
 final class OwnerPolicy
 {
-    public function own(Painter $painter, ChipRecord|Correction|CupRecord|Figure|MixSearchRecord|Paint|ProposalSearchRecord|Run|SetAsideEdit|ShelfImport|Timer $record): Response
+    public function own(Painter $painter, ChipRecord|Correction|LessonRecord|CupRecord|Figure|MixSearchRecord|Paint|ProposalSearchRecord|Run|SetAsideEdit|ShelfImport|Timer $record): Response
     {
         return $record->painter_id === $painter->id ? Response::allow() : Response::denyAsNotFound();
     }

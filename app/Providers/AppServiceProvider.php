@@ -18,6 +18,7 @@ use App\Models\Bench\Run;
 use App\Models\Bench\Timer;
 use App\Models\Brief\Figure;
 use App\Models\Compare\Correction;
+use App\Models\Compare\LessonRecord;
 use App\Models\Cups\CupRecord;
 use App\Models\Finish\MixSearchRecord;
 use App\Models\Finish\ProposalSearchRecord;
@@ -58,6 +59,7 @@ final class AppServiceProvider extends ServiceProvider
         foreach ([
             ChipRecord::class,
             Correction::class,
+            LessonRecord::class,
             CupRecord::class,
             Figure::class,
             MixSearchRecord::class,

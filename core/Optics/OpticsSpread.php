@@ -121,6 +121,36 @@ final readonly class OpticsSpread
         return new self($parsed);
     }
 
+    /**
+     * @param  list<float>  $shifts  how far along each direction, in its standard deviations
+     * @return PaintOptics the same pot, there
+     */
+    public function moved(PaintOptics $optics, array $shifts): PaintOptics
+    {
+        $k = $optics->k;
+        $s = $optics->s;
+        foreach ($this->modes as $n => $mode) {
+            foreach ($k as $band => $_) {
+                $k[$band] *= exp(($shifts[$n] ?? 0.0) * $mode['k'][$band]);
+                $s[$band] *= exp(($shifts[$n] ?? 0.0) * $mode['s'][$band]);
+            }
+        }
+
+        return PaintOptics::of(array_values($k), array_values($s), $optics->quality);
+    }
+
+    /** @param  list<float>  $left  what is left of each direction, as a share of its length, 0..1 */
+    public function narrowed(array $left): self
+    {
+        $modes = [];
+        foreach ($this->modes as $n => $mode) {
+            $share = static fn (float $v): float => $v * ($left[$n] ?? 1.0);
+            $modes[] = ['k' => array_map($share, $mode['k']), 's' => array_map($share, $mode['s'])];
+        }
+
+        return new self($modes);
+    }
+
     /** @return list<array{k: list<float>, s: list<float>}> to four digits */
     public function toArray(): array
     {

@@ -39,6 +39,17 @@ return new class extends Migration
             // How much one coat differs from the next, relative.
             $table->float('coat_spread')->default(0.15);
         });
+        Schema::create('lessons', static function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('painter_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('figure_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('picture_id')->constrained()->cascadeOnDelete();
+            // What pots and hands were before, and what was said of each.
+            $table->json('before');
+            $table->json('words');
+            $table->timestamp('undone_at')->nullable();
+            $table->timestamps();
+        });
         // Scattering of what is only estimated runs over the wavelengths now as it does in pigments.
         app(ReestimatePots::class)();
     }

@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Compare\Correction;
+use App\Models\Painter;
+use App\Models\Shelf\TechniqueHand;
+use Hyalin\Colour\DifferenceFormula;
+use Hyalin\Colour\Lab;
 use Hyalin\Formats\Csv;
 use Illuminate\Testing\Fluent\AssertableJson;
 use Inertia\Testing\AssertableInertia;
@@ -52,6 +56,42 @@ final class CompareTest extends TestCase
         // A wider tolerance: nothing to do.
         $this->patch("/figures/{$figure->id}/areas/{$area->id}", ['name' => 'Cloak', 'tolerance' => 20])->assertRedirect();
         $this->getJson("/figures/{$figure->id}/areas/{$area->id}/touch-up?photo={$photo->id}")->assertOk()->assertJson(['layer' => null, 'isWithin' => true]);
+    }
+
+    public function test_a_photo_moves_all_pots_and_hands_together_and_is_undone_in_one_press(): void
+    {
+        [$figure, $photo] = $this->photographed();
+        $area = $figure->areas()->firstOrFail();
+        $pot = $this->pot('Lamp Ochre', '#a98f4f');
+        $layers = ['layers' => [[...$this->layer($pot, 'glaze'), 'coats' => 2]]];
+        $this->putJson("/figures/{$figure->id}/areas/{$area->id}/finish", [...$layers, 'version' => 1])->assertOk();
+        $url = "/figures/{$figure->id}/pictures/{$photo->id}";
+        $this->postJson("{$url}/lessons/together")->assertUnprocessable()->assertJsonPath('errors.photo.0', fn (string $words): bool => str_contains($words, 'Find the zones'));
+        $this->postJson("{$url}/findings", ['areaId' => $area->id, 'zone' => 'mid', 'method' => 'lasso', 'points' => [[0.1, 0.1], [0.4, 0.1], [0.4, 0.5], [0.1, 0.5]]])->assertCreated();
+        $section = fn (): array => (array) $this->postJson("/figures/{$figure->id}/areas/{$area->id}/section", $layers)->assertOk()->json();
+        $was = $pot->refresh()->only(['absorption', 'scattering', 'spread']);
+        $before = $section();
+        $lesson = $this->postJson("{$url}/lessons/together")->assertCreated()->json();
+        self::assertIsArray($lesson);
+        self::assertNotSame([], $lesson['words']);
+        $after = $section();
+        self::assertIsArray($before['rows']);
+        self::assertIsArray($after['rows']);
+        // Nearer to what was found, and surer than before.
+        $found = $photo->findings()->sole()->lab();
+        $missed = static fn (array $s): float => DifferenceFormula::Ciede2000->between($found, Lab::parse(data_get($s, 'rows.1.cells.2.colour.lab')));
+        self::assertLessThan($missed($before), $missed($after));
+        self::assertLessThan(data_get($before, 'spreads.2.spread.radius'), data_get($after, 'spreads.2.spread.radius'));
+        $hand = TechniqueHand::query()->sole();
+        self::assertSame('glaze', $hand->technique->value);
+        self::assertLessThan(0.3, $hand->thickness_deviation / $hand->thickness);
+        $this->get("/figures/{$figure->id}/compare/{$photo->id}")->assertInertia(fn (AssertableInertia $page) => $page->has('lessons', 1));
+        self::assertIsInt($lesson['id']);
+        $this->actingAs(Painter::factory()->create())->deleteJson("/lessons/{$lesson['id']}")->assertNotFound();
+        $this->actingAs($this->painter)->deleteJson("/lessons/{$lesson['id']}")->assertOk()->assertJson(['isUndone' => true]);
+        self::assertSame($was, $pot->refresh()->only(['absorption', 'scattering', 'spread']));
+        self::assertSame(0, TechniqueHand::query()->count());
+        self::assertEquals($before['rows'], $section()['rows']);
     }
 
     public function test_what_a_photo_teaches_is_offered_and_used_only_when_taken(): void

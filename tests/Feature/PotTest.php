@@ -52,8 +52,9 @@ final class PotTest extends TestCase
     public function test_an_opaque_pot_asks_for_a_tint_and_learns_from_it(): void
     {
         $white = $this->pot('Chalk White', '#f4f3ee');
-        $black = $this->pot('Peat', '#201a16');
-        $black->update(['scattering' => array_map(static fn (float $s): float => 3 * $s, $black->scattering), 'absorption' => array_map(static fn (float $k): float => 3 * $k, $black->absorption)]);
+        // Opaque and not dark: the noise of the reader is no difference of colour there.
+        $black = $this->pot('Brick', '#8a4a3c');
+        $black->update(['scattering' => array_map(static fn (float $s): float => 9 * $s, $black->scattering), 'absorption' => array_map(static fn (float $k): float => 9 * $k, $black->absorption)]);
         $this->postJson("/shelf/paints/{$black->id}/swatches/tint/read")->assertUnprocessable()->assertJsonPath('errors.whiteId.0', 'Choose the white that the tint is mixed with.');
         $readings = [];
         foreach (self::NEEDED as $swatch) {

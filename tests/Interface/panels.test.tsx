@@ -171,20 +171,31 @@ describe('what photos taught', () => {
     };
 
     it('is used only when it is taken, and can be given back', async () => {
-        const { rerender } = render(<Lessons corrections={[one]} onLearn={null} />);
+        const { rerender } = render(<Lessons corrections={[one]} lessons={[]} onTogether={null} onLearn={null} />);
         expect(screen.getByText(/came out lighter/).textContent).toContain('2.2 on average, 3 zones');
         await press(screen.getByText('Apply'));
         expect(server.asked[0]).toMatchObject({ method: 'PATCH', body: { taken: true } });
-        rerender(<Lessons corrections={[{ ...one, isTaken: true }]} onLearn={null} />);
+        rerender(<Lessons corrections={[{ ...one, isTaken: true }]} lessons={[]} onTogether={null} onLearn={null} />);
         await press(screen.getByText('Applied'));
         expect(server.asked[1]).toMatchObject({ body: { taken: false } });
     });
 
+    it('of all pots and techniques together is undone in one press', async () => {
+        const together = vi.fn();
+        const lesson = { id: 31, words: ['Chalk White: 12 % weaker, known 40 % better.'], isUndone: false };
+        render(<Lessons corrections={[]} lessons={[lesson]} onTogether={together} onLearn={null} />);
+        await press(screen.getByText('Update pots and technique'));
+        expect(together).toHaveBeenCalledOnce();
+        expect(screen.getByText(/12 % weaker/)).toBeTruthy();
+        await press(screen.getByText('Undo'));
+        expect(server.asked[0]).toMatchObject({ method: 'DELETE', path: '/lessons/31' });
+    });
+
     it('is learned from a photo only where there is one', async () => {
         const learn = vi.fn();
-        const { rerender } = render(<Lessons corrections={[]} onLearn={null} />);
+        const { rerender } = render(<Lessons corrections={[]} lessons={[]} onTogether={null} onLearn={null} />);
         expect(screen.queryByText('Compare prediction and photo')).toBeNull();
-        rerender(<Lessons corrections={[]} onLearn={learn} />);
+        rerender(<Lessons corrections={[]} lessons={[]} onTogether={null} onLearn={learn} />);
         await press(screen.getByText('Compare prediction and photo'));
         expect(learn).toHaveBeenCalledOnce();
     });

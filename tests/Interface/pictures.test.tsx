@@ -148,6 +148,7 @@ describe('a photo of the painted piece', () => {
                 references={[picture()]}
                 areas={areas}
                 corrections={[]}
+                lessons={[]}
                 onMesh={false}
             />,
         );

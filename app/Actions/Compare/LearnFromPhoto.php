@@ -8,8 +8,6 @@ use App\Adapters\Bench\RunFinish;
 use App\Adapters\Finish\FigureOptics;
 use App\Adapters\Finish\LayerDraft;
 use App\Models\Bench\Run;
-use App\Models\Bench\RunStep;
-use App\Models\Bench\RunStepState;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Compare\Correction;
@@ -19,21 +17,24 @@ use Hyalin\Colour\Illuminant;
 use Hyalin\Finish\Layer;
 use Hyalin\Finish\Technique;
 use Hyalin\Matching\Comparison\Departure;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 
 /**
  * Keeps how the outcome differs from the prediction, by pot and technique: means over all zones of all photos of the
  * figure that the pot's layer shows in.
  */
-final class LearnFromPhoto
+final readonly class LearnFromPhoto
 {
+    public function __construct(private PaintedRun $painted)
+    {
+    }
+
     /** @return int pots and techniques something was learnt of */
     public function __invoke(Figure $figure, Picture $photo): int
     {
         $seen = [];
         $findings = $photo->findings()->get()->groupBy('area_id');
-        $run = $this->paintedIn($figure, $photo);
+        $run = $this->painted->of($figure, $photo);
         foreach ($figure->areas()->with(['layers.paints.paint', 'part'])->get() as $area) {
             foreach ($this->departures($figure, $area, $run, $findings->get($area->id)?->all() ?? []) as [$paintId, $technique, $factors, $difference]) {
                 $seen["{$paintId} {$technique->value}"][] = [$paintId, $technique, $factors, $difference];
@@ -57,16 +58,6 @@ final class LearnFromPhoto
         });
 
         return count($seen);
-    }
-
-    /** The run a photo shows: that of its step, or the latest with a step done; null when nothing was recorded. */
-    private function paintedIn(Figure $figure, Picture $photo): ?Run
-    {
-        $at = $photo->run_step_id === null ? null : RunStep::query()->find($photo->run_step_id)?->run_id;
-        $runs = $figure->runs()->reorder('number', 'desc')->with('steps.areas');
-        $run = $at === null ? $runs->whereHas('steps', static fn (Builder $steps) => $steps->where('state', RunStepState::Done))->first() : $runs->find($at);
-
-        return $run instanceof Run ? $run : null;
     }
 
     /**

@@ -31,11 +31,10 @@ final readonly class FinishDoubt
     private const AFTER_CHIPS = 0.35;
 
     /**
-     * @param  array<string, array<string, list<array{float, float, float}>>>  $errors  by zone and cause, in L*, a*, b*
+     * @param  list<Direction>  $directions
      * @param  array<string, Lab>  $seen  by zone
-     * @param  array<string, Cause>  $causes  by their key
      */
-    private function __construct(private array $errors, private array $seen, private array $causes)
+    private function __construct(public array $directions, public array $seen)
     {
     }
 
@@ -47,37 +46,12 @@ final readonly class FinishDoubt
     {
         $layers = array_map(static fn (DoubtfulLayer $l): Layer => $l->layer, $stack);
         $top = $prediction->onTop($start, $layers)->top();
-        $errors = $seen = [];
+        $seen = [];
         foreach (Zone::cases() as $zone) {
             $seen[$zone->value] = $top->cell($zone)->seen;
-            $errors[$zone->value] = [];
-        }
-        $causes = [];
-        foreach (self::pots($stack) as $pot => $spread) {
-            $cause = Cause::pot((string) $pot);
-            $byK = $prediction->onTop($start, self::withPot($stack, (string) $pot, 1 + self::STEP, 1.0))->top();
-            $byS = $prediction->onTop($start, self::withPot($stack, (string) $pot, 1.0, 1 + self::STEP))->top();
-            foreach (Zone::cases() as $zone) {
-                $cell = $top->cell($zone);
-                foreach ($spread->modes as $mode) {
-                    $moved = [];
-                    foreach ($cell->inside->values as $band => $r) {
-                        $moved[] = (($byK->cell($zone)->inside->values[$band] - $r) * $mode['k'][$band] + ($byS->cell($zone)->inside->values[$band] - $r) * $mode['s'][$band]) / self::STEP;
-                    }
-                    $error = self::error($prediction, $cell, $moved);
-                    if ($error !== null) {
-                        $errors[$zone->value][$cause->key][] = $error;
-                        $causes[$cause->key] = $cause;
-                    }
-                }
-            }
-        }
-        foreach (self::hands($prediction, $start, $stack, $top) as [$cause, $zone, $error]) {
-            $errors[$zone][$cause->key][] = $error;
-            $causes[$cause->key] = $cause;
         }
 
-        return new self($errors, $seen, $causes);
+        return new self([...self::ofPots($prediction, $start, $stack, $top), ...self::ofHands($prediction, $start, $stack, $top)], $seen);
     }
 
     public function spread(Zone $zone): ColourSpread
@@ -101,7 +75,11 @@ final readonly class FinishDoubt
     {
         $before = $this->radius();
         $best = null;
-        foreach ($this->causes as $key => $cause) {
+        $causes = [];
+        foreach ($this->directions as $direction) {
+            $causes[$direction->cause->key] = $direction->cause;
+        }
+        foreach ($causes as $key => $cause) {
             if ($cause->kind === CauseKind::Coats || in_array($key, $settled, true)) {
                 continue;
             }
@@ -119,9 +97,10 @@ final readonly class FinishDoubt
     {
         $left = $settled?->kind === CauseKind::Hand ? self::AFTER_CHIPS : self::AFTER_MEASURING;
         $errors = [];
-        foreach ($this->errors[$zone->value] ?? [] as $key => $each) {
-            $share = $key === $settled?->key ? $left : 1.0;
-            foreach ($each as [$l, $a, $b]) {
+        foreach ($this->directions as $direction) {
+            if (isset($direction->errors[$zone->value])) {
+                $share = $direction->cause->key === $settled?->key ? $left : 1.0;
+                [$l, $a, $b] = $direction->errors[$zone->value];
                 $errors[] = [$share * $l, $share * $a, $share * $b];
             }
         }
@@ -140,15 +119,40 @@ final readonly class FinishDoubt
     }
 
     /**
+     * @param  list<DoubtfulLayer>  $stack
+     * @return list<Direction>
+     */
+    private static function ofPots(SectionPrediction $prediction, SectionRow $start, array $stack, SectionRow $top): array
+    {
+        $directions = [];
+        foreach (self::pots($stack) as $pot => $spread) {
+            $byK = $prediction->onTop($start, self::withPot($stack, (string) $pot, 1 + self::STEP, 1.0))->top();
+            $byS = $prediction->onTop($start, self::withPot($stack, (string) $pot, 1.0, 1 + self::STEP))->top();
+            foreach ($spread->modes as $n => $mode) {
+                $moved = [];
+                foreach (Zone::cases() as $zone) {
+                    foreach ($top->cell($zone)->inside->values as $band => $r) {
+                        $moved[$zone->value][] = (($byK->cell($zone)->inside->values[$band] - $r) * $mode['k'][$band] + ($byS->cell($zone)->inside->values[$band] - $r) * $mode['s'][$band]) / self::STEP;
+                    }
+                }
+                $directions[] = self::direction($prediction, $top, Cause::pot((string) $pot), (string) $n, $moved);
+            }
+        }
+
+        return array_values(array_filter($directions));
+    }
+
+    /**
      * What thickness and coverage of each technique change: the hand's own deviation moves all its layers together, the
      * scatter from coat to coat each on its own.
      *
      * @param  list<DoubtfulLayer>  $stack
-     * @return list<array{Cause, string, array{float, float, float}}>
+     * @return list<Direction>
      */
-    private static function hands(SectionPrediction $prediction, SectionRow $start, array $stack, SectionRow $top): array
+    private static function ofHands(SectionPrediction $prediction, SectionRow $start, array $stack, SectionRow $top): array
     {
-        $together = $found = [];
+        /** @var array<string, array<string, array<int, float>>> $together by technique and way, zone and band */
+        $together = $kinds = $directions = [];
         foreach ($stack as $i => $doubtful) {
             $hand = $doubtful->hand();
             $ways = [
@@ -162,30 +166,41 @@ final readonly class FinishDoubt
                 }
                 $layers = array_map(static fn (DoubtfulLayer $l, int $n): Layer => $n === $i ? $l->layer->withHand($moved) : $l->layer, $stack, array_keys($stack));
                 $then = $prediction->onTop($start, $layers)->top();
-                $coats = Cause::coats();
+                $scattered = [];
+                $key = "{$doubtful->layer->technique->value}\n{$way}";
+                $kinds[$key] = [$doubtful->layer->technique, $way];
                 foreach (Zone::cases() as $zone) {
-                    $cell = $top->cell($zone);
-                    $slope = array_map(static fn (float $p, float $q): float => ($p - $q) / $step, $then->cell($zone)->inside->values, $cell->inside->values);
-                    $error = self::error($prediction, $cell, array_map(static fn (float $v): float => $v * $hand->scatter / sqrt($doubtful->layer->coats), $slope));
-                    if ($error !== null) {
-                        $found[] = [$coats, $zone->value, $error];
-                        $key = $doubtful->layer->technique->value."\n".$way."\n".$zone->value;
-                        $together[$key] ??= [$doubtful->layer->technique, $zone, array_fill(0, count($slope), 0.0)];
-                        foreach ($slope as $band => $v) {
-                            $together[$key][2][$band] += $v * $deviation;
-                        }
+                    foreach ($top->cell($zone)->inside->values as $band => $r) {
+                        $slope = ($then->cell($zone)->inside->values[$band] - $r) / $step;
+                        $scattered[$zone->value][] = $slope * $hand->scatter / sqrt($doubtful->layer->coats);
+                        $together[$key][$zone->value][$band] = ($together[$key][$zone->value][$band] ?? 0.0) + $slope * $deviation;
                     }
                 }
+                $directions[] = self::direction($prediction, $top, Cause::coats(), "{$i} {$way}", $scattered);
             }
         }
-        foreach ($together as [$technique, $zone, $moved]) {
-            $error = self::error($prediction, $top->cell($zone), $moved);
+        foreach ($kinds as $key => [$technique, $way]) {
+            $directions[] = self::direction($prediction, $top, Cause::hand($technique), $way, $together[$key]);
+        }
+
+        return array_values(array_filter($directions));
+    }
+
+    /**
+     * @param  array<string, array<int, float>>  $moved  what a standard deviation does to the reflectance inside the film, by zone and band
+     * @return Direction|null null where it does nothing
+     */
+    private static function direction(SectionPrediction $prediction, SectionRow $top, Cause $cause, string $way, array $moved): ?Direction
+    {
+        $errors = [];
+        foreach ($moved as $zone => $bands) {
+            $error = self::error($prediction, $top->cell(Zone::from($zone)), array_values($bands));
             if ($error !== null) {
-                $found[] = [Cause::hand($technique), $zone->value, $error];
+                $errors[$zone] = $error;
             }
         }
 
-        return $found;
+        return $errors === [] ? null : new Direction($cause, $way, $errors);
     }
 
     /**

@@ -436,6 +436,12 @@ export interface LayerProps {
     note: string | null;
 }
 
+export interface LessonProps {
+    id: number;
+    words: Array<string>;
+    isUndone: boolean;
+}
+
 export interface LightProps {
     up: string;
     front: string;

@@ -13,6 +13,8 @@ use Hyalin\Finish\Doubt\Cause;
 use Hyalin\Finish\Doubt\DoubtfulLayer;
 use Hyalin\Finish\Doubt\FinishDoubt;
 use Hyalin\Finish\Doubt\Ingredient;
+use Hyalin\Finish\Doubt\Learnt;
+use Hyalin\Finish\Doubt\Lesson;
 use Hyalin\Finish\Hand;
 use Hyalin\Finish\Layer;
 use Hyalin\Finish\SectionPrediction;
@@ -131,6 +133,21 @@ final class FinishDoubtTest extends TestCase
     }
 
     /**
+     * Two glazes, of one pot each.
+     *
+     * @param  list<PaintOptics>  $pots
+     * @param  list<OpticsSpread>  $spreads
+     * @return list<DoubtfulLayer>
+     */
+    private static function glazed(array $pots, array $spreads, Hand $hand, int $first): array
+    {
+        return array_map(
+            static fn (int $i): DoubtfulLayer => new DoubtfulLayer(self::layer(Technique::Glaze, [$i => 1.0], $pots, $hand), [new Ingredient("p{$i}", $pots[$i], 1.0, $spreads[$i])]),
+            [$first, 1 - $first],
+        );
+    }
+
+    /**
      * @param  array<int, float>  $parts  by pot
      * @param  list<PaintOptics>  $pots
      */
@@ -139,6 +156,61 @@ final class FinishDoubtTest extends TestCase
         $mix = array_map(static fn (int $pot, float $p): array => [$pots[$pot], $p], array_keys($parts), array_values($parts));
 
         return Layer::of($technique, PaintOptics::mixed($mix ?: [[$pots[0], 1.0]]), $technique->spec()->usualThinner, 1, $technique->spec()->usualZones, hand: $hand);
+    }
+
+    /**
+     * 60 painters photograph one finish each: what the photo teaches of their pots and hands brings the next finish from the same
+     * pots nearer, and what is left unsure still holds it.
+     */
+    public function test_what_a_photo_teaches_brings_the_next_finish_nearer(): void
+    {
+        $prediction = SectionPrediction::under(Illuminant::D65, Surface::of(Sheen::Matt));
+        $start = $prediction->start(Reflectance::flat(0.5));
+        $before = $after = $held = 0.0;
+        $zones = 0;
+        $spread = OpticsSpread::usual(OpticsQuality::Estimated);
+        for ($n = 0; $n < 60; $n++) {
+            $pots = (new InventedShelf(7000 + $n))->paints(2);
+            $true = array_map(fn (PaintOptics $p): PaintOptics => $this->drawn($p, $spread), $pots);
+            $hand = Hand::usual();
+            $own = $hand->moved(1.0, exp($hand->thicknessDeviation * $this->gauss()));
+            $painted = fn (int $first): array => array_map(fn (DoubtfulLayer $l): Layer => $l->layer->withHand($own->moved(1.0, exp(0.15 * $this->gauss()))), self::glazed($true, [$spread, $spread], $own, $first));
+            $came = $prediction->onTop($start, $painted(0))->top();
+            $found = [];
+            foreach (Zone::cases() as $zone) {
+                [$l, $a, $b] = $came->cell($zone)->seen->toArray();
+                $found[$zone->value] = Lab::of(max(0.0, $l + 0.7 * $this->gauss()), $a + 0.7 * $this->gauss(), $b + 0.7 * $this->gauss());
+            }
+            $learnt = Lesson::of([[FinishDoubt::of($prediction, $start, self::glazed($pots, [$spread, $spread], $hand, 0)), $found]], 0.7);
+            [$known, $narrower] = [$pots, [$spread, $spread]];
+            foreach ([0, 1] as $pot) {
+                $of = array_filter($learnt, static fn (Learnt $l): bool => $l->cause->pot === "p{$pot}");
+                $shifts = $left = [];
+                foreach (array_keys($spread->modes) as $mode) {
+                    $own1 = array_values(array_filter($of, static fn (Learnt $l): bool => $l->way === (string) $mode))[0] ?? null;
+                    $shifts[] = $own1->shift ?? 0.0;
+                    $left[] = $own1->left ?? 1.0;
+                }
+                $known[$pot] = $spread->moved($pots[$pot], $shifts);
+                $narrower[$pot] = $spread->narrowed($left);
+            }
+            $thickness = array_values(array_filter($learnt, static fn (Learnt $l): bool => $l->cause->technique !== null && $l->way === 'thickness'))[0] ?? null;
+            $better = new Hand(1.0, exp(($thickness->shift ?? 0.0) * $hand->thicknessDeviation), 0.25, $hand->thicknessDeviation * ($thickness->left ?? 1.0), 0.15);
+            $next = $prediction->onTop($start, $painted(1))->top();
+            $first = FinishDoubt::of($prediction, $start, self::glazed($pots, [$spread, $spread], $hand, 1));
+            $second = FinishDoubt::of($prediction, $start, self::glazed($known, $narrower, $better, 1));
+            foreach (Zone::cases() as $zone) {
+                $before += self::difference($first->seen[$zone->value], $next->cell($zone)->seen);
+                $missed = self::difference($second->seen[$zone->value], $next->cell($zone)->seen);
+                $after += $missed;
+                $held += $missed <= $second->spread($zone)->radius() ? 1 : 0;
+                $zones++;
+            }
+        }
+        self::assertLessThan(0.7 * $before, $after);
+        // A pot and a hand that one photo cannot tell apart are each left as unsure as they may be: rather too wide than too narrow.
+        self::assertGreaterThan(0.62, $held / $zones);
+        self::assertSame([], Lesson::of([], 1.0));
     }
 
     /** On the line from one end to the other, as far as that line goes. */

@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Compare;
 
 use App\Actions\Compare\CompareFigure;
 use App\Actions\Compare\LearnFromPhoto;
+use App\Actions\Compare\LearnTogether;
 use App\Actions\References\AddPicture;
 use App\Adapters\Finish\Corrections;
 use App\Adapters\References\PictureColours;
@@ -15,12 +16,14 @@ use App\Http\Props\Brief\FigureProps;
 use App\Http\Props\ColourProps;
 use App\Http\Props\Compare\ComparedAreaProps;
 use App\Http\Props\Compare\CorrectionProps;
+use App\Http\Props\Compare\LessonProps;
 use App\Http\Props\Compare\TouchUpProps;
 use App\Http\Props\References\PictureProps;
 use App\Http\Requests\Compare\FindingRequest;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Compare\Correction;
+use App\Models\Compare\LessonRecord;
 use App\Models\Painter;
 use App\Models\References\Picture;
 use App\Models\References\PictureKind;
@@ -55,6 +58,7 @@ final class CompareController
             'references' => static fn () => PictureProps::allOf($figure),
             'areas' => static fn () => array_map(ComparedAreaProps::of(...), $compare($figure, $photo)),
             'onMesh' => static fn () => $figure->lightStudy()->whereNotNull('path')->exists(),
+            'lessons' => static fn () => LessonProps::allOf($figure),
             'corrections' => static fn () => array_values(Correction::query()->where('painter_id', $painter->id)->with('paint')->orderByDesc('difference')->get()->map(static fn (Correction $c) => CorrectionProps::of($c))->all()),
         ]);
     }
@@ -156,6 +160,19 @@ final class CompareController
     public function learn(Figure $figure, Picture $picture, LearnFromPhoto $learn): JsonResponse
     {
         return new JsonResponse(['learnt' => $learn($figure, $picture)], JsonResponse::HTTP_CREATED);
+    }
+
+    /** @throws ValidationException when the photo tells nothing new */
+    public function learnTogether(Figure $figure, Picture $picture, LearnTogether $learn, #[CurrentUser] Painter $painter): JsonResponse
+    {
+        return new JsonResponse(LessonProps::of($learn($figure, $picture, $painter)), JsonResponse::HTTP_CREATED);
+    }
+
+    public function undoLesson(LessonRecord $lesson, LearnTogether $learn): JsonResponse
+    {
+        $learn->undo($lesson);
+
+        return new JsonResponse(LessonProps::of($lesson));
     }
 
     /** Predictions use it from now on, or no longer. */

@@ -16,7 +16,14 @@ import { Button } from '@/shared/ui/button';
 import { Choice } from '@/shared/ui/choice';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
-import type { ComparedAreaProps, CorrectionProps, FigureProps, PictureProps, Zone } from '@/types/generated';
+import type {
+    ComparedAreaProps,
+    CorrectionProps,
+    FigureProps,
+    LessonProps,
+    PictureProps,
+    Zone,
+} from '@/types/generated';
 import { Lessons } from './lessons';
 import { Booth } from './booth';
 import { TouchUpAdvice } from './touch-up';
@@ -28,6 +35,7 @@ type Props = {
     references: PictureProps[];
     areas: ComparedAreaProps[];
     corrections: CorrectionProps[];
+    lessons: LessonProps[];
     onMesh: boolean;
 };
 
@@ -70,7 +78,7 @@ type Comparison = ReturnType<typeof useComparison>;
 
 type ComparisonState = ReturnType<typeof useComparisonState>;
 
-function useComparisonState({ figure, photos, photoId, references, areas, corrections, onMesh }: Props) {
+function useComparisonState({ figure, photos, photoId, references, areas, corrections, lessons, onMesh }: Props) {
     const photo = photos.find((p) => p.id === photoId);
     const worst = [...areas].sort((p, q) => (q.mean ?? -1) - (p.mean ?? -1))[0];
     const [areaId, setAreaId] = useState<number | null>(worst?.areaId ?? null);
@@ -96,6 +104,7 @@ function useComparisonState({ figure, photos, photoId, references, areas, correc
         references,
         areas,
         corrections,
+        lessons,
         onMesh,
         photo,
         worst,
@@ -244,6 +253,7 @@ function Results({ comparison }: { comparison: Comparison }) {
         reflectance,
         setReflectance,
         corrections,
+        lessons,
         found,
         attempt,
     } = comparison;
@@ -270,6 +280,15 @@ function Results({ comparison }: { comparison: Comparison }) {
             {side === 'lessons' && (
                 <Lessons
                     corrections={corrections}
+                    lessons={lessons}
+                    onTogether={
+                        photo && found.length > 0
+                            ? () =>
+                                  void attempt(() =>
+                                      send('POST', url('lessons.learn', { figure: figure.id, picture: photo.id })),
+                                  )
+                            : null
+                    }
                     onLearn={
                         photo && found.length > 0
                             ? () =>
