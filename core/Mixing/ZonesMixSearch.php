@@ -31,6 +31,7 @@ final class ZonesMixSearch
     {
         usort($zones, static fn (array $p, array $q): int => $q[1] <=> $p[1]);
         [$main] = $zones[0];
+        $effort = ($effort ?? SearchEffort::forShelf(count($paints)))->near();
         $sets = [];
         foreach (array_slice($zones, 0, 2) as [$task]) {
             $wide = MixTask::of($task->target, $task->placement, $task->later, $task->surface, $task->maxPaints, $task->maxDrops, self::SETS);

@@ -35,6 +35,9 @@ final readonly class OpticsSpread
 
     private const PARTLY_STRENGTH = 0.25;
 
+    /** And its thick colour is read to this of K/S. */
+    private const READ_COLOUR = 0.05;
+
     /** @param  list<array{k: list<float>, s: list<float>}>  $modes */
     private function __construct(public array $modes)
     {
@@ -53,8 +56,14 @@ final readonly class OpticsSpread
         $tilt = array_map(static fn (int $band): float => self::ESTIMATED_TILT * (2 * $band / (Bands::COUNT - 1) - 1), range(0, Bands::COUNT - 1));
 
         return new self(match ($quality) {
-            OpticsQuality::Measured => [['k' => $flat(self::MEASURED_STRENGTH), 's' => $flat(self::MEASURED_STRENGTH)]],
-            OpticsQuality::PartlyMeasured => [['k' => $flat(self::PARTLY_STRENGTH), 's' => $flat(self::PARTLY_STRENGTH)]],
+            OpticsQuality::Measured => [
+                ['k' => $flat(self::MEASURED_STRENGTH), 's' => $flat(self::MEASURED_STRENGTH)],
+                ['k' => $flat(self::READ_COLOUR), 's' => $flat(0.0)],
+            ],
+            OpticsQuality::PartlyMeasured => [
+                ['k' => $flat(self::PARTLY_STRENGTH), 's' => $flat(self::PARTLY_STRENGTH)],
+                ['k' => $flat(2 * self::READ_COLOUR), 's' => $flat(0.0)],
+            ],
             OpticsQuality::Estimated => [
                 ['k' => $flat(self::ESTIMATED_STRENGTH), 's' => $flat(self::ESTIMATED_STRENGTH)],
                 ['k' => $flat(0.0), 's' => $flat(self::ESTIMATED_OPACITY)],

@@ -43,6 +43,12 @@ final readonly class SearchEffort
         return new self(1.0, 0.4, 0.6, 60, 1, 1, 1.0, 2, 0.0, false);
     }
 
+    /** The same without looking for colours out of reach in another way: where several zones have to agree none is reached anyway. */
+    public function near(): self
+    {
+        return new self($this->margin, $this->closer, $this->reach, $this->mostSets, $this->passes, $this->rounds, $this->worthwhile, $this->ratios, $this->content, false);
+    }
+
     /** @param  int  $paints  on the shelf; the settings were measured by bin/bench */
     public static function forShelf(int $paints): self
     {

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { send } from '@/shared/lib/api';
 import { zoneName } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
@@ -57,15 +57,43 @@ export function NameColour(props: Props) {
     );
 }
 
+type Other = { value: string; label: string; areaId: number; zone: Zone; mark?: ReactNode };
+
+/** What other zones and areas are to be, and what the finishes of those without a colour give in the same zone. */
+function coloursOf(areas: readonly AreaProps[], own: AreaProps, zone: Zone): Other[] {
+    return areas.flatMap((a): Other[] => {
+        const taken = a.samples
+            .filter((s) => a.id !== own.id || s.zone !== zone)
+            .map((s) => ({
+                value: `${a.id} ${s.zone}`,
+                label: `${a.name}, ${zoneName(a.form, s.zone)}`,
+                areaId: a.id,
+                zone: s.zone,
+                mark: <PotMark hex={s.colour.hex} />,
+            }));
+        return taken.length === 0 && a.layers > 0 && a.id !== own.id
+            ? [
+                  {
+                      value: `${a.id} ${zone}`,
+                      label: `${a.name}, ${zoneName(a.form, zone)}, as planned`,
+                      areaId: a.id,
+                      zone,
+                  },
+              ]
+            : taken;
+    });
+}
+
 type Form = ReturnType<typeof useNameColour>;
 
 function useNameColour({ figureId, area, areas, pots, zone, attempt }: Props) {
-    const others = areas.filter((a) => a.id !== area.id || a.samples.length > 0);
+    const others = coloursOf(areas, area, zone);
     const [from, setFrom] = useState<From>('hex');
     const [hex, setHex] = useState('#808080');
     const [lab, setLab] = useState('50, 0, 0');
     const [pot, setPot] = useState(pots[0]?.id ?? 0);
-    const [other, setOther] = useState(others[0]?.id ?? 0);
+    const [asked, setOther] = useState('');
+    const other = others.find((o) => o.value === asked) ?? others[0];
     const [shift, setShift] = useState<ColourShift | typeof NONE>(NONE);
     const [amount, setAmount] = useState('10');
 
@@ -77,7 +105,8 @@ function useNameColour({ figureId, area, areas, pots, zone, attempt }: Props) {
                 hex: from === 'hex' ? hex : null,
                 lab: from === 'lab' ? lab.split(/[\s;,]+/).filter((n) => n !== '') : null,
                 paintId: from === 'pot' ? pot : null,
-                areaId: from === 'area' ? other : null,
+                areaId: from === 'area' ? (other?.areaId ?? null) : null,
+                areaZone: from === 'area' ? (other?.zone ?? null) : null,
                 shift: shift === NONE ? null : shift,
                 amount: shift === NONE ? null : amount.replace(',', '.'),
             }),
@@ -148,12 +177,11 @@ function Base({ form, props }: { form: Form; props: Props }) {
         case 'area':
             return (
                 <Pick
-                    label="Area, same zone"
-                    value={String(form.other)}
-                    options={form.others.map((a) => ({ value: String(a.id), label: a.name }))}
-                    onPick={(id) => {
-                        form.setOther(Number(id));
-                    }}
+                    label="Area and zone"
+                    value={form.other?.value}
+                    placeholder="no other colour yet"
+                    options={form.others}
+                    onPick={form.setOther}
                 />
             );
     }
