@@ -224,7 +224,8 @@ final readonly class ProposalSearch
     {
         $primer = $this->primer(true) ?? $this->primer(false);
         $metals = $this->bench->pots(PotRole::Metal);
-        $washes = $this->bench->shortlisted($this->bench->pots(PotRole::Translucent));
+        // A thinned paint shades metal as a wash does.
+        $washes = $this->bench->shortlisted($this->bench->pots(PotRole::Translucent, PotRole::Covering));
         if ($primer === null || $metals === []) {
             return null;
         }

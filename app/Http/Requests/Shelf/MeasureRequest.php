@@ -30,6 +30,15 @@ final class MeasureRequest extends FormRequest
         ];
     }
 
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'noise.*' => 'The noise of a reading is a number from 0.01 to 5 %.',
+            'coatSpread.*' => 'One coat differs from the next by a number from 0 to 50 %.',
+        ];
+    }
+
     /** @return float standard deviation of reflectance */
     public function noise(ColourReader $reader): float
     {

@@ -16,6 +16,8 @@ type Props = {
     layers: unknown;
     index: number;
     zone: Zone;
+    /** What painters call it in such an area. */
+    zoneName?: string;
     onUse: (mix: DropsProps[]) => void;
     onCup: (mix: DropsProps[]) => void;
 };
@@ -30,7 +32,7 @@ export function MixFinder(props: Props) {
     return (
         <section aria-label="Mix finder" aria-busy={busy} className="flex flex-col gap-3">
             <header className="flex items-baseline justify-between gap-2">
-                <h3 className="text-base">Mix for the {zone}</h3>
+                <h3 className="text-base">Mix for the {props.zoneName ?? zone}</h3>
                 <ColourInput
                     value={question.targetHex}
                     onPick={(targetHex) => {

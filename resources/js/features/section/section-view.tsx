@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import { useRef, type KeyboardEvent } from 'react';
-import { ZONES, capital, labWords, one, zoneName } from '@/shared/lib/format';
+import { ZONES, capital, labWords, one, zoneName, zonesOf } from '@/shared/lib/format';
 import type { AreaForm, SectionCellProps, SectionRowProps, Zone } from '@/types/generated';
 
 export type Place = { row: number; zone: Zone };
@@ -40,8 +40,9 @@ export function SectionView({
         event.preventDefault();
         const place = selected ?? { row: rows.length - 1, zone: 'mid' as Zone };
         const row = Math.max(0, Math.min(rows.length - 1, place.row + (step[0] ?? 0)));
-        const column = Math.max(0, Math.min(ZONES.length - 1, ZONES.indexOf(place.zone) + (step[1] ?? 0)));
-        const zone = ZONES[column] ?? place.zone;
+        const zones = zonesOf(form);
+        const column = Math.max(0, Math.min(zones.length - 1, zones.indexOf(place.zone) + (step[1] ?? 0)));
+        const zone = zones[column] ?? place.zone;
         onSelect({ row, zone });
         box.current?.querySelector<HTMLElement>(`[data-cell="${row}-${zone}"]`)?.focus();
     }
@@ -52,7 +53,7 @@ export function SectionView({
                 <span role="columnheader" className="w-40 shrink-0">
                     <span className="sr-only">Layer</span>
                 </span>
-                {ZONES.map((zone) => (
+                {zonesOf(form).map((zone) => (
                     <span key={zone} role="columnheader" className="flex-1 text-center">
                         {zoneName(form, zone)}
                     </span>
@@ -65,6 +66,7 @@ export function SectionView({
                     index={index}
                     name={names[index] ?? ''}
                     note={notes[index]}
+                    form={form}
                     height={height}
                     top={index === rows.length - 1}
                     selected={selected}
@@ -88,6 +90,7 @@ function Band({
     index,
     name,
     note,
+    form,
     height,
     top,
     selected,
@@ -97,6 +100,7 @@ function Band({
     index: number;
     name: string;
     note?: string | undefined;
+    form: AreaForm;
     height: number;
     top: boolean;
     selected: Place | null;
@@ -126,18 +130,22 @@ function Band({
                 )}
             </button>
             <div className="relative flex flex-1">
-                {row.cells.map((cell) => (
-                    <Cell
-                        key={cell.zone}
-                        cell={cell}
-                        index={index}
-                        height={height}
-                        film={index > 0 && cell.touched}
-                        selected={here && selected.zone === cell.zone}
-                        tabbable={here ? selected.zone === cell.zone : selected === null && top && cell.zone === 'mid'}
-                        onSelect={onSelect}
-                    />
-                ))}
+                {row.cells
+                    .filter((cell) => zonesOf(form).includes(cell.zone))
+                    .map((cell) => (
+                        <Cell
+                            key={cell.zone}
+                            cell={cell}
+                            index={index}
+                            height={height}
+                            film={index > 0 && cell.touched}
+                            selected={here && selected.zone === cell.zone}
+                            tabbable={
+                                here ? selected.zone === cell.zone : selected === null && top && cell.zone === 'mid'
+                            }
+                            onSelect={onSelect}
+                        />
+                    ))}
             </div>
         </div>
     );

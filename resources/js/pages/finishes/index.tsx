@@ -21,7 +21,7 @@ import { savingWords, useFinish } from '@/features/finish/use-finish';
 import { MixFinder } from '@/features/mix-finder/mix-finder';
 import { SectionView, aim, type Place } from '@/features/section/section-view';
 import { Shell } from '@/features/shell/shell';
-import { ZONES, zoneName, labWords, one, many } from '@/shared/lib/format';
+import { ZONES, zoneName, zonesOf, labWords, one, many } from '@/shared/lib/format';
 import { send } from '@/shared/lib/api';
 import { url } from '@/shared/lib/url';
 import { useKeys } from '@/shared/lib/use-keys';
@@ -33,6 +33,7 @@ import { Pick } from '@/shared/ui/pick';
 import { Spread } from '@/shared/ui/spread';
 import type {
     AreaFinishProps,
+    AreaForm,
     AreaProps,
     FigureProps,
     Illuminant,
@@ -157,8 +158,8 @@ function Finish(props: FinishProps) {
                     onSelect={setPlace}
                     height={Math.max(30, Math.min(58, 330 / Math.max(1, section.rows.length)))}
                 />
-                <Matches matches={section.matches} />
-                <Spreads section={section} />
+                <Matches matches={section.matches} form={area.form} />
+                <Spreads section={section} form={area.form} />
                 <footer className="flex flex-wrap items-center justify-between gap-3">
                     <Footer desk={desk} addLayer={addLayer} />
                     <p role="status" className="text-xs text-quiet">
@@ -259,7 +260,7 @@ function Tab({ value, children }: { value: string; children: ReactNode }) {
     );
 }
 
-function Matches({ matches }: { matches: readonly MatchProps[] }) {
+function Matches({ matches, form }: { matches: readonly MatchProps[]; form: AreaForm }) {
     if (matches.length === 0) return null;
     return (
         <section aria-label="Finished zones compared with their targets" className="flex">
@@ -267,7 +268,7 @@ function Matches({ matches }: { matches: readonly MatchProps[] }) {
                 <span className="flex h-[26px] items-center">wanted</span>
                 <span className="flex h-[26px] items-center">predicted</span>
             </div>
-            {ZONES.map((zone) => {
+            {zonesOf(form).map((zone) => {
                 const match = matches.find((m) => m.zone === zone);
                 if (!match)
                     return (
@@ -309,8 +310,9 @@ function TooDark({ area }: { area: AreaFinishProps }) {
 }
 
 /** How sure the finished zones are, and what would make them surer. */
-function Spreads({ section }: { section: SectionProps }) {
-    const { spreads, help } = section;
+function Spreads({ section, form }: { section: SectionProps; form: AreaForm }) {
+    const { help } = section;
+    const spreads = section.spreads.filter(({ zone }) => zonesOf(form).includes(zone));
     if (spreads.length === 0) return null;
     return (
         <section aria-label="How sure the prediction is" className="flex flex-col gap-1">
@@ -458,6 +460,7 @@ function LayerTabs({ desk, layer }: { desk: Desk; layer: LayerProps }) {
                     layers={wire(stack)}
                     index={index}
                     zone={zone}
+                    zoneName={zoneName(area.form, zone)}
                     onUse={(mix) => {
                         change(withLayer(stack, index, { mix }));
                     }}
@@ -564,8 +567,8 @@ function WontShow({ desk, judged }: { desk: Desk; judged: SectionRowProps }) {
     const { change, stack, index } = desk;
     return (
         <Notice strong>
-            This layer won&apos;t show at arm&apos;s length: it changes the {judged.mostIn ?? 'zones'} by{' '}
-            {one(judged.largestChange)}.{' '}
+            This layer won&apos;t show at arm&apos;s length: it changes the{' '}
+            {judged.mostIn === null ? 'zones' : zoneName(desk.area.form, judged.mostIn)} by {one(judged.largestChange)}.{' '}
             {judged.remedy === null || judged.remedies.length > 0 ? '' : `${capitalised(judged.remedy)}.`}
             {judged.remedies.length > 0 && (
                 <span className="mt-2 flex flex-wrap gap-2">
@@ -593,11 +596,11 @@ function WontShow({ desk, judged }: { desk: Desk; judged: SectionRowProps }) {
 }
 
 /** What a layer changes when it is painted, and what of it is left when the rest is on. */
-function Changes({ judged }: { judged: SectionRowProps }) {
+function Changes({ judged, form }: { judged: SectionRowProps; form: AreaForm }) {
     if (judged.mostIn === null) return null;
     return (
         <p className="text-sm">
-            Changes the {judged.mostIn} by <strong>{one(judged.largestChange)}</strong> when painted;{' '}
+            Changes the {zoneName(form, judged.mostIn)} by <strong>{one(judged.largestChange)}</strong> when painted;{' '}
             {judged.left < NOTHING_LEFT ? (
                 <strong>nothing of it is seen at the end: what follows covers it.</strong>
             ) : (
@@ -612,7 +615,11 @@ function Changes({ judged }: { judged: SectionRowProps }) {
 function ChosenLayer({ desk, judged, layer }: { desk: Desk; judged: SectionRowProps; layer: LayerProps }) {
     return (
         <div className="flex flex-col gap-4">
-            {judged.shows ? <Changes judged={judged} /> : <WontShow judged={judged} desk={desk} />}
+            {judged.shows ? (
+                <Changes judged={judged} form={desk.area.form} />
+            ) : (
+                <WontShow judged={judged} desk={desk} />
+            )}
             <LayerTabs desk={desk} layer={layer} />
         </div>
     );
