@@ -134,7 +134,7 @@ function rowNote(table: Table, swatch: Swatch, needed: boolean): string {
     return (
         readings[swatch]?.colour.name ??
         (swatch === 'tint' && measured?.needsTint
-            ? 'needed: an opaque coat does not show how strong it is in mixes'
+            ? 'needed: it shows how strong the pot is in mixes'
             : needed
               ? 'not read yet'
               : 'optional, more precise')
@@ -192,8 +192,8 @@ function Measured({ table, measured }: { table: Table; measured: MeasurementProp
             </p>
             {measured.needsTint && (
                 <p>
-                    One coat is nearly opaque, so its strength in mixes cannot be seen. Mix 1 drop into 5 of white and
-                    read that tint.
+                    Its strength in mixes is not known well: the coat is nearly opaque, or your coats differ much. Mix 1
+                    drop into 5 of white and read that tint.
                 </p>
             )}
             <Button
