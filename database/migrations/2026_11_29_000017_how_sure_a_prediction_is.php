@@ -41,9 +41,9 @@ return new class extends Migration
         });
         Schema::create('lessons', static function (Blueprint $table): void {
             $table->id();
-            $table->foreignId('painter_id')->constrained()->cascadeOnDelete();
-            $table->foreignId('figure_id')->constrained()->cascadeOnDelete();
-            $table->foreignId('picture_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('painter_id')->index()->constrained()->cascadeOnDelete();
+            $table->foreignId('figure_id')->index()->constrained()->cascadeOnDelete();
+            $table->foreignId('picture_id')->index()->constrained()->cascadeOnDelete();
             // What pots and hands were before, and what was said of each.
             $table->json('before');
             $table->json('words');

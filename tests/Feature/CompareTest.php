@@ -85,7 +85,7 @@ final class CompareTest extends TestCase
         $hand = TechniqueHand::query()->sole();
         self::assertSame('glaze', $hand->technique->value);
         self::assertLessThan(0.3, $hand->thickness_deviation / $hand->thickness);
-        $this->get("/figures/{$figure->id}/compare/{$photo->id}")->assertInertia(fn (AssertableInertia $page) => $page->has('lessons', 1));
+        $this->get("/figures/{$figure->id}/compare/{$photo->id}")->assertInertia(fn (AssertableInertia $page) => $page->loadDeferredProps('lessons', fn (AssertableInertia $late) => $late->has('lessons', 1)));
         self::assertIsInt($lesson['id']);
         $this->actingAs(Painter::factory()->create())->deleteJson("/lessons/{$lesson['id']}")->assertNotFound();
         $this->actingAs($this->painter)->deleteJson("/lessons/{$lesson['id']}")->assertOk()->assertJson(['isUndone' => true]);

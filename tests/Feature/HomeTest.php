@@ -10,6 +10,7 @@ use App\Models\Bench\Run;
 use App\Models\Bench\Timer;
 use App\Models\Brief\Figure;
 use App\Models\Compare\Correction;
+use App\Models\Compare\LessonRecord;
 use App\Models\Cups\CupRecord;
 use App\Models\Finish\MixSearchRecord;
 use App\Models\Finish\ProposalSearchRecord;
@@ -85,8 +86,11 @@ final class HomeTest extends TestCase
         $chip = new ChipRecord(['technique' => 'wash', 'paint_id' => $this->pot('Bog', '#43351b', owner: $other)->id, 'thinner' => 0, 'coats' => 1, 'card' => 0.5, 'read' => array_fill(0, 36, 0.5)]);
         $chip->painter_id = $other->id;
         $chip->save();
+        $lesson = new LessonRecord(['figure_id' => $theirs->id, 'picture_id' => $picture->id, 'before' => ['pots' => [], 'hands' => []], 'words' => []]);
+        $lesson->painter_id = $other->id;
+        $lesson->save();
         $records = [
-            'timer' => $timer->id, 'mesh' => $theirs->meshes()->create([
+            'lesson' => $lesson->id, 'timer' => $timer->id, 'mesh' => $theirs->meshes()->create([
                 'title' => 'x',
                 'path' => 'meshes/x',
                 'triangles' => 1,

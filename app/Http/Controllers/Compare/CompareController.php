@@ -58,7 +58,7 @@ final class CompareController
             'references' => static fn () => PictureProps::allOf($figure),
             'areas' => static fn () => array_map(ComparedAreaProps::of(...), $compare($figure, $photo)),
             'onMesh' => static fn () => $figure->lightStudy()->whereNotNull('path')->exists(),
-            'lessons' => static fn () => LessonProps::allOf($figure),
+            'lessons' => Inertia::defer(static fn () => LessonProps::allOf($figure), 'lessons'),
             'corrections' => static fn () => array_values(Correction::query()->where('painter_id', $painter->id)->with('paint')->orderByDesc('difference')->get()->map(static fn (Correction $c) => CorrectionProps::of($c))->all()),
         ]);
     }

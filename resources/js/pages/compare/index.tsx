@@ -35,7 +35,8 @@ type Props = {
     references: PictureProps[];
     areas: ComparedAreaProps[];
     corrections: CorrectionProps[];
-    lessons: LessonProps[];
+    /** Comes after the page. */
+    lessons?: LessonProps[];
     onMesh: boolean;
 };
 
@@ -78,7 +79,7 @@ type Comparison = ReturnType<typeof useComparison>;
 
 type ComparisonState = ReturnType<typeof useComparisonState>;
 
-function useComparisonState({ figure, photos, photoId, references, areas, corrections, lessons, onMesh }: Props) {
+function useComparisonState({ figure, photos, photoId, references, areas, corrections, lessons = [], onMesh }: Props) {
     const photo = photos.find((p) => p.id === photoId);
     const worst = [...areas].sort((p, q) => (q.mean ?? -1) - (p.mean ?? -1))[0];
     const [areaId, setAreaId] = useState<number | null>(worst?.areaId ?? null);
