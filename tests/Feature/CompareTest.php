@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Http\Props\Shelf\PaintProps;
 use App\Models\Compare\Correction;
 use App\Models\Painter;
 use App\Models\Shelf\TechniqueHand;
@@ -85,6 +86,11 @@ final class CompareTest extends TestCase
         $hand = TechniqueHand::query()->sole();
         self::assertSame('glaze', $hand->technique->value);
         self::assertLessThan(0.3, $hand->thickness_deviation / $hand->thickness);
+        // Another name or level says nothing of what is in the pot.
+        $taught = $pot->refresh()->absorption;
+        $this->patchJson("/shelf/paints/{$pot->id}", [...PaintProps::of($pot)->described, 'name' => 'Lamp Ochre, new', 'levelPercent' => 40, 'version' => $pot->version])->assertOk();
+        self::assertSame($taught, $pot->refresh()->absorption);
+        self::assertNotNull($pot->spread);
         $this->get("/figures/{$figure->id}/compare/{$photo->id}")->assertInertia(fn (AssertableInertia $page) => $page->loadDeferredProps('lessons', fn (AssertableInertia $late) => $late->has('lessons', 1)));
         self::assertIsInt($lesson['id']);
         $this->actingAs(Painter::factory()->create())->deleteJson("/lessons/{$lesson['id']}")->assertNotFound();

@@ -199,7 +199,8 @@ final class ImportBench
     private static function estimatedAnew(array $row): array
     {
         $paint = (new Paint)->setRawAttributes($row);
-        if ($paint->quality !== OpticsQuality::Estimated) {
+        // What photos have taught of an estimated pot is not estimated away.
+        if ($paint->quality !== OpticsQuality::Estimated || isset($row['spread'])) {
             return $row;
         }
         try {

@@ -73,7 +73,7 @@ final readonly class LearnTogether
             foreach ($lesson->before['pots'] as $id => $was) {
                 $pot = Paint::withTrashed()->where('painter_id', $lesson->painter_id)->find($id);
                 // What was measured or typed since is newer than what this lesson knew.
-                if ($pot !== null && $pot->version === $was['version'] + 1) {
+                if ($pot !== null && $pot->absorption === $was['after']) {
                     $pot->fill(['absorption' => $was['k'], 'scattering' => $was['s'], 'spread' => $was['spread'], 'version' => $pot->version + 1])->save();
                 }
             }
@@ -100,8 +100,9 @@ final readonly class LearnTogether
         $before = ['pots' => [], 'hands' => []];
         $words = [];
         foreach (Paint::withTrashed()->where('painter_id', $painter->id)->whereKey(array_keys($pots))->get() as $pot) {
-            $before['pots'][$pot->id] = ['k' => $pot->absorption, 's' => $pot->scattering, 'spread' => $pot->spread, 'version' => $pot->version];
+            $was = ['k' => $pot->absorption, 's' => $pot->scattering, 'spread' => $pot->spread];
             $words[] = $this->move($pot, $pots[$pot->id]);
+            $before['pots'][$pot->id] = [...$was, 'after' => $pot->absorption];
         }
         foreach ($hands as $technique => $ways) {
             [$was, $said] = $this->moveHand($painter, Technique::from($technique), $ways);

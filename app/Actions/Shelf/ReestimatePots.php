@@ -9,7 +9,8 @@ use Hyalin\Optics\OpticsQuality;
 use Illuminate\Validation\ValidationException;
 
 /**
- * Estimates again, from what the painters typed, every pot that nobody measured: for when the estimate itself gets better.
+ * Estimates again, from what the painters typed, every pot that nobody measured and no photo has taught of: for when the
+ * estimate itself gets better.
  */
 final readonly class ReestimatePots
 {
@@ -21,7 +22,7 @@ final readonly class ReestimatePots
 
     public function __invoke(): void
     {
-        Paint::withTrashed()->where('quality', OpticsQuality::Estimated)->chunkById(self::CHUNK, function (iterable $paints): void {
+        Paint::withTrashed()->where('quality', OpticsQuality::Estimated)->whereNull('spread')->chunkById(self::CHUNK, function (iterable $paints): void {
             foreach ($paints as $paint) {
                 try {
                     $optics = ($this->estimate)($paint);

@@ -11,7 +11,7 @@ use Illuminate\Support\Carbon;
 /**
  * What a photo taught of pots and techniques together, and what they were before: it can be undone.
  *
- * @phpstan-type Before array{pots: array<int, array{k: list<float>, s: list<float>, spread: list<array{k: list<float>, s: list<float>}>|null, version: int}>, hands: array<string, array{coverage: float, coverage_deviation: float, thickness: float, thickness_deviation: float, scatter: float, chips: int}|null>}
+ * @phpstan-type Before array{pots: array<int, array{k: list<float>, s: list<float>, spread: list<array{k: list<float>, s: list<float>}>|null, after: list<float>}>, hands: array<string, array{coverage: float, coverage_deviation: float, thickness: float, thickness_deviation: float, scatter: float, chips: int}|null>}
  *
  * @property int $id
  * @property int $painter_id

@@ -22,6 +22,9 @@ use Inertia\Response;
 
 final class PaintController
 {
+    /** Columns that K and S are estimated from. */
+    private const ESTIMATED_FROM = ['thick_hex', 'opacity', 'strength', 'sheen', 'kind', 'tint_hex'];
+
     public function index(#[CurrentUser] Painter $painter): Response
     {
         return Inertia::render('shelf/index', ['page' => static fn () => ShelfPageProps::of($painter)]);
@@ -76,8 +79,9 @@ final class PaintController
             $request->validated(),
             function (Paint $paint) use ($request, $estimate): void {
                 $paint->fill($request->attributesOfPaint());
-                // A measured pot keeps its K and S: its name or level may change, not what was read.
-                if ($paint->quality === OpticsQuality::Estimated) {
+                // A measured pot keeps its K and S: its name or level may change, not what was read; nor, of one that is estimated, what
+                // photos have taught of it.
+                if ($paint->quality === OpticsQuality::Estimated && $paint->isDirty(self::ESTIMATED_FROM)) {
                     $this->giveOptics($paint, $estimate);
                 }
             },
@@ -107,5 +111,7 @@ final class PaintController
         $paint->absorption = $optics->k;
         $paint->scattering = $optics->s;
         $paint->quality = $optics->quality;
+        // What was known of the pot as it was says nothing of this one.
+        $paint->spread = null;
     }
 }
