@@ -40,8 +40,28 @@ final readonly class LearnTogether
     {
     }
 
-    /** @throws ValidationException when nothing found on the photo tells anything */
+    /**
+     * A photo that has taught already teaches anew, and not twice.
+     *
+     * @throws ValidationException when nothing found on the photo tells anything; then all is as it was
+     */
     public function __invoke(Figure $figure, Picture $photo, Painter $painter): LessonRecord
+    {
+        return DB::transaction(function () use ($figure, $photo, $painter): LessonRecord {
+            foreach (LessonRecord::query()->where('picture_id', $photo->id)->whereNull('undone_at')->orderByDesc('id')->get() as $earlier) {
+                $this->undo($earlier);
+            }
+
+            return $this->kept($figure, $photo, $painter, $this->learnt($figure, $photo));
+        });
+    }
+
+    /**
+     * @return non-empty-list<Learnt>
+     *
+     * @throws ValidationException
+     */
+    private function learnt(Figure $figure, Picture $photo): array
     {
         $areas = [];
         $findings = $photo->findings()->get()->groupBy('area_id');
@@ -64,7 +84,7 @@ final readonly class LearnTogether
             throw ValidationException::withMessages(['photo' => 'Nothing found on this photo tells more than is known already. Find the zones of an area first.']);
         }
 
-        return DB::transaction(fn (): LessonRecord => $this->kept($figure, $photo, $painter, $learnt));
+        return $learnt;
     }
 
     public function undo(LessonRecord $lesson): void
