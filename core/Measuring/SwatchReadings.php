@@ -6,6 +6,7 @@ namespace Hyalin\Measuring;
 
 use Hyalin\Colour\Bands;
 use Hyalin\Colour\Reflectance;
+use Hyalin\Finish\Hand;
 
 /**
  * What was read of one pot: one coat over a black and a white card, the bare cards, and where they were read a thick
@@ -16,8 +17,8 @@ final readonly class SwatchReadings
     /** A good reader repeats to this; a standard deviation of reflectance (own estimate). */
     public const GOOD_READER = 0.0005;
 
-    /** How much one coat of a hand differs from the next, relative (own estimate). */
-    public const USUAL_SPREAD = 0.15;
+    /** How much one coat of a hand differs from the next, relative. */
+    public const USUAL_SPREAD = Hand::SCATTER;
 
     /** Contradictions below this are taken for noise, and below eight of its standard deviations. */
     private const TOLERANCE = 0.01;

@@ -72,8 +72,8 @@ function Together({ lessons, onTogether }: { lessons: readonly LessonProps[]; on
         <>
             <h3 className="text-base font-semibold">All together</h3>
             <p>
-                Moves your pots and your technique towards what this photo shows, each as far as it was uncertain.
-                Predictions then vary less.
+                Moves your pots and your technique towards what this photo shows, each as far as it was uncertain. What
+                it finds is an estimate.
             </p>
             {onTogether && (
                 <Button className="self-start" onClick={onTogether}>
