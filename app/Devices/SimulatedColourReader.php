@@ -38,6 +38,11 @@ final class SimulatedColourReader implements ColourReader
 
     private const FORGETS_ONE_IN = 7;
 
+    /** @param  Randomizer  $chance  behind its noise: no two readings are alike, unless it is seeded */
+    public function __construct(private readonly Randomizer $chance = new Randomizer)
+    {
+    }
+
     public function noise(): float
     {
         return self::NOISE;
@@ -84,7 +89,7 @@ final class SimulatedColourReader implements ColourReader
 
     private function noisy(Reflectance $true): Reflectance
     {
-        $noise = new SimulatedNoise(new Randomizer);
+        $noise = new SimulatedNoise($this->chance);
 
         return Reflectance::of(array_map(static fn (float $v): float => max(0.0, min(1.0, $v + self::NOISE * $noise->next())), $true->values));
     }
