@@ -170,6 +170,7 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/order', [OrderController::class, 'show'])->name('figures.order');
         Route::post('/order/judge', [OrderController::class, 'judge'])->name('order.judge');
         Route::put('/order', [OrderController::class, 'update'])->name('order.update');
+        Route::post('/order/give-up', [OrderController::class, 'giveUp'])->name('order.give-up');
         Route::post('/own-rules', [OrderController::class, 'storeRule'])->name('own-rules.store');
         Route::delete('/own-rules/{ownRule}', [OrderController::class, 'destroyRule'])->name('own-rules.destroy');
         Route::post('/template', [BuildController::class, 'template'])->name('build.template');

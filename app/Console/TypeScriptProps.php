@@ -7,6 +7,8 @@ namespace App\Console;
 use BackedEnum;
 use LogicException;
 use PHPStan\PhpDocParser\Ast\PhpDoc\ParamTagValueNode;
+use PHPStan\PhpDocParser\Ast\Type\ArrayShapeItemNode;
+use PHPStan\PhpDocParser\Ast\Type\ArrayShapeNode;
 use PHPStan\PhpDocParser\Ast\Type\GenericTypeNode;
 use PHPStan\PhpDocParser\Ast\Type\IdentifierTypeNode;
 use PHPStan\PhpDocParser\Ast\Type\NullableTypeNode;
@@ -111,6 +113,7 @@ final class TypeScriptProps
             $type instanceof UnionTypeNode => implode(' | ', array_map(fn (TypeNode $t): string => $this->written($class, $t), $type->types)),
             $type instanceof GenericTypeNode && $type->type->name === 'list' => 'Array<'.$this->written($class, $type->genericTypes[0]).'>',
             $type instanceof GenericTypeNode && $type->type->name === 'array' => 'Record<string, '.$this->written($class, $type->genericTypes[1]).'>',
+            $type instanceof ArrayShapeNode => '{ '.implode('; ', array_map(fn (ArrayShapeItemNode $i): string => "{$i->keyName}: ".$this->written($class, $i->valueType), $type->items)).' }',
             $type instanceof IdentifierTypeNode => $this->named($this->resolve($class, $type->name)),
             default => throw new LogicException("no TypeScript for {$type}"),
         };

@@ -7,6 +7,7 @@ namespace App\Providers;
 use App\Adapters\Bench\PaintNeeds;
 use App\Adapters\Finish\Corrections;
 use App\Adapters\Finish\Hands;
+use App\Adapters\Order\LearnedMinutes;
 use App\Database\ImmediateSQLiteConnection;
 use App\Devices\Camera;
 use App\Devices\ColourReader;
@@ -43,6 +44,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->scoped(Hands::class);
         $this->app->scoped(Corrections::class);
+        $this->app->scoped(LearnedMinutes::class);
         $this->app->scoped(PaintNeeds::class);
         $this->app->bind(ColourReader::class, SimulatedColourReader::class);
         $this->app->bind(DropScale::class, SimulatedDropScale::class);

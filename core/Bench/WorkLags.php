@@ -4,12 +4,8 @@ declare(strict_types=1);
 
 namespace Hyalin\Bench;
 
-use Hyalin\Order\Masking\MaskPlan;
-use Hyalin\Order\Plan\Approach;
-use Hyalin\Order\Plan\FigurePlan;
 use Hyalin\Order\PlannedOrder;
 use Hyalin\Order\Steps\Step;
-use Hyalin\Order\Steps\StepId;
 use Hyalin\Order\Steps\StepKind;
 use Hyalin\Pot\Chemistry;
 
@@ -22,18 +18,15 @@ final class WorkLags
     /** Common practice: colour dries an hour before tape lies on it. */
     private const BEFORE_TAPE = 60;
 
-    /** Minutes a top coat stays soft enough to peel at least: common practice. */
-    private const SOFT = 30;
-
     /**
      * @param  list<Step>  $steps  in their order, as worked off at the bench
      * @param  array<string, float>  $done  minute of the clock at which a step was finished
      * @param  string  $prefix  put before every id, so that several figures can be laid together
      */
-    public static function of(FigurePlan $figure, PlannedOrder $order, array $steps, DryingAid $aid = DryingAid::None, array $done = [], string $prefix = ''): Work
+    public static function of(PlannedOrder $order, array $steps, DryingAid $aid = DryingAid::None, array $done = [], string $prefix = ''): Work
     {
         $lags = $notBefore = [];
-        foreach (self::pairs($figure, $order, $steps, $aid) as [$from, $to, $least, $most]) {
+        foreach (self::pairs($order, $steps, $aid) as [$from, $to, $least, $most]) {
             if (isset($done[$to])) {
                 continue;
             }
@@ -53,7 +46,7 @@ final class WorkLags
      * @param  list<Step>  $steps
      * @return iterable<array{string, string, int, int|null}> from, to, least, most minutes
      */
-    private static function pairs(FigurePlan $figure, PlannedOrder $order, array $steps, DryingAid $aid): iterable
+    private static function pairs(PlannedOrder $order, array $steps, DryingAid $aid): iterable
     {
         $last = $onArea = [];
         $byId = [];
@@ -77,7 +70,7 @@ final class WorkLags
             }
         }
         yield from self::musts($order, $byId);
-        yield from self::windows($figure, $order, $byId);
+        yield from self::windows($order, $byId);
     }
 
     /** @return int minutes before a part may be taken in hand again for work elsewhere on it */
@@ -129,28 +122,16 @@ final class WorkLags
      * @param  array<string, Step>  $byId
      * @return iterable<array{string, string, int, int|null}>
      */
-    private static function windows(FigurePlan $figure, PlannedOrder $order, array $byId): iterable
+    private static function windows(PlannedOrder $order, array $byId): iterable
     {
-        $count = [];
         foreach ($order->masks as $mask) {
-            $sprayed = (string) $mask->step;
-            $n = $count[$sprayed] ?? 0;
-            $count[$sprayed] = $n + 1;
-            [$on, $off, $spray] = [(string) StepId::mask($mask->step, $n), (string) StepId::peel($mask->step, $n), $byId[$sprayed] ?? null];
-            if ($spray === null || ! isset($byId[$on], $byId[$off])) {
+            [$on, $off, $spray, $last] = [(string) $mask->on(), (string) $mask->off(), (string) $mask->step, (string) $mask->until];
+            if (! isset($byId[$on], $byId[$off], $byId[$spray], $byId[$last])) {
                 continue;
             }
-            yield [$on, $sprayed, $byId[$on]->dryMinutes, null];
-            yield [$on, $off, 0, $mask->mostHours * 60];
-            yield self::peeled($figure, $mask, $spray, $off);
+            yield [$on, $spray, $byId[$on]->dryMinutes, null];
+            yield [$on, $off, 0, $mask->mostMinutes];
+            yield $mask->peelMinutes === null ? [$last, $off, $byId[$last]->dryMinutes, null] : [$last, $off, 0, $mask->peelMinutes];
         }
-    }
-
-    /** @return array{string, string, int, int|null} */
-    private static function peeled(FigurePlan $figure, MaskPlan $mask, Step $spray, string $off): array
-    {
-        return $figure->follows(Approach::PeelSoft)
-            ? [(string) $mask->step, $off, 0, max(self::SOFT, $spray->dryMinutes)]
-            : [(string) $mask->step, $off, $spray->dryMinutes, null];
     }
 }

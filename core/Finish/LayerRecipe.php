@@ -113,10 +113,28 @@ final readonly class LayerRecipe
         return $pot->states('dryingMinutes') ? $pot->dryingMinutes() : max($this->technique->spec()->dryingMinutes, $pot->dryingMinutes());
     }
 
-    /** @return int minutes at the bench for all coats on one figure */
-    public function handsOnMinutes(): int
+    /**
+     * @param  float  $squareCm  of the area
+     * @param  float  $edgeMm  around it
+     * @param  float  $learned  factor from the painter's own runs
+     * @return int minutes at the bench for all coats on one figure
+     */
+    public function handsOnMinutes(float $squareCm, float $edgeMm, float $learned = 1.0): int
     {
-        return $this->technique->spec()->minutes->of($this->coats);
+        return $this->technique->spec()->minutes->minutes($this->coats, $squareCm, $edgeMm, $learned);
+    }
+
+    /** @return string equal for the same pots in the same proportions */
+    public function mixKey(): string
+    {
+        $by = [];
+        foreach ($this->mix as [$pot, $drops]) {
+            $by[$pot->id] = ($by[$pot->id] ?? 0) + $drops;
+        }
+        ksort($by);
+        $all = array_sum($by);
+
+        return implode(' ', array_map(static fn (string|int $id, int $drops): string => "{$id}:".round($drops / $all, 4), array_keys($by), $by));
     }
 
     /** @param  (Closure(Pot): PaintOptics)|null  $optics  of a pot; as it is on the shelf by default */

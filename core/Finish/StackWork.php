@@ -45,14 +45,18 @@ final class StackWork
 
     /**
      * @param  list<LayerRecipe>  $stack
+     * @param  float  $squareCm  of the area
+     * @param  float  $edgeMm  around it
+     * @param  array<string, float>  $learned  by technique: factor on its usual minutes
      * @return list<LayerPlan>
      */
-    public static function plans(array $stack): array
+    public static function plans(array $stack, float $squareCm, float $edgeMm, array $learned = []): array
     {
         $sharing = self::sharing($stack);
         $plans = [];
         foreach ($stack as $n => $layer) {
-            $plans[] = self::plan($layer, $sharing[$n] ?? null);
+            $factor = $learned[$layer->technique->value] ?? 1.0;
+            $plans[] = self::plan($layer, $sharing[$n] ?? null, $layer->handsOnMinutes($squareCm, $edgeMm, $factor), $factor);
         }
 
         return $plans;
@@ -68,7 +72,7 @@ final class StackWork
         return $step === StepKind::Varnish && ! $layer->isVarnish() ? StepKind::Brush : $step;
     }
 
-    private static function plan(LayerRecipe $layer, ?string $shared): LayerPlan
+    private static function plan(LayerRecipe $layer, ?string $shared, int $minutes, float $factor): LayerPlan
     {
         $pot = $layer->mainPot();
         $spec = $layer->technique->spec();
@@ -78,7 +82,7 @@ final class StackWork
             self::kind($layer, $shared !== null),
             $layer->words(),
             $pot->chemistry(),
-            $layer->handsOnMinutes(),
+            $minutes,
             $layer->dryingMinutes(),
             $pot->curingMinutes(),
             $pot->cleaner(),
@@ -90,6 +94,9 @@ final class StackWork
             $spec->isOverFluid,
             $spec->tone,
             $pot->thick->toXyz()->toLab()->lightness,
+            $spec->application === Application::SprayCan,
+            $layer->mixKey(),
+            (int) floor($factor * $layer->coats * $spec->minutes->setUp),
         );
     }
 }

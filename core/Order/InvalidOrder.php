@@ -44,15 +44,10 @@ final class InvalidOrder extends InvalidInput
         return new self("{$where} is {$found}; it must be a number of 0 or more");
     }
 
-    /**
-     * @param  non-empty-list<string>  $round  each before the next, the last before the first
-     * @param  string|null  $remedy  the smallest change that breaks it
-     */
-    public static function cycle(array $round, ?string $remedy = null): self
+    /** @param  non-empty-list<string>  $round  each before the next, the last before the first */
+    public static function cycle(array $round): self
     {
-        $words = implode(' before ', array_map(static fn (string $id): string => "\"{$id}\"", [...$round, $round[0]]));
-
-        return new self("these rules contradict each other: {$words}".($remedy === null ? '' : ". {$remedy}"));
+        return new self('these rules contradict each other: '.implode(' before ', array_map(static fn (string $id): string => "\"{$id}\"", [...$round, $round[0]])));
     }
 
     public static function onNoPart(string $area): self

@@ -7,7 +7,9 @@ namespace Hyalin\Order;
 use Hyalin\Order\Checks\Checks;
 use Hyalin\Order\Masking\InsertionOrder;
 use Hyalin\Order\Masking\MaskOrderTask;
+use Hyalin\Order\Masking\MaskRun;
 use Hyalin\Order\Masking\Masks;
+use Hyalin\Order\Masking\OrderSearch;
 use Hyalin\Order\Masking\Precedence;
 use Hyalin\Order\Plan\FigurePlan;
 use Hyalin\Order\Rules\Constraint;
@@ -21,7 +23,7 @@ use Hyalin\Order\Steps\StepList;
  */
 final class OrderPlanner
 {
-    /** @throws InvalidOrder when musts run in a circle, naming steps, rules and the smallest change */
+    /** @throws ContradictingRules when musts run in a circle, naming steps, rules and the ways out */
     public static function plan(FigurePlan $figure): PlannedOrder
     {
         $steps = StepList::of($figure);
@@ -29,8 +31,11 @@ final class OrderPlanner
         if ($steps === []) {
             return new PlannedOrder([], $constraints, [], [], Checks::of($figure, $steps));
         }
-        $task = self::task($figure, $steps, $constraints);
-        $order = InsertionOrder::improved($task, InsertionOrder::feasible($task, self::natural($figure, $steps)));
+        self::refuseCircles($figure, $steps, $constraints);
+        $run = MaskRun::of($figure, $steps);
+        $task = self::task($steps, $constraints);
+        $guide = self::task($steps, $constraints, $run->pairs());
+        $order = OrderSearch::find($task, $guide, $run, InsertionOrder::feasible($task, self::natural($figure, $steps)));
 
         return self::judged($figure, array_map(static fn (int $place): Step => $steps[$place], $order), $constraints);
     }
@@ -39,12 +44,16 @@ final class OrderPlanner
      * The painter's own order, judged by the same rules.
      *
      * @param  list<string>  $ids  of steps; steps that are not named come where the plan has them, at the end
+     *
+     * @throws ContradictingRules
      */
     public static function judge(FigurePlan $figure, array $ids): PlannedOrder
     {
-        $planned = self::plan($figure);
+        $steps = StepList::of($figure);
+        $constraints = RuleBook::constraints($figure, $steps);
+        self::refuseCircles($figure, $steps, $constraints);
         $by = [];
-        foreach ($planned->steps as $step) {
+        foreach ($steps as $step) {
             $by[(string) $step->id] = $step;
         }
         $own = [];
@@ -54,8 +63,9 @@ final class OrderPlanner
                 unset($by[$id]);
             }
         }
+        $rest = $by === [] ? [] : array_filter(self::plan($figure)->steps, static fn (Step $s): bool => isset($by[(string) $s->id]));
 
-        return self::judged($figure, [...$own, ...array_values($by)], $planned->constraints);
+        return self::judged($figure, [...$own, ...array_values($rest)], $constraints);
     }
 
     /**
@@ -73,12 +83,11 @@ final class OrderPlanner
     /**
      * @param  non-empty-list<Step>  $steps
      * @param  list<Constraint>  $constraints
-     *
-     * @throws InvalidOrder
+     * @param  list<array{int, int, float}>  $sprays  place of a spray, of a step that it had better come before, minutes
      */
-    private static function task(FigurePlan $figure, array $steps, array $constraints): MaskOrderTask
+    private static function task(array $steps, array $constraints, array $sprays = []): MaskOrderTask
     {
-        self::refuseCircles($steps, $constraints);
+        $ids = array_map(static fn (Step $s): string => (string) $s->id, $steps);
         $before = $soft = [];
         foreach ($constraints as $c) {
             if ($c->weight === null) {
@@ -87,32 +96,11 @@ final class OrderPlanner
                 $soft[] = [(string) $c->before, (string) $c->after, $c->weight];
             }
         }
-
-        return MaskOrderTask::of(array_map(static fn (Step $s): array => [(string) $s->id, false, 0.0], $steps), [], $before, [...$soft, ...self::maskPreferences($figure, $steps)]);
-    }
-
-    /**
-     * A spray before what lies beside it is begun saves its masking; after it is finished it costs it.
-     *
-     * @param  list<Step>  $steps
-     * @return list<array{string, string, float}>
-     */
-    private static function maskPreferences(FigurePlan $figure, array $steps): array
-    {
-        $preferences = [];
-        foreach ($steps as $spray) {
-            if ($spray->kind !== StepKind::Spray || count($spray->areas) !== 1) {
-                continue;
-            }
-            foreach ($figure->neighbours($spray->areas[0]) as [$other, $boundary]) {
-                $own = array_values(array_filter($steps, static fn (Step $s): bool => $s->areas === [$other->id]));
-                foreach ($own as $step) {
-                    $preferences[] = [(string) $spray->id, (string) $step->id, Masks::minutes($boundary, $other) / count($own)];
-                }
-            }
+        foreach ($sprays as [$spray, $finished, $minutes]) {
+            $soft[] = [$ids[$spray], $ids[$finished], $minutes];
         }
 
-        return $preferences;
+        return MaskOrderTask::of(array_map(static fn (string $id): array => [$id, false, 0.0], $ids), [], $before, $soft);
     }
 
     /**
@@ -143,12 +131,12 @@ final class OrderPlanner
     }
 
     /**
-     * @param  non-empty-list<Step>  $steps
+     * @param  list<Step>  $steps
      * @param  list<Constraint>  $constraints
      *
-     * @throws InvalidOrder naming the steps, and the rule one could give up
+     * @throws ContradictingRules
      */
-    private static function refuseCircles(array $steps, array $constraints): void
+    private static function refuseCircles(FigurePlan $figure, array $steps, array $constraints): void
     {
         $place = array_flip(array_map(static fn (Step $s): string => (string) $s->id, $steps));
         $next = array_fill(0, count($steps), []);
@@ -156,27 +144,14 @@ final class OrderPlanner
         foreach ($constraints as $c) {
             if ($c->isMust()) {
                 $next[$place[(string) $c->before]][$place[(string) $c->after]] = true;
-                $by["{$c->before}\n{$c->after}"] = $c;
+                $by["{$c->before}\n{$c->after}"] ??= $c;
             }
         }
         $round = Precedence::cycle($next);
-        if ($round === null) {
-            return;
+        if ($round !== null) {
+            throw ContradictingRules::round($figure, array_map(static fn (int $n, int $at): array => [
+                $steps[$n], $by["{$steps[$n]->id}\n{$steps[$round[($at + 1) % count($round)]]->id}"],
+            ], $round, array_keys($round)));
         }
-        $weakest = null;
-        foreach ($round as $n => $from) {
-            $c = $by[$steps[$from]->id."\n".$steps[$round[($n + 1) % count($round)]]->id] ?? null;
-            // The painter's own rule gives way first, then an order of assembly; a stack never does.
-            $rank = match ($c?->rule) {
-                null, 'stack order', 'preparation first' => 0,
-                'own rule' => 3,
-                default => 2,
-            };
-            $weakest = $c !== null && $rank > ($weakest[1] ?? 0) ? [$c, $rank] : $weakest;
-        }
-        throw InvalidOrder::cycle(
-            array_map(static fn (int $n): string => $steps[$n]->words, $round),
-            $weakest === null ? null : "Dropping \"{$weakest[0]->rule}\" here would solve it: {$weakest[0]->reason}",
-        );
     }
 }

@@ -40,13 +40,42 @@ final readonly class PlannedOrder
     /** @return float mm of tape edge over all masks */
     public function maskMm(): float
     {
-        return array_sum(array_map(static fn (MaskPlan $m): float => $m->tapeMm + $m->fluidMm, $this->masks));
+        return array_sum(array_map(static fn (MaskPlan $m): float => $m->borderMm(), $this->masks));
+    }
+
+    /** @return float mm of these that nobody has measured */
+    public function estimatedMm(): float
+    {
+        return array_sum(array_map(static fn (MaskPlan $m): float => $m->estimatedMm, $this->masks));
+    }
+
+    /** @return array<string, list<Constraint>> preferences that are not met, by rule; what costs most comes first */
+    public function unmet(): array
+    {
+        $by = [];
+        foreach ($this->broken as $constraint) {
+            if (! $constraint->isMust()) {
+                $by[$constraint->rule][] = $constraint;
+            }
+        }
+        uasort($by, static fn (array $p, array $q): int => self::weight($q) <=> self::weight($p));
+
+        return $by;
+    }
+
+    /**
+     * @param  list<Constraint>  $constraints
+     * @return float minutes they are worth together
+     */
+    public static function weight(array $constraints): float
+    {
+        return array_sum(array_map(static fn (Constraint $c): float => $c->weight ?? 0.0, $constraints));
     }
 
     /** @return float minutes of masking and of preferences not kept */
     public function cost(): float
     {
-        return $this->maskMinutes() + array_sum(array_map(static fn (Constraint $c): float => $c->weight ?? 0.0, $this->broken));
+        return $this->maskMinutes() + self::weight($this->broken);
     }
 
     public function canBePainted(): bool

@@ -11,7 +11,7 @@ use Hyalin\Pot\PotKind;
 use Inertia\Testing\AssertableInertia;
 
 /**
- * @phpstan-type Judged array{steps: list<array{id: string, kind: string, words: string}>, rules: list<array{before: string, after: string, rule: string, reason: string, weight: float|null, isKept: bool}>, masks: list<array{protects: list<string>, mm: float}>, issues: list<array{what: string, stops: bool, remedy: string|null}>, cost: float, canBePainted: bool}
+ * @phpstan-type Judged array{steps: list<array{id: string, kind: string, words: string}>, rules: list<array{before: string, after: string, rule: string, reason: string, weight: float|null, isKept: bool}>, masks: list<array{protects: list<string>, mm: float, material: string}>, issues: list<array{what: string, stops: bool, remedy: string|null}>, cost: float, estimatedMm: float, canBePainted: bool}
  */
 final class OrderTest extends TestCase
 {
@@ -45,7 +45,11 @@ final class OrderTest extends TestCase
         self::assertNull($figure->refresh()->own_order);
         $this->putJson("/figures/{$figure->id}/order", ['steps' => $swapped])->assertOk();
         self::assertSame($swapped, $figure->refresh()->own_order);
-        $this->post("/figures/{$figure->id}/runs")->assertRedirect();
+        // An order that breaks hard rules is begun knowingly or not at all, and every page says so.
+        $this->post("/figures/{$figure->id}/runs")->assertSessionHasErrors(['plan']);
+        self::assertSame(0, $figure->runs()->count());
+        $this->get("/figures/{$figure->id}/brief")->assertInertia(fn (AssertableInertia $page) => $page->where('figure.stages.4.state', 'stopped'));
+        $this->post("/figures/{$figure->id}/runs", ['knowingly' => true])->assertRedirect();
         $painted = $figure->runs()->firstOrFail()->steps()->whereNotNull('technique')->pluck('area_name')->all();
         self::assertSame([$collar->name, $coat->name], [$painted[0], $painted[count($painted) - 1]]);
         $this->putJson("/figures/{$figure->id}/order", ['steps' => null])->assertOk();
@@ -71,7 +75,14 @@ final class OrderTest extends TestCase
         self::assertContains('big areas first', array_column($this->judged($figure, [])['rules'], 'rule'));
         $this->putJson('/approaches', ['approaches' => ['upside down']])->assertUnprocessable();
         $this->deleteJson("/figures/{$figure->id}/boundaries/{$figure->boundaries()->firstOrFail()->id}")->assertOk();
-        self::assertSame([], $this->judged($figure, [])['masks']);
+        // A border that nobody states is estimated, and asked for; one of 0 mm is none.
+        $asked = $this->judged($figure, []);
+        self::assertSame($asked['masks'][0]['mm'], $asked['estimatedMm']);
+        self::assertStringContainsString('Cloak, Collar is not stated', implode(' ', array_column($asked['issues'], 'what')));
+        $this->postJson("/figures/{$figure->id}/boundaries", ['areaId' => $coat->id, 'otherId' => $collar->id, 'mm' => 0])->assertCreated();
+        // The can with the second primer still reaches what it does not meet: that is wrapped.
+        $apart = $this->judged($figure, [])['masks'];
+        self::assertSame([0, 'cling film or foil over all of it'], [$apart[0]['mm'], $apart[0]['material']]);
     }
 
     public function test_joints_and_own_rules_are_judged_before_they_are_kept(): void
@@ -127,6 +138,43 @@ final class OrderTest extends TestCase
             'problem',
             'The area "Cloak" is on no part: set its part in the brief.',
         )->where('planned', null));
+    }
+
+    public function test_one_area_has_many_borders_and_one_part_many_joints(): void
+    {
+        [$figure, $coat] = $this->built();
+        $others = array_map(fn (string $name): int => $this->area($figure, $name)->id, ['Belt', 'Boots', 'Hood']);
+        foreach ($others as $other) {
+            $this->postJson("/figures/{$figure->id}/boundaries", ['areaId' => $coat->id, 'otherId' => $other, 'mm' => 10])->assertCreated();
+            $part = $figure->parts()->create(['name' => "Part {$other}"]);
+            $this->postJson("/figures/{$figure->id}/joints", ['partId' => $coat->part_id, 'otherId' => $part->id])->assertCreated();
+        }
+        self::assertSame([3, 3], [$figure->boundaries()->count(), $figure->joints()->count()]);
+    }
+
+    public function test_rules_in_a_circle_are_given_up_one_by_one(): void
+    {
+        [$figure, $coat, $collar] = $this->built();
+        $base = $figure->parts()->create(['name' => 'Rock', 'is_base' => true]);
+        $figure->joints()->create(['part_id' => $coat->part_id, 'other_id' => $base->id])->hiddenAreas()->sync([$coat->id]);
+        $coat->update(['lies_on_id' => $collar->id]);
+        $collar->update(['lies_on_id' => $coat->id]);
+        $show = fn () => $this->get("/figures/{$figure->id}/order");
+        $show()->assertInertia(fn (AssertableInertia $page) => $page->where('planned', null)->has('contradiction.links', 2)->where('contradiction.waysOut.0.what', 'lies on')->where('figure.stages.4.state', 'stopped'));
+        $this->get("/figures/{$figure->id}/bench")->assertInertia(fn (AssertableInertia $page) => $page
+            ->loadDeferredProps('default', fn (AssertableInertia $later) => $later->where('plan.hasNoOrder', true)->has('plan.hindrances', 1)));
+        $give = fn (array $what) => $this->postJson("/figures/{$figure->id}/order/give-up", $what);
+        $give(['what' => 'lies on', 'subject' => (string) $coat->id, 'other' => null])->assertOk();
+        self::assertNull($coat->refresh()->lies_on_id);
+        $show()->assertInertia(fn (AssertableInertia $page) => $page->where('contradiction', null)->where('figure.stages.4.state', 'as planned'));
+        $give(['what' => 'hidden', 'subject' => (string) $coat->id, 'other' => null])->assertOk();
+        self::assertSame(0, $figure->joints()->sole()->hiddenAreas()->count());
+        $figure->ownRules()->create(['before' => 'layer a', 'after' => 'layer b', 'reason' => 'x']);
+        $give(['what' => 'own rule', 'subject' => 'layer a', 'other' => 'layer b'])->assertOk();
+        self::assertSame(0, $figure->ownRules()->count());
+        $give(['what' => 'base apart', 'subject' => '', 'other' => null])->assertOk();
+        self::assertContains('figure glued to its base first', $this->painter->refresh()->schools ?? []);
+        $give(['what' => 'gravity', 'subject' => '', 'other' => null])->assertUnprocessable();
     }
 
     /** @return array{Figure, Area, Area} a figure of one part with a sprayed cloak and a sprayed collar */

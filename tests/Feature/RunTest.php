@@ -25,13 +25,14 @@ final class RunTest extends TestCase
         $run = $this->runOf($this->sentry());
         $steps = $run->steps->map(static fn ($s): string => "{$s->title()}: {$s->area_name}")->all();
         self::assertSame([
+            'prepare: Reed sentry',
             'spray can: Cloak, Skin',
             'base coat: Cloak',
             'wash: Cloak',
             'base coat: Skin',
         ], $steps);
-        self::assertSame([1, 2, 3, 4], $run->steps->pluck('position')->all());
-        self::assertSame('Reed Green', ($run->steps[1]->planned_mix ?? [])[0]['name'] ?? null);
+        self::assertSame([1, 2, 3, 4, 5], $run->steps->pluck('position')->all());
+        self::assertSame('Reed Green', ($run->steps[2]->planned_mix ?? [])[0]['name'] ?? null);
     }
 
     public function test_what_was_really_used_is_recorded_and_a_repeat_starts_from_it(): void
@@ -70,7 +71,7 @@ final class RunTest extends TestCase
     public function test_a_step_done_in_two_windows_is_told_and_what_is_wet_stands_on_the_sill(): void
     {
         $run = $this->runOf($this->sentry());
-        $step = $run->steps[0];
+        $step = $run->steps[1];
         self::assertNotNull($step);
         $this->patchJson("/runs/{$run->id}/steps/{$step->id}", ['version' => 1, 'state' => 'done'])->assertOk();
         $this->patchJson("/runs/{$run->id}/steps/{$step->id}", ['version' => 1, 'note' => 'mine'])

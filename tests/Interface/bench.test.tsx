@@ -39,21 +39,35 @@ describe('the runs of a figure', () => {
     ]);
 
     it('can be gone on with before the next one is planned', () => {
-        const page = (planned: { plannedSteps?: number }) => (
+        const next = (steps: number, hindrances: string[] = []) => ({ steps, hindrances, hasNoOrder: true });
+        const page = (planned: { plan?: ReturnType<typeof next> }) => (
             <BenchPage figure={figure()} runs={[done]} versions={[]} {...planned} />
         );
         const shown = render(page({}));
         expect(screen.getByText('Go on').getAttribute('href')).toBe('/runs/3');
         expect(screen.getByRole('button', { name: 'Start painting' }).hasAttribute('disabled')).toBe(true);
-        shown.rerender(page({ plannedSteps: 14 }));
+        shown.rerender(page({ plan: next(14) }));
         fireEvent.click(screen.getByText(/Start painting \(14 steps\)/));
         expect(router.post).toHaveBeenCalledWith('/figures/3/runs');
-        shown.rerender(page({ plannedSteps: 0 }));
+        shown.rerender(page({ plan: next(0) }));
         expect(screen.getByText(/No area has a layer yet/)).toBeTruthy();
+        // What cannot be painted is not begun without a word.
+        shown.rerender(page({ plan: next(14, ['Lacquer lifts the acrylic beneath.']) }));
+        expect(screen.getByText('Lacquer lifts the acrylic beneath.')).toBeTruthy();
+        expect(screen.getByRole('button', { name: /Start painting/ }).hasAttribute('disabled')).toBe(true);
+        fireEvent.click(screen.getByText('Start with the layers alone'));
+        expect(router.post).toHaveBeenLastCalledWith('/figures/3/runs', { knowingly: true });
     });
 
     it('say what was told at each step, and can be repeated', () => {
-        render(<BenchPage figure={figure()} runs={[done]} plannedSteps={3} versions={[]} />);
+        render(
+            <BenchPage
+                figure={figure()}
+                runs={[done]}
+                plan={{ steps: 3, hindrances: [], hasNoOrder: false }}
+                versions={[]}
+            />,
+        );
         expect(screen.getByText(/1 of 3 steps left, 25 min recorded/)).toBeTruthy();
         const told = screen.getAllByRole('listitem').map((item) => item.textContent);
         expect(told.some((words) => words.includes('thinner next time'))).toBe(true);

@@ -244,11 +244,13 @@ export function order(steps: OrderStepProps[], change: Partial<OrderProps> = {})
     return {
         steps,
         rules: [],
+        unmet: [],
         masks: [],
         issues: [],
         handsOnMinutes: 20 * steps.length,
         maskMinutes: 0,
         maskMm: 0,
+        estimatedMm: 0,
         cost: 0,
         canBePainted: true,
         ...change,
@@ -262,7 +264,9 @@ export function build(change: Partial<BuildProps> = {}): BuildProps {
         partId: 1,
         depth: 0,
         squareCm: null,
+        estimatedCm2: 6.5,
         isHidden: false,
+        isLeftBare: false,
         reach: 'open' as const,
     });
     return {

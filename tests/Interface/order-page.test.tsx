@@ -20,6 +20,7 @@ const planned = order([orderStep('prime', { kind: 'prime' }), orderStep('coat'),
 /** The same steps with the belt first: one preference is broken. */
 const own = order([orderStep('prime', { kind: 'prime' }), orderStep('belt'), orderStep('coat')], {
     rules: planned.rules.map((rule) => ({ ...rule, isKept: rule.weight === null })),
+    unmet: [{ rule: 'inside first', minutes: 12, cases: [{ before: 'coat', after: 'belt', reason: 'a slip shows' }] }],
     maskMm: 65,
     cost: 30,
 });
@@ -39,6 +40,7 @@ describe('the order of work', () => {
                 planned={planned}
                 own={null}
                 problem={null}
+                contradiction={null}
                 build={build()}
                 approaches={[]}
                 {...change}
@@ -68,6 +70,7 @@ describe('the order of work', () => {
 
     it('mends a broken rule in one press, is judged anew, and is kept when the painter says so', async () => {
         page({ own });
+        expect(screen.getByText('Inside first').parentElement?.textContent).toContain('1 time, worth about 12 min');
         expect(screen.getByText(/should come before/).textContent).toContain('a slip shows');
         fireEvent.click(screen.getByText('Move it'));
         await act(settled);
@@ -78,6 +81,27 @@ describe('the order of work', () => {
         });
         await act(async () => server.open()[0]?.answer(200, { ...planned, cost: 1 }));
         expect(screen.getByText('All rules are met.')).toBeTruthy();
+    });
+
+    it('says what runs in a circle with its areas, and gives up the smallest in one press', async () => {
+        const found = {
+            links: [
+                { words: 'Coat: base coat', rule: 'own rule', reason: 'I like it so' },
+                { words: 'Badge: decal', rule: 'what it lies on first', reason: 'Badge lies on it' },
+            ],
+            waysOut: [{ what: 'lies on', subject: '7', other: null, words: 'say that Badge does not lie on Coat' }],
+        };
+        page({ planned: null, contradiction: found });
+        expect(screen.getAllByText('Coat: base coat')).toHaveLength(2);
+        fireEvent.click(screen.getByText('Say that Badge does not lie on Coat'));
+        await act(settled);
+        expect(server.asked[0]).toMatchObject({
+            method: 'POST',
+            path: '/figures/3/order/give-up',
+            body: { what: 'lies on', subject: '7' },
+        });
+        await act(async () => server.open()[0]?.answer(200, {}));
+        expect(router.reload).toHaveBeenCalledOnce();
     });
 
     it('that cannot be judged says why and keeps what is there', async () => {

@@ -8,6 +8,8 @@ use App\Adapters\Bench\PlannedStep;
 use App\Adapters\Finish\FigureOptics;
 use App\Adapters\Finish\LayerDraft;
 use App\Adapters\Order\FigureOrder;
+use App\Adapters\Order\LearnedMinutes;
+use App\Adapters\Order\WorkPlan;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use Hyalin\Cautions\Cautions;
@@ -17,6 +19,7 @@ use Hyalin\Finish\Section;
 use Hyalin\Finish\StackWork;
 use Hyalin\Finish\Zone;
 use Hyalin\InvalidInput;
+use Hyalin\Order\Plan\AreaPlan;
 use Hyalin\Order\Plan\PartPlan;
 use Hyalin\Order\Plan\PrintProcess;
 use Hyalin\Order\Steps\Step;
@@ -35,7 +38,7 @@ final class PlanSteps
             return [];
         }
         try {
-            $steps = self::inOrder(FigureOrder::of($figure), $layers);
+            $steps = self::inOrder(FigureOrder::of($figure), $layers, app(LearnedMinutes::class)->of($figure->painter_id));
         } catch (InvalidInput) {
             $steps = self::asTheyStand($layers, $sharing);
         }
@@ -52,15 +55,17 @@ final class PlanSteps
     private static function layers(Figure $figure): array
     {
         $layers = $sharing = [];
+        $sizes = WorkPlan::sizes($figure);
         foreach ($figure->areasWithFinishes() as $area) {
             $drafts = LayerDraft::stackOf($area);
             if ($drafts === []) {
                 continue;
             }
             $section = FigureOptics::of($figure, $area)->section($drafts);
+            $squareCm = $sizes[$area->id];
             $shared = StackWork::sharing(array_map(static fn (LayerDraft $d): LayerRecipe => $d->recipe(), $drafts));
             foreach ($drafts as $i => $draft) {
-                $layers["{$area->id} {$draft->key}"] = self::layer($area, $draft, $section, $i);
+                $layers["{$area->id} {$draft->key}"] = self::layer($area, $draft, $section, $i, $squareCm);
                 if (isset($shared[$i])) {
                     $sharing["{$area->id} {$draft->key}"] = $shared[$i];
                 }
@@ -72,9 +77,10 @@ final class PlanSteps
 
     /**
      * @param  array<string, PlannedStep>  $layers
+     * @param  array<string, float>  $learned  factors on minutes by technique
      * @return list<PlannedStep>
      */
-    private static function inOrder(FigureOrder $order, array $layers): array
+    private static function inOrder(FigureOrder $order, array $layers, array $learned): array
     {
         $parts = [];
         foreach ($order->plan->parts as $part) {
@@ -83,10 +89,11 @@ final class PlanSteps
         $steps = [];
         foreach ($order->steps() as $step) {
             $paint = $step->layers === [] ? null : $layers["{$step->areas[0]} {$step->layers[0]->key}"] ?? null;
+            $factor = $learned[$paint?->technique()->value ?? ''] ?? 1.0;
             $steps[] = new PlannedStep(
-                [...($paint->attributes ?? self::unpainted($step)), ...self::common($order, $step, $parts)],
+                [...($paint->attributes ?? self::unpainted($step)), ...self::common($order, $step, $parts), 'usual_minutes' => (int) round($step->minutes / $factor)],
                 array_map(intval(...), $step->areas),
-                array_map(intval(...), $step->parts),
+                array_values(array_filter(array_map(intval(...), $step->parts))),
             );
         }
 
@@ -163,9 +170,10 @@ final class PlanSteps
         return [...array_values($shared), ...$own];
     }
 
-    private static function layer(Area $area, LayerDraft $draft, Section $section, int $index): PlannedStep
+    private static function layer(Area $area, LayerDraft $draft, Section $section, int $index, float $squareCm): PlannedStep
     {
         $row = $section->rows[$index + 1];
+        $usual = $draft->recipe()->handsOnMinutes($squareCm, AreaPlan::outlineOf($squareCm));
         $colours = [];
         foreach (Zone::cases() as $zone) {
             $colours[$zone->value] = GamutMapping::displayed($row->cell($zone)->seen)->shown->toHex();
@@ -188,8 +196,9 @@ final class PlanSteps
             ], $draft->mix),
             'planned_colours' => $colours,
             'drying_minutes' => $draft->recipe()->dryingMinutes(),
-            'minutes' => $draft->recipe()->handsOnMinutes(),
-            'square_cm' => $area->square_cm,
+            'minutes' => $usual,
+            'usual_minutes' => $usual,
+            'square_cm' => $squareCm,
         ], [$area->id], []);
     }
 }

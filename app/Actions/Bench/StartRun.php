@@ -63,7 +63,7 @@ final readonly class StartRun
     private static function forBatch(array $steps, int $copies, BatchMode $mode): array
     {
         if ($mode === BatchMode::StepByStep || $copies === 1) {
-            return array_map(static fn (PlannedStep $s): PlannedStep => $s->with(['minutes' => $copies * $s->minutes()]), $steps);
+            return array_map(static fn (PlannedStep $s): PlannedStep => $s->with(['minutes' => $copies * $s->minutes(), 'usual_minutes' => $s->usualMinutes() === null ? null : $copies * $s->usualMinutes()]), $steps);
         }
         $all = [];
         foreach (range(1, $copies) as $copy) {
@@ -92,6 +92,7 @@ final readonly class StartRun
             'tool' => $step->tool,
             'cautions' => $step->cautions,
             'minutes' => intdiv($step->used_minutes ?? $step->minutes, $figures),
+            'usual_minutes' => $step->usual_minutes === null ? null : intdiv($step->usual_minutes, $figures),
             'most_minutes' => $step->most_minutes,
             'square_cm' => $step->square_cm,
             'is_inserted' => $step->is_inserted,

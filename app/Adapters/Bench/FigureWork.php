@@ -65,7 +65,7 @@ final readonly class FigureWork
             ];
         }
 
-        return new self(WorkLags::of($order->plan, $order->order, self::forCopies($order->steps(), $figure->copies), $aid, [], $prefix), $known);
+        return new self(WorkLags::of($order->order, self::forCopies($order->steps(), $figure->copies), $aid, [], $prefix), $known);
     }
 
     /**
@@ -107,7 +107,7 @@ final readonly class FigureWork
                     $done[(string) $step->id] = ($record->done_at?->getTimestamp() ?? 0) / 60;
                 }
             }
-            $work = $work->with($order === null ? self::chain($own, $done, $prefix) : WorkLags::of($order->plan, $order->order, $own, $aid, $done, $prefix));
+            $work = $work->with($order === null ? self::chain($own, $done, $prefix) : WorkLags::of($order->order, $own, $aid, $done, $prefix));
         }
 
         return $work->steps === [] ? null : new self($work, $known);

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Adapters\Bench;
 
-use App\Adapters\Order\WorkPlan;
 use App\Models\Bench\RunStep;
 use App\Models\Bench\RunStepState;
 use Hyalin\Bench\LearnedUse;
 use Hyalin\Bench\Quantity;
 use Hyalin\Finish\Consumption;
 use Hyalin\Finish\Technique;
+use Hyalin\Order\Plan\FigureSurface;
 
 /**
  * How much paint steps take: defaults of the trade, corrected by what this painter's past runs used. What was learned is
@@ -64,7 +64,7 @@ final class PaintNeeds
         $use = Consumption::of($step->technique, $step->zones, self::shares($step));
 
         return Quantity::of(
-            $step->square_cm ?? WorkPlan::USUAL_CM2,
+            $step->square_cm ?? self::estimatedCm2($step),
             $use->wetMicrometres,
             $use->efficiency,
             max(1, $step->used_coats ?? $step->coats),
@@ -73,6 +73,14 @@ final class PaintNeeds
             $step->thinner,
             $learned,
         );
+    }
+
+    /** Of a step that was planned before sizes were estimated. */
+    private static function estimatedCm2(RunStep $step): float
+    {
+        $figure = $step->run->loadMissing('figure')->figure;
+
+        return FigureSurface::cm2($figure->height_mm) / max(1, $figure->areas()->count());
     }
 
     /** @return list<float>|null of the step's area where it has one and the mesh measured it */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Adapters\Bench;
 
+use Hyalin\Finish\Technique;
+
 /**
  * A step of a run before it is stored, with the areas and parts it is done on.
  */
@@ -27,6 +29,16 @@ final readonly class PlannedStep
     public function minutes(): int
     {
         return is_int($this->attributes['minutes'] ?? null) ? $this->attributes['minutes'] : 0;
+    }
+
+    public function usualMinutes(): ?int
+    {
+        return is_int($this->attributes['usual_minutes'] ?? null) ? $this->attributes['usual_minutes'] : null;
+    }
+
+    public function technique(): ?Technique
+    {
+        return ($this->attributes['technique'] ?? null) instanceof Technique ? $this->attributes['technique'] : null;
     }
 
     public function areaName(): string

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Adapters\BenchFile;
 
 use App\Models\Bench\RunStepState;
+use App\Models\Bench\StepVerdict;
 use App\Models\Cups\CupAct;
 use App\Models\Light\LightRecord;
 use App\Models\References\PictureKind;
@@ -56,7 +57,7 @@ final class Catalogue
             new RecordType('areas', 'figure_id', [
                 Field::reference('figure_id', 'figures'), Field::reference('part_id', 'parts')->optional(), Field::text('name'), Field::text('wish', 4000)->optional(),
                 Field::integer('position'), Field::number('tolerance', 0, 100)->optional(), Field::choice('sheen', Sheen::class)->optional(), Field::choice('form', AreaForm::class)->optional(), Field::reference('lies_on_id', 'areas')->optional(), Field::integer('depth', 0, 99),
-                Field::number('square_cm', 0, 100_000)->optional(), Field::flag('is_hidden'), Field::choice('reach', Reach::class),
+                Field::number('square_cm', 0, 100_000)->optional(), Field::flag('is_hidden'), Field::flag('is_left_bare')->optional(), Field::choice('reach', Reach::class),
                 Field::json('zone_shares', ['type' => 'array', 'minItems' => 5, 'maxItems' => 5, 'items' => ['type' => 'number', 'minimum' => 0, 'maximum' => 1]])->optional(),
                 Field::json(
                     'zone_exposures',
@@ -185,7 +186,7 @@ final class Catalogue
                     ['type' => 'object', 'additionalProperties' => self::HEX],
                 ),
                 Field::integer('minutes', 0, 65_535), Field::integer('drying_minutes', 0, 65_535), Field::integer('most_minutes', 0, 65_535)->optional(), Field::number('square_cm', 0, 100_000)->optional(), Field::integer('copy', 1, 1000)->optional(),
-                Field::choice('state', RunStepState::class), Field::of('used_mix', FieldKind::Mix)->optional(), Field::integer('used_coats', 0, 255)->optional(), Field::integer('used_minutes', 0, 65_535)->optional(), Field::integer('used_drops', 0, 65_535)->optional(),
+                Field::choice('state', RunStepState::class), Field::of('used_mix', FieldKind::Mix)->optional(), Field::integer('used_coats', 0, 255)->optional(), Field::integer('used_minutes', 0, 65_535)->optional(), Field::integer('usual_minutes', 0, 65_535)->optional(), Field::choice('verdict', StepVerdict::class)->optional(), Field::integer('used_drops', 0, 65_535)->optional(),
                 Field::of('taken_ml', FieldKind::Levels)->optional(), Field::text('note', 4000)->optional(), Field::text('skip_reason')->optional(), Field::flag('is_inserted'), Field::moment('done_at')->optional(), Field::reference('repeats_step_id', 'run_steps')->optional(),
             ]),
             new RecordType(

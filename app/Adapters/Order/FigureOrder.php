@@ -10,7 +10,6 @@ use Hyalin\Order\OrderPlanner;
 use Hyalin\Order\Plan\FigurePlan;
 use Hyalin\Order\PlannedOrder;
 use Hyalin\Order\Steps\Step;
-use Hyalin\Order\Steps\StepId;
 use Hyalin\Order\Steps\WorkSteps;
 
 /**
@@ -40,8 +39,8 @@ final readonly class FigureOrder
     public function mostMinutes(Step $step): ?int
     {
         foreach ($this->order->masks as $mask) {
-            if ($step->id->equals(StepId::mask($mask->step))) {
-                return $mask->mostHours * 60;
+            if ($step->id->equals($mask->on())) {
+                return $mask->mostMinutes;
             }
         }
 

@@ -11,6 +11,8 @@ use App\Models\Brief\Figure;
 use App\Models\Brief\Joint;
 use App\Models\Brief\Part;
 use App\Models\Order\OwnRule;
+use App\Models\Painter;
+use Hyalin\Finish\AreaForm;
 use Hyalin\Finish\LayerRecipe;
 use Hyalin\Finish\StackWork;
 use Hyalin\Order\InvalidOrder;
@@ -18,8 +20,10 @@ use Hyalin\Order\Plan\Approach;
 use Hyalin\Order\Plan\AreaPlan;
 use Hyalin\Order\Plan\BoundaryPlan;
 use Hyalin\Order\Plan\FigurePlan;
+use Hyalin\Order\Plan\FigureSurface;
 use Hyalin\Order\Plan\JointPlan;
 use Hyalin\Order\Plan\PartPlan;
+use Hyalin\Order\Plan\PrintProcess;
 use Hyalin\Order\Rules\Constraint;
 use Hyalin\Order\Steps\StepId;
 
@@ -28,8 +32,8 @@ use Hyalin\Order\Steps\StepId;
  */
 final class WorkPlan
 {
-    /** Square centimetres of an area that nobody measured: own estimate for a figure of 90 mm. */
-    public const USUAL_CM2 = 5.0;
+    /** Stands for the whole figure where the painter has named no part. */
+    public const WHOLE = '0';
 
     /** @throws InvalidOrder when it cannot be built so */
     public static function of(Figure $figure): FigurePlan
@@ -37,11 +41,15 @@ final class WorkPlan
         $areas = $figure->areasWithFinishes();
         $figure->loadForOrder();
         $parts = array_values($figure->parts->map(static fn (Part $p): PartPlan => new PartPlan((string) $p->id, $p->name, $p->process, $p->is_base, $p->is_fiddly, $p->attachments))->all());
+        $hasParts = $parts !== [];
         $painter = $figure->painter ?? $figure->painter()->firstOrFail();
+        $sizes = self::sizes($figure);
+        $edges = self::edges($figure);
+        $learned = app(LearnedMinutes::class)->of($figure->painter_id);
 
         return FigurePlan::of(
-            $parts,
-            array_values($areas->map(static fn (Area $a): AreaPlan => self::area($a))->all()),
+            $hasParts ? $parts : [new PartPlan(self::WHOLE, $figure->name, PrintProcess::Resin)],
+            array_values($areas->map(static fn (Area $a): AreaPlan => self::area($a, $sizes[$a->id], $edges[$a->id] ?? null, $learned, $hasParts ? (string) $a->part_id : self::WHOLE))->all()),
             array_values($figure->joints->map(static fn (Joint $j): JointPlan => new JointPlan(
                 (string) $j->part_id,
                 (string) $j->other_id,
@@ -52,6 +60,7 @@ final class WorkPlan
             array_values(array_filter(array_map(static fn (string $s): ?Approach => Approach::tryFrom($s), $painter->schools ?? []))),
             array_values(array_filter($figure->ownRules->map(static fn (OwnRule $r): ?Constraint => self::constraint($r))->all())),
             (bool) $figure->has_varnish,
+            self::sitting($painter),
         );
     }
 
@@ -67,20 +76,53 @@ final class WorkPlan
         };
     }
 
-    private static function area(Area $area): AreaPlan
+    /** @return array<int, float> cm2 by area: measured, or estimated from the height of the figure */
+    public static function sizes(Figure $figure): array
     {
-        $layers = StackWork::plans(array_map(static fn (LayerDraft $d): LayerRecipe => $d->recipe(), LayerDraft::stackOf($area)));
+        $areas = $figure->areasWithFinishes();
+        $sizes = FigureSurface::shared($figure->height_mm, array_values($areas->map(static fn (Area $a): array => [
+            $a->square_cm, $a->form === AreaForm::Eye || preg_match('/\beyes?\b/i', $a->name) === 1,
+        ])->all()));
+
+        return array_combine(array_values($areas->map(static fn (Area $a): int => $a->id)->all()), $sizes);
+    }
+
+    /** @return array<int, float> mm of all borders by area; missing where none is stated */
+    private static function edges(Figure $figure): array
+    {
+        $edges = [];
+        foreach ($figure->boundaries as $b) {
+            foreach ([$b->area_id, $b->other_id] as $id) {
+                $edges[$id] = ($edges[$id] ?? 0.0) + $b->mm;
+            }
+        }
+
+        return $edges;
+    }
+
+    /** @return int minutes of the painter's longest session */
+    private static function sitting(Painter $painter): int
+    {
+        return max([FigurePlan::SITTING, ...array_column($painter->bench_hours ?? [], 'minutes')]);
+    }
+
+    /** @param  array<string, float>  $learned  factors on minutes by technique */
+    private static function area(Area $area, float $squareCm, ?float $edgeMm, array $learned, string $part): AreaPlan
+    {
+        $edgeMm ??= AreaPlan::outlineOf($squareCm);
+        $layers = StackWork::plans(array_map(static fn (LayerDraft $d): LayerRecipe => $d->recipe(), LayerDraft::stackOf($area)), $squareCm, $edgeMm, $learned);
 
         return new AreaPlan(
             (string) $area->id,
             $area->name,
-            (string) $area->part_id,
+            $part,
             $area->depth,
-            $area->square_cm ?? self::USUAL_CM2,
+            $squareCm,
             $layers,
             $area->lies_on_id === null ? null : (string) $area->lies_on_id,
             $area->is_hidden,
             $area->reach,
+            $area->is_left_bare,
         );
     }
 }

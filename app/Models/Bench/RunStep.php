@@ -40,6 +40,8 @@ use Illuminate\Support\Carbon;
  * @property Collection<int, Area> $areas
  * @property int $minutes at the bench, for all figures of the step
  * @property int|null $used_minutes
+ * @property int|null $usual_minutes before the painter's own runs told more
+ * @property StepVerdict|null $verdict
  * @property int|null $most_minutes that a mask may stay on
  * @property float|null $square_cm of one figure
  * @property int|null $copy which figure of a batch; null for all
@@ -80,6 +82,7 @@ final class RunStep extends Model
             'square_cm' => 'float',
             'is_inserted' => 'boolean',
             'taken_ml' => 'array',
+            'verdict' => StepVerdict::class,
             'technique' => Technique::class,
             'zones' => Zones::class,
             'thinner' => 'float',

@@ -27,6 +27,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $depth 0 lies innermost
  * @property float|null $square_cm
  * @property bool $is_hidden
+ * @property bool $is_left_bare shown as it was printed
  * @property Reach $reach
  * @property list<float>|null $zone_shares recess to edge, as the mesh has them
  * @property array<string, list<float|null>>|null $zone_exposures what each directed spray gives to recess .. edge, 0..1, by technique
@@ -41,12 +42,12 @@ final class Area extends Model
 {
     protected $guarded = ['id', 'figure_id'];
 
-    protected $attributes = ['version' => 1, 'position' => 0, 'depth' => 0, 'is_hidden' => false, 'reach' => 'open', 'form' => 'light and shade'];
+    protected $attributes = ['version' => 1, 'position' => 0, 'depth' => 0, 'is_hidden' => false, 'is_left_bare' => false, 'reach' => 'open', 'form' => 'light and shade'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['form' => AreaForm::class, 'sheen' => Sheen::class, 'tolerance' => 'float', 'square_cm' => 'float', 'is_hidden' => 'boolean', 'reach' => Reach::class, 'zone_shares' => 'array', 'zone_exposures' => 'array'];
+        return ['form' => AreaForm::class, 'sheen' => Sheen::class, 'tolerance' => 'float', 'square_cm' => 'float', 'is_hidden' => 'boolean', 'is_left_bare' => 'boolean', 'reach' => Reach::class, 'zone_shares' => 'array', 'zone_exposures' => 'array'];
     }
 
     /** @return BelongsTo<Figure, $this> */

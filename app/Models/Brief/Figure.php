@@ -17,6 +17,7 @@ use App\Models\Shelf\Paint;
 use Hyalin\Colour\Illuminant;
 use Hyalin\Optics\Sheen;
 use Hyalin\Pot\PotKind;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -36,22 +37,25 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property Illuminant $light
  * @property Sheen $sheen
  * @property int $version
+ * @property bool $is_stopped its plan could not be painted when it was last looked at
  * @property list<string>|null $own_order steps in the painter's own order
  */
 final class Figure extends Model
 {
-    use OwnedByPainter;
+    use OwnedByPainter {
+        resolveRouteBindingQuery as private ownedQuery;
+    }
 
     protected $guarded = ['id', 'painter_id'];
 
     protected $attributes = [
-        'version' => 1, 'copies' => 1, 'bare_hex' => '#8c8c8c', 'light' => 'D65', 'sheen' => 'matt',
+        'version' => 1, 'copies' => 1, 'bare_hex' => '#8c8c8c', 'light' => 'D65', 'sheen' => 'matt', 'is_stopped' => false,
     ];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['light' => Illuminant::class, 'sheen' => Sheen::class, 'own_order' => 'array'];
+        return ['light' => Illuminant::class, 'sheen' => Sheen::class, 'own_order' => 'array', 'is_stopped' => 'boolean'];
     }
 
     /** @return HasMany<Part, $this> */
@@ -118,6 +122,17 @@ final class Figure extends Model
     public function latestRun(): HasOne
     {
         return $this->hasOne(Run::class)->ofMany('number', 'max')->chaperone('figure');
+    }
+
+    /**
+     * Most of its pages plan its order, which asks for a varnish.
+     *
+     * @param  Builder<static>  $query
+     * @return Builder<static>
+     */
+    public function resolveRouteBindingQuery($query, $value, $field = null): Builder
+    {
+        return $this->ownedQuery($query, $value, $field)->withExists('varnishes as has_varnish');
     }
 
     /** All that its order of work is made of; read once, however many ask. */

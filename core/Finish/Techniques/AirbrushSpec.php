@@ -37,7 +37,7 @@ final class AirbrushSpec implements SpecifiesTechnique
             usualZones: Zone::cases(),
             usualThinner: 0.5,
             dryingMinutes: 10,
-            minutes: HandsOnMinutes::perCoat(5),
+            minutes: HandsOnMinutes::of(3.0, 0.05),
             suits: [PotKind::Acrylic, PotKind::Airbrush, PotKind::Primer, PotKind::Metal, PotKind::ColourShift, PotKind::Chrome, PotKind::Ink, PotKind::Enamel],
             instruction: 'Spray an even pass, always moving.',
         );

@@ -37,7 +37,7 @@ final class BaseCoatSpec implements SpecifiesTechnique
             usualZones: Zone::cases(),
             usualThinner: 0.0,
             dryingMinutes: 15,
-            minutes: HandsOnMinutes::perCoat(7),
+            minutes: HandsOnMinutes::of(1.0, 0.4, 0.03),
             suits: [PotKind::Acrylic, PotKind::Airbrush, PotKind::Primer, PotKind::Metal, PotKind::ColourShift, PotKind::Oil, PotKind::Enamel],
             instruction: 'Cover everything evenly, thin coats.',
         );

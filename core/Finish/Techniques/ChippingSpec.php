@@ -37,7 +37,7 @@ final class ChippingSpec implements SpecifiesTechnique
             usualZones: Zone::cases(),
             usualThinner: 0.0,
             dryingMinutes: 15,
-            minutes: HandsOnMinutes::perCoat(7),
+            minutes: HandsOnMinutes::of(2.0, 0.4, 0.03),
             suits: [PotKind::Acrylic, PotKind::Airbrush, PotKind::Metal, PotKind::ColourShift, PotKind::Oil, PotKind::Enamel],
             instruction: 'Masking fluid where it wears, let it dry, paint over it, peel while the coat is soft.',
         );

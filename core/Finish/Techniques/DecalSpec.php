@@ -37,7 +37,7 @@ final class DecalSpec implements SpecifiesTechnique
             usualZones: Zone::cases(),
             usualThinner: 0.0,
             dryingMinutes: 60,
-            minutes: HandsOnMinutes::perCoat(7),
+            minutes: HandsOnMinutes::of(5.0, 0.3),
             suits: PotKind::cases(),
             instruction: 'On gloss, with setting fluid, then sealed.',
         );

@@ -38,7 +38,7 @@ final class DryBrushSpec implements SpecifiesTechnique
             usualZones: Zone::cases(),
             usualThinner: 0.0,
             dryingMinutes: 5,
-            minutes: HandsOnMinutes::perCoat(4),
+            minutes: HandsOnMinutes::of(1.5, 0.4),
             suits: [PotKind::Acrylic, PotKind::Airbrush, PotKind::Metal, PotKind::ColourShift, PotKind::Oil, PotKind::Enamel],
             instruction: 'Wipe off nearly all paint. Quick light strokes across the ridges.',
         );

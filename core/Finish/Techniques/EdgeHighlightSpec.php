@@ -38,7 +38,7 @@ final class EdgeHighlightSpec implements SpecifiesTechnique
             usualZones: [Zone::Edge],
             usualThinner: 0.0,
             dryingMinutes: 5,
-            minutes: HandsOnMinutes::perCoat(9),
+            minutes: HandsOnMinutes::of(1.0, 0.2, 0.08),
             suits: [PotKind::Acrylic, PotKind::Airbrush, PotKind::Metal, PotKind::ColourShift, PotKind::Oil, PotKind::Enamel],
             instruction: 'Side of the brush along the edges only.',
         );

@@ -37,7 +37,7 @@ final class FilterSpec implements SpecifiesTechnique
             usualZones: Zone::cases(),
             usualThinner: 6.0,
             dryingMinutes: 15,
-            minutes: HandsOnMinutes::perCoat(5),
+            minutes: HandsOnMinutes::of(1.0, 0.4, 0.01),
             suits: [PotKind::Acrylic, PotKind::Airbrush, PotKind::Wash, PotKind::OneCoat, PotKind::Ink, PotKind::Medium, PotKind::Oil, PotKind::Enamel],
             instruction: 'Very thin over the whole area, brush nearly dry: it only turns the hue.',
         );

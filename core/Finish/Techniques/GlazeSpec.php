@@ -37,7 +37,7 @@ final class GlazeSpec implements SpecifiesTechnique
             usualZones: Zone::cases(),
             usualThinner: 3.0,
             dryingMinutes: 15,
-            minutes: HandsOnMinutes::perCoat(5),
+            minutes: HandsOnMinutes::of(1.0, 0.5, 0.01),
             suits: [PotKind::Acrylic, PotKind::Airbrush, PotKind::Wash, PotKind::OneCoat, PotKind::Ink, PotKind::Medium, PotKind::Oil, PotKind::Enamel],
             instruction: 'Thin film over everything chosen, brush nearly dry, no pools.',
         );

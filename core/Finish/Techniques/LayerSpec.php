@@ -37,7 +37,7 @@ final class LayerSpec implements SpecifiesTechnique
             usualZones: [Zone::Mid, Zone::Light, Zone::Edge],
             usualThinner: 0.5,
             dryingMinutes: 15,
-            minutes: HandsOnMinutes::perCoat(9),
+            minutes: HandsOnMinutes::of(1.5, 0.8, 0.03),
             suits: [PotKind::Acrylic, PotKind::Airbrush, PotKind::Metal, PotKind::ColourShift, PotKind::Oil, PotKind::Enamel],
             instruction: 'Paint the chosen zones; leave what lies beneath showing elsewhere.',
         );

@@ -38,7 +38,7 @@ final class OneCoatSpec implements SpecifiesTechnique
             usualZones: Zone::cases(),
             usualThinner: 0.0,
             dryingMinutes: 30,
-            minutes: HandsOnMinutes::perCoat(5),
+            minutes: HandsOnMinutes::of(1.0, 0.5, 0.01),
             suits: [PotKind::Acrylic, PotKind::Airbrush, PotKind::Wash, PotKind::OneCoat, PotKind::Ink, PotKind::Medium, PotKind::Oil, PotKind::Enamel],
             instruction: 'One generous coat, let it settle. Do not go back into it.',
         );

@@ -38,7 +38,7 @@ final class OverbrushSpec implements SpecifiesTechnique
             usualZones: Zone::cases(),
             usualThinner: 0.0,
             dryingMinutes: 5,
-            minutes: HandsOnMinutes::perCoat(4),
+            minutes: HandsOnMinutes::of(1.5, 0.4),
             suits: [PotKind::Acrylic, PotKind::Airbrush, PotKind::Metal, PotKind::ColourShift, PotKind::Oil, PotKind::Enamel],
             instruction: 'Like a drybrush with more paint left on the brush. Brush across the ridges.',
         );

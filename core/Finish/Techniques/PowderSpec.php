@@ -37,7 +37,7 @@ final class PowderSpec implements SpecifiesTechnique
             usualZones: Zone::cases(),
             usualThinner: 0.0,
             dryingMinutes: 0,
-            minutes: HandsOnMinutes::perCoat(4),
+            minutes: HandsOnMinutes::of(2.0, 0.3),
             suits: [PotKind::Powder],
             instruction: 'Dry, with a soft brush. Last of all but for its own fixing coat.',
         );

@@ -38,7 +38,7 @@ final class RecessShadeSpec implements SpecifiesTechnique
             usualZones: [Zone::Recess, Zone::Shade],
             usualThinner: 2.0,
             dryingMinutes: 30,
-            minutes: HandsOnMinutes::perCoat(7),
+            minutes: HandsOnMinutes::of(1.0, 0.3, 0.05),
             suits: [PotKind::Acrylic, PotKind::Airbrush, PotKind::Wash, PotKind::OneCoat, PotKind::Ink, PotKind::Medium, PotKind::Oil, PotKind::Enamel],
             instruction: 'Touch it into the recesses only and let it run along them. Wipe the flats clean.',
         );

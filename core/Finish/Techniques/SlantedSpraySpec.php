@@ -38,7 +38,7 @@ final class SlantedSpraySpec implements SpecifiesTechnique
             usualZones: Zone::cases(),
             usualThinner: 0.0,
             dryingMinutes: 60,
-            minutes: HandsOnMinutes::perCoat(4),
+            minutes: HandsOnMinutes::of(3.0, 0.05),
             suits: [PotKind::Acrylic, PotKind::Airbrush, PotKind::Primer, PotKind::Metal, PotKind::ColourShift, PotKind::Chrome, PotKind::Enamel],
             instruction: 'Spray from above and in front, at 45 degrees, a shade darker than the light from above.',
         );

@@ -37,7 +37,7 @@ final class SpatterSpec implements SpecifiesTechnique
             usualZones: Zone::cases(),
             usualThinner: 1.0,
             dryingMinutes: 10,
-            minutes: HandsOnMinutes::perCoat(4),
+            minutes: HandsOnMinutes::of(2.0, 0.2),
             suits: [PotKind::Acrylic, PotKind::Airbrush, PotKind::Ink, PotKind::Metal, PotKind::ColourShift, PotKind::Oil, PotKind::Enamel],
             instruction: 'Flick from a stiff brush or spit from the airbrush. Try it on paper first.',
         );

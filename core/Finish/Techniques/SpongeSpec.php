@@ -37,7 +37,7 @@ final class SpongeSpec implements SpecifiesTechnique
             usualZones: [Zone::Mid, Zone::Light],
             usualThinner: 0.0,
             dryingMinutes: 5,
-            minutes: HandsOnMinutes::perCoat(4),
+            minutes: HandsOnMinutes::of(1.5, 0.4),
             suits: [PotKind::Acrylic, PotKind::Airbrush, PotKind::Metal, PotKind::ColourShift, PotKind::Oil, PotKind::Enamel],
             instruction: 'Dab with a torn sponge, wiped off first.',
         );

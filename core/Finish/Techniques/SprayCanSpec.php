@@ -37,7 +37,7 @@ final class SprayCanSpec implements SpecifiesTechnique
             usualZones: Zone::cases(),
             usualThinner: 0.0,
             dryingMinutes: 60,
-            minutes: HandsOnMinutes::perCoat(4),
+            minutes: HandsOnMinutes::of(2.0, 0.01),
             suits: [PotKind::Acrylic, PotKind::Airbrush, PotKind::Primer, PotKind::Metal, PotKind::ColourShift, PotKind::Chrome, PotKind::Enamel],
             instruction: 'Spray short strokes all round, starting and ending beside the piece.',
         );

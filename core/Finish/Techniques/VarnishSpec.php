@@ -37,7 +37,7 @@ final class VarnishSpec implements SpecifiesTechnique
             usualZones: Zone::cases(),
             usualThinner: 0.0,
             dryingMinutes: 60,
-            minutes: HandsOnMinutes::perCoat(4),
+            minutes: HandsOnMinutes::of(1.0, 0.3, 0.01),
             suits: [PotKind::Varnish, PotKind::Medium],
             instruction: 'Thin even coats. The last one sets the sheen of everything beneath.',
         );

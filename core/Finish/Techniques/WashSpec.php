@@ -38,7 +38,7 @@ final class WashSpec implements SpecifiesTechnique
             usualZones: Zone::cases(),
             usualThinner: 2.0,
             dryingMinutes: 30,
-            minutes: HandsOnMinutes::perCoat(4),
+            minutes: HandsOnMinutes::of(1.0, 0.3, 0.01),
             suits: [PotKind::Acrylic, PotKind::Airbrush, PotKind::Wash, PotKind::OneCoat, PotKind::Ink, PotKind::Medium, PotKind::Oil, PotKind::Enamel],
             instruction: 'Flow it on, let it run into the recesses, draw off pools before they dry.',
         );

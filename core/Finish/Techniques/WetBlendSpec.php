@@ -37,7 +37,7 @@ final class WetBlendSpec implements SpecifiesTechnique
             usualZones: Zone::cases(),
             usualThinner: 0.0,
             dryingMinutes: 30,
-            minutes: HandsOnMinutes::perCoat(9),
+            minutes: HandsOnMinutes::of(2.0, 1.0, 0.02),
             suits: [PotKind::Acrylic, PotKind::Airbrush, PotKind::Metal, PotKind::ColourShift, PotKind::Oil, PotKind::Enamel],
             instruction: 'Into the coat beneath while it is wet: full at the light, drawn out towards the shade.',
         );

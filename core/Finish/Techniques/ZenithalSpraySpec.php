@@ -38,7 +38,7 @@ final class ZenithalSpraySpec implements SpecifiesTechnique
             usualZones: Zone::cases(),
             usualThinner: 0.0,
             dryingMinutes: 60,
-            minutes: HandsOnMinutes::perCoat(4),
+            minutes: HandsOnMinutes::of(3.0, 0.05),
             suits: [PotKind::Acrylic, PotKind::Airbrush, PotKind::Primer, PotKind::Metal, PotKind::ColourShift, PotKind::Chrome, PotKind::Enamel],
             instruction: 'Spray from above only. Undersides stay dark.',
         );

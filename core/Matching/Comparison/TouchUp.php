@@ -62,7 +62,7 @@ final readonly class TouchUp
         foreach (self::remedies($bench) as $layer) {
             $after = $bench->missed([$layer]);
             // Within the tolerance only the work counts.
-            $worth = max($after, $tolerance) + self::PER_MINUTE * $layer->technique->spec()->minutes->of($layer->coats);
+            $worth = max($after, $tolerance) + self::PER_MINUTE * $layer->technique->spec()->minutes->usual($layer->coats);
             if ($after < $before - self::WORTHWHILE && $worth < $least) {
                 $least = $worth;
                 $best = $layer;

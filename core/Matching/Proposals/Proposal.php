@@ -87,7 +87,7 @@ final readonly class Proposal
     {
         $minutes = 0;
         foreach ($this->layers as $layer) {
-            $minutes += $layer->technique->spec()->minutes->of($layer->coats);
+            $minutes += $layer->technique->spec()->minutes->usual($layer->coats);
         }
 
         return self::MINUTES_A_CUP * $this->cups() + (int) ceil($this->minutesShare * $minutes);

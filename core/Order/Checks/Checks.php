@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Checks;
 
+use Hyalin\Order\Masking\MaskRun;
 use Hyalin\Order\Plan\AreaPlan;
 use Hyalin\Order\Plan\FigurePlan;
 use Hyalin\Order\Plan\LayerPlan;
@@ -25,7 +26,7 @@ final class Checks
      */
     public static function of(FigurePlan $figure, array $steps): array
     {
-        $found = [...self::chemistry($figure), ...self::completeness($figure, $steps), ...Habits::of($figure)];
+        $found = [...self::chemistry($figure), ...self::completeness($figure, $steps), ...Habits::of($figure), ...self::borders($figure, $steps)];
         usort($found, static fn (Issue $p, Issue $q): int => $q->stops <=> $p->stops);
 
         return $found;
@@ -94,8 +95,15 @@ final class Checks
 
                 continue;
             }
+            if ($area->isLeftBare) {
+                if ($area->layers !== []) {
+                    $found[] = new Issue("{$area->name} is to be left bare, and has layers.", 'Remove its layers, or say that it is painted.', true, null, $area->id);
+                }
+
+                continue;
+            }
             if ($area->layers === []) {
-                $found[] = new Issue("{$area->name} is visible and has no layer yet.", 'Build its finish, or mark it as hidden under Build.', false, null, $area->id);
+                $found[] = new Issue("{$area->name} is visible and has no layer yet.", 'Build its finish, or mark it as hidden or left bare under Build.', false, null, $area->id);
 
                 continue;
             }
@@ -130,6 +138,24 @@ final class Checks
         }
 
         return $found;
+    }
+
+    /**
+     * @param  list<Step>  $steps
+     * @return list<Issue>
+     */
+    private static function borders(FigurePlan $figure, array $steps): array
+    {
+        $unstated = array_filter($steps, MaskRun::isSpray(...)) === [] ? [] : $figure->neighbourhood()->unstated;
+        $names = implode(', ', array_map(static fn (string $id): string => $figure->area($id)->name ?? $id, $unstated));
+
+        return $unstated === [] ? [] : [new Issue(
+            "The border of {$names} is not stated: masks along it are estimated from the size of the area.",
+            'Enter under Build where it meets its neighbours, or 0 mm where it does not.',
+            false,
+            null,
+            count($unstated) === 1 ? $unstated[0] : null,
+        )];
     }
 
     private static function unreached(AreaPlan $area, LayerPlan $layer): Issue

@@ -16,6 +16,7 @@ final readonly class AreaPlan
      * @param  string|null  $liesOn  id of the area it lies on when that is finished
      * @param  bool  $isHidden  no eye reaches it on the finished figure
      * @param  Reach  $reach  what gets to it
+     * @param  bool  $isLeftBare  shown as it was printed: it gets no paint, and every spray keeps off it
      */
     public function __construct(
         public string $id,
@@ -27,6 +28,19 @@ final readonly class AreaPlan
         public ?string $liesOn = null,
         public bool $isHidden = false,
         public Reach $reach = Reach::Open,
+        public bool $isLeftBare = false,
     ) {
+    }
+
+    /** @return float mm around a round area of this size: what its borders come to where nobody has measured them */
+    public function outlineMm(): float
+    {
+        return self::outlineOf($this->squareCm);
+    }
+
+    /** @return float mm around a round area of so many cm2 */
+    public static function outlineOf(float $squareCm): float
+    {
+        return 20.0 * sqrt(M_PI * max(0.0, $squareCm));
     }
 }

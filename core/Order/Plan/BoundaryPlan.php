@@ -9,7 +9,7 @@ namespace Hyalin\Order\Plan;
  */
 final readonly class BoundaryPlan
 {
-    /** @param  float  $mm  length of the border, more than 0 */
+    /** @param  float  $mm  length of the border; 0 says that they do not meet */
     public function __construct(public string $a, public string $b, public float $mm, public bool $isCurved = true)
     {
     }

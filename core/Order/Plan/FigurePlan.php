@@ -6,12 +6,16 @@ namespace Hyalin\Order\Plan;
 
 use Hyalin\Order\InvalidOrder;
 use Hyalin\Order\Rules\Constraint;
+use WeakMap;
 
 /**
  * A figure as it is built and as it is to be painted.
  */
 final readonly class FigurePlan
 {
+    /** Minutes of a usual session: own estimate. */
+    public const SITTING = 180;
+
     /**
      * @param  list<PartPlan>  $parts
      * @param  list<AreaPlan>  $areas
@@ -20,6 +24,7 @@ final readonly class FigurePlan
      * @param  list<Approach>  $approaches  that differ from the default
      * @param  list<Constraint>  $own  the painter's own rules, between step ids
      * @param  bool  $hasVarnish  whether the shelf holds one, for barriers
+     * @param  int  $sittingMinutes  of the painter's longest session: no mask stays on longer than that
      */
     private function __construct(
         public array $parts,
@@ -29,6 +34,7 @@ final readonly class FigurePlan
         public array $approaches,
         public array $own,
         public bool $hasVarnish,
+        public int $sittingMinutes,
     ) {
     }
 
@@ -39,10 +45,11 @@ final readonly class FigurePlan
      * @param  list<BoundaryPlan>  $boundaries
      * @param  list<Approach>  $approaches
      * @param  list<Constraint>  $own
+     * @param  int  $sittingMinutes  more than 0
      *
      * @throws InvalidOrder when an area is on no part, a part is joined with itself, a boundary is given twice and differs
      */
-    public static function of(array $parts, array $areas, array $joints = [], array $boundaries = [], array $approaches = [], array $own = [], bool $hasVarnish = true): self
+    public static function of(array $parts, array $areas, array $joints = [], array $boundaries = [], array $approaches = [], array $own = [], bool $hasVarnish = true, int $sittingMinutes = self::SITTING): self
     {
         $partIds = array_map(static fn (PartPlan $p): string => $p->id, $parts);
         foreach ($areas as $area) {
@@ -64,7 +71,7 @@ final readonly class FigurePlan
             $known[$key] = $boundary->mm;
         }
 
-        return new self($parts, $areas, $joints, $boundaries, $approaches, $own, $hasVarnish);
+        return new self($parts, $areas, $joints, $boundaries, $approaches, $own, $hasVarnish, $sittingMinutes);
     }
 
     public function follows(Approach $approach): bool
@@ -100,21 +107,23 @@ final readonly class FigurePlan
         return null;
     }
 
-    /** @return list<array{AreaPlan, BoundaryPlan}> areas that meet this one */
-    public function neighbours(string $id): array
+    public function jointOf(string $part, string $other): ?JointPlan
     {
-        $found = [];
-        foreach ($this->boundaries as $boundary) {
-            $other = match ($id) {
-                $boundary->a => $this->area($boundary->b),
-                $boundary->b => $this->area($boundary->a),
-                default => null,
-            };
-            if ($other !== null) {
-                $found[] = [$other, $boundary];
+        foreach ($this->joints as $joint) {
+            if (($joint->a === $part && $joint->b === $other) || ($joint->a === $other && $joint->b === $part)) {
+                return $joint;
             }
         }
 
-        return $found;
+        return null;
+    }
+
+    /** What stands beside what; worked out once. */
+    public function neighbourhood(): Neighbourhood
+    {
+        /** @var WeakMap<self, Neighbourhood> $known every rule asks */
+        static $known = new WeakMap;
+
+        return $known[$this] ??= Neighbourhood::of($this);
     }
 }

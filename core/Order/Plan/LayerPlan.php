@@ -25,6 +25,9 @@ final readonly class LayerPlan
      * @param  bool  $isOverFluid  painted over masking fluid that is peeled off again: chipping
      * @param  LayerTone|null  $tone  whether it shades or lights
      * @param  float|null  $lightness  L* of its main pot, thick
+     * @param  bool  $isFromCan  sprayed from a can, which reaches everything that stands beside it
+     * @param  int  $setUpMinutes  of its minutes, that are spent once however many areas it is put on in one go
+     * @param  string|null  $mix  the same for the same pots in the same proportions; null where nobody told
      * @param  string|null  $sheen  what a varnish leaves: matt, satin or gloss
      */
     public function __construct(
@@ -44,6 +47,9 @@ final readonly class LayerPlan
         public bool $isOverFluid = false,
         public ?LayerTone $tone = null,
         public ?float $lightness = null,
+        public bool $isFromCan = false,
+        public ?string $mix = null,
+        public int $setUpMinutes = 0,
     ) {
     }
 }

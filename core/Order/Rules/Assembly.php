@@ -73,6 +73,7 @@ final class Assembly implements Rule
                     $glue,
                     'hidden before glue',
                     'once glued, no brush or spray reaches '.implode(', ', array_map(static fn (string $id): string => $figure->area($id)->name ?? $id, $hidden)),
+                    array_values($hidden)[0],
                 );
             } elseif ($step->areas !== [] && array_intersect($step->parts, [$joint->a, $joint->b]) !== []) {
                 yield $isBase

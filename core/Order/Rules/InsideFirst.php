@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Rules;
 
+use Hyalin\Order\Masking\MaskRun;
 use Hyalin\Order\Plan\Approach;
 use Hyalin\Order\Plan\FigurePlan;
 use Hyalin\Order\Steps\Step;
@@ -11,7 +12,8 @@ use Hyalin\Order\Steps\StepKind;
 
 /**
  * Inside before outside: the inner area is smaller to protect, and a slip on the outer one is painted over. The other
- * approach paints the big areas first and touches up.
+ * approach paints the big areas first and touches up. Said once of two areas, and only where both are brushed neatly:
+ * what is sprayed or strays has rules of its own.
  */
 final class InsideFirst implements Rule
 {
@@ -20,22 +22,33 @@ final class InsideFirst implements Rule
     public function constraints(FigurePlan $figure, array $steps): iterable
     {
         $inside = $figure->follows(Approach::InsideFirst);
-        foreach ($figure->boundaries as $boundary) {
-            $a = $figure->area($boundary->a);
-            $b = $figure->area($boundary->b);
-            if ($a === null || $b === null || ($inside ? $a->depth === $b->depth : $a->squareCm === $b->squareCm)) {
+        foreach ($figure->neighbourhood()->pairs($figure) as [$a, $b, $mm]) {
+            if ($inside ? $a->depth === $b->depth : $a->squareCm === $b->squareCm) {
                 continue;
             }
             $aFirst = $inside ? $a->depth < $b->depth : $a->squareCm > $b->squareCm;
             [$first, $second] = $aFirst ? [$a, $b] : [$b, $a];
-            foreach (self::own($steps, $first->id) as $before) {
-                foreach (self::own($steps, $second->id) as $after) {
-                    yield Constraint::should($before->id, $after->id, self::PER_MM * $boundary->mm, $inside ? 'inside first' : 'big areas first', $inside
-                        ? "{$first->name} lies inside {$second->name}: a slip on it is painted over"
-                        : "{$first->name} is the larger: {$second->name} is touched up against it");
-                }
+            $before = self::own($steps, $first->id);
+            $after = self::own($steps, $second->id);
+            if ($before === [] || $after === [] || ($inside && ! self::isNeat($after))) {
+                continue;
+            }
+            yield Constraint::should($before[count($before) - 1]->id, $after[0]->id, self::PER_MM * $mm, $inside ? 'inside first' : 'big areas first', $inside
+                ? "{$first->name} lies inside {$second->name}: a slip on it is painted over"
+                : "{$first->name} is the larger: {$second->name} is touched up against it");
+        }
+    }
+
+    /** @param  list<Step>  $steps */
+    private static function isNeat(array $steps): bool
+    {
+        foreach ($steps as $step) {
+            if ($step->kind->isMessy() || MaskRun::isSpray($step)) {
+                return false;
             }
         }
+
+        return true;
     }
 
     /**

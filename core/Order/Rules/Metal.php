@@ -6,6 +6,7 @@ namespace Hyalin\Order\Rules;
 
 use Hyalin\Order\Plan\Approach;
 use Hyalin\Order\Plan\FigurePlan;
+use Hyalin\Order\Steps\Step;
 use Hyalin\Order\Steps\StepKind;
 
 /**
@@ -29,7 +30,7 @@ final class Metal implements Rule
                 if ($step->id->equals($metal->id) || $step->areas === [] || array_intersect($step->areas, $metal->areas) !== []) {
                     continue;
                 }
-                if ($layer->isChrome && ($step->layer()->isChrome ?? false) === false && array_intersect($step->parts, $metal->parts) !== []) {
+                if ($layer->isChrome && ($step->layer()->isChrome ?? false) === false && array_intersect($step->parts, $metal->parts) !== [] && $this->staysUncovered($figure, $metal, $step)) {
                     yield Constraint::must($step->id, $metal->id, 'chrome last', 'varnish, fingers and tape dull polished metal: nothing comes after it');
                 } elseif ($figure->follows(Approach::MetalLast) && $step->kind === StepKind::Spray && $this->meet($figure, $step->areas, $metal->areas)) {
                     yield Constraint::should($step->id, $metal->id, self::FLAKES, 'metal last', 'tape over metal lifts its flakes');
@@ -51,12 +52,29 @@ final class Metal implements Rule
      */
     private function meet(FigurePlan $figure, array $one, array $two): bool
     {
-        foreach ($figure->boundaries as $b) {
-            if ((in_array($b->a, $one, true) && in_array($b->b, $two, true)) || (in_array($b->b, $one, true) && in_array($b->a, $two, true))) {
-                return true;
+        foreach ($one as $id) {
+            foreach ($figure->neighbourhood()->around($id) as $meeting) {
+                if ($meeting->touches && in_array($meeting->other->id, $two, true)) {
+                    return true;
+                }
             }
         }
 
         return false;
+    }
+
+    /** A colour over chrome in its own area makes it one layer like any other; what lies on it comes after it. */
+    private function staysUncovered(FigurePlan $figure, Step $chrome, Step $step): bool
+    {
+        foreach ($figure->areas as $area) {
+            if (in_array($area->id, $chrome->areas, true) && ($area->layers[count($area->layers) - 1] ?? null)?->key !== $chrome->layer()?->key) {
+                return false;
+            }
+            if ($step->touches($area->id) && in_array($area->liesOn, $chrome->areas, true)) {
+                return false;
+            }
+        }
+
+        return true;
     }
 }

@@ -4,35 +4,51 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Rules;
 
+use Hyalin\Order\Masking\MaskRun;
+use Hyalin\Order\Plan\AreaPlan;
 use Hyalin\Order\Plan\FigurePlan;
+use Hyalin\Order\Steps\Step;
 use Hyalin\Order\Steps\StepKind;
 
 /**
- * Spray goes before brushwork beside it, messy work before neat work: what is done later would have to be protected.
+ * Spray goes before brushwork beside it, messy work before neat work: what is done later would have to be protected. Said
+ * of the last of one and the first of the other. Where both sides are messy, neither can wait for the other.
  */
 final class SprayBeforeBrush implements Rule
 {
-    private const SPRAY = 4.0;
+    /** The mask is counted by itself: this is for the slip that remains. */
+    private const SPRAY = 1.0;
 
     private const MESS = 2.0;
 
     public function constraints(FigurePlan $figure, array $steps): iterable
     {
-        $near = [];
-        foreach ($figure->boundaries as $boundary) {
-            $near["{$boundary->a} {$boundary->b}"] = $near["{$boundary->b} {$boundary->a}"] = true;
+        foreach ($figure->neighbourhood()->pairs($figure) as [$a, $b]) {
+            yield from $this->beside($steps, $a, $b);
+            yield from $this->beside($steps, $b, $a);
         }
-        foreach ($steps as $one) {
-            foreach ($steps as $two) {
-                if (count($one->areas) !== 1 || count($two->areas) !== 1 || ! isset($near["{$one->areas[0]} {$two->areas[0]}"])) {
-                    continue;
-                }
-                if ($one->kind === StepKind::Spray && in_array($two->kind, [StepKind::Brush, StepKind::DryBrush, StepKind::Wash], true)) {
-                    yield Constraint::should($one->id, $two->id, self::SPRAY, 'spray before brush', 'overspray would fall on finished brushwork');
-                } elseif ($one->kind->isMessy() && $two->kind === StepKind::Brush) {
-                    yield Constraint::should($one->id, $two->id, self::MESS, 'messy before neat', 'drybrush and wash stray onto their surroundings');
-                }
-            }
+    }
+
+    /**
+     * @param  list<Step>  $steps
+     * @return iterable<Constraint>
+     */
+    private function beside(array $steps, AreaPlan $one, AreaPlan $two): iterable
+    {
+        $own = array_values(array_filter($steps, static fn (Step $s): bool => $s->areas === [$one->id]));
+        $other = array_values(array_filter($steps, static fn (Step $s): bool => $s->areas === [$two->id]));
+        $brushed = array_values(array_filter($other, static fn (Step $s): bool => $s->kind === StepKind::Brush));
+        if ($brushed === []) {
+            return;
+        }
+        $sprays = array_values(array_filter($own, MaskRun::isSpray(...)));
+        $messy = array_values(array_filter($own, static fn (Step $s): bool => $s->kind->isMessy()));
+        $isNeat = array_filter($other, static fn (Step $s): bool => $s->kind->isMessy()) === [];
+        if ($sprays !== []) {
+            yield Constraint::should($sprays[count($sprays) - 1]->id, $brushed[0]->id, self::SPRAY, 'spray before brush', 'overspray would fall on finished brushwork');
+        }
+        if ($messy !== [] && $isNeat) {
+            yield Constraint::should($messy[count($messy) - 1]->id, $brushed[0]->id, self::MESS, 'messy before neat', 'drybrush and wash stray onto their surroundings');
         }
     }
 }

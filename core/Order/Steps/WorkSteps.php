@@ -9,7 +9,8 @@ use Hyalin\Order\Plan\FigurePlan;
 use Hyalin\Order\PlannedOrder;
 
 /**
- * An order as it is worked off at the bench: every mask is a step of its own before its spray, every peel one after it.
+ * An order as it is worked off at the bench: every mask is a step of its own before its first spray, every peel one after
+ * its last.
  */
 final class WorkSteps
 {
@@ -19,32 +20,34 @@ final class WorkSteps
     /** @return list<Step> */
     public static function of(FigurePlan $figure, PlannedOrder $order): array
     {
-        $masks = [];
+        $on = $off = [];
         foreach ($order->masks as $mask) {
-            $masks[(string) $mask->step][] = $mask;
+            $on[(string) $mask->step][] = $mask;
+            $off[(string) $mask->until][] = $mask;
         }
         $steps = [];
         foreach ($order->steps as $step) {
-            foreach ($masks[(string) $step->id] ?? [] as $n => $mask) {
-                $steps[] = self::mask($figure, $step, $mask, $n);
+            foreach ($on[(string) $step->id] ?? [] as $mask) {
+                $steps[] = self::mask($figure, $mask);
             }
             $steps[] = $step;
-            foreach ($masks[(string) $step->id] ?? [] as $n => $mask) {
-                $steps[] = self::peel($figure, $step, $mask, $n);
+            foreach ($off[(string) $step->id] ?? [] as $mask) {
+                $steps[] = self::peel($figure, $mask);
             }
         }
 
         return $steps;
     }
 
-    private static function mask(FigurePlan $figure, Step $spray, MaskPlan $mask, int $n): Step
+    private static function mask(FigurePlan $figure, MaskPlan $mask): Step
     {
-        $mm = round($mask->tapeMm + $mask->fluidMm);
+        $mm = round($mask->borderMm());
+        $estimated = $mask->estimatedMm > 0.0 ? ' (estimated)' : '';
 
         return new Step(
-            StepId::mask($spray->id, $n),
+            $mask->on(),
             StepKind::Mask,
-            'Mask '.self::names($figure, $mask).': '.$mask->material().($mm > 0 ? ", {$mm} mm of border" : ''),
+            'Mask '.self::names($figure, $mask).': '.$mask->material().($mm > 0 ? ", {$mm} mm of border{$estimated}" : ''),
             $mask->protects,
             self::parts($figure, $mask),
             [],
@@ -53,10 +56,10 @@ final class WorkSteps
         );
     }
 
-    private static function peel(FigurePlan $figure, Step $spray, MaskPlan $mask, int $n): Step
+    private static function peel(FigurePlan $figure, MaskPlan $mask): Step
     {
         return new Step(
-            StepId::peel($spray->id, $n),
+            $mask->off(),
             StepKind::Peel,
             'Remove the mask from '.self::names($figure, $mask).': '.$mask->peel,
             $mask->protects,

@@ -1,5 +1,6 @@
 // Written by `php artisan hyalin:types` from app/Http/Props. Do not edit.
 
+export type Alterable = 'own rule' | 'lies on' | 'hidden' | 'base apart';
 export type AreaForm = 'light and shade' | 'true metal' | 'flat sign' | 'eye';
 export type BalanceKind = 'stand apart' | 'sit together' | 'as bright as' | 'focal point';
 export type BatchMode = 'step by step' | 'figure by figure';
@@ -146,7 +147,9 @@ export interface BuiltAreaProps {
     partId: number | null;
     depth: number;
     squareCm: number | null;
+    estimatedCm2: number;
     isHidden: boolean;
+    isLeftBare: boolean;
     reach: Reach;
 }
 
@@ -234,6 +237,11 @@ export interface ConsistencyProps {
     words: string | null;
     outlier: number | null;
     remedy: string | null;
+}
+
+export interface ContradictionProps {
+    links: Array<{ words: string; rule: string; reason: string }>;
+    waysOut: Array<{ what: Alterable; subject: string; other: string | null; words: string }>;
 }
 
 export interface CorrectionProps {
@@ -325,7 +333,6 @@ export interface FigureChoiceProps {
     id: number;
     name: string;
     steps: number;
-    isLaid: boolean;
 }
 
 export interface FigureInProgressProps {
@@ -485,7 +492,10 @@ export interface MaskProps {
     squareCm: number;
     minutes: number;
     dryMinutes: number;
-    mostHours: number;
+    until: string | null;
+    estimatedMm: number;
+    mostMinutes: number;
+    peelMinutes: number | null;
     peel: string;
     warning: string | null;
 }
@@ -580,6 +590,12 @@ export interface NeutralProps {
     residuals: Array<ResidualProps>;
 }
 
+export interface NextRunProps {
+    steps: number;
+    hindrances: Array<string>;
+    hasNoOrder: boolean;
+}
+
 export interface OneMorePotProps {
     colour: ColourProps;
     zone: Zone;
@@ -599,11 +615,13 @@ export interface OpenCupProps {
 export interface OrderProps {
     steps: Array<OrderStepProps>;
     rules: Array<OrderRuleProps>;
+    unmet: Array<UnmetProps>;
     masks: Array<MaskProps>;
     issues: Array<IssueProps>;
     handsOnMinutes: number;
     maskMinutes: number;
     maskMm: number;
+    estimatedMm: number;
     cost: number;
     canBePainted: boolean;
 }
@@ -1067,6 +1085,12 @@ export interface UndercoatProps {
     coats: number;
     colour: ColourProps;
     difference: number;
+}
+
+export interface UnmetProps {
+    rule: string;
+    minutes: number;
+    cases: Array<{ before: string; after: string; reason: string }>;
 }
 
 export interface WorkCardProps {

@@ -134,7 +134,7 @@ final class WorkLagsTest extends TestCase
     {
         $order = OrderPlanner::judge($figure, ['prepare p', 'layer i1', 'layer o1']);
 
-        return WorkLags::of($figure, $order, WorkSteps::of($figure, $order), $aid, $done, $prefix);
+        return WorkLags::of($order, WorkSteps::of($figure, $order), $aid, $done, $prefix);
     }
 
     /** @return array<string, array{float, float|null}> the tightest of each pair */

@@ -58,10 +58,16 @@ final class TechniqueTest extends TestCase
             if ($spec->direction !== null) {
                 self::assertTrue($spec->application->isSprayed(), $name);
             }
+            // An eye of 0.05 cm2 is no quarter of an hour, a prop of 1,500 cm2 no coat of four minutes.
+            self::assertLessThanOrEqual(5, $spec->minutes->minutes(1, 0.05, 7.9), $name);
+            self::assertGreaterThanOrEqual(15, $spec->minutes->minutes(1, 1500.0, 1373.0), $name);
             // More coats are never done sooner.
             for ($coats = 1; $coats < 6; $coats++) {
-                self::assertGreaterThan(0, $spec->minutes->of($coats), $name);
-                self::assertGreaterThanOrEqual($spec->minutes->of($coats), $spec->minutes->of($coats + 1), $name);
+                self::assertGreaterThanOrEqual($spec->minutes->usual($coats), $spec->minutes->usual($coats + 1), $name);
+                // Nor is a larger area, or one with more edge.
+                $cm2 = 0.05 * 3 ** $coats;
+                self::assertGreaterThanOrEqual($spec->minutes->minutes($coats, $cm2, 10.0), $spec->minutes->minutes($coats, 4 * $cm2, 10.0), $name);
+                self::assertGreaterThanOrEqual($spec->minutes->minutes($coats, $cm2, 10.0), $spec->minutes->minutes($coats, $cm2, 100.0), $name);
             }
         }
     }
@@ -97,7 +103,7 @@ final class TechniqueTest extends TestCase
         self::assertSame(array_values($first), array_values($second));
         self::assertSame([0, 1], array_keys($first));
         self::assertNotSame(array_values($first), array_values(StackWork::sharing([self::layer('x', Technique::SprayCan, $white)])));
-        $plans = StackWork::plans([$prime, $zenithal, $base]);
+        $plans = StackWork::plans([$prime, $zenithal, $base], 5.0, 79.0);
         self::assertSame([StepKind::Prime, StepKind::Prime, StepKind::Brush], array_column($plans, 'kind'));
         self::assertSame(['p', 'z', 'b'], array_column($plans, 'key'));
         foreach ($plans as $plan) {

@@ -134,7 +134,7 @@ final class OrderPlannerTest extends TestCase
             ),
         ]));
         self::assertCount(1, $plan->masks);
-        self::assertSame(['layer rust', 'layer paint', ['x'], 24], [(string) $plan->masks[0]->after, (string) $plan->masks[0]->step, $plan->masks[0]->protects, $plan->masks[0]->mostHours]);
+        self::assertSame(['layer rust', 'layer paint', ['x'], 24 * 60], [(string) $plan->masks[0]->after, (string) $plan->masks[0]->step, $plan->masks[0]->protects, $plan->masks[0]->mostMinutes]);
         self::assertSame('masking fluid', $plan->masks[0]->material());
         self::assertStringContainsString('while the coat is soft', $plan->masks[0]->peel);
     }
@@ -199,18 +199,6 @@ final class OrderPlannerTest extends TestCase
         self::assertContains('Hair begins with h1 on the bare print.', $said);
         self::assertContains('Hair ends without a varnish.', $said);
         self::assertCount(4, $said);
-    }
-
-    public function test_rules_that_contradict_are_told_with_the_smallest_change(): void
-    {
-        $own = [Constraint::must(StepId::parse('layer h2'), StepId::parse('layer h1'), 'own rule', 'I like it so')];
-        $this->expectException(InvalidOrder::class);
-        $this->expectExceptionMessage('"h1" before "h2" before "h1". Dropping "own rule" here would solve it: I like it so');
-        OrderPlanner::plan(FigurePlan::of(
-            [new PartPlan('p', 'Head', PrintProcess::Resin)],
-            [self::area('hair', 'Hair', 'p', 0, [self::layer('h1', StepKind::Brush), self::layer('h2', StepKind::DryBrush)])],
-            own: $own,
-        ));
     }
 
     public function test_a_painters_own_wish_moves_a_step_and_one_about_nothing_is_passed_over(): void

@@ -121,10 +121,10 @@ final class ClearPotTest extends TestCase
     public function test_only_a_varnish_seals(): void
     {
         $recipe = static fn (Pot $pot): LayerRecipe => new LayerRecipe('v', Technique::Varnish, Zone::cases(), 0.0, 1, [[$pot, 1]]);
-        $sealed = StackWork::plans([$recipe(self::pot(PotKind::Varnish, ['sheen' => Sheen::Gloss]))])[0];
+        $sealed = StackWork::plans([$recipe(self::pot(PotKind::Varnish, ['sheen' => Sheen::Gloss]))], 5.0, 79.0)[0];
         self::assertSame([StepKind::Varnish, 'gloss'], [$sealed->kind, $sealed->sheen]);
         foreach ([PotKind::Acrylic, PotKind::Medium, PotKind::Ink] as $kind) {
-            $painted = StackWork::plans([$recipe(self::pot($kind))])[0];
+            $painted = StackWork::plans([$recipe(self::pot($kind))], 5.0, 79.0)[0];
             self::assertSame([StepKind::Brush, null], [$painted->kind, $painted->sheen], $kind->value);
         }
     }

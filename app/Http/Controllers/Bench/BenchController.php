@@ -8,11 +8,14 @@ use App\Actions\Bench\CalculatePaint;
 use App\Actions\Bench\PlanSteps;
 use App\Actions\Bench\StartRun;
 use App\Adapters\Bench\PaintNeed;
+use App\Adapters\Order\Hindrances;
+use App\Http\Props\Bench\NextRunProps;
 use App\Http\Props\Bench\RunProps;
 use App\Http\Props\Brief\FigureProps;
 use App\Http\Props\Finish\RecipeVersionProps;
 use App\Http\Props\PotProps;
 use App\Models\Bench\Run;
+use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Finish\RecipeVersion;
 use App\Models\Painter;
@@ -42,15 +45,20 @@ final class BenchController
                 'runs.repeats',
             ])->runs->map(static fn (Run $r) => RunProps::of($r))->all()),
             // The runs are there to go on with while the order of the next one is still being planned.
-            'plannedSteps' => Inertia::defer(static fn (): int => count($plan($figure))),
+            'plan' => Inertia::defer(static fn (): NextRunProps => NextRunProps::of(count($plan($figure)), Hindrances::of($figure))),
             'versions' => static fn () => array_values($figure->versions->map(static fn (RecipeVersion $v) => RecipeVersionProps::of($v))->all()),
         ]);
     }
 
-    /** @throws ValidationException when there is nothing to paint */
+    /** @throws ValidationException when there is nothing to paint, or the plan cannot be painted and that was not accepted */
     public function store(Request $request, Figure $figure, StartRun $start): RedirectResponse
     {
-        $request->validate(['copies' => ['sometimes', 'integer', 'between:1,200'], 'mode' => ['sometimes', Rule::enum(BatchMode::class)]]);
+        $request->validate(['copies' => ['sometimes', 'integer', 'between:1,200'], 'mode' => ['sometimes', Rule::enum(BatchMode::class)], 'knowingly' => ['sometimes', 'boolean']]);
+        $isEmpty = $figure->areasWithFinishes()->every(static fn (Area $a): bool => $a->layers->isEmpty());
+        $hindrances = $isEmpty ? null : Hindrances::of($figure);
+        if ($hindrances !== null && $hindrances->words !== [] && ! $request->boolean('knowingly')) {
+            throw ValidationException::withMessages(['plan' => ['This plan cannot be painted as it stands. '.implode(' ', $hindrances->words)]]);
+        }
         $run = $start(
             $figure,
             null,

@@ -12,7 +12,6 @@ use App\Http\Props\Bench\BenchExceptionProps;
 use App\Http\Props\Bench\BenchHourProps;
 use App\Http\Props\Bench\FigureChoiceProps;
 use App\Http\Props\Bench\ScheduleProps;
-use App\Models\Bench\ScheduleRecord;
 use App\Models\Brief\Figure;
 use App\Models\Painter;
 use Hyalin\Bench\DryingAid;
@@ -34,13 +33,12 @@ final class ScheduleController
 {
     public function show(#[CurrentUser] Painter $painter): Response
     {
-        $schedule = $painter->schedule()->first();
         $hours = BenchHours::of($painter);
         $exceptions = $hours->exceptions;
         ksort($exceptions);
 
         return Inertia::render('schedule/index', [
-            'schedule' => static fn () => $schedule === null ? null : ScheduleProps::of($schedule),
+            'schedule' => static fn (): ?ScheduleProps => ($schedule = $painter->schedule()->first()) === null ? null : ScheduleProps::of($schedule),
             'hours' => static fn () => array_map(static fn (array $h): BenchHourProps => new BenchHourProps($h['day'], $h['start'], $h['minutes']), $hours->pattern),
             'exceptions' => static fn () => array_map(
                 static fn (string $date, ?array $e): BenchExceptionProps => new BenchExceptionProps($date, $e['start'] ?? null, $e['minutes'] ?? null),
@@ -50,19 +48,19 @@ final class ScheduleController
             'aid' => $painter->drying_aid,
             'aids' => static fn () => array_column(DryingAid::cases(), 'value'),
             'timeZone' => $painter->time_zone,
-            'figures' => static fn (): array => self::choices($painter, $schedule),
+            // Which figures have work left takes a plan of each; what was planned is there to be read meanwhile.
+            'figures' => Inertia::defer(static fn (): array => self::choices($painter)),
         ]);
     }
 
     /** @return list<FigureChoiceProps> the figures with something left to paint */
-    private static function choices(Painter $painter, ?ScheduleRecord $schedule): array
+    private static function choices(Painter $painter): array
     {
-        $planned = $schedule?->figureIds() ?? [];
         $figures = [];
         foreach (self::withWork($painter) as $figure) {
             $left = FigureWork::of($figure, $painter->drying_aid);
             if ($left !== null) {
-                $figures[] = new FigureChoiceProps($figure->id, $figure->name, count($left->work->steps), $schedule === null || in_array($figure->id, $planned, true));
+                $figures[] = new FigureChoiceProps($figure->id, $figure->name, count($left->work->steps));
             }
         }
 
@@ -72,9 +70,11 @@ final class ScheduleController
     /** @return Collection<int, Figure> with all that their open steps are made of, in as many queries for one as for ten */
     private static function withWork(Painter $painter): Collection
     {
-        return $painter->figures()->withExists('varnishes as has_varnish')->with([
+        $figures = $painter->figures()->withExists('varnishes as has_varnish')->with([
             'parts', 'areas.layers.paints.paint', 'joints.hiddenAreas', 'boundaries', 'ownRules', 'latestRun.steps.areas', 'latestRun.steps.parts',
         ])->get();
+
+        return $figures->each(static fn (Figure $f): Figure => $f->setRelation('painter', $painter));
     }
 
     /** @throws ValidationException when a time is none */

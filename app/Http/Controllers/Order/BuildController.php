@@ -55,11 +55,13 @@ final class BuildController
             'depth' => ['sometimes', 'integer', 'between:0,9'],
             'squareCm' => ['sometimes', 'nullable', 'numeric', 'gt:0', 'max:10000'],
             'isHidden' => ['sometimes', 'boolean'],
+            'isLeftBare' => ['sometimes', 'boolean'],
             'reach' => ['sometimes', Rule::enum(Reach::class)],
         ]);
         $area->depth = $request->integer('depth', $area->depth);
         $area->square_cm = $request->has('squareCm') ? ($request->filled('squareCm') ? $request->float('squareCm') : null) : $area->square_cm;
         $area->is_hidden = $request->boolean('isHidden', $area->is_hidden);
+        $area->is_left_bare = $request->boolean('isLeftBare', $area->is_left_bare);
         $area->reach = $request->enum('reach', Reach::class) ?? $area->reach;
         $area->save();
 
@@ -105,7 +107,7 @@ final class BuildController
         $request->validate([
             'areaId' => ['required', 'integer', $own],
             'otherId' => ['required', 'integer', 'different:areaId', $own],
-            'mm' => ['required', 'numeric', 'gt:0', 'max:10000'],
+            'mm' => ['required', 'numeric', 'min:0', 'max:10000'],
             'isCurved' => ['sometimes', 'boolean'],
         ], ['otherId.different' => 'An area cannot border itself.']);
         [$a, $b] = [$request->integer('areaId'), $request->integer('otherId')];

@@ -4,15 +4,20 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Order;
 
+use App\Actions\Order\GiveUp;
+use App\Adapters\Order\Hindrances;
 use App\Adapters\Order\WorkPlan;
 use App\Http\Props\Brief\FigureProps;
 use App\Http\Props\Order\ApproachPairProps;
 use App\Http\Props\Order\BuildProps;
+use App\Http\Props\Order\ContradictionProps;
 use App\Http\Props\Order\OrderProps;
 use App\Models\Brief\Figure;
 use App\Models\Order\OwnRule;
 use App\Models\Painter;
 use Hyalin\InvalidInput;
+use Hyalin\Order\Alterable;
+use Hyalin\Order\ContradictingRules;
 use Hyalin\Order\OrderPlanner;
 use Hyalin\Order\Plan\Approach;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -30,11 +35,14 @@ final class OrderController
 {
     public function show(Figure $figure, #[CurrentUser] Painter $painter): Response
     {
-        $problem = $planned = $own = null;
+        $problem = $planned = $own = $contradiction = null;
         try {
+            Hindrances::of($figure);
             $plan = WorkPlan::of($figure);
             $planned = OrderProps::of($figure, $plan, OrderPlanner::plan($plan));
             $own = $figure->own_order === null ? null : OrderProps::of($figure, $plan, OrderPlanner::judge($plan, $figure->own_order));
+        } catch (ContradictingRules $e) {
+            $contradiction = ContradictionProps::of(WorkPlan::of($figure), $e);
         } catch (InvalidInput $e) {
             $problem = ucfirst($e->getMessage()).'.';
         }
@@ -44,6 +52,7 @@ final class OrderController
             'planned' => $planned,
             'own' => $own,
             'problem' => $problem,
+            'contradiction' => $contradiction,
             'build' => static fn () => BuildProps::of($figure),
             'approaches' => static fn () => array_map(
                 static fn (array $pair): ApproachPairProps => new ApproachPairProps($pair[0]->value, $pair[1]->value, in_array($pair[1]->value, $painter->schools ?? [], true)),
@@ -109,6 +118,19 @@ final class OrderController
         $ownRule->delete();
 
         return new JsonResponse(['message' => 'The rule was removed.']);
+    }
+
+    /** Gives up one thing of a circle of rules. */
+    public function giveUp(Request $request, Figure $figure, GiveUp $giveUp): JsonResponse
+    {
+        $request->validate([
+            'what' => ['required', Rule::enum(Alterable::class)],
+            'subject' => ['present', 'nullable', 'string', 'max:80'],
+            'other' => ['present', 'nullable', 'string', 'max:80'],
+        ]);
+        $giveUp($figure, $request->enum('what', Alterable::class) ?? Alterable::OwnRule, $request->string('subject')->value(), $request->string('other')->value());
+
+        return new JsonResponse(['message' => 'Changed.']);
     }
 
     /** @param  list<string>  $ids */

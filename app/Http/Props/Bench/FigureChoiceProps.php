@@ -9,7 +9,7 @@ namespace App\Http\Props\Bench;
  */
 final readonly class FigureChoiceProps
 {
-    public function __construct(public int $id, public string $name, public int $steps, public bool $isLaid)
+    public function __construct(public int $id, public string $name, public int $steps)
     {
     }
 }

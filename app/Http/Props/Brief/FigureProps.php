@@ -64,7 +64,11 @@ final readonly class FigureProps
             $stage('References', 'figures.references', "{$has['sampled']} of {$has['areas']} sampled"),
             $stage('Finishes', 'figures.finishes', "{$has['planned']} of {$has['areas']} planned"),
             $stage('Light', 'figures.light', self::light($has['light'], $has['meshes'])),
-            $stage('Order', 'figures.order', $figure->own_order === null ? 'as planned' : 'your own'),
+            $stage('Order', 'figures.order', match (true) {
+                $figure->is_stopped => 'stopped',
+                $figure->own_order === null => 'as planned',
+                default => 'your own',
+            }),
             $stage('Bench', 'figures.bench', match (true) {
                 $has['run'] === 0 => 'not started',
                 $has['open'] === 0 => "run {$has['run']} done",

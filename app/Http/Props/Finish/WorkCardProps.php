@@ -54,13 +54,13 @@ final readonly class WorkCardProps
         }
         foreach ($order->masks as $mask) {
             $masks[] = sprintf(
-                'For step %d, mask %s: %s%s. %s, within %d h.',
+                'For step %d, mask %s: %s%s. %s, within %s.',
                 $number[$mask->step],
                 implode(', ', $mask->protects),
                 $mask->material,
                 $mask->mm > 0 ? sprintf('; %.0f mm', $mask->mm) : '',
                 ucfirst($mask->peel),
-                $mask->mostHours,
+                $mask->peelMinutes === null ? sprintf('%d h of putting it on', intdiv($mask->mostMinutes, 60)) : "{$mask->peelMinutes} min of the last coat",
             );
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props\Order;
 
+use App\Adapters\Order\WorkPlan;
 use App\Models\Brief\Area;
 use App\Models\Brief\Boundary;
 use App\Models\Brief\Figure;
@@ -29,6 +30,8 @@ final readonly class BuildProps
 
     public static function of(Figure $figure): self
     {
+        $sizes = WorkPlan::sizes($figure);
+
         return new self(
             array_values($figure->loadMissing(['joints.hiddenAreas', 'boundaries', 'ownRules'])->parts->map(static fn (Part $p): BuiltPartProps => new BuiltPartProps(
                 $p->id,
@@ -44,7 +47,9 @@ final readonly class BuildProps
                 $a->part_id,
                 $a->depth,
                 $a->square_cm,
+                round($sizes[$a->id], 1),
                 $a->is_hidden,
+                $a->is_left_bare,
                 $a->reach,
             ))->all()),
             array_values($figure->joints->map(static fn (Joint $j): JointProps => new JointProps(

@@ -9,7 +9,12 @@ namespace App\Http\Props\Order;
  */
 final readonly class MaskProps
 {
-    /** @param  list<string>  $protects  names of areas */
+    /**
+     * @param  list<string>  $protects  names of areas
+     * @param  string|null  $until  the last spray it is there for; null where that is the only one
+     * @param  float  $estimatedMm  of the border, that nobody has measured
+     * @param  int|null  $peelMinutes  after the last spray, while that is soft; null when it dries first
+     */
     public function __construct(
         public string $step,
         public ?string $after,
@@ -20,7 +25,10 @@ final readonly class MaskProps
         public float $squareCm,
         public float $minutes,
         public int $dryMinutes,
-        public int $mostHours,
+        public ?string $until,
+        public float $estimatedMm,
+        public int $mostMinutes,
+        public ?int $peelMinutes,
         public string $peel,
         public ?string $warning,
     ) {

@@ -21,22 +21,29 @@ use Hyalin\Order\Steps\Step;
  */
 final readonly class OrderProps
 {
+    /** Minutes below which no painter would call it a preference. */
+    private const NOISE = 0.5;
+
     /**
      * @param  list<OrderStepProps>  $steps
      * @param  list<OrderRuleProps>  $rules
+     * @param  list<UnmetProps>  $unmet  preferences that are not met, by rule
      * @param  list<MaskProps>  $masks
      * @param  list<IssueProps>  $issues
      * @param  float  $maskMm  taped and dabbed in all
+     * @param  float  $estimatedMm  of these, that nobody has measured
      * @param  float  $cost  minutes of masking and of preferences not kept
      */
     public function __construct(
         public array $steps,
         public array $rules,
+        public array $unmet,
         public array $masks,
         public array $issues,
         public int $handsOnMinutes,
         public float $maskMinutes,
         public float $maskMm,
+        public float $estimatedMm,
         public float $cost,
         public bool $canBePainted,
     ) {
@@ -62,6 +69,7 @@ final readonly class OrderProps
                 static fn (Constraint $c): OrderRuleProps => new OrderRuleProps((string) $c->before, (string) $c->after, $c->weight, $c->rule, $c->reason, ! in_array(self::key($c), $broken, true)),
                 $order->constraints,
             ),
+            self::unmet($order),
             array_map(static fn (MaskPlan $m): MaskProps => self::mask($plan, $m), $order->masks),
             array_map(
                 static fn (Issue $t): IssueProps => new IssueProps($t->what, $t->remedy, $t->stops, $t->step === null ? null : (string) $t->step, $t->area === null ? null : (int) $t->area),
@@ -70,6 +78,7 @@ final readonly class OrderProps
             $order->handsOnMinutes(),
             $order->maskMinutes(),
             $order->maskMm(),
+            $order->estimatedMm(),
             $order->cost(),
             $order->canBePainted(),
         );
@@ -101,14 +110,25 @@ final readonly class OrderProps
             array_map(static fn (string $id): string => $plan->area($id)->name ?? '', $mask->protects),
             $plan->area($mask->protects[0])->part ?? ($plan->parts[0] ?? new PartPlan('', '', PrintProcess::Resin))->id,
             $mask->material(),
-            $mask->tapeMm + $mask->fluidMm,
+            $mask->borderMm(),
             $mask->squareCm,
             $mask->minutes,
             $mask->dryMinutes,
-            $mask->mostHours,
+            $mask->until->equals($mask->step) ? null : (string) $mask->until,
+            $mask->estimatedMm,
+            $mask->mostMinutes,
+            $mask->peelMinutes,
             $mask->peel,
             $mask->warning,
         );
+    }
+
+    /** @return list<UnmetProps> but for what only decides between orders that are otherwise alike */
+    private static function unmet(PlannedOrder $order): array
+    {
+        $unmet = array_filter($order->unmet(), static fn (array $of): bool => PlannedOrder::weight($of) >= self::NOISE);
+
+        return array_values(array_map(UnmetProps::of(...), array_keys($unmet), $unmet));
     }
 
     private static function key(Constraint $c): string

@@ -1,4 +1,4 @@
-import { capital, minutesWords } from '@/shared/lib/format';
+import { capital, many, minutesWords } from '@/shared/lib/format';
 import { Button } from '@/shared/ui/button';
 import type { MaskProps, OrderProps, OrderRuleProps, OrderStepProps } from '@/types/generated';
 import { stepWords } from './order';
@@ -20,7 +20,7 @@ export function StepDetail({
     const plannedAt = planned.steps.findIndex((s) => s.id === step.id);
     const after = strongest(order.rules.filter((r) => r.after === step.id && r.isKept));
     const before = strongest(order.rules.filter((r) => r.before === step.id && r.isKept));
-    const mask = order.masks.find((m) => m.step === step.id);
+    const masks = order.masks.filter((m) => m.step === step.id);
     return (
         <section aria-label="Selected step" className="flex flex-col gap-2 text-sm">
             <h2 className="text-base leading-tight font-semibold">
@@ -32,7 +32,9 @@ export function StepDetail({
                 about {minutesWords(step.minutes)} at the bench, dries in about {minutesWords(step.dryMinutes)}
                 {step.cleaner !== null && `; cleans with ${step.cleaner}`}
             </p>
-            {mask && <MaskWords mask={mask} />}
+            {masks.map((mask) => (
+                <MaskWords key={mask.protects.join(' ')} mask={mask} words={words} />
+            ))}
             <Why title="After" rules={after} other={(r) => r.before} words={words} onChoose={onChoose} />
             <Why title="Before" rules={before} other={(r) => r.after} words={words} onChoose={onChoose} />
             {step.cautions.length > 0 && (
@@ -48,14 +50,18 @@ export function StepDetail({
     );
 }
 
-function MaskWords({ mask }: { mask: MaskProps }) {
+function MaskWords({ mask, words }: { mask: MaskProps; words: (id: string) => string }) {
     return (
         <p className="border border-strong p-2">
             <strong>Mask {mask.protects.join(', ')}</strong>: {mask.material};{' '}
             {mask.mm > 0 && `${Math.round(mask.mm)} mm of border, ${Math.round(mask.squareCm)} cm² in bulk, `}about{' '}
-            {Math.round(mask.minutes)} min. Put it on after drying for {minutesWords(mask.dryMinutes)}; take it off
-            within {mask.mostHours} h: {mask.peel}.
-            {mask.warning !== null && <strong className="block">{capital(mask.warning)}.</strong>}
+            {Math.round(mask.minutes)} min{mask.estimatedMm > 0 && ', the border estimated'}. Put it on after drying for{' '}
+            {minutesWords(mask.dryMinutes)}
+            {mask.until !== null && `; it stays on until ${words(mask.until)}`};{' '}
+            {mask.peelMinutes === null
+                ? `it may stay on ${minutesWords(mask.mostMinutes)}`
+                : `take it off within ${minutesWords(mask.peelMinutes)} of the last coat`}
+            : {mask.peel}.{mask.warning !== null && <strong className="block">{capital(mask.warning)}.</strong>}
         </p>
     );
 }
@@ -111,38 +117,53 @@ function strongest(rules: readonly OrderRuleProps[]): OrderRuleProps[] {
     return [...found.values()].sort((p, q) => (q.weight ?? 1e9) - (p.weight ?? 1e9)).slice(0, 4);
 }
 
-/** Rules this order does not keep, each with the move that mends it. */
+/** Rules this order does not keep: hard ones each with the move that mends it, preferences by kind with what they cost. */
 export function Broken({ order, onMend }: { order: OrderProps; onMend: (id: string, before: string) => void }) {
-    const broken = order.rules.filter((r) => !r.isKept);
-    const musts = broken.filter((r) => r.weight === null);
-    const preferences = strongest(broken.filter((r) => r.weight !== null));
+    const musts = order.rules.filter((r) => !r.isKept && r.weight === null);
     const words = (id: string) => stepWords(order, id);
-    if (broken.length === 0) return <p className="text-sm">All rules are met.</p>;
+    if (musts.length === 0 && order.unmet.length === 0) return <p className="text-sm">All rules are met.</p>;
+    const mend = (before: string, after: string) => (
+        <Button
+            size="small"
+            aria-label={`Move ${words(before)} before ${words(after)}`}
+            onClick={() => {
+                onMend(before, after);
+            }}
+        >
+            Move it
+        </Button>
+    );
     return (
         <ul className="flex flex-col gap-1 text-sm">
-            {[...musts.slice(0, 6), ...preferences].map((rule) => (
+            {musts.map((rule) => (
                 <li key={`${rule.before} ${rule.after} ${rule.rule}`} className="flex items-start gap-2">
                     <span className="flex-1 leading-snug">
-                        {rule.weight === null && <strong>Not possible: </strong>}
-                        {words(rule.before)} {rule.weight === null ? 'must' : 'should'} come before {words(rule.after)}:{' '}
-                        {rule.reason}.
+                        <strong>Not possible: </strong>
+                        {words(rule.before)} must come before {words(rule.after)}: {rule.reason}.
                     </span>
-                    <Button
-                        size="small"
-                        aria-label={`Move ${words(rule.before)} before ${words(rule.after)}`}
-                        onClick={() => {
-                            onMend(rule.before, rule.after);
-                        }}
-                    >
-                        Move it
-                    </Button>
+                    {mend(rule.before, rule.after)}
                 </li>
             ))}
-            {broken.length > musts.slice(0, 6).length + preferences.length && (
-                <li className="text-xs text-quiet">
-                    {broken.length - Math.min(6, musts.length) - preferences.length} more of these.
+            {order.unmet.map((unmet) => (
+                <li key={unmet.rule}>
+                    <details>
+                        <summary className="cursor-pointer leading-snug">
+                            <strong>{capital(unmet.rule)}</strong>, {many(unmet.cases.length, 'time')}, worth about{' '}
+                            {minutesWords(Math.max(1, Math.round(unmet.minutes)))}
+                        </summary>
+                        <ul className="flex flex-col gap-1 pl-4">
+                            {unmet.cases.map((found) => (
+                                <li key={`${found.before} ${found.after}`} className="flex items-start gap-2">
+                                    <span className="flex-1 leading-snug">
+                                        {words(found.before)} should come before {words(found.after)}: {found.reason}.
+                                    </span>
+                                    {mend(found.before, found.after)}
+                                </li>
+                            ))}
+                        </ul>
+                    </details>
                 </li>
-            )}
+            ))}
         </ul>
     );
 }

@@ -7,11 +7,11 @@ import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
 import { mixWords } from '@/shared/ui/drops';
 import { Notice } from '@/shared/ui/notice';
-import type { FigureProps, RecipeVersionProps, RunProps, RunStepProps } from '@/types/generated';
+import type { FigureProps, NextRunProps, RecipeVersionProps, RunProps, RunStepProps } from '@/types/generated';
 
-type Props = { figure: FigureProps; runs: RunProps[]; plannedSteps?: number; versions: RecipeVersionProps[] };
+type Props = { figure: FigureProps; runs: RunProps[]; plan?: NextRunProps; versions: RecipeVersionProps[] };
 
-export default function BenchPage({ figure, runs, plannedSteps, versions }: Props) {
+export default function BenchPage({ figure, runs, plan, versions }: Props) {
     const errors = usePage().props.errors;
     return (
         <Shell title={`Bench of ${figure.name}`} figure={figure}>
@@ -32,13 +32,13 @@ export default function BenchPage({ figure, runs, plannedSteps, versions }: Prop
                     </Link>
                     <Button
                         look="main"
-                        disabled={plannedSteps === undefined || plannedSteps === 0}
+                        disabled={plan === undefined || plan.steps === 0 || plan.hindrances.length > 0}
                         onClick={() => {
                             router.post(url('runs.store', { figure: figure.id }));
                         }}
                     >
                         Start painting{figure.copies > 1 ? ` all ${figure.copies}` : ''}
-                        {plannedSteps === undefined ? '' : ` (${many(plannedSteps, 'step')})`}
+                        {plan === undefined ? '' : ` (${many(plan.steps, 'step')})`}
                     </Button>
                 </header>
                 {Object.values(errors).map((words) => (
@@ -46,7 +46,8 @@ export default function BenchPage({ figure, runs, plannedSteps, versions }: Prop
                         {words}
                     </Notice>
                 ))}
-                {plannedSteps === 0 && (
+                {plan && plan.hindrances.length > 0 && <Stopped figure={figure} plan={plan} />}
+                {plan?.steps === 0 && (
                     <Notice>
                         No area has a layer yet.{' '}
                         <Link className="underline" href={url('figures.finishes', { figure: figure.id })}>
@@ -65,6 +66,41 @@ export default function BenchPage({ figure, runs, plannedSteps, versions }: Prop
                 {versions.length > 0 && <Versions figure={figure} versions={versions} />}
             </div>
         </Shell>
+    );
+}
+
+/** What stands against painting it, and the way on for those who know better. */
+function Stopped({ figure, plan }: { figure: FigureProps; plan: NextRunProps }) {
+    return (
+        <section
+            aria-label="The plan is stopped"
+            className="flex flex-col gap-2 border border-ink bg-raised p-4 text-sm"
+        >
+            <h2 className="text-lg font-semibold">This plan cannot be painted as it stands</h2>
+            <ul className="list-disc pl-5">
+                {plan.hindrances.map((words) => (
+                    <li key={words}>{words}</li>
+                ))}
+            </ul>
+            <div className="flex flex-wrap items-center gap-3">
+                <Link
+                    className="inline-flex min-h-10 items-center rounded-sm border border-ink bg-ink px-3 font-medium text-inverse"
+                    href={url('figures.order', { figure: figure.id })}
+                >
+                    Mend it under Order
+                </Link>
+                <Button
+                    onClick={() => {
+                        router.post(url('runs.store', { figure: figure.id }), { knowingly: true });
+                    }}
+                >
+                    {plan.hasNoOrder ? 'Start with the layers alone' : 'Start all the same'}
+                </Button>
+                {plan.hasNoOrder && (
+                    <span>Without preparation, masks, joints and waiting times: no order can be made of them.</span>
+                )}
+            </div>
+        </section>
     );
 }
 

@@ -85,7 +85,7 @@ function AreaRow({ figure, area, attempt }: { figure: FigureProps; area: BuiltAr
                 <input
                     inputMode="decimal"
                     aria-label={`Square centimetres of ${area.name}`}
-                    placeholder="5"
+                    placeholder={`about ${area.estimatedCm2}`}
                     className="w-20 border border-strong bg-raised px-2 py-1"
                     defaultValue={area.squareCm ?? ''}
                     onBlur={(event) => {
@@ -105,6 +105,17 @@ function AreaRow({ figure, area, attempt }: { figure: FigureProps; area: BuiltAr
                         }}
                     />
                     hidden
+                </label>
+                <label className="flex items-center gap-2 whitespace-nowrap">
+                    <input
+                        type="checkbox"
+                        className="h-6 w-6"
+                        checked={area.isLeftBare}
+                        onChange={(event) => {
+                            save({ isLeftBare: event.target.checked });
+                        }}
+                    />
+                    left bare
                 </label>
             </td>
             <ReachPick area={area} save={save} />
@@ -261,7 +272,7 @@ function Boundaries({
                 {build.boundaries.map((b) => (
                     <Removable
                         key={b.id}
-                        words={`${areaName(b.areaId)} and ${areaName(b.otherId)}: ${b.mm} mm, ${b.isCurved ? 'curved' : 'straight'}`}
+                        words={`${areaName(b.areaId)} and ${areaName(b.otherId)}: ${b.mm === 0 ? 'do not meet' : `${b.mm} mm, ${b.isCurved ? 'curved' : 'straight'}`}`}
                         onRemove={() =>
                             void attempt(() =>
                                 send('DELETE', url('boundaries.destroy', { figure: figure.id, boundary: b.id })),

@@ -12,8 +12,17 @@ import { Button } from '@/shared/ui/button';
 import { Choice } from '@/shared/ui/choice';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
-import type { BuildProps, FigureProps, OrderProps, ApproachPairProps, StepKind, IssueProps } from '@/types/generated';
+import type {
+    BuildProps,
+    ContradictionProps,
+    FigureProps,
+    OrderProps,
+    ApproachPairProps,
+    StepKind,
+    IssueProps,
+} from '@/types/generated';
 import { Build } from './build';
+import { Contradiction } from './contradiction';
 import { Approaches } from './approaches';
 
 type Props = {
@@ -21,6 +30,7 @@ type Props = {
     planned: OrderProps | null;
     own: OrderProps | null;
     problem: string | null;
+    contradiction: ContradictionProps | null;
     build: BuildProps;
     approaches: ApproachPairProps[];
 };
@@ -29,14 +39,17 @@ type Tab = 'order' | 'build' | 'approaches';
 
 const ALL = 'all';
 
+/** The figure where no part of it is named. */
+const WHOLE = '0';
+
 const KEYS = [
     ['arrows', 'choose a step'],
     ['Shift + arrows', 'move it'],
 ] as const;
 
 /** The order of work: the whole of it on one view, with reasons. */
-export default function OrderPage({ figure, planned, own, problem, build, approaches }: Props) {
-    const [tab, setTab] = useState<Tab>(planned ? 'order' : 'build');
+export default function OrderPage({ figure, planned, own, problem, contradiction, build, approaches }: Props) {
+    const [tab, setTab] = useState<Tab>(planned || contradiction ? 'order' : 'build');
     const tabs = (
         <Choice<Tab>
             label="Show"
@@ -54,6 +67,7 @@ export default function OrderPage({ figure, planned, own, problem, build, approa
             <div className="flex min-h-full flex-col gap-3 p-4 lg:h-full">
                 {(tab !== 'order' || !planned) && tabs}
                 {problem !== null && <Notice strong>{problem}</Notice>}
+                {tab === 'order' && contradiction && <Contradiction figure={figure} found={contradiction} />}
                 {tab === 'order' && planned && (
                     <Board
                         key={JSON.stringify([planned.cost, own?.cost])}
@@ -236,7 +250,11 @@ function Canvas({ work }: { work: Work }) {
                 <OrderBoard
                     steps={steps}
                     masks={order.masks}
-                    lanes={build.parts.map((p) => ({ id: String(p.id), name: p.name }))}
+                    lanes={
+                        build.parts.length === 0
+                            ? [{ id: WHOLE, name: work.figure.name }]
+                            : build.parts.map((p) => ({ id: String(p.id), name: p.name }))
+                    }
                     chosen={chosen}
                     broken={broken}
                     dimmed={(s) =>
@@ -258,8 +276,9 @@ function Summary({ work }: { work: Work }) {
         <div className="text-sm">
             <p className="leading-tight">
                 <strong className="text-lg">{many(steps.length, 'step')}</strong>, about{' '}
-                {minutesWords(order.handsOnMinutes)} at the bench (estimate). Masks: {Math.round(order.maskMm)} mm,
-                about {minutesWords(Math.round(order.maskMinutes))}
+                {minutesWords(order.handsOnMinutes)} at the bench (estimate). Masks: {Math.round(order.maskMm)} mm
+                {order.estimatedMm > 0 && ` (${Math.round(order.estimatedMm)} of them estimated)`}, about{' '}
+                {minutesWords(Math.round(order.maskMinutes))}
                 <span className="block text-xs text-quiet">
                     {musts > 0 && (
                         <strong className="text-ink">

@@ -24,13 +24,16 @@ type Props = {
     aid: string;
     aids: string[];
     timeZone: string | null;
-    figures: FigureChoiceProps[];
+    /** Undefined while the plan of each is still being made. */
+    figures?: FigureChoiceProps[];
 };
 
 /** The work laid over the painter's real hours. */
 export default function SchedulePage(props: Props) {
     const { schedule, figures } = props;
-    const [chosen, setChosen] = useState(() => figures.filter((f) => f.isLaid).map((f) => f.id));
+    // Those that were planned last, until the painter ticks others.
+    const [ticked, setChosen] = useState<number[] | null>(null);
+    const chosen = ticked ?? figures?.map((f) => f.id).filter((id) => schedule?.figureIds.includes(id) ?? true) ?? [];
     const { message, setMessage, attempt } = useAttempt();
     const [working, setWorking] = useState(false);
     const [step, setStep] = useState<SessionStepProps | null>(null);
@@ -165,22 +168,23 @@ function Figures({
     chosen,
     setChosen,
 }: {
-    figures: FigureChoiceProps[];
+    figures: FigureChoiceProps[] | undefined;
     chosen: number[];
-    setChosen: (value: SetStateAction<number[]>) => void;
+    setChosen: (value: number[]) => void;
 }) {
     return (
         <fieldset className="flex flex-col gap-1">
             <legend className="mb-1 text-sm font-semibold">Figures</legend>
-            {figures.map((figure) => (
+            {figures === undefined && <p className="text-sm text-quiet">Looking for what is left to do ...</p>}
+            {figures?.map((figure) => (
                 <label key={figure.id} className="flex min-h-8 items-center gap-2 text-sm">
                     <input
                         type="checkbox"
                         className="h-6 w-6"
                         checked={chosen.includes(figure.id)}
                         onChange={(event) => {
-                            setChosen((now) =>
-                                event.target.checked ? [...now, figure.id] : now.filter((id) => id !== figure.id),
+                            setChosen(
+                                event.target.checked ? [...chosen, figure.id] : chosen.filter((id) => id !== figure.id),
                             );
                         }}
                     />
@@ -188,7 +192,7 @@ function Figures({
                     <span className="text-xs text-quiet">{many(figure.steps, 'step')}</span>
                 </label>
             ))}
-            {figures.length === 0 && (
+            {figures?.length === 0 && (
                 <p className="text-sm text-quiet">No figure has a finish yet, or all are painted.</p>
             )}
         </fieldset>
