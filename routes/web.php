@@ -211,6 +211,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/pieces', [PiecesController::class, 'read'])->name('runs.read-piece');
         Route::middleware(IdempotentRequests::class)->group(function (): void {
             Route::post('/steps', [RunController::class, 'insertStep'])->name('run-steps.insert');
+            Route::post('/changes', [RunController::class, 'follow'])->name('runs.follow');
             Route::patch('/steps/{step}', [RunController::class, 'updateStep'])->name('run-steps.update');
             Route::post('/steps/{step}/photos', [RunController::class, 'photograph'])->name('run-steps.photograph');
         });

@@ -31,6 +31,20 @@ final class RecordedMix implements CastsAttributes
         return $entries;
     }
 
+    /**
+     * @param  non-empty-list<MixEntry>  $mix
+     * @return MixEntry the pot with the most drops
+     */
+    public static function main(array $mix): array
+    {
+        $main = $mix[0];
+        foreach ($mix as $entry) {
+            $main = $entry['drops'] > $main['drops'] ? $entry : $main;
+        }
+
+        return $main;
+    }
+
     /** @param  array<string, mixed>  $attributes */
     public function set(Model $model, string $key, mixed $value, array $attributes): ?string
     {

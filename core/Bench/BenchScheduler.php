@@ -5,220 +5,414 @@ declare(strict_types=1);
 namespace Hyalin\Bench;
 
 /**
- * Front door: lays steps over sessions so that the last one ends early. Steps are placed one after the other, each as
- * early as it can be, filling gaps that were left (serial schedule generation, R. Kolisch, European Journal of Operational
- * Research 90, 1996); the order comes from several rules, the best result is kept. Up to seven steps every order is
- * tried. A step that must be followed in time is placed together with what follows it.
+ * Front door: lays steps over sessions so that the last one ends in the earliest session, with the fewest changes of tool,
+ * cup and piece, and then as early as can be. It looks for the best sequence; the times of one are exact (SequenceTiming).
+ * Sequences are built by several rules of priority, completed by depth-first search with a bound where none is feasible or
+ * the steps are few, and improved by moving runs of steps (insertion neighbourhood), from shaken copies of the best one
+ * (R. Kolisch, European Journal of Operational Research 90, 1996; B. Franck, K. Neumann, C. Schwindt, OR Spektrum 23, 2001,
+ * for maximal lags). It ends the same each time.
  */
 final class BenchScheduler
 {
-    private const ALL_ORDERS = 7;
+    /** Up to so many steps every sequence is tried that could be better, as long as that takes no more than so many looks. */
+    private const FEW = 16;
 
-    private const TRIES = 24;
+    /** Partial sequences looked at most, by each rule of priority. */
+    private const NODES = 6_000;
 
-    /** Later starts tried for a step whose follower would come too late. */
-    private const SHIFTS = 60;
+    /** Steps timed at most while a schedule is improved, and for each of its steps: at most about two seconds. */
+    private const EFFORT = 3_000_000;
+
+    private const EFFORT_A_STEP = 25_000;
+
+    /** Longest run of steps moved together. */
+    private const RUN = 3;
+
+    /** Weights of a step's tail against its earliest start, and of a window that closes. */
+    private const RULES = [0.0, 0.05, 0.2, 1.0, 5.0, 1000.0];
 
     /** @var list<float> minutes from the start of a step to the end of all that waits for it */
     private readonly array $tail;
 
+    /** @var list<array<int, true>> by place: all that must come later, directly or not */
+    private readonly array $later;
+
+    private readonly SequenceTiming $timing;
+
+    /** @var list<int>|null */
+    private ?array $best = null;
+
+    /** @var array{int, float, float} session of the finish, minutes of changing over, finish */
+    private array $least = [PHP_INT_MAX, INF, INF];
+
+    private int $nodes = 0;
+
+    private int $effort = 0;
+
+    private readonly int $most;
+
+    private int $seed = 1;
+
     private function __construct(private readonly ScheduleTask $task)
     {
-        $tail = [];
+        $this->timing = new SequenceTiming($task);
+        $this->most = min(self::EFFORT, self::EFFORT_A_STEP * count($task->ids));
+        $tail = $later = [];
         foreach (array_reverse(self::topological($task)) as $place) {
             $most = 0.0;
+            $later[$place] = [];
             foreach ($task->after[$place] as $next => [$least]) {
                 $most = max($most, $least + ($tail[$next] ?? 0.0));
+                $later[$place] += [$next => true] + ($later[$next] ?? []);
             }
             $tail[$place] = $task->minutes[$place] + $most;
         }
-        $this->tail = array_map(static fn (int $place): float => $tail[$place], array_keys($task->ids));
+        $places = array_keys($task->ids);
+        $this->tail = array_map(static fn (int $place): float => $tail[$place], $places);
+        $this->later = array_map(static fn (int $place): array => $later[$place], $places);
     }
 
-    /** @throws InvalidSchedule when some steps do not fit, saying why */
+    /** @throws InvalidSchedule when no sequence was found that fits, saying why */
     public static function lay(ScheduleTask $task): Schedule
     {
         $scheduler = new self($task);
         $bound = $scheduler->bound();
-        $best = null;
-        $least = INF;
-        $farthest = [];
-        foreach ($scheduler->priorities() as $priority) {
-            $placed = $scheduler->placed($priority);
-            if (count($placed) > count($farthest)) {
-                $farthest = $placed;
-            }
-            if (count($placed) === count($task->ids)) {
-                $finish = max(array_map(static fn (array $p): float => $p[1], $placed));
-                if ($finish < $least - 1e-9) {
-                    $least = $finish;
-                    $best = $placed;
-                }
-                if ($least <= $bound + 1e-9) {
-                    break;
-                }
-            }
+        foreach (self::RULES as $weight) {
+            $scheduler->offer($scheduler->built($weight));
         }
-        if ($best === null) {
-            throw $scheduler->refusal($farthest);
+        if ($scheduler->best === null || count($task->ids) <= self::FEW) {
+            $scheduler->search();
         }
+        if ($scheduler->best === null) {
+            throw $scheduler->refusal();
+        }
+        $scheduler->improve($bound);
+        [$start, $end] = $scheduler->timing->of($scheduler->best ?? []) ?? throw new \LogicException('a sequence that was timed is timed again');
+        $placed = array_map(static fn (int $place): array => [$start[$place], $end[$place]], array_keys($task->ids));
+        $finish = $scheduler->least[2];
 
-        return new Schedule($best, $least, min($bound, $least), $scheduler->used($best));
-    }
-
-    /** @param  array<int, array{float, float}>  $placed */
-    private function refusal(array $placed): InvalidSchedule
-    {
-        $missing = array_values(array_map(fn (int $n): string => $this->task->ids[$n], array_diff(array_keys($this->task->ids), array_keys($placed))));
-        $asked = array_sum($this->task->minutes);
-        $there = array_sum(array_map(static fn (array $s): float => $s[1] - $s[0], $this->task->sessions));
-        $why = $asked > $there
-            ? "All steps take {$asked} minutes, the sessions have {$there}."
-            : 'Drying runs past the last session, or two steps must be close together and no session is long enough: plan more or longer sessions.';
-
-        return InvalidSchedule::doNotFit($missing ?: $this->task->ids, $why);
+        return new Schedule($placed, $finish, min($bound, $finish), $scheduler->used($placed));
     }
 
     /**
-     * Orders to try: the higher, the earlier. All of them for a few steps.
+     * Keeps a sequence that is better than the best one.
      *
-     * @return iterable<list<float>>
+     * @param  list<int>  $sequence
      */
-    private function priorities(): iterable
+    private function offer(array $sequence): bool
     {
-        $n = count($this->task->ids);
-        yield $this->tail;
-        yield array_map(fn (int $p): float => (float) count($this->task->after[$p]) + $this->tail[$p] / 1e6, array_keys($this->task->ids));
-        yield array_map(static fn (int $p): float => (float) -$p, array_keys($this->task->ids));
-        if ($n <= self::ALL_ORDERS) {
-            foreach (self::permutations(range(0, $n - 1)) as $order) {
-                $rank = array_flip($order);
-                yield array_map(static fn (int $p): float => (float) -$rank[$p], array_keys($this->task->ids));
+        $this->effort += count($sequence);
+        $timed = $this->timing->of($sequence);
+        if ($timed === null || count($sequence) < count($this->task->ids)) {
+            return false;
+        }
+        $finish = $timed[1] === [] ? 0.0 : max($timed[1]);
+        $found = [$this->timing->sessionAt($finish), round($timed[2], 6), round($finish, 6)];
+        if (($found <=> $this->least) >= 0) {
+            return false;
+        }
+        [$this->best, $this->least] = [$sequence, $found];
+
+        return true;
+    }
+
+    /**
+     * One step after the other, each time the one that can begin earliest, less so much of what waits for it. A step is left
+     * aside while it would let a window close that is open.
+     *
+     * @return list<int>
+     */
+    private function built(float $weight): array
+    {
+        $sequence = [];
+        $open = array_fill(0, count($this->task->ids), true);
+        while ($open !== []) {
+            $timed = $this->timing->of($sequence);
+            if ($timed === null) {
+                return $sequence;
             }
+            $next = $this->candidates($sequence, $open, $timed[1], $weight)[0] ?? null;
+            if ($next === null) {
+                return $sequence;
+            }
+            $sequence[] = $next;
+            unset($open[$next]);
+        }
+
+        return $sequence;
+    }
+
+    /**
+     * Steps that may come next, the best first.
+     *
+     * @param  list<int>  $sequence
+     * @param  array<int, true>  $open
+     * @param  array<int, float>  $end
+     * @return list<int>
+     */
+    private function candidates(array $sequence, array $open, array $end, float $weight): array
+    {
+        $free = $sequence === [] ? -INF : $end[$sequence[count($sequence) - 1]];
+        $closing = $this->closing($open, $end);
+        $found = [];
+        foreach (array_keys($open) as $place) {
+            $from = max($free, $this->task->notBefore[$place] ?? $this->task->sessions[0][0]);
+            foreach ($this->task->before[$place] as $before) {
+                if (isset($open[$before])) {
+                    continue 2;
+                }
+                $from = max($from, $end[$before] + $this->task->after[$before][$place][0]);
+            }
+            $session = $this->task->sessions[$this->timing->sessionAt($from)] ?? null;
+            $begin = $session === null ? INF : max($from, $session[0]);
+            // A follower that is waited for, and what it waits for, goes before all others that would make it late.
+            $urgent = 1;
+            foreach ($closing as $follower => $until) {
+                if ($place === $follower || isset($this->later[$place][$follower])) {
+                    $urgent = 0;
+                } elseif ($begin + $this->task->minutes[$place] > $until + 1e-9) {
+                    $urgent = max($urgent, 2);
+                }
+            }
+            $cost = $this->task->handlings === [] || $sequence === [] ? 0.0 : $this->task->handlings[$place]->after($this->task->handlings[$sequence[count($sequence) - 1]]);
+            $found[] = [$urgent, $begin + $cost - $weight * $this->tail[$place], -$this->tail[$place], $place];
+        }
+        sort($found);
+
+        return array_column($found, 3);
+    }
+
+    /**
+     * Windows that are open: the latest start of what must follow.
+     *
+     * @param  array<int, true>  $open
+     * @param  array<int, float>  $end
+     * @return array<int, float> by place of the follower
+     */
+    private function closing(array $open, array $end): array
+    {
+        $closing = [];
+        foreach ($end as $place => $done) {
+            foreach ($this->task->after[$place] as $next => [, $most]) {
+                if ($most !== null && isset($open[$next])) {
+                    $closing[$next] = min($closing[$next] ?? INF, $done + $most);
+                }
+            }
+        }
+
+        return $closing;
+    }
+
+    /** Depth first, by one rule after the other until one has seen all there is, or there is a schedule of many steps. */
+    private function search(): void
+    {
+        foreach (self::RULES as $weight) {
+            $this->nodes = 0;
+            $this->complete([], array_fill(0, count($this->task->ids), true), $weight);
+            if ($this->nodes <= self::NODES || ($this->best !== null && count($this->task->ids) > self::FEW)) {
+                return;
+            }
+        }
+    }
+
+    /**
+     * All ways to go on, the best first, as long as they could still be better than the best one.
+     *
+     * @param  list<int>  $sequence
+     * @param  array<int, true>  $open
+     */
+    private function complete(array $sequence, array $open, float $weight): void
+    {
+        if ($open === []) {
+            $this->offer($sequence);
 
             return;
         }
-        // The critical rule, shaken a little and always in the same way.
-        for ($try = 1; $try <= self::TRIES; $try++) {
-            yield array_map(fn (int $p): float => $this->tail[$p] * (1 + 0.02 * $try * sin(12.9898 * ($p + 1) * $try)), array_keys($this->task->ids));
+        if (++$this->nodes > self::NODES || ! $this->canCloseWindows($sequence, $open)) {
+            return;
+        }
+        $timed = $this->timing->of($sequence);
+        if ($timed === null || ! $this->mayBeBetter($sequence, $open, $timed[1], $timed[2])) {
+            return;
+        }
+        foreach ($this->candidates($sequence, $open, $timed[1], $weight) as $next) {
+            $rest = $open;
+            unset($rest[$next]);
+            $this->complete([...$sequence, $next], $rest, $weight);
         }
     }
 
     /**
-     * @param  list<float>  $priority
-     * @return array<int, array{float, float}> as far as it went
-     */
-    private function placed(array $priority): array
-    {
-        $placed = [];
-        $free = new FreeTime($this->task->sessions);
-        $waiting = array_keys($this->task->ids);
-        while ($waiting !== []) {
-            $next = null;
-            foreach ($waiting as $place) {
-                if ($this->isReady($place, $placed) && ($next === null || $priority[$place] > $priority[$next])) {
-                    $next = $place;
-                }
-            }
-            $done = $next === null ? null : $this->with($next, $placed, $free);
-            if ($done === null) {
-                break;
-            }
-            [$placed, $free] = $done;
-            $waiting = array_values(array_filter($waiting, static fn (int $p): bool => ! isset($placed[$p])));
-        }
-
-        return $placed;
-    }
-
-    /**
-     * Ready when all it waits for is placed, and all that those wait for that must follow it in time.
+     * Whether what lies between a step and its follower, and what the follower still waits for, takes no longer than the window.
      *
-     * @param  array<int, array{float, float}>  $placed
+     * @param  list<int>  $sequence
+     * @param  array<int, true>  $open
      */
-    private function isReady(int $place, array $placed): bool
+    private function canCloseWindows(array $sequence, array $open): bool
     {
-        foreach ($this->task->before[$place] as $before) {
-            if (! isset($placed[$before])) {
-                return false;
-            }
-        }
-        foreach ($this->task->after[$place] as $next => [, $most]) {
-            foreach ($most === null ? [] : $this->task->before[$next] as $other) {
-                if ($other !== $place && ! isset($placed[$other]) && ! $this->follows($other, $place)) {
+        $since = 0.0;
+        for ($n = count($sequence) - 1; $n >= 0; $n--) {
+            foreach ($this->task->after[$sequence[$n]] as $next => [, $most]) {
+                if ($most === null || ! isset($open[$next])) {
+                    continue;
+                }
+                $work = $since;
+                foreach (array_keys($open) as $place) {
+                    $work += isset($this->later[$place][$next]) ? $this->task->minutes[$place] : 0.0;
+                }
+                if ($work > $most + 1e-9) {
                     return false;
                 }
             }
+            $since += $this->task->minutes[$sequence[$n]];
         }
 
         return true;
     }
 
-    private function follows(int $later, int $earlier): bool
+    /**
+     * @param  list<int>  $sequence
+     * @param  array<int, true>  $open
+     * @param  array<int, float>  $end
+     */
+    private function mayBeBetter(array $sequence, array $open, array $end, float $changes): bool
     {
-        foreach (array_keys($this->task->after[$earlier]) as $next) {
-            if ($next === $later || $this->follows($later, $next)) {
-                return true;
+        if ($this->best === null) {
+            return true;
+        }
+        $free = $sequence === [] ? $this->task->sessions[0][0] : $end[$sequence[count($sequence) - 1]];
+        $work = $tail = 0.0;
+        foreach (array_keys($open) as $place) {
+            $work += $this->task->minutes[$place];
+            $tail = max($tail, $this->tail[$place]);
+        }
+        $packed = (new FreeTime($this->task->sessions))->earliest($free, $work, true)[1] ?? INF;
+        $least = max($packed, $free + $tail);
+        $session = $this->timing->sessionAt($least);
+
+        return ([$session, $changes, round($least, 6)] <=> $this->least) < 0;
+    }
+
+    /** Runs of steps are moved as long as that is better, then from a shaken copy again, until the effort is spent. */
+    private function improve(float $bound): void
+    {
+        $count = count($this->task->ids);
+        $isBest = fn (): bool => $this->task->handlings === [] && $this->least[2] <= $bound + 1e-6;
+        $this->descend();
+        while ($count > self::FEW && $this->best !== null && $this->effort < $this->most && ! $isBest()) {
+            $kept = [$this->best, $this->least];
+            $this->restart($kept[0]);
+            if (($this->least <=> $kept[1]) > 0) {
+                [$this->best, $this->least] = $kept;
+            }
+        }
+    }
+
+    /**
+     * A shaken copy, improved; it may end worse.
+     *
+     * @param  list<int>  $sequence
+     */
+    private function restart(array $sequence): void
+    {
+        $this->best = null;
+        $this->least = [PHP_INT_MAX, INF, INF];
+        for ($try = 0; $try < 20; $try++) {
+            if ($this->offer($this->shaken($sequence))) {
+                $this->descend();
+
+                return;
+            }
+        }
+    }
+
+    private function descend(): void
+    {
+        $count = count($this->task->ids);
+        do {
+            $isBetter = false;
+            for ($length = 1; $length <= min(self::RUN, $count - 1); $length++) {
+                for ($from = 0; $from + $length <= $count && $this->effort < $this->most; $from++) {
+                    $isBetter = $this->moved($from, $length) || $isBetter;
+                }
+            }
+        } while ($isBetter && $this->effort < $this->most);
+    }
+
+    private function moved(int $from, int $length): bool
+    {
+        $best = $this->best ?? [];
+        $run = array_slice($best, $from, $length);
+        $rest = [...array_slice($best, 0, $from), ...array_slice($best, $from + $length)];
+        foreach ([-1, 1] as $way) {
+            for ($to = $from + $way; $to >= 0 && $to <= count($rest); $to += $way) {
+                if (! $this->mayPass($run, $rest[$way < 0 ? $to : $to - 1], $way)) {
+                    break;
+                }
+                $tried = $rest;
+                array_splice($tried, $to, 0, $run);
+                if ($this->offer($tried)) {
+                    return true;
+                }
             }
         }
 
         return false;
     }
 
-    /**
-     * A step placed, with all that must follow it in time; later and later until they do.
-     *
-     * @param  array<int, array{float, float}>  $placed
-     * @return array{array<int, array{float, float}>, FreeTime}|null
-     */
-    private function with(int $place, array $placed, FreeTime $free): ?array
+    /** @param  list<int>  $run */
+    private function mayPass(array $run, int $other, int $way): bool
     {
-        $from = $this->task->notBefore[$place] ?? -INF;
-        $until = INF;
-        foreach ($this->task->before[$place] as $before) {
-            [$least, $most] = $this->task->after[$before][$place];
-            $from = max($from, $placed[$before][1] + $least);
-            $until = $most === null ? $until : min($until, $placed[$before][1] + $most);
-        }
-        for ($shift = 0; $shift < self::SHIFTS; $shift++) {
-            $at = $free->earliest($from, $this->task->minutes[$place], $this->task->splittable[$place]);
-            if ($at === null || $at[0] > $until + 1e-9) {
-                return null;
+        foreach ($run as $step) {
+            if ($way < 0 ? isset($this->later[$other][$step]) : isset($this->later[$step][$other])) {
+                return false;
             }
-            $tried = $this->followed($place, $at, $placed, $free);
-            if (is_array($tried)) {
-                return $tried;
-            }
-            // As much later as the follower came too late, or at the next free stretch.
-            $from = max($at[0] + $tried, $at[0] + 1.0);
         }
 
-        return null;
+        return true;
     }
 
     /**
-     * @param  array{float, float}  $at
-     * @param  array<int, array{float, float}>  $placed
-     * @return array{array<int, array{float, float}>, FreeTime}|float the minutes a follower comes too late
+     * @param  list<int>  $sequence
+     * @return list<int> with a few steps moved as far as they may
      */
-    private function followed(int $place, array $at, array $placed, FreeTime $free): array|float
+    private function shaken(array $sequence): array
     {
-        $placed[$place] = $at;
-        $free = $free->without($at[0], $at[1]);
-        foreach ($this->task->after[$place] as $next => [$least, $most]) {
-            if ($most === null || isset($placed[$next]) || ! $this->isReady($next, $placed)) {
-                continue;
+        for ($n = 0; $n < 3; $n++) {
+            $from = $this->drawn(count($sequence));
+            $step = $sequence[$from];
+            $way = $this->drawn(2) === 0 ? -1 : 1;
+            $to = $from;
+            $far = 1 + $this->drawn(max(1, intdiv(count($sequence), 3)));
+            while ($far-- > 0 && isset($sequence[$to + $way]) && $this->mayPass([$step], $sequence[$to + $way], $way)) {
+                $to += $way;
             }
-            $done = $this->with($next, $placed, $free);
-            if ($done === null) {
-                $earliest = $free->earliest($at[1] + $least, $this->task->minutes[$next], $this->task->splittable[$next]);
-
-                return $earliest === null ? 1.0 : max(1.0, $earliest[0] - $at[1] - $most);
-            }
-            [$placed, $free] = $done;
+            array_splice($sequence, $from, 1);
+            array_splice($sequence, $to, 0, [$step]);
         }
 
-        return [$placed, $free];
+        return $sequence;
+    }
+
+    /** @return int 0 and up, less than $below; the example of ISO C (9899, 7.22.2), always the same from the beginning */
+    private function drawn(int $below): int
+    {
+        $this->seed = ($this->seed * 1_103_515_245 + 12_345) & 0x7FFFFFFF;
+
+        return intdiv($this->seed, 65_536) % $below;
+    }
+
+    private function refusal(): InvalidSchedule
+    {
+        $built = $this->built(0.2);
+        $missing = array_values(array_map(fn (int $n): string => $this->task->ids[$n], array_diff(array_keys($this->task->ids), $built)));
+        $asked = array_sum($this->task->minutes);
+        $there = array_sum(array_map(static fn (array $s): float => $s[1] - $s[0], $this->task->sessions));
+        $why = $asked > $there
+            ? "All steps take {$asked} minutes, the sessions have {$there}."
+            : 'Drying runs past the last session, or two steps must be close together and no session is long enough: plan more or longer sessions.';
+
+        return InvalidSchedule::doNotFit($missing === [] ? [$this->task->ids[$built[count($built) - 1]]] : $missing, $why);
     }
 
     /** @return float the later of the critical path laid over the sessions as if there were many painters, and all work packed */
@@ -238,7 +432,7 @@ final class BenchScheduler
         return max($packed, ...array_values($ends));
     }
 
-    /** @param  array<int, array{float, float}>  $placed */
+    /** @param  list<array{float, float}>  $placed */
     private function used(array $placed): int
     {
         return count(array_filter($this->task->sessions, static function (array $session) use ($placed): bool {
@@ -272,23 +466,5 @@ final class BenchScheduler
         }
 
         return $order;
-    }
-
-    /**
-     * @param  list<int>  $places
-     * @return iterable<list<int>>
-     */
-    private static function permutations(array $places): iterable
-    {
-        if (count($places) < 2) {
-            yield $places;
-
-            return;
-        }
-        foreach ($places as $n => $first) {
-            foreach (self::permutations([...array_slice($places, 0, $n), ...array_slice($places, $n + 1)]) as $rest) {
-                yield [$first, ...$rest];
-            }
-        }
     }
 }

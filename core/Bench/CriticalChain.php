@@ -11,6 +11,9 @@ final class CriticalChain
 {
     private const SAME = 0.5;
 
+    /** Minutes between two steps that only tool, cup and piece are changed in. */
+    private const CHANGE = 20.0;
+
     /** @return list<array{int, Hold}> place of a step and what held it up, the first step first */
     public static function of(ScheduleTask $task, Schedule $schedule): array
     {
@@ -55,22 +58,21 @@ final class CriticalChain
         if (($task->notBefore[$place] ?? -INF) >= $start - self::SAME) {
             return [Hold::Drying, null];
         }
-        foreach ($schedule->placed as $other => [, $end]) {
-            if ($other !== $place && abs($end - $start) <= self::SAME) {
-                return [Hold::Bench, $other];
-            }
+        $previous = self::lastBefore($schedule, $start + self::SAME, $place);
+        if ($previous !== null && $schedule->placed[$previous][1] >= $start - self::CHANGE) {
+            return [Hold::Bench, $previous];
         }
 
         // It begins a session: what was free before had to wait for the painter's hours.
-        return [Hold::Hours, $latest[0] ?? self::lastBefore($schedule, $start)];
+        return [Hold::Hours, $latest[0] ?? self::lastBefore($schedule, $start, $place)];
     }
 
-    private static function lastBefore(Schedule $schedule, float $start): ?int
+    private static function lastBefore(Schedule $schedule, float $start, int $place): ?int
     {
         $found = null;
-        foreach ($schedule->placed as $place => [, $end]) {
-            if ($end <= $start && ($found === null || $end > $schedule->placed[$found][1])) {
-                $found = $place;
+        foreach ($schedule->placed as $other => [, $end]) {
+            if ($other !== $place && $end <= $start && ($found === null || $end > $schedule->placed[$found][1])) {
+                $found = $other;
             }
         }
 

@@ -11,6 +11,9 @@ final readonly class Quantity
 {
     public const DROP_MILLILITRES = 0.05;
 
+    /** Of its share, that a pot may have more or less without the eye telling: own estimate. */
+    private const SHARE = 0.1;
+
     private function __construct(
         /** millilitres of thinned mix that reach the piece or are lost on the way */
         public float $millilitres,
@@ -60,15 +63,43 @@ final readonly class Quantity
     }
 
     /**
-     * Whole drops to put into the cup: the recipe as often as it takes.
+     * Whole drops to put into the cup: the smallest cup that is large enough and has each pot's share within a tenth of what the
+     * recipe says.
      *
      * @param  non-empty-list<int>  $recipe  drops of each pot
      * @return non-empty-list<int>
      */
     public function drops(array $recipe): array
     {
-        $times = max(1, (int) ceil($this->paintMillilitres() / (self::DROP_MILLILITRES * array_sum($recipe)) - 1e-9));
+        $all = array_sum($recipe);
+        for ($total = max(count($recipe), (int) ceil($this->paintMillilitres() / self::DROP_MILLILITRES - 1e-9)); ; $total++) {
+            $cup = self::shared($recipe, $total);
+            $isRight = true;
+            foreach ($recipe as $n => $drops) {
+                $isRight = $isRight && abs($cup[$n] * $all - $drops * $total) <= self::SHARE * $drops * $total + 1e-9;
+            }
+            if ($isRight) {
+                return $cup;
+            }
+        }
+    }
 
-        return array_map(static fn (int $drops): int => $drops * $times, $recipe);
+    /**
+     * @param  non-empty-list<int>  $recipe
+     * @return non-empty-list<int> so many drops, at least one of each pot
+     */
+    private static function shared(array $recipe, int $total): array
+    {
+        $all = array_sum($recipe);
+        $exact = array_map(static fn (int $drops): float => $drops * $total / $all, $recipe);
+        $cup = array_map(static fn (float $share): int => max(1, (int) floor($share + 1e-9)), $exact);
+        $left = array_map(static fn (float $share, int $drops): float => $share - $drops, $exact, $cup);
+        arsort($left);
+        foreach (array_keys($left) as $n) {
+            $cup[$n] += array_sum($cup) < $total ? 1 : 0;
+        }
+        ksort($cup);
+
+        return array_values($cup);
     }
 }

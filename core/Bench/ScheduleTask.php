@@ -21,6 +21,7 @@ final readonly class ScheduleTask
      * @param  array<int, list<int>>  $before  by place: what it waits for
      * @param  non-empty-list<array{float, float}>  $sessions  start and end in minutes of any one clock
      * @param  array<int, float>  $notBefore  by place: minute of that clock before which it cannot begin
+     * @param  list<Handling>  $handlings  by place: what is at hand for it; empty where that does not matter
      */
     private function __construct(
         public array $ids,
@@ -30,6 +31,7 @@ final readonly class ScheduleTask
         public array $before,
         public array $sessions,
         public array $notBefore = [],
+        public array $handlings = [],
     ) {
     }
 
@@ -38,10 +40,11 @@ final readonly class ScheduleTask
      * @param  list<array{string, string, float, float|null}>  $lags  from, to, least, most minutes
      * @param  list<array{float, float}>  $sessions  start, minutes; in order of time
      * @param  array<string, float>  $notBefore  minute of the clock by step id
+     * @param  array<string, Handling>  $handlings  by step id, of all or of none
      *
      * @throws InvalidSchedule naming what is wrong
      */
-    public static function of(array $steps, array $lags, array $sessions, array $notBefore = []): self
+    public static function of(array $steps, array $lags, array $sessions, array $notBefore = [], array $handlings = []): self
     {
         $place = [];
         foreach ($steps as $n => [$id, $minutes]) {
@@ -95,6 +98,7 @@ final readonly class ScheduleTask
             array_map(static fn (array $b): array => array_values(array_unique($b)), $before),
             $laid,
             $earliest,
+            $handlings === [] ? [] : array_map(static fn (string $id): Handling => $handlings[$id] ?? throw InvalidSchedule::unknown($id), $ids),
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Hyalin\Bench;
 
+use Hyalin\Order\Masking\MaskRun;
 use Hyalin\Order\PlannedOrder;
 use Hyalin\Order\Steps\Step;
 use Hyalin\Order\Steps\StepKind;
@@ -15,6 +16,9 @@ use Hyalin\Pot\Chemistry;
  */
 final class WorkLags
 {
+    /** Minutes in which paint can still be blended into, at least: common practice. */
+    private const OPEN = 5;
+
     /** Common practice: colour dries an hour before tape lies on it. */
     private const BEFORE_TAPE = 60;
 
@@ -39,7 +43,29 @@ final class WorkLags
         }
         $open = array_values(array_filter($steps, static fn (Step $s): bool => ! isset($done[(string) $s->id])));
 
-        return new Work(array_map(static fn (Step $s): array => ["{$prefix}{$s->id}", (float) $s->minutes, $s->kind === StepKind::Prepare], $open), $lags, $notBefore);
+        $handlings = [];
+        foreach ($open as $step) {
+            $handlings["{$prefix}{$step->id}"] = self::handling($step, $prefix);
+        }
+
+        return new Work(array_map(static fn (Step $s): array => ["{$prefix}{$s->id}", (float) $s->minutes, $s->kind === StepKind::Prepare], $open), $lags, $notBefore, $handlings);
+    }
+
+    private static function handling(Step $step, string $prefix): Handling
+    {
+        $layer = $step->layer();
+        $isSprayed = MaskRun::isSpray($step);
+        $isCan = $layer->isFromCan ?? false;
+
+        return new Handling(
+            $isSprayed ? ($isCan ? 'can' : 'airbrush') : $step->tool(),
+            $prefix.($step->parts[0] ?? ''),
+            $layer?->mix,
+            $layer?->chemistry,
+            $isSprayed && ! $isCan,
+            $step->makesDust,
+            Handling::isWet($step->kind),
+        );
     }
 
     /**
@@ -62,7 +88,8 @@ final class WorkLags
             foreach ($step->areas as $area) {
                 $before = $onArea[$area] ?? null;
                 if ($before !== null) {
-                    yield [(string) $before->id, (string) $step->id, self::dried($before, $step, $aid), null];
+                    $isWet = ($step->layer()->blendsWet ?? false) && $before->layers !== [];
+                    yield [(string) $before->id, (string) $step->id, self::dried($before, $step, $aid), $isWet ? max(self::OPEN, intdiv(self::dry($before, $aid), 2)) : null];
                 }
                 if ($step->layers !== []) {
                     $onArea[$area] = $step;
@@ -77,6 +104,8 @@ final class WorkLags
     private static function handled(Step $before, Step $step, DryingAid $aid): int
     {
         return match (true) {
+            // A mask is peeled while the coat is soft, by its edge.
+            $step->kind === StepKind::Peel => 0,
             $before->areas === [] => self::dry($before, $aid),
             // Sprayed all over: there is nowhere to hold it until it is dry.
             $before->kind === StepKind::Prime, $step->areas === [] => self::dry($before, $aid),
@@ -87,6 +116,9 @@ final class WorkLags
     private static function dried(Step $before, Step $step, DryingAid $aid): int
     {
         $dry = self::dry($before, $aid);
+        if ($step->kind === StepKind::Peel || ($step->layer()->blendsWet ?? false)) {
+            return 0;
+        }
 
         return $step->kind === StepKind::Mask ? max($dry, $aid->minutes(self::BEFORE_TAPE, self::chemistry($before))) : $dry;
     }

@@ -21,10 +21,16 @@ enum Application: string
         return $this === self::Airbrush || $this === self::SprayCan;
     }
 
-    /** @return bool whether its paint comes out of a pot that is counted in drops */
+    /** @return bool whether its paint comes out of a pot in drops */
     public function isCountedInDrops(): bool
     {
         return $this === self::Brush || $this === self::Airbrush;
+    }
+
+    /** @return bool whether what it takes can be said in millilitres */
+    public function isMeasured(): bool
+    {
+        return $this->isCountedInDrops() || $this === self::SprayCan;
     }
 
     /** @return float drops that stay in a cup, a nozzle or a palette well, however little is used: own estimates */

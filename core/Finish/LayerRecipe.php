@@ -102,7 +102,7 @@ final readonly class LayerRecipe
     {
         $spec = $this->technique->spec();
 
-        return $spec->isPriming && ($spec->application !== Application::SprayCan || $this->mainPot()->kind === PotKind::Primer);
+        return $spec->isPriming && ($spec->application !== Application::SprayCan || $this->mainPot()->isPrimer());
     }
 
     /** @return int minutes until the next coat: as stated of the main pot, or the longer of what pot and technique usually take */

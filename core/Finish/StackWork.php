@@ -97,6 +97,7 @@ final class StackWork
             $spec->application === Application::SprayCan,
             $layer->mixKey(),
             (int) floor($factor * $layer->coats * $spec->minutes->setUp),
+            $spec->blendsWet,
         );
     }
 }

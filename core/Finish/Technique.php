@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Hyalin\Finish;
 
 use Hyalin\Pot\Pot;
-use Hyalin\Pot\PotKind;
 
 /**
  * The ways of putting paint on. Adding one: a case here, and a class in Techniques, named like it with "Spec", that specifies it.
@@ -79,7 +78,7 @@ enum Technique: string
         foreach ($shelf as $n => $pot) {
             $suits = array_search($pot->kind, $spec->suits, true);
             if ($suits !== false && ! $pot->isEmpty() && ($spec->setsSheen || ! $pot->kind->isClear())) {
-                $isMadeForIt = $pot->kind->value === $this->value || ($spec->isPriming && $pot->kind === PotKind::Primer);
+                $isMadeForIt = $pot->kind->value === $this->value || ($spec->isPriming && $pot->isPrimer());
                 $ranked[$n] = [$isMadeForIt ? 0 : 1, $pot->isTranslucent() === $spec->isTranslucent ? 0 : 1, $suits, $n];
             }
         }

@@ -10,6 +10,7 @@ namespace Hyalin\Order;
 enum Alterable: string
 {
     case OwnRule = 'own rule';
+    case OwnStep = 'own step';
     case LiesOn = 'lies on';
     case Hidden = 'hidden';
     case BaseApart = 'base apart';
@@ -19,9 +20,10 @@ enum Alterable: string
     {
         return match ($this) {
             self::OwnRule => 0,
-            self::LiesOn => 1,
-            self::Hidden => 2,
-            self::BaseApart => 3,
+            self::OwnStep => 1,
+            self::LiesOn => 2,
+            self::Hidden => 3,
+            self::BaseApart => 4,
         };
     }
 }

@@ -119,6 +119,7 @@ final class OrderPlanner
             match ($s->kind) {
                 StepKind::Prepare => 0,
                 StepKind::Glue => 3,
+                StepKind::Prime => 1,
                 default => count($s->areas) > 1 ? 1 : 2,
             },
             $depth[$s->areas[0] ?? ''] ?? 0,

@@ -128,6 +128,12 @@ final readonly class Pot
         return ! $this->kind->isClear() && $this->fact('isMixed') === true;
     }
 
+    /** @return bool whether paint adheres to it and to the print: what is called a primer is one, in a can as well */
+    public function isPrimer(): bool
+    {
+        return $this->kind === PotKind::Primer || ($this->kind === PotKind::Can && preg_match('/\bprimer\b/i', $this->name) === 1);
+    }
+
     /** @return bool a clear coat that sets the sheen of what lies beneath */
     public function isVarnish(): bool
     {

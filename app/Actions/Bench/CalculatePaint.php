@@ -56,15 +56,21 @@ final readonly class CalculatePaint
      */
     public function pots(array $steps): array
     {
-        $taken = [];
+        $taken = $ids = [];
         foreach ($steps as $step) {
-            foreach ($this->needs->drops($step) as $paintId => $drops) {
-                $taken[$paintId] = ($taken[$paintId] ?? 0) + $drops;
+            array_push($ids, ...array_column($step->used_mix ?? $step->planned_mix, 'paintId'));
+        }
+        $pots = Paint::withTrashed()->whereKey(array_unique($ids))->get();
+        foreach ($steps as $step) {
+            foreach ($this->needs->millilitres($step, $pots) as $paintId => $millilitres) {
+                $taken[$paintId] = ($taken[$paintId] ?? 0.0) + $millilitres;
             }
         }
         $found = [];
-        foreach (Paint::withTrashed()->whereKey(array_keys($taken))->get() as $paint) {
-            $found[] = PaintNeed::of($paint, $taken[$paint->id] * $paint->pot()->dropMillilitres());
+        foreach ($pots as $paint) {
+            if (isset($taken[$paint->id])) {
+                $found[] = PaintNeed::of($paint, $taken[$paint->id]);
+            }
         }
         usort($found, static fn (PaintNeed $p, PaintNeed $q): int => [$q->need->missingMl, $q->need->needMl] <=> [$p->need->missingMl, $p->need->needMl]);
 

@@ -25,6 +25,7 @@ use Illuminate\Support\Facades\DB;
  *
  * @phpstan-import-type LaidSession from ScheduleRecord
  * @phpstan-import-type LaidHold from ScheduleRecord
+ * @phpstan-import-type LaidMove from ScheduleRecord
  * @phpstan-import-type Known from FigureWork
  */
 final class PlanSessions
@@ -56,8 +57,10 @@ final class PlanSessions
         $laid = BenchScheduler::lay($task);
         $schedule = $painter->schedule()->first() ?? new ScheduleRecord(['laid' => 0]);
         $schedule->painter_id = $painter->id;
+        $before = $schedule->laid > 0 ? $schedule->sessions : [];
         $schedule->laid++;
         $schedule->sessions = self::sessions($task, $laid, $known);
+        $schedule->moved = self::moved($before, $schedule->sessions, $now->getTimestamp());
         $schedule->chain = self::chain($task, $laid, $known);
         $schedule->finish = Carbon::createFromTimestamp((int) round($laid->finish * 60));
         $schedule->bound = Carbon::createFromTimestamp((int) round($laid->bound * 60));
@@ -91,6 +94,39 @@ final class PlanSessions
         }
 
         return $sessions;
+    }
+
+    /**
+     * What was to be done in another session before.
+     *
+     * @param  list<LaidSession>  $before
+     * @param  list<LaidSession>  $after
+     * @return list<LaidMove>
+     */
+    private static function moved(array $before, array $after, int $now): array
+    {
+        $was = $moved = [];
+        foreach ($before as $session) {
+            foreach ($session['steps'] as $step) {
+                $was[$step['id']] ??= $session;
+            }
+        }
+        foreach ($after as $session) {
+            foreach ($session['steps'] as $step) {
+                $old = $was[$step['id']] ?? null;
+                if ($old !== null && $old['start'] !== $session['start'] && $session['start'] > $old['end'] && ! isset($moved[$step['id']])) {
+                    $moved[$step['id']] = [
+                        'what' => trim("{$step['what']}, {$step['where']}", ', '),
+                        'figure' => $step['figure'],
+                        'from' => $old['start'],
+                        'to' => $session['start'],
+                        'why' => $old['end'] <= $now ? 'it was not done in its session' : 'it follows what was not done, or its session is full',
+                    ];
+                }
+            }
+        }
+
+        return array_values($moved);
     }
 
     /**

@@ -118,8 +118,8 @@ final class PlanSteps
             'minutes' => $step->minutes,
             'drying_minutes' => $step->dryMinutes,
             'square_cm' => $cm2 > 0.0 ? $cm2 : null,
-            'tool' => $step->kind->tool(),
-            'cautions' => array_values(Cautions::at($step, ($parts[$step->parts[0] ?? ''] ?? null)->process ?? PrintProcess::Resin)),
+            'tool' => $step->tool(),
+            'cautions' => [...array_values(Cautions::at($step, ($parts[$step->parts[0] ?? ''] ?? null)->process ?? PrintProcess::Resin)), ...($step->caution === null ? [] : [$step->caution])],
             'most_minutes' => $order->mostMinutes($step),
         ];
     }

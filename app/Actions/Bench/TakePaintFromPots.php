@@ -8,7 +8,6 @@ use App\Adapters\Bench\PaintNeeds;
 use App\Models\Bench\RunStep;
 use App\Models\Bench\RunStepState;
 use App\Models\Shelf\Paint;
-use Hyalin\Pot\Pot;
 
 /**
  * Keeps the levels of the pots in step with a record: what a finished step took is taken out once, and put back when the
@@ -41,12 +40,10 @@ final readonly class TakePaintFromPots
         $all = array_sum($drops);
         $share = $all > 0 ? ($step->used_drops ?? $all) / $all : 0.0;
 
-        $taken = [];
-        foreach ($drops as $paintId => $count) {
-            $taken[$paintId] = $count * $share * (self::pot($step, $paintId)?->pot()->dropMillilitres() ?? Pot::DROP_MILLILITRES);
-        }
+        $pots = array_filter(array_map(static fn (int $id): ?Paint => self::pot($step, $id), array_column($step->used_mix ?? $step->planned_mix, 'paintId')));
 
-        return $taken;
+        // A can is not counted in drops: what it sprays is all there is to say.
+        return array_map(static fn (float $ml): float => $ml * ($drops === [] ? 1.0 : $share), $this->needs->millilitres($step, $pots));
     }
 
     private static function pot(RunStep $step, int $paintId): ?Paint

@@ -27,7 +27,6 @@ use Hyalin\Finish\UndercoatAdvice;
 use Hyalin\Finish\Zone;
 use Hyalin\Optics\FilmThickness;
 use Hyalin\Optics\PaintOptics;
-use Hyalin\Pot\PotKind;
 
 /**
  * What could be done about one layer: other coats or thinner, another undercoat, a ramp from its mix.
@@ -71,7 +70,7 @@ final class SuggestForLayer
         $primers = $films = [];
         $twoCoats = FilmThickness::coats(2.0);
         foreach ($painter->paints as $paint) {
-            if ($paint->kind === PotKind::Primer) {
+            if ($paint->pot()->isPrimer()) {
                 $primers[$paint->name] = $paint;
                 $films[$paint->name] = $paint->optics()->filmOver($optics->bare, $twoCoats);
             }

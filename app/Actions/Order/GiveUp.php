@@ -16,7 +16,7 @@ use Illuminate\Support\Facades\DB;
 final class GiveUp
 {
     /**
-     * @param  string  $subject  the step before, or the id of an area
+     * @param  string  $subject  the step before, the id of an area, or the key of a step of one's own
      * @param  string  $other  the step after, of a rule of one's own
      */
     public function __invoke(Figure $figure, Alterable $what, string $subject, string $other): void
@@ -24,6 +24,7 @@ final class GiveUp
         DB::transaction(static function () use ($figure, $what, $subject, $other): void {
             match ($what) {
                 Alterable::OwnRule => $figure->ownRules()->where('before', $subject)->where('after', $other)->delete(),
+                Alterable::OwnStep => $figure->ownSteps()->where('key', $subject)->update(['after' => null, 'before' => null]),
                 Alterable::LiesOn => $figure->areas()->whereKey((int) $subject)->update(['lies_on_id' => null]),
                 Alterable::Hidden => $figure->joints()->get()->each(static fn (Joint $j): int => $j->hiddenAreas()->detach((int) $subject)),
                 Alterable::BaseApart => self::together($figure),

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Adapters\Bench;
 
+use App\Adapters\Finish\LayerDraft;
 use App\Adapters\Order\FigureOrder;
+use App\Casts\RecordedMix;
 use App\Models\Bench\Run;
 use App\Models\Bench\RunStep;
 use App\Models\Bench\RunStepState;
@@ -22,7 +24,7 @@ use Hyalin\Order\Steps\StepKind;
  * What is left to do on a figure, to be planned over sessions: the open steps of its run, or all of its plan where no run has
  * begun. Says of each step what it is.
  *
- * @phpstan-type Known array{figureId: int, figure: string, runStepId: int|null, what: string, where: string}
+ * @phpstan-type Known array{figureId: int, figure: string, runStepId: int|null, what: string, where: string, hex: string|null}
  */
 final readonly class FigureWork
 {
@@ -54,6 +56,7 @@ final readonly class FigureWork
         }
         $prefix = "f{$figure->id} ";
         $known = [];
+        $hexes = self::hexes($figure);
         foreach ($order->steps() as $step) {
             $where = implode(', ', array_map(static fn (string $id): string => $order->plan->area($id)->name ?? '', $step->areas));
             $known["{$prefix}{$step->id}"] = [
@@ -62,10 +65,24 @@ final readonly class FigureWork
                 'runStepId' => null,
                 'what' => $step->layers === [] ? $step->words : explode(',', $step->words)[0],
                 'where' => $where,
+                'hex' => $hexes[$step->layer()->key ?? ''] ?? null,
             ];
         }
 
         return new self(WorkLags::of($order->order, self::forCopies($order->steps(), $figure->copies), $aid, [], $prefix), $known);
+    }
+
+    /** @return array<string, string> colour of the main pot by layer */
+    private static function hexes(Figure $figure): array
+    {
+        $hexes = [];
+        foreach ($figure->areasWithFinishes() as $area) {
+            foreach (LayerDraft::stackOf($area) as $draft) {
+                $hexes[$draft->key] = $draft->mainPot()->thick_hex;
+            }
+        }
+
+        return $hexes;
     }
 
     /**
@@ -74,7 +91,7 @@ final readonly class FigureWork
      */
     private static function forCopies(array $steps, int $copies): array
     {
-        return array_map(static fn (Step $s): Step => new Step($s->id, $s->kind, $s->words, $s->areas, $s->parts, $s->layers, $s->minutes * max(1, $copies), $s->dryMinutes), $steps);
+        return array_map(static fn (Step $s): Step => $s->taking($s->minutes * max(1, $copies)), $steps);
     }
 
     private static function ofRun(Figure $figure, Run $run, DryingAid $aid): ?self
@@ -102,6 +119,7 @@ final readonly class FigureWork
                     'runStepId' => $record->id,
                     'what' => $record->title().($record->technique === null ? ': '.$record->words : ''),
                     'where' => $record->area_name,
+                    'hex' => $record->planned_mix === [] ? null : RecordedMix::main($record->planned_mix)['hex'],
                 ];
                 if ($record->state !== RunStepState::Open) {
                     $done[(string) $step->id] = ($record->done_at?->getTimestamp() ?? 0) / 60;
@@ -124,13 +142,14 @@ final readonly class FigureWork
 
         return new Step(
             ($record->is_inserted ? null : StepId::tryParse($record->step_key ?? '')) ?? StepId::inserted((string) $record->id),
-            $known->kind ?? StepKind::Brush,
+            $known->kind ?? $record->kind,
             (string) $record->words,
             $known->areas ?? array_map(strval(...), $record->areaIds()),
             $known->parts ?? array_map(strval(...), $record->partIds()),
             $known->layers ?? [],
             $record->minutes,
             $record->drying_minutes,
+            $known->makesDust ?? $record->kind === StepKind::Prepare,
         );
     }
 

@@ -6,6 +6,7 @@ namespace App\Adapters\Bench;
 
 use App\Models\Bench\RunStep;
 use App\Models\Bench\RunStepState;
+use App\Models\Shelf\Paint;
 use Hyalin\Bench\LearnedUse;
 use Hyalin\Bench\Quantity;
 use Hyalin\Finish\Consumption;
@@ -36,11 +37,32 @@ final class PaintNeeds
     {
         $mix = $step->used_mix ?? $step->planned_mix;
         $need = $this->of($step);
-        if ($need === null || $mix === []) {
+        if ($need === null || $mix === [] || $step->technique?->spec()->application->isCountedInDrops() !== true) {
             return [];
         }
 
         return array_combine(array_column($mix, 'paintId'), $need->drops(array_column($mix, 'drops')));
+    }
+
+    /**
+     * What leaves the pots: whole drops into the cup, or what a can sprays.
+     *
+     * @param  iterable<Paint>  $pots  those that the step names
+     * @return array<int, float> mL by paint
+     */
+    public function millilitres(RunStep $step, iterable $pots): array
+    {
+        $drops = $this->drops($step);
+        $need = $drops === [] ? $this->of($step) : null;
+        $can = ($step->used_mix ?? $step->planned_mix)[0]['paintId'] ?? null;
+        $taken = $need !== null && $can !== null ? [$can => $need->mixedMillilitres()] : [];
+        foreach ($pots as $pot) {
+            if (isset($drops[$pot->id])) {
+                $taken[$pot->id] = $drops[$pot->id] * $pot->pot()->dropMillilitres();
+            }
+        }
+
+        return $taken;
     }
 
     /** @return float factor on what the defaults say; 1 until a run has told more */
@@ -58,7 +80,7 @@ final class PaintNeeds
 
     private function estimated(RunStep $step, float $learned): ?Quantity
     {
-        if ($step->technique === null || ! $step->technique->spec()->application->isCountedInDrops()) {
+        if ($step->technique === null || ! $step->technique->spec()->application->isMeasured()) {
             return null;
         }
         $use = Consumption::of($step->technique, $step->zones, self::shares($step));

@@ -19,6 +19,7 @@ use Hyalin\Finish\Zone;
 use Hyalin\Matching\Neutral\Shading;
 use Hyalin\Optics\OpticsQuality;
 use Hyalin\Optics\Sheen;
+use Hyalin\Order\Plan\PieceUse;
 use Hyalin\Order\Plan\PrintProcess;
 use Hyalin\Order\Plan\Reach;
 use Hyalin\Order\Plan\Seam;
@@ -48,11 +49,13 @@ final class Catalogue
                 Field::text('name'), Field::text('sculptor')->optional(), Field::integer('height_mm', 1, 5000)->optional(), Field::integer('copies', 1, 1000),
                 Field::text('about', 4000)->optional(), self::hex('bare_hex'), Field::choice('light', Illuminant::class), Field::choice('sheen', Sheen::class),
                 Field::of('own_order', FieldKind::StepNames)->optional(),
+                Field::json('uses', ['type' => 'array', 'uniqueItems' => true, 'items' => ['type' => 'string', 'enum' => array_column(PieceUse::cases(), 'value')]])->optional(),
             ]),
             new RecordType('parts', 'figure_id', [
                 Field::reference('figure_id', 'figures'), Field::text('name'), Field::integer('position'), Field::choice('process', PrintProcess::class),
                 Field::flag('is_base'), Field::flag('is_fiddly'), Field::text('attachments', 120)->optional(),
                 self::hex('bare_hex')->optional(), Field::number('translucency', 0, 1)->optional(),
+                Field::integer('grit_from', 40, 3000)->optional(), Field::integer('grit_to', 40, 3000)->optional(), Field::integer('sanding_rounds', 0, 20)->optional(),
             ]),
             new RecordType('areas', 'figure_id', [
                 Field::reference('figure_id', 'figures'), Field::reference('part_id', 'parts')->optional(), Field::text('name'), Field::text('wish', 4000)->optional(),
@@ -137,6 +140,11 @@ final class Catalogue
                 'figure_id',
                 [Field::reference('figure_id', 'figures'), Field::reference('area_id', 'areas'), Field::reference('other_id', 'areas'), Field::number('mm', 0, 100_000), Field::flag('is_curved')],
             ),
+            new RecordType('own_steps', 'figure_id', [
+                Field::reference('figure_id', 'figures'), Field::reference('part_id', 'parts')->optional(), Field::text('key', 26), Field::text('words', 300), Field::text('tool', 60)->optional(),
+                Field::integer('minutes', 0, 65_535), Field::integer('dry_minutes', 0, 65_535), Field::text('caution', 300)->optional(),
+                Field::of('after', FieldKind::StepName)->optional(), Field::of('before', FieldKind::StepName)->optional(),
+            ]),
             new RecordType(
                 'own_rules',
                 'figure_id',
@@ -186,7 +194,7 @@ final class Catalogue
                     ['type' => 'object', 'additionalProperties' => self::HEX],
                 ),
                 Field::integer('minutes', 0, 65_535), Field::integer('drying_minutes', 0, 65_535), Field::integer('most_minutes', 0, 65_535)->optional(), Field::number('square_cm', 0, 100_000)->optional(), Field::integer('copy', 1, 1000)->optional(),
-                Field::choice('state', RunStepState::class), Field::of('used_mix', FieldKind::Mix)->optional(), Field::integer('used_coats', 0, 255)->optional(), Field::integer('used_minutes', 0, 65_535)->optional(), Field::integer('usual_minutes', 0, 65_535)->optional(), Field::choice('verdict', StepVerdict::class)->optional(), Field::integer('used_drops', 0, 65_535)->optional(),
+                Field::choice('state', RunStepState::class), Field::of('used_mix', FieldKind::Mix)->optional(), Field::integer('used_coats', 0, 255)->optional(), Field::integer('used_minutes', 0, 65_535)->optional(), Field::integer('usual_minutes', 0, 65_535)->optional(), Field::choice('verdict', StepVerdict::class)->optional(), Field::flag('went_on_wet')->optional(), Field::integer('used_drops', 0, 65_535)->optional(),
                 Field::of('taken_ml', FieldKind::Levels)->optional(), Field::text('note', 4000)->optional(), Field::text('skip_reason')->optional(), Field::flag('is_inserted'), Field::moment('done_at')->optional(), Field::reference('repeats_step_id', 'run_steps')->optional(),
             ]),
             new RecordType(

@@ -6,6 +6,7 @@ namespace App\Adapters\Finish;
 
 use App\Models\Painter;
 use App\Models\Shelf\Paint;
+use Hyalin\Finish\Application;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
 use Illuminate\Database\Eloquent\Collection;
@@ -57,6 +58,9 @@ final class AskedLayers
         }
         $zones = array_values(array_filter(Zone::cases(), static fn (Zone $zone): bool => is_array($layer['zones'] ?? null)
             && in_array($zone->value, $layer['zones'], true)));
+        if ($technique->spec()->application === Application::SprayCan) {
+            self::refuseStirring($where, count($mix), is_numeric($layer['thinner'] ?? null) ? (float) $layer['thinner'] : 0.0);
+        }
         $key = self::text($layer['key'] ?? '');
         $note = self::text($layer['note'] ?? '');
 
@@ -69,6 +73,17 @@ final class AskedLayers
             array_values($mix) ?: throw ValidationException::withMessages(["{$where}.mix" => 'A layer needs at least one paint.']),
             $note !== '' ? $note : null,
         );
+    }
+
+    /** @throws ValidationException when something is to be stirred into a can */
+    private static function refuseStirring(string $where, int $pots, float $thinner): void
+    {
+        if ($pots > 1) {
+            throw ValidationException::withMessages(["{$where}.mix" => 'A can is sprayed as it is: choose one pot for it.']);
+        }
+        if ($thinner > 0.0) {
+            throw ValidationException::withMessages(["{$where}.thinner" => 'A can is sprayed as it is: it takes no thinner.']);
+        }
     }
 
     /**

@@ -102,10 +102,10 @@ final readonly class MixRequest
         return $pots;
     }
 
-    /** A can is sprayed as it is: of what stands on a shelf, primers and chromes come in cans. */
+    /** A can is sprayed as it is: of what stands on a shelf beside the cans, primers and chromes come in cans. */
     private static function isCan(Paint $pot): bool
     {
-        return $pot->kind === PotKind::Primer || $pot->kind === PotKind::Chrome;
+        return in_array($pot->kind, [PotKind::Can, PotKind::Primer, PotKind::Chrome], true);
     }
 
     /**

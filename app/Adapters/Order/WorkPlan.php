@@ -11,6 +11,7 @@ use App\Models\Brief\Figure;
 use App\Models\Brief\Joint;
 use App\Models\Brief\Part;
 use App\Models\Order\OwnRule;
+use App\Models\Order\OwnStep;
 use App\Models\Painter;
 use Hyalin\Finish\AreaForm;
 use Hyalin\Finish\LayerRecipe;
@@ -22,7 +23,9 @@ use Hyalin\Order\Plan\BoundaryPlan;
 use Hyalin\Order\Plan\FigurePlan;
 use Hyalin\Order\Plan\FigureSurface;
 use Hyalin\Order\Plan\JointPlan;
+use Hyalin\Order\Plan\OwnStepPlan;
 use Hyalin\Order\Plan\PartPlan;
+use Hyalin\Order\Plan\PieceUse;
 use Hyalin\Order\Plan\PrintProcess;
 use Hyalin\Order\Rules\Constraint;
 use Hyalin\Order\Steps\StepId;
@@ -40,7 +43,7 @@ final class WorkPlan
     {
         $areas = $figure->areasWithFinishes();
         $figure->loadForOrder();
-        $parts = array_values($figure->parts->map(static fn (Part $p): PartPlan => new PartPlan((string) $p->id, $p->name, $p->process, $p->is_base, $p->is_fiddly, $p->attachments))->all());
+        $parts = array_values($figure->parts->map(static fn (Part $p): PartPlan => new PartPlan((string) $p->id, $p->name, $p->process, $p->is_base, $p->is_fiddly, $p->attachments, $p->grit_from, $p->grit_to, $p->sanding_rounds))->all());
         $hasParts = $parts !== [];
         $painter = $figure->painter ?? $figure->painter()->firstOrFail();
         $sizes = self::sizes($figure);
@@ -61,6 +64,8 @@ final class WorkPlan
             array_values(array_filter($figure->ownRules->map(static fn (OwnRule $r): ?Constraint => self::constraint($r))->all())),
             (bool) $figure->has_varnish,
             self::sitting($painter),
+            array_values($figure->ownSteps->map(static fn (OwnStep $o): OwnStepPlan => $o->plan())->all()),
+            array_values(array_filter(array_map(PieceUse::tryFrom(...), $figure->uses ?? []))),
         );
     }
 

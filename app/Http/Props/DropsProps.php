@@ -30,6 +30,15 @@ final readonly class DropsProps
 
     /**
      * @param  list<MixEntry>  $entries
+     * @return string as painters write a mix down
+     */
+    public static function words(array $entries): string
+    {
+        return implode(' + ', array_map(static fn (array $e): string => "{$e['drops']} {$e['name']}", $entries));
+    }
+
+    /**
+     * @param  list<MixEntry>  $entries
      * @return list<self>
      */
     public static function recorded(array $entries): array

@@ -42,6 +42,7 @@ use Illuminate\Support\Carbon;
  * @property int|null $used_minutes
  * @property int|null $usual_minutes before the painter's own runs told more
  * @property StepVerdict|null $verdict
+ * @property bool $went_on_wet although the paint beneath was still wet
  * @property int|null $most_minutes that a mask may stay on
  * @property float|null $square_cm of one figure
  * @property int|null $copy which figure of a batch; null for all
@@ -71,7 +72,7 @@ final class RunStep extends Model
 {
     protected $guarded = ['id', 'run_id'];
 
-    protected $attributes = ['version' => 1, 'state' => 'open', 'kind' => 'brush', 'minutes' => 0, 'is_inserted' => false];
+    protected $attributes = ['version' => 1, 'state' => 'open', 'kind' => 'brush', 'minutes' => 0, 'is_inserted' => false, 'went_on_wet' => false];
 
     /** @return array<string, string> */
     protected function casts(): array
@@ -81,6 +82,7 @@ final class RunStep extends Model
             'cautions' => 'array',
             'square_cm' => 'float',
             'is_inserted' => 'boolean',
+            'went_on_wet' => 'boolean',
             'taken_ml' => 'array',
             'verdict' => StepVerdict::class,
             'technique' => Technique::class,
@@ -140,6 +142,18 @@ final class RunStep extends Model
     public function cups(): HasMany
     {
         return $this->hasMany(CupRecord::class);
+    }
+
+    /** @return self|null as it was planned, whatever was done instead; null for what nobody had planned */
+    public function forgotten(): ?self
+    {
+        if ($this->is_inserted) {
+            return null;
+        }
+        $planned = clone $this;
+        $planned->used_mix = $planned->used_coats = $planned->used_minutes = $planned->note = null;
+
+        return $planned;
     }
 
     /** @return string what kind of work it is, in a word or two */

@@ -14,8 +14,9 @@ use Illuminate\Support\Carbon;
 /**
  * The painter's sessions as last planned.
  *
- * @phpstan-type LaidStep array{id: string, figureId: int, figure: string, runStepId: int|null, what: string, where: string, start: int, end: int}
+ * @phpstan-type LaidStep array{id: string, figureId: int, figure: string, runStepId: int|null, what: string, where: string, hex?: string|null, start: int, end: int}
  * @phpstan-type LaidSession array{start: int, end: int, steps: list<LaidStep>}
+ * @phpstan-type LaidMove array{what: string, figure: string, from: int, to: int, why: string}
  * @phpstan-type LaidHold array{what: string, figure: string, hold: string}
  *
  * @property int $id
@@ -24,6 +25,7 @@ use Illuminate\Support\Carbon;
  * @property Collection<int, Figure> $figures
  * @property list<LaidSession> $sessions times in seconds since 1970
  * @property list<LaidHold> $chain what decides the date, first step first
+ * @property list<LaidMove>|null $moved since it was planned before; times in seconds since 1970
  * @property Carbon $finish
  * @property Carbon $bound
  * @property Carbon $updated_at
@@ -39,7 +41,7 @@ final class ScheduleRecord extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['sessions' => 'array', 'chain' => 'array', 'finish' => 'datetime', 'bound' => 'datetime'];
+        return ['sessions' => 'array', 'chain' => 'array', 'moved' => 'array', 'finish' => 'datetime', 'bound' => 'datetime'];
     }
 
     /** @return BelongsToMany<Figure, $this> */

@@ -11,6 +11,7 @@ use App\Models\Finish\RecipeVersion;
 use App\Models\Light\FigureMesh;
 use App\Models\Light\LightRecord;
 use App\Models\Order\OwnRule;
+use App\Models\Order\OwnStep;
 use App\Models\OwnedByPainter;
 use App\Models\References\Picture;
 use App\Models\Shelf\Paint;
@@ -38,6 +39,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property Sheen $sheen
  * @property int $version
  * @property bool $is_stopped its plan could not be painted when it was last looked at
+ * @property list<string>|null $uses what its finish has to stand
  * @property list<string>|null $own_order steps in the painter's own order
  */
 final class Figure extends Model
@@ -55,7 +57,7 @@ final class Figure extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['light' => Illuminant::class, 'sheen' => Sheen::class, 'own_order' => 'array', 'is_stopped' => 'boolean'];
+        return ['light' => Illuminant::class, 'sheen' => Sheen::class, 'own_order' => 'array', 'uses' => 'array', 'is_stopped' => 'boolean'];
     }
 
     /** @return HasMany<Part, $this> */
@@ -98,6 +100,12 @@ final class Figure extends Model
     public function ownRules(): HasMany
     {
         return $this->hasMany(OwnRule::class)->orderBy('id');
+    }
+
+    /** @return HasMany<OwnStep, $this> */
+    public function ownSteps(): HasMany
+    {
+        return $this->hasMany(OwnStep::class)->orderBy('id');
     }
 
     /** @return HasMany<BalanceRecord, $this> */
@@ -143,7 +151,7 @@ final class Figure extends Model
             $this->loadExists(['varnishes as has_varnish']);
         }
 
-        return $this->loadMissing(['painter', 'joints.hiddenAreas', 'boundaries', 'ownRules']);
+        return $this->loadMissing(['painter', 'joints.hiddenAreas', 'boundaries', 'ownRules', 'ownSteps']);
     }
 
     /** @return HasMany<Paint, $this> that are on its painter's shelf and not empty */

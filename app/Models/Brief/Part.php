@@ -18,6 +18,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property bool $is_fiddly too small to hold
  * @property string|null $bare_hex colour of its print, before white; null for that of the figure
  * @property float|null $translucency share of the light that goes through the bare print, 0..1; null for none
+ * @property int|null $grit_from P grit to begin with; null for the usual
+ * @property int|null $grit_to
+ * @property int|null $sanding_rounds of filler primer one expects
  * @property string|null $attachments magnets, pins, straps, in words
  */
 final class Part extends Model

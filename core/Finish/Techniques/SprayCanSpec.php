@@ -38,7 +38,7 @@ final class SprayCanSpec implements SpecifiesTechnique
             usualThinner: 0.0,
             dryingMinutes: 60,
             minutes: HandsOnMinutes::of(2.0, 0.01),
-            suits: [PotKind::Acrylic, PotKind::Airbrush, PotKind::Primer, PotKind::Metal, PotKind::ColourShift, PotKind::Chrome, PotKind::Enamel],
+            suits: [PotKind::Acrylic, PotKind::Airbrush, PotKind::Primer, PotKind::Can, PotKind::Metal, PotKind::ColourShift, PotKind::Chrome, PotKind::Enamel],
             instruction: 'Spray short strokes all round, starting and ending beside the piece.',
         );
     }

@@ -39,7 +39,7 @@ final class SprayFromBelowSpec implements SpecifiesTechnique
             usualThinner: 0.0,
             dryingMinutes: 60,
             minutes: HandsOnMinutes::of(3.0, 0.05),
-            suits: [PotKind::Acrylic, PotKind::Airbrush, PotKind::Primer, PotKind::Metal, PotKind::ColourShift, PotKind::Chrome, PotKind::Enamel],
+            suits: [PotKind::Acrylic, PotKind::Airbrush, PotKind::Primer, PotKind::Can, PotKind::Metal, PotKind::ColourShift, PotKind::Chrome, PotKind::Enamel],
             instruction: 'Spray from below only: the shade of everything that looks down.',
         );
     }

@@ -24,7 +24,7 @@ enum PotRole
     public static function of(Pot $pot): ?self
     {
         return match (true) {
-            $pot->kind === PotKind::Primer => self::Primer,
+            $pot->isPrimer() => self::Primer,
             $pot->kind === PotKind::Metal || $pot->kind === PotKind::Chrome => self::Metal,
             $pot->isFlake() || ! $pot->isMixed() => null,
             default => $pot->isTranslucent() ? self::Translucent : self::Covering,

@@ -12,6 +12,7 @@ use Hyalin\Order\Plan\Reach;
 use Hyalin\Order\Steps\Step;
 use Hyalin\Order\Steps\StepId;
 use Hyalin\Order\Steps\StepKind;
+use Hyalin\Pot\Chemistry;
 use Hyalin\Pot\Compatibility;
 
 /**
@@ -26,7 +27,7 @@ final class Checks
      */
     public static function of(FigurePlan $figure, array $steps): array
     {
-        $found = [...self::chemistry($figure), ...self::completeness($figure, $steps), ...Habits::of($figure), ...self::borders($figure, $steps)];
+        $found = [...self::chemistry($figure), ...self::completeness($figure, $steps), ...Habits::of($figure), ...self::borders($figure, $steps), ...Care::of($figure)];
         usort($found, static fn (Issue $p, Issue $q): int => $q->stops <=> $p->stops);
 
         return $found;
@@ -37,11 +38,14 @@ final class Checks
     {
         $found = [];
         foreach ($figure->areas as $area) {
-            $below = null;
+            $below = $previous = null;
             $sealed = $glossy = false;
             $cured = 0;
             foreach ($area->layers as $layer) {
                 if ($layer->kind === StepKind::Varnish) {
+                    if ($below !== null && $layer->chemistry === Chemistry::Lacquer && $below !== Chemistry::Lacquer) {
+                        $found[] = new Issue("{$area->name}, {$layer->words}: lacquer varnish attacks the {$below->value} beneath when it is put on wet.", 'Let that cure for a day, mist the first coats on dry, and try it on a scrap.', false, StepId::layer($layer->key), $area->id);
+                    }
                     $sealed = true;
                     $cured = $layer->cureMinutes;
                     $glossy = $layer->sheen === 'gloss';
@@ -58,10 +62,14 @@ final class Checks
                 if ($layer->kind === StepKind::Decal && ! $glossy) {
                     $found[] = new Issue("{$area->name}: a decal on anything but gloss turns silvery.", 'Put a gloss varnish beneath it.', false, StepId::layer($layer->key), $area->id);
                 }
-                if ($glossy && in_array($layer->kind, [StepKind::Brush, StepKind::DryBrush], true)) {
+                if ($layer->blendsWet && ($previous === null || $previous->kind === StepKind::Varnish || $previous->kind === StepKind::Prime)) {
+                    $found[] = new Issue("{$area->name}, {$layer->words}: there is no wet paint beneath it to blend into.", 'Put a coat of paint beneath it, or make it a glaze.', false, StepId::layer($layer->key), $area->id);
+                }
+                $previous = $layer;
+                if ($glossy && in_array($layer->kind, [StepKind::Brush, StepKind::DryBrush, StepKind::Prime, StepKind::Spray], true)) {
                     $found[] = new Issue(
                         "{$area->name}, {$layer->words}: paint adheres badly to gloss.",
-                        'Dull it with a matt coat first, or expect two to three coats.',
+                        'Key it with P800, or dull it with a matt coat first.',
                         false,
                         StepId::layer($layer->key),
                         $area->id,

@@ -25,6 +25,8 @@ final readonly class FigurePlan
      * @param  list<Constraint>  $own  the painter's own rules, between step ids
      * @param  bool  $hasVarnish  whether the shelf holds one, for barriers
      * @param  int  $sittingMinutes  of the painter's longest session: no mask stays on longer than that
+     * @param  list<OwnStepPlan>  $ownSteps
+     * @param  list<PieceUse>  $uses  what its finish has to stand
      */
     private function __construct(
         public array $parts,
@@ -35,6 +37,8 @@ final readonly class FigurePlan
         public array $own,
         public bool $hasVarnish,
         public int $sittingMinutes,
+        public array $ownSteps,
+        public array $uses,
     ) {
     }
 
@@ -46,10 +50,12 @@ final readonly class FigurePlan
      * @param  list<Approach>  $approaches
      * @param  list<Constraint>  $own
      * @param  int  $sittingMinutes  more than 0
+     * @param  list<OwnStepPlan>  $ownSteps
+     * @param  list<PieceUse>  $uses
      *
      * @throws InvalidOrder when an area is on no part, a part is joined with itself, a boundary is given twice and differs
      */
-    public static function of(array $parts, array $areas, array $joints = [], array $boundaries = [], array $approaches = [], array $own = [], bool $hasVarnish = true, int $sittingMinutes = self::SITTING): self
+    public static function of(array $parts, array $areas, array $joints = [], array $boundaries = [], array $approaches = [], array $own = [], bool $hasVarnish = true, int $sittingMinutes = self::SITTING, array $ownSteps = [], array $uses = []): self
     {
         $partIds = array_map(static fn (PartPlan $p): string => $p->id, $parts);
         foreach ($areas as $area) {
@@ -71,7 +77,7 @@ final readonly class FigurePlan
             $known[$key] = $boundary->mm;
         }
 
-        return new self($parts, $areas, $joints, $boundaries, $approaches, $own, $hasVarnish, $sittingMinutes);
+        return new self($parts, $areas, $joints, $boundaries, $approaches, $own, $hasVarnish, $sittingMinutes, $ownSteps, $uses);
     }
 
     public function follows(Approach $approach): bool

@@ -27,6 +27,7 @@ final readonly class LayerPlan
      * @param  float|null  $lightness  L* of its main pot, thick
      * @param  bool  $isFromCan  sprayed from a can, which reaches everything that stands beside it
      * @param  int  $setUpMinutes  of its minutes, that are spent once however many areas it is put on in one go
+     * @param  bool  $blendsWet  into the layer beneath while that is wet
      * @param  string|null  $mix  the same for the same pots in the same proportions; null where nobody told
      * @param  string|null  $sheen  what a varnish leaves: matt, satin or gloss
      */
@@ -50,6 +51,7 @@ final readonly class LayerPlan
         public bool $isFromCan = false,
         public ?string $mix = null,
         public int $setUpMinutes = 0,
+        public bool $blendsWet = false,
     ) {
     }
 }

@@ -17,7 +17,7 @@ final class PrepareFirst implements Rule
     {
         foreach ($steps as $prepare) {
             foreach ($prepare->kind === StepKind::Prepare ? $steps : [] as $step) {
-                if ($step->kind !== StepKind::Prepare && array_intersect($step->parts, $prepare->parts) !== []) {
+                if (! in_array($step->kind, [StepKind::Prepare, StepKind::Own], true) && array_intersect($step->parts, $prepare->parts) !== []) {
                     yield Constraint::must($prepare->id, $step->id, 'preparation first', 'paint shows every line and fingerprint beneath it');
                 }
             }

@@ -15,7 +15,7 @@ final class RuleBook
     /** @return list<Rule> */
     public static function rules(): array
     {
-        return [new PrepareFirst, new StackOrder, new Assembly, new InsideFirst, new SprayBeforeBrush, new Metal, new LastThings];
+        return [new PrepareFirst, new StackOrder, new Assembly, new InsideFirst, new SprayBeforeBrush, new Metal, new LastThings, new OwnSteps];
     }
 
     /**

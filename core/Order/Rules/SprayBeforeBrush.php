@@ -38,16 +38,14 @@ final class SprayBeforeBrush implements Rule
         $own = array_values(array_filter($steps, static fn (Step $s): bool => $s->areas === [$one->id]));
         $other = array_values(array_filter($steps, static fn (Step $s): bool => $s->areas === [$two->id]));
         $brushed = array_values(array_filter($other, static fn (Step $s): bool => $s->kind === StepKind::Brush));
-        if ($brushed === []) {
-            return;
-        }
         $sprays = array_values(array_filter($own, MaskRun::isSpray(...)));
         $messy = array_values(array_filter($own, static fn (Step $s): bool => $s->kind->isMessy()));
         $isNeat = array_filter($other, static fn (Step $s): bool => $s->kind->isMessy()) === [];
-        if ($sprays !== []) {
-            yield Constraint::should($sprays[count($sprays) - 1]->id, $brushed[0]->id, self::SPRAY, 'spray before brush', 'overspray would fall on finished brushwork');
+        $byHand = array_values(array_filter($other, static fn (Step $s): bool => in_array($s->kind, [StepKind::Brush, StepKind::Wash, StepKind::DryBrush], true)));
+        if ($sprays !== [] && $byHand !== []) {
+            yield Constraint::should($sprays[count($sprays) - 1]->id, $byHand[0]->id, self::SPRAY, 'spray before brush', 'overspray would fall on finished brushwork');
         }
-        if ($messy !== [] && $isNeat) {
+        if ($messy !== [] && $brushed !== [] && $isNeat) {
             yield Constraint::should($messy[count($messy) - 1]->id, $brushed[0]->id, self::MESS, 'messy before neat', 'drybrush and wash stray onto their surroundings');
         }
     }

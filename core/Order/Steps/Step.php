@@ -16,6 +16,9 @@ final readonly class Step
      * @param  list<string>  $parts  ids
      * @param  list<LayerPlan>  $layers  it puts on, one for each area
      * @param  int  $dryMinutes  until something may go over it
+     * @param  string|null  $ownTool  as the painter said; null for that of its kind
+     * @param  string|null  $caution  of the painter's own
+     * @param  bool  $makesDust  sanding: never in one sitting with wet paint
      */
     public function __construct(
         public StepId $id,
@@ -26,7 +29,22 @@ final readonly class Step
         public array $layers,
         public int $minutes,
         public int $dryMinutes,
+        public bool $makesDust = false,
+        private ?string $ownTool = null,
+        public ?string $caution = null,
     ) {
+    }
+
+    /** The same step taking other minutes. */
+    public function taking(int $minutes): self
+    {
+        return new self($this->id, $this->kind, $this->words, $this->areas, $this->parts, $this->layers, $minutes, $this->dryMinutes, $this->makesDust, $this->ownTool, $this->caution);
+    }
+
+    /** @return string what it is done with */
+    public function tool(): string
+    {
+        return $this->ownTool ?? $this->kind->tool();
     }
 
     public function layer(): ?LayerPlan

@@ -15,7 +15,7 @@ use Stringable;
 final readonly class StepId implements Stringable
 {
     /**
-     * @param  string  $act  prepare, attach, glue, fill, layer, step, mask or peel
+     * @param  string  $act  prepare, attach, glue, fill, layer, own, step, mask or peel
      * @param  list<string>  $subjects  ids of parts, or the key of a layer
      * @param  self|null  $spray  that a mask is put on for
      * @param  int  $number  of several masks for one spray, from 0
@@ -50,6 +50,12 @@ final readonly class StepId implements Stringable
         return new self('layer', [$key]);
     }
 
+    /** @param  string  $id  of a step of the painter's own */
+    public static function own(string $id): self
+    {
+        return new self('own', [$id]);
+    }
+
     /** @param  string  $id  of a step that no plan has: a repair, or one that is done once more */
     public static function inserted(string $id): self
     {
@@ -74,7 +80,7 @@ final readonly class StepId implements Stringable
         if (preg_match('/^(mask|peel) ((?:layer) \S+)(?: (\d+))?\z/', $words, $m) === 1) {
             return new self($m[1], [], self::parse($m[2]), (int) ($m[3] ?? 0));
         }
-        if (preg_match('/^(?:(prepare|attach|layer|step) (\S+)|(glue|fill) (\S+) (\S+))\z/', $words, $m) === 1) {
+        if (preg_match('/^(?:(prepare|attach|layer|own|step) (\S+)|(glue|fill) (\S+) (\S+))\z/', $words, $m) === 1) {
             return $m[1] !== '' ? new self($m[1], [$m[2]]) : new self($m[3] ?? '', [$m[4] ?? '', $m[5] ?? '']);
         }
 
@@ -97,6 +103,12 @@ final readonly class StepId implements Stringable
         return $this->act === 'mask' && $this->spray !== null ? self::peel($this->spray, $this->number) : null;
     }
 
+    /** @return self|null the spray that this mask, or its peel, is for; null for any other step */
+    public function masksFor(): ?self
+    {
+        return $this->spray;
+    }
+
     /**
      * The same step where parts are known by other ids; layers keep their keys everywhere.
      *
@@ -104,7 +116,7 @@ final readonly class StepId implements Stringable
      */
     public function withParts(Closure $id): self
     {
-        return new self($this->act, in_array($this->act, ['layer', 'step'], true) ? $this->subjects : array_map($id, $this->subjects), $this->spray?->withParts($id), $this->number);
+        return new self($this->act, in_array($this->act, ['layer', 'own', 'step'], true) ? $this->subjects : array_map($id, $this->subjects), $this->spray?->withParts($id), $this->number);
     }
 
     public function equals(?self $other): bool

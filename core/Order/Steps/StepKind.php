@@ -22,6 +22,7 @@ enum StepKind: string
     case Varnish = 'varnish';
     case Mask = 'mask';
     case Peel = 'peel';
+    case Own = 'own step';
 
     /** @return bool whether it reaches what lies beside it through the air */
     public function isSprayed(): bool
@@ -38,6 +39,7 @@ enum StepKind: string
             self::Fill => 'filler',
             self::Prime, self::Spray, self::Varnish => 'airbrush or can',
             self::Mask, self::Peel => 'masks',
+            self::Own => 'as said',
             self::Brush, self::Wash, self::DryBrush, self::Decal, self::Powder => 'brush',
         };
     }

@@ -8,6 +8,7 @@ use Hyalin\Order\InvalidOrder;
 use Hyalin\Order\Plan\AreaPlan;
 use Hyalin\Order\Plan\FigurePlan;
 use Hyalin\Order\Plan\LayerPlan;
+use Hyalin\Order\Plan\OwnStepPlan;
 use Hyalin\Order\Plan\PartPlan;
 use Hyalin\Order\Plan\PrintProcess;
 use Hyalin\Order\Plan\Seam;
@@ -26,7 +27,7 @@ final class StepList
     /** @return list<Step> */
     public static function of(FigurePlan $figure): array
     {
-        return [...self::preparations($figure), ...self::layers($figure), ...self::joints($figure)];
+        return [...self::preparations($figure), ...self::layers($figure), ...self::joints($figure), ...self::own($figure)];
     }
 
     /** @return list<Step> */
@@ -34,7 +35,7 @@ final class StepList
     {
         $steps = [];
         foreach ($figure->parts as $part) {
-            $sanding = SandingSequence::of($part->process, self::isMirror($figure, $part->id));
+            $sanding = SandingSequence::of($part->process, self::isMirror($figure, $part->id))->between($part->gritFrom, $part->gritTo, $part->sandingRounds);
             $steps[] = new Step(
                 StepId::prepare($part->id),
                 StepKind::Prepare,
@@ -44,6 +45,7 @@ final class StepList
                 [],
                 self::minutes($figure, $part),
                 $part->process === PrintProcess::Resin ? 10 : 60,
+                $sanding->makesDust(),
             );
             if ($part->attachments !== null) {
                 $steps[] = new Step(StepId::attach($part->id), StepKind::Glue, "Attach to {$part->name}: {$part->attachments}", [], [$part->id], [], 10, 30);
@@ -110,11 +112,30 @@ final class StepList
                     [],
                     Seam::MINUTES,
                     $isEarly ? Seam::PUTTY_MINUTES : Seam::RESIN_MINUTES,
+                    $isEarly,
                 );
             }
         }
 
         return $steps;
+    }
+
+    /** @return list<Step> */
+    private static function own(FigurePlan $figure): array
+    {
+        return array_map(static fn (OwnStepPlan $o): Step => new Step(
+            StepId::own($o->key),
+            StepKind::Own,
+            $o->words,
+            [],
+            $o->part === null ? [] : [$o->part],
+            [],
+            $o->minutes,
+            $o->dryMinutes,
+            false,
+            $o->tool,
+            $o->caution,
+        ), $figure->ownSteps);
     }
 
     private static function minutes(FigurePlan $figure, PartPlan $part): int

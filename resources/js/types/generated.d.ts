@@ -914,6 +914,7 @@ export interface ScheduleProps {
     bound: string;
     figureIds: Array<number>;
     missed: number;
+    moved: Array<{ what: string; figure: string; from: string; to: string; why: string }>;
 }
 
 export interface SectionCellProps {
@@ -958,6 +959,7 @@ export interface SessionStepProps {
     where: string;
     start: string;
     end: string;
+    hex: string | null;
     url: string | null;
 }
 

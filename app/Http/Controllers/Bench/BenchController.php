@@ -8,13 +8,16 @@ use App\Actions\Bench\CalculatePaint;
 use App\Actions\Bench\PlanSteps;
 use App\Actions\Bench\StartRun;
 use App\Adapters\Bench\PaintNeed;
+use App\Adapters\Bench\RunChanges;
 use App\Adapters\Order\Hindrances;
 use App\Http\Props\Bench\NextRunProps;
+use App\Http\Props\Bench\RunChangesProps;
 use App\Http\Props\Bench\RunProps;
 use App\Http\Props\Brief\FigureProps;
 use App\Http\Props\Finish\RecipeVersionProps;
 use App\Http\Props\PotProps;
 use App\Models\Bench\Run;
+use App\Models\Bench\RunStep;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Finish\RecipeVersion;
@@ -71,17 +74,25 @@ final class BenchController
         return redirect()->route('runs.show', $run);
     }
 
+    /** What was a mistake or a trial is left out; of the rest the painter says which lessons not to keep. */
     public function repeat(Request $request, Run $run, StartRun $start): RedirectResponse
     {
-        $request->validate(['copies' => ['sometimes', 'integer', 'between:1,200']]);
-        $repeat = $start($run->figure()->firstOrFail(), $run->load(['steps.areas', 'steps.parts']), $request->has('copies') ? $request->integer('copies') : null);
+        $request->validate(['copies' => ['sometimes', 'integer', 'between:1,200'], 'forget' => ['sometimes', 'array', 'list', 'max:1000'], 'forget.*' => ['integer']]);
+        $forget = array_map(intval(...), array_filter($request->array('forget'), is_numeric(...)));
+        $run->load(['steps.areas', 'steps.parts'])->setRelation('steps', $run->steps->map(static fn (RunStep $s): ?RunStep => match (true) {
+            $s->verdict !== null => null,
+            ! in_array($s->id, $forget, true) => $s,
+            default => $s->forgotten(),
+        })->filter()->values());
+        $repeat = $start($run->figure()->firstOrFail(), $run, $request->has('copies') ? $request->integer('copies') : null);
 
         return redirect()->route('runs.show', $repeat ?? $run);
     }
 
-    public function show(Run $run, CalculatePaint $calculate, #[CurrentUser] Painter $painter): Response
+    public function show(Run $run, CalculatePaint $calculate, PlanSteps $plan, #[CurrentUser] Painter $painter): Response
     {
         $run->load(['figure', 'steps.areas']);
+        $run->figure->setRelation('painter', $painter);
 
         return Inertia::render('bench/run', [
             'figure' => static fn () => FigureProps::of($run->figure, 'Bench'),
@@ -91,6 +102,8 @@ final class BenchController
                 static fn (PaintNeed $p): string => $p->paint->name,
                 array_filter($calculate->pots(CalculatePaint::left($run)), static fn (PaintNeed $p): bool => $p->need->missingMl > 0.0),
             )),
+            // A finish may have been changed since the run began.
+            'changes' => Inertia::defer(static fn (): RunChangesProps => RunChangesProps::of(RunChanges::of($run, $plan($run->figure))), 'changes'),
             'onMesh' => static fn () => $run->figure->lightStudy()->whereNotNull('result')->exists(),
             'pots' => static fn () => array_values($painter->paints->map(static fn (Paint $p) => PotProps::of($p))->all()),
         ]);

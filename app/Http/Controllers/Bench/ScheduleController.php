@@ -71,7 +71,7 @@ final class ScheduleController
     private static function withWork(Painter $painter): Collection
     {
         $figures = $painter->figures()->withExists('varnishes as has_varnish')->with([
-            'parts', 'areas.layers.paints.paint', 'joints.hiddenAreas', 'boundaries', 'ownRules', 'latestRun.steps.areas', 'latestRun.steps.parts',
+            'parts', 'areas.layers.paints.paint', 'joints.hiddenAreas', 'boundaries', 'ownRules', 'ownSteps', 'latestRun.steps.areas', 'latestRun.steps.parts',
         ])->get();
 
         return $figures->each(static fn (Figure $f): Figure => $f->setRelation('painter', $painter));

@@ -29,7 +29,7 @@ final readonly class RunProps
 
     public static function of(Run $run): self
     {
-        $run->loadMissing(['figure', 'steps.pictures', 'steps.areas', 'steps.parts', 'repeats']);
+        $run->loadMissing(['figure', 'steps.pictures', 'steps.areas', 'steps.parts', 'steps.cups.entries.paint', 'repeats']);
         $pots = RunStepProps::pots($run->steps);
         $lessons = self::lessons($run);
 

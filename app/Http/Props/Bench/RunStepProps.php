@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Props\Bench;
 
+use App\Casts\RecordedMix;
 use App\Http\Props\DropsProps;
 use App\Models\Bench\RunStep;
 use App\Models\Bench\RunStepState;
+use App\Models\Bench\StepVerdict;
 use App\Models\References\Picture;
 use App\Models\Shelf\Paint;
 use Hyalin\Finish\Application;
@@ -34,8 +36,12 @@ final readonly class RunStepProps
      * @param  string|null  $lastTime  what was noted at this step the last time it was done
      * @param  list<string>  $cautions
      * @param  int|null  $pressurePsi  for what is sprayed
+     * @param  bool  $isFromCan  sprayed as it is: nothing is mixed, thinned or cleaned
+     * @param  string|null  $cleaner  for brush or airbrush afterwards
      * @param  int|null  $mostMinutes  that a mask may stay on
      * @param  list<StepPhotoProps>  $photos
+     * @param  bool  $wentOnWet  although the paint beneath was still wet
+     * @param  StepCupProps|null  $cup  that stands open for it
      * @param  int|null  $copy  which figure of a batch; null for all
      */
     public function __construct(
@@ -71,8 +77,13 @@ final readonly class RunStepProps
         public array $cautions,
         public ?string $tool,
         public ?int $pressurePsi,
+        public bool $isFromCan,
+        public ?string $cleaner,
         public array $photos,
         public bool $isInserted,
+        public ?StepVerdict $verdict,
+        public bool $wentOnWet,
+        public ?StepCupProps $cup,
         public ?int $copy,
         public int $version,
     ) {
@@ -81,7 +92,7 @@ final readonly class RunStepProps
     /** A step by itself, after it was changed. */
     public static function one(RunStep $step): self
     {
-        $step->load(['run.figure', 'repeats', 'pictures', 'areas', 'parts']);
+        $step->load(['run.figure', 'repeats', 'pictures', 'areas', 'parts', 'cups.entries.paint']);
 
         return self::of($step, self::pots([$step]), RunProps::lessons($step->run)[$step->id] ?? null);
     }
@@ -124,8 +135,13 @@ final readonly class RunStepProps
             $step->cautions ?? [],
             $step->tool,
             self::pressure($step, $pots),
+            $step->technique?->spec()->application === Application::SprayCan,
+            self::cleaner($step, $pots),
             array_values($step->pictures->map(static fn (Picture $p): StepPhotoProps => new StepPhotoProps($p->id, route('pictures.image', [$step->run->figure, $p], false), $p->title))->all()),
             $step->is_inserted,
+            $step->verdict,
+            $step->went_on_wet,
+            StepCupProps::of($step),
             $step->copy,
             $step->version,
         );
@@ -148,6 +164,16 @@ final readonly class RunStepProps
         }
 
         return $pots;
+    }
+
+    /** @param  array<int, Paint>  $pots */
+    private static function cleaner(RunStep $step, array $pots): ?string
+    {
+        if ($step->technique === null || ! $step->technique->spec()->application->isCountedInDrops() || $step->planned_mix === []) {
+            return null;
+        }
+
+        return ($pots[RecordedMix::main($step->planned_mix)['paintId']] ?? null)?->pot()->cleaner();
     }
 
     /** @param  array<int, Paint>  $pots */

@@ -21,8 +21,9 @@ final readonly class ScheduleProps
      * @param  string  $bound  ISO 8601: no order of work finishes earlier
      * @param  list<int>  $figureIds
      * @param  int  $missed  steps of past sessions that are still open
+     * @param  list<array{what: string, figure: string, from: string, to: string, why: string}>  $moved  into another session when it was planned last
      */
-    public function __construct(public array $sessions, public array $chain, public string $finish, public string $bound, public array $figureIds, public int $missed)
+    public function __construct(public array $sessions, public array $chain, public string $finish, public string $bound, public array $figureIds, public int $missed, public array $moved)
     {
     }
 
@@ -44,6 +45,7 @@ final readonly class ScheduleProps
                     $step['where'],
                     self::iso($step['start']),
                     self::iso($step['end']),
+                    $step['hex'] ?? null,
                     $record === null ? null : route('runs.show', $record->run_id, false),
                 );
             }
@@ -57,6 +59,7 @@ final readonly class ScheduleProps
             $schedule->bound->toIso8601String(),
             $schedule->figureIds(),
             $missed,
+            array_map(static fn (array $m): array => [...$m, 'from' => self::iso($m['from']), 'to' => self::iso($m['to'])], $schedule->moved ?? []),
         );
     }
 

@@ -14,7 +14,7 @@ use App\Models\Bench\RunStep;
 final readonly class StepNeedProps
 {
     /**
-     * @param  list<DropsProps>  $cup  whole drops of each pot, for all figures of the step
+     * @param  list<DropsProps>  $cup  whole drops of each pot, for all figures of the step; empty for a can
      * @param  float  $millilitres  of thinned mix, with what the cup keeps
      * @param  int  $figures  it is estimated for
      * @param  float  $learned  factor from what past runs used; 1 while there are none
@@ -28,10 +28,10 @@ final readonly class StepNeedProps
         $needs = app(PaintNeeds::class);
         $need = $needs->of($step);
         $drops = $needs->drops($step);
-        if ($need === null || $drops === [] || $step->technique === null) {
+        if ($need === null || $step->planned_mix === [] || $step->technique === null) {
             return null;
         }
-        $cup = array_map(
+        $cup = $drops === [] ? [] : array_map(
             static fn (array $e): DropsProps => new DropsProps($e['paintId'], $e['maker'], $e['name'], $e['hex'], $drops[$e['paintId']] ?? $e['drops']),
             $step->used_mix ?? $step->planned_mix,
         );

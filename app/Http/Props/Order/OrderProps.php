@@ -96,9 +96,9 @@ final readonly class OrderProps
             $step->minutes,
             $step->dryMinutes,
             $hexes[$step->layer()->key ?? ''] ?? [],
-            array_values(Cautions::at($step, $process)),
+            [...array_values(Cautions::at($step, $process)), ...($step->caution === null ? [] : [$step->caution])],
             $step->kind->isSprayed() ? $step->layer()?->cleaner : null,
-            $step->kind->tool(),
+            $step->tool(),
         );
     }
 

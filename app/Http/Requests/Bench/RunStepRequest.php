@@ -6,6 +6,7 @@ namespace App\Http\Requests\Bench;
 
 use App\Models\Bench\RunStep;
 use App\Models\Bench\RunStepState;
+use App\Models\Bench\StepVerdict;
 use App\Models\Painter;
 use App\Models\Shelf\Paint;
 use Illuminate\Foundation\Http\FormRequest;
@@ -33,6 +34,8 @@ final class RunStepRequest extends FormRequest
             'usedDrops' => ['sometimes', 'nullable', 'integer', 'between:1,9999'],
             'skipReason' => ['sometimes', 'nullable', 'required_if:state,skipped', 'string', 'max:200'],
             'note' => ['sometimes', 'nullable', 'string', 'max:2000'],
+            'verdict' => ['sometimes', 'nullable', Rule::enum(StepVerdict::class)],
+            'wentOnWet' => ['sometimes', 'boolean'],
         ];
     }
 
@@ -62,6 +65,10 @@ final class RunStepRequest extends FormRequest
         if ($this->has('usedDrops')) {
             $step->used_drops = $this->input('usedDrops') === null ? null : $this->integer('usedDrops');
         }
+        if ($this->has('verdict')) {
+            $step->verdict = $this->enum('verdict', StepVerdict::class);
+        }
+        $step->went_on_wet = $this->boolean('wentOnWet', $step->went_on_wet);
         if ($this->has('note')) {
             $step->note = $this->filled('note') ? $this->string('note')->value() : null;
         }

@@ -180,6 +180,9 @@ function Amounts({ layer, onChange }: { layer: LayerProps; onChange: (change: Pa
                     onChange({ coats });
                 }}
             />
+            {layer.technique === 'spray can' ? (
+                <p className="self-end text-xs text-quiet">A can is sprayed as it is.</p>
+            ) : (
             <Stepper
                 label="Thinner"
                 value={layer.thinner}
@@ -191,6 +194,7 @@ function Amounts({ layer, onChange }: { layer: LayerProps; onChange: (change: Pa
                     onChange({ thinner });
                 }}
             />
+            )}
         </div>
     );
 }

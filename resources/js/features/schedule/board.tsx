@@ -2,7 +2,7 @@ import { Fragment } from 'react';
 import { capital } from '@/shared/lib/format';
 import type { SessionProps, SessionStepProps } from '@/types/generated';
 
-const LANE = 26;
+const LANE = 30;
 
 /** Schedule from top to bottom, each on the same scale of minutes; within one, a lane for each figure. */
 export function SessionBoard({
@@ -92,7 +92,14 @@ function Lane({
                                     onChoose(step);
                                 }}
                             >
-                                {capital(step.what)}
+                                {step.hex !== null && (
+                                    <span
+                                        aria-hidden
+                                        className="mr-1 inline-block h-4 w-3 border border-strong align-middle"
+                                        style={{ background: step.hex }}
+                                    />
+                                )}
+                                {step.where === '' ? capital(step.what) : `${step.where}: ${step.what}`}
                             </button>
                         </Fragment>
                     ))}

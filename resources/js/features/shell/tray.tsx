@@ -2,7 +2,7 @@ import { Link, router, usePage } from '@inertiajs/react';
 import { Bell, X } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { send } from '@/shared/lib/api';
-import { minutesWords } from '@/shared/lib/format';
+import { minutesWords, whenWords } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
 import { useNow } from '@/shared/lib/use-now';
 import type { OpenCupProps, TrayItemProps } from '@/types/generated';
@@ -75,11 +75,11 @@ function words(item: TrayItemProps, now: number): string {
     const left = minutesLeft(item, now);
     switch (item.kind) {
         case 'mask':
-            return left > 0 ? `peel within ${minutesWords(left)}` : 'peel it now';
+            return left > 0 ? `peel before ${whenWords(Date.parse(item.at), now).replace(/^(in|at|on) /, '')}` : 'peel it now';
         case 'timer':
             return left > 0 ? minutesWords(left) : 'time is up';
         default:
-            return left > 0 ? `dry in ${minutesWords(left)}` : 'dry';
+            return left > 0 ? `dry ${whenWords(Date.parse(item.at), now)}` : 'dry';
     }
 }
 

@@ -60,7 +60,7 @@ function Mix({ step }: { step: RunStepProps }) {
         <section aria-label="Mix" className="text-[1.5rem] leading-snug">
             <MixList mix={mix} size={34} />
             <p className="mt-2">
-                {capital(dilutionWords(step.thinner))}. {capital(many(step.usedCoats ?? step.coats, 'coat'))},{' '}
+                {step.isFromCan ? 'From the can' : capital(dilutionWords(step.thinner))}. {capital(many(step.usedCoats ?? step.coats, 'coat'))},{' '}
                 {zonesWords(step.zones)}
                 {step.pressurePsi !== null && `, about ${step.pressurePsi} psi`}
                 {step.pressurePsi === null && step.tool !== null && `, ${step.tool}`}.
@@ -68,7 +68,12 @@ function Mix({ step }: { step: RunStepProps }) {
             {step.need !== null && (
                 <p className="text-base">
                     For {step.need.figures === 1 ? 'this figure' : `${step.need.figures} figures`} about{' '}
-                    {step.need.millilitres.toFixed(2)} mL: <strong>{mixWords(step.need.cup)}</strong>
+                    {step.need.millilitres.toFixed(2)} mL
+                    {step.need.cup.length > 0 && (
+                        <>
+                            : <strong>{mixWords(step.need.cup)}</strong>
+                        </>
+                    )}
                     <span className="text-quiet">
                         {' '}
                         (estimate
@@ -79,6 +84,8 @@ function Mix({ step }: { step: RunStepProps }) {
             )}
             {step.usedMix !== null && <p className="text-base text-quiet">Planned: {mixWords(step.plannedMix)}.</p>}
             {step.note !== null && <p className="mt-1 text-base">Your note: {step.note}</p>}
+            {step.cleaner !== null && <p className="text-base text-quiet">Clean up with {step.cleaner}.</p>}
+            {!step.isFromCan && (
             <Button
                 className="mt-2"
                 onClick={() => {
@@ -91,6 +98,7 @@ function Mix({ step }: { step: RunStepProps }) {
             >
                 Open as a cup
             </Button>
+            )}
         </section>
     );
 }
@@ -118,13 +126,15 @@ function Dry({
     step,
     meanwhile,
     onGo,
+    now,
 }: {
+    now: number;
     step: RunStepProps;
     meanwhile: RunStepProps | null;
     onGo: (position: number) => void;
 }) {
     const words: ReactNode[] = [];
-    if (step.dryingMinutes > 0) words.push(`Then let it dry for about ${minutesWords(step.dryingMinutes)}. `);
+    if (step.dryingMinutes > 0) words.push(`Then let it dry: done now, it is dry ${whenWords(now + step.dryingMinutes * 60_000, now)}. `);
     if (step.mostMinutes !== null) words.push(`Take it off within ${minutesWords(step.mostMinutes)}. `);
     return (
         <p className="text-base">

@@ -1,6 +1,7 @@
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { Button } from '@/shared/ui/button';
+import { clockWords } from '@/shared/lib/format';
 import { Pick } from '@/shared/ui/pick';
 import type { BenchExceptionProps, BenchHourProps } from '@/types/generated';
 
@@ -182,7 +183,7 @@ function ExceptionRow({
                     day: 'numeric',
                     month: 'short',
                 })}
-                : {e.start === null ? 'no session' : `${e.start}, ${e.minutes ?? 0} min`}
+                : {e.start === null ? 'no session' : `${clockWords(e.start)}, ${e.minutes ?? 0} min`}
             </span>
             <Button
                 size="small"

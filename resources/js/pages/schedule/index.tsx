@@ -155,11 +155,33 @@ function Planned({
                     done. Plan again from now.
                 </Notice>
             )}
+            {schedule.moved.length > 0 && <Moved moved={schedule.moved} />}
             <div className="min-h-64 flex-1 overflow-y-auto border border-line">
                 <SessionBoard sessions={schedule.sessions} chosen={step?.id ?? null} onChoose={setStep} />
             </div>
             <Detail step={step} />
         </>
+    );
+}
+
+/** What stands in another session than it did before, and why. */
+function Moved({ moved }: { moved: ScheduleProps['moved'] }) {
+    const day = (iso: string) =>
+        new Date(iso).toLocaleDateString(undefined, { weekday: 'short', day: 'numeric', month: 'short' });
+    return (
+        <details className="text-sm">
+            <summary className="cursor-pointer underline underline-offset-4">
+                {capital(many(moved.length, 'step'))} moved to another session
+            </summary>
+            <ul className="max-h-40 overflow-y-auto" tabIndex={0} aria-label="Steps that moved">
+                {moved.map((move) => (
+                    <li key={`${move.figure} ${move.what} ${move.from}`} className="leading-snug">
+                        <strong>{move.figure}</strong>: {move.what}, from {day(move.from)} to {day(move.to)}{' '}
+                        <span className="text-quiet">({move.why})</span>
+                    </li>
+                ))}
+            </ul>
+        </details>
     );
 }
 

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Order;
+
+use Hyalin\Order\Plan\OwnStepPlan;
+use Hyalin\Order\Steps\StepId;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * Work that no rule of the trade plans.
+ *
+ * @property int $id
+ * @property int $figure_id
+ * @property int|null $part_id null for the whole figure
+ * @property string $key stays with it through every edit
+ * @property string $words
+ * @property string|null $tool
+ * @property int $minutes
+ * @property int $dry_minutes
+ * @property string|null $caution
+ * @property string|null $after step that must come before it
+ * @property string|null $before step that must come after it
+ */
+final class OwnStep extends Model
+{
+    protected $guarded = ['id', 'figure_id'];
+
+    protected $attributes = ['dry_minutes' => 0];
+
+    public function plan(): OwnStepPlan
+    {
+        return new OwnStepPlan(
+            $this->key,
+            $this->words,
+            $this->part_id === null ? null : (string) $this->part_id,
+            $this->tool,
+            $this->minutes,
+            $this->dry_minutes,
+            $this->caution,
+            StepId::tryParse((string) $this->after),
+            StepId::tryParse((string) $this->before),
+        );
+    }
+}
