@@ -15,6 +15,7 @@ use App\Http\Controllers\Brief\BriefController;
 use App\Http\Controllers\Brief\FigureController;
 use App\Http\Controllers\Compare\CompareController;
 use App\Http\Controllers\Cups\CupController;
+use App\Http\Controllers\Finish\ActController;
 use App\Http\Controllers\Finish\CardController;
 use App\Http\Controllers\Finish\FinishController;
 use App\Http\Controllers\Finish\MixController;
@@ -26,6 +27,7 @@ use App\Http\Controllers\Light\LitAreasController;
 use App\Http\Controllers\Light\MeshController;
 use App\Http\Controllers\Order\BuildController;
 use App\Http\Controllers\Order\OrderController;
+use App\Http\Controllers\Order\OwnStepController;
 use App\Http\Controllers\References\PictureController;
 use App\Http\Controllers\References\ReferenceController;
 use App\Http\Controllers\Shelf\ChipController;
@@ -113,6 +115,7 @@ Route::middleware('auth')->group(function (): void {
         Route::patch('/parts/{part}', [BriefController::class, 'updatePart'])->name('parts.update');
         Route::delete('/parts/{part}', [BriefController::class, 'destroyPart'])->name('parts.destroy');
         Route::post('/areas', [BriefController::class, 'storeArea'])->name('areas.store');
+        Route::post('/areas/many', [BriefController::class, 'storeAreas'])->name('areas.store-many');
         Route::patch('/areas/{area}', [BriefController::class, 'updateArea'])->name('areas.update');
         Route::delete('/areas/{area}', [BriefController::class, 'destroyArea'])->name('areas.destroy');
 
@@ -132,6 +135,8 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/areas/{area}/section', [FinishController::class, 'section'])->name('finishes.section');
         Route::get('/areas/{area}/layers', [FinishController::class, 'layers'])->name('finishes.layers');
         Route::put('/areas/{area}/finish', [FinishController::class, 'update'])->name('finishes.update');
+        Route::post('/acts', [ActController::class, 'layer'])->name('acts.layer');
+        Route::post('/copies', [ActController::class, 'copy'])->name('acts.copy');
         Route::post('/areas/{area}/mixes', [MixController::class, 'find'])->name('mixes.find');
         Route::post('/areas/{area}/advice', [MixController::class, 'advise'])->name('finishes.advice');
         Route::post('/areas/{area}/mixes/proof', [MixController::class, 'prove'])->name('mixes.prove');
@@ -173,8 +178,12 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/order/give-up', [OrderController::class, 'giveUp'])->name('order.give-up');
         Route::post('/own-rules', [OrderController::class, 'storeRule'])->name('own-rules.store');
         Route::delete('/own-rules/{ownRule}', [OrderController::class, 'destroyRule'])->name('own-rules.destroy');
+        Route::post('/own-steps', [OwnStepController::class, 'store'])->name('own-steps.store');
+        Route::put('/own-steps/{ownStep}', [OwnStepController::class, 'update'])->name('own-steps.update');
+        Route::delete('/own-steps/{ownStep}', [OwnStepController::class, 'destroy'])->name('own-steps.destroy');
         Route::post('/template', [BuildController::class, 'template'])->name('build.template');
         Route::patch('/build/parts/{part}', [BuildController::class, 'updatePart'])->name('build.part');
+        Route::post('/build/parts/{part}/merge', [BuildController::class, 'mergePart'])->name('build.merge');
         Route::patch('/build/areas/{area}', [BuildController::class, 'updateArea'])->name('build.area');
         Route::post('/joints', [BuildController::class, 'storeJoint'])->name('joints.store');
         Route::delete('/joints/{joint}', [BuildController::class, 'destroyJoint'])->name('joints.destroy');

@@ -68,7 +68,7 @@ final class SequenceTiming
         $position = array_flip($sequence);
         $from = $this->from;
         $start = $end = $session = $class = [];
-        $changes = [];
+        $changes = $broken = [];
         $rounds = 0;
         for ($n = 0; $n < count($sequence); $n++) {
             $place = $sequence[$n];
@@ -77,11 +77,33 @@ final class SequenceTiming
                 $least = max($least, $end[$before] + $lag);
             }
             $previous = $n > 0 ? $sequence[$n - 1] : null;
-            $fit = $this->fit($place, $least, $previous, $previous === null ? -INF : $end[$previous], $session[$n - 1] ?? -1, $class[$n - 1] ?? 0);
+            // What may be broken off goes on when the step that broke it off is done.
+            [$off, $inside] = $broken[$n - 1] ?? [null, []];
+            $isInside = $off !== null && ! $this->task->splittable[$place] && $least < $end[$off] - self::EPSILON && ! $this->areApart($off, $place);
+            $free = match (true) {
+                $previous === null => -INF,
+                $isInside => $inside === [] ? $start[$off] : $inside[count($inside) - 1][1],
+                $off !== null => max($end[$off], $end[$previous]),
+                default => $end[$previous],
+            };
+            $last = $isInside ? -1 : ($session[$n - 1] ?? -1);
+            $fit = $this->fit($place, $least, $isInside ? null : $previous, $free, $last, $isInside ? 0 : $class[$n - 1] ?? 0);
             if ($fit === null) {
                 return null;
             }
             [$start[$place], $end[$place], $session[$n], $class[$n], $changes[$n]] = $fit;
+            $broken[$n] = match (true) {
+                $this->task->splittable[$place] => [$place, []],
+                $isInside => [$off, [...$inside, [$start[$place], $end[$place]]]],
+                default => [null, []],
+            };
+            if ($isInside) {
+                $until = $this->around($start[$off], $this->minutes[$off], $broken[$n][1]);
+                if ($until === null) {
+                    return null;
+                }
+                [$end[$off], $session[$n]] = [$until, max($session[$n], $this->sessionAt($until))];
+            }
             $back = $n;
             foreach ($this->waits[$place] as [$before, , $most]) {
                 // What it follows was done too early: that one is held back, with all between them.
@@ -96,6 +118,11 @@ final class SequenceTiming
                     return null;
                 }
                 $n = $back - 1;
+                // What was broken off is so far only by what comes before that step.
+                [$off, $inside] = $broken[$n] ?? [null, []];
+                if ($off !== null) {
+                    $end[$off] = $this->around($start[$off], $this->minutes[$off], $inside) ?? INF;
+                }
             }
         }
 
@@ -148,6 +175,40 @@ final class SequenceTiming
             }
             if ($this->task->splittable[$place] && $room > self::EPSILON) {
                 return $this->split($s, $begin, $length - $room, $kind, $change);
+            }
+        }
+
+        return null;
+    }
+
+    /** Dust and wet paint are not laid into each other. */
+    private function areApart(int $one, int $two): bool
+    {
+        return $this->kind !== [] && $this->kind[$one] !== 0 && $this->kind[$two] !== 0 && $this->kind[$one] !== $this->kind[$two];
+    }
+
+    /**
+     * The end of a step that is broken off and gone on with.
+     *
+     * @param  list<array{float, float}>  $inside  the time of others, in order
+     */
+    private function around(float $start, float $minutes, array $inside): ?float
+    {
+        $left = $minutes;
+        $at = $start;
+        $next = 0;
+        for ($s = $this->sessionAt($start); $s < count($this->opens); $s++) {
+            $at = max($at, $this->opens[$s]);
+            while ($at < $this->closes[$s] - self::EPSILON) {
+                while (isset($inside[$next]) && $inside[$next][1] <= $at + self::EPSILON) {
+                    $next++;
+                }
+                $until = min($this->closes[$s], $inside[$next][0] ?? INF);
+                if ($until > $at && $until - $at >= $left - self::EPSILON) {
+                    return $at + $left;
+                }
+                $left -= max(0.0, $until - $at);
+                $at = $until < $this->closes[$s] && isset($inside[$next]) ? max($until, $inside[$next][1]) : $until;
             }
         }
 

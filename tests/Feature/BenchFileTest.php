@@ -104,11 +104,17 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
             $paints[$n] = (object) [...$fields, ...(isset($said[$paint->name]) ? ['facts' => (object) $said[$paint->name]] : [])];
         }
         $document->records->paints = $paints;
-        // Areas had no form then.
+        // Areas had no form then, and steps no usual minutes.
         assert(is_array($document->records->areas));
         foreach ($document->records->areas as $area) {
             assert($area instanceof stdClass);
-            unset($area->form);
+            unset($area->form, $area->isLeftBare);
+        }
+        unset($document->records->ownSteps);
+        assert(is_array($document->records->runSteps));
+        foreach ($document->records->runSteps as $step) {
+            assert($step instanceof stdClass);
+            unset($step->usualMinutes, $step->wentOnWet);
         }
         $zip->addFromString('bench.json', (string) json_encode($document, JSON_PRESERVE_ZERO_FRACTION));
         $zip->close();
@@ -263,7 +269,8 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
         $this->postJson("/figures/{$figure->id}/joints", ['partId' => $body->id, 'otherId' => $base->id, 'hides' => [$hand->id], 'seam' => 'filled'])->assertCreated();
         $this->postJson("/figures/{$figure->id}/boundaries", ['areaId' => $cloak->id, 'otherId' => $hand->id, 'mm' => 12.5])->assertCreated();
         $this->postJson("/figures/{$figure->id}/own-rules", ['before' => "prepare {$base->id}", 'after' => "prepare {$body->id}", 'reason' => 'my way'])->assertCreated();
-        $this->post("/figures/{$figure->id}/runs");
+        // Its own order glues before the hidden area is painted: begun knowingly.
+        $this->post("/figures/{$figure->id}/runs", ['knowingly' => true]);
         $run = $figure->runs()->firstOrFail();
         $wash = $run->steps()->where('technique', 'wash')->firstOrFail();
         $this->patchJson(

@@ -99,7 +99,7 @@ final class HomeTest extends TestCase
             'cup' => $cup->id, 'shelfImport' => $import->id, 'balance' => $balance->id, 'chip' => $chip->id,
             'swatch' => 'thick', 'key' => str_repeat('A', 26),
             'figure' => $theirs->id, 'area' => $area->id, 'part' => $part->id, 'picture' => $picture->id, 'run' => $run->id,
-            'step' => 1, 'paint' => $this->pot('Peat', '#33251b', owner: $other)->id, 'correction' => $correction->id, 'joint' => $joint->id, 'boundary' => $boundary->id, 'ownRule' => $rule->id, 'mixSearch' => $search->id, 'proposalSearch' => $proposals->id, 'zone' => 'mid',
+            'step' => 1, 'paint' => $this->pot('Peat', '#33251b', owner: $other)->id, 'correction' => $correction->id, 'joint' => $joint->id, 'boundary' => $boundary->id, 'ownRule' => $rule->id, 'ownStep' => $theirs->ownSteps()->create(['key' => 'x', 'words' => 'x', 'minutes' => 1])->id, 'mixSearch' => $search->id, 'proposalSearch' => $proposals->id, 'zone' => 'mid',
         ];
         $asked = 0;
         foreach (Routes::getRoutes()->getRoutes() as $route) {

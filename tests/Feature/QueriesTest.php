@@ -16,7 +16,7 @@ use Illuminate\Testing\TestResponse;
  */
 final class QueriesTest extends TestCase
 {
-    private const MOST = 15;
+    private const MOST = 18;
 
     public function test_no_page_asks_more_the_more_it_shows(): void
     {

@@ -123,7 +123,7 @@ final class RecordTest extends TestCase
         // In the middle of a run it is told there as well.
         $run = $this->runOf($figure);
         $run->update(['copies' => 60]);
-        AssertableInertia::fromTestResponse($this->get("/runs/{$run->id}"))->where('short', ['Reed Green'])->where('onMesh', false);
+        AssertableInertia::fromTestResponse($this->get("/runs/{$run->id}"))->where('short', ['Reed Green', 'Primer Black'])->where('onMesh', false);
         $page(6)->component('quantities/index')->loadDeferredProps(
             'default',
             fn (AssertableInertia $later) => $later->where('planned.pots.0.name', 'Reed Green')->where('planned.pots.0.toBuy', 1)->where('planned.pots.0.spend', 4)->where('planned.batch.figures', 6),

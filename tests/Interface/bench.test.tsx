@@ -2,9 +2,10 @@ import { act, fireEvent, render, screen, within } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import BenchPage from '@/pages/bench/index';
 import RunPage from '@/pages/bench/run';
+import { RepairForm } from '@/pages/bench/repair';
 import { Otherwise, Used } from '@/pages/bench/step-sheets';
 import QuantitiesPage from '@/pages/quantities/index';
-import type { PotNeedProps } from '@/types/generated';
+import type { PotNeedProps, RunChangesProps, StepWaitProps } from '@/types/generated';
 import { forget, router } from './inertia';
 import { figure, pot, run, runStep } from './made-up';
 import { fakeServer, settled } from './server';
@@ -73,7 +74,7 @@ describe('the runs of a figure', () => {
         expect(told.some((words) => words.includes('thinner next time'))).toBe(true);
         expect(told.some((words) => words.includes('skipped: no time.'))).toBe(true);
         fireEvent.click(screen.getByText('Repeat'));
-        expect(router.post).toHaveBeenCalledWith('/runs/3/repeat');
+        expect(router.post).toHaveBeenCalledWith('/runs/3/repeat', {});
     });
 });
 
@@ -86,7 +87,7 @@ describe('a run at the bench', () => {
         server = fakeServer();
     });
 
-    const page = () =>
+    const page = (waits: StepWaitProps[] = [], changes?: RunChangesProps) =>
         render(
             <RunPage
                 figure={figure()}
@@ -94,8 +95,40 @@ describe('a run at the bench', () => {
                 pots={[pot(1), pot(2)]}
                 short={['Marl Black']}
                 onMesh={false}
+                waits={waits}
+                changes={changes}
+                techniques={['layer', 'wash']}
             />,
         );
+
+    it('is held by wet paint until it is dry or the painter goes on all the same, and that is remembered', async () => {
+        const until = new Date(Date.now() + 45 * 60_000).toISOString();
+        page([{ stepId: 1, until, because: 'prime, Body' }]);
+        expect(screen.getByLabelText('Wet paint').textContent).toContain('dry in 45 min');
+        const done = screen.getByRole('button', { name: /Done/ });
+        expect(done.hasAttribute('disabled')).toBe(true);
+        fireEvent.keyDown(window, { key: ' ' });
+        expect(server.asked).toHaveLength(0);
+        fireEvent.click(screen.getByText('Go on anyway'));
+        await act(settled);
+        expect(server.asked[0]).toMatchObject({ method: 'PATCH', body: { wentOnWet: true } });
+        expect(done.hasAttribute('disabled')).toBe(false);
+    });
+
+    it('offers what has changed in the plan, and takes it over in one press', async () => {
+        page([], { added: ['Wash: Cloak'], changed: [], gone: ['Layer: Hood'], areas: [] });
+        expect(screen.getByLabelText('The plan has changed').textContent).toContain('1 new step, 1 no longer planned');
+        fireEvent.click(screen.getByText('Take the changes over'));
+        await act(settled);
+        expect(server.asked[0]).toMatchObject({ method: 'POST', path: '/runs/3/changes' });
+    });
+
+    it('finds a step by a word', () => {
+        page();
+        fireEvent.change(screen.getByLabelText('Search the steps'), { target: { value: 'edge' } });
+        const list = within(screen.getByRole('navigation', { name: 'Steps' }));
+        expect(list.getAllByRole('listitem')).toHaveLength(1);
+    });
 
     it('goes on to the next open step when one is done, by hand and by key', async () => {
         page();
@@ -155,10 +188,32 @@ describe('what was used at a step', () => {
         expect(kept).toHaveBeenCalledWith({ usedMinutes: null, note: null });
     });
 
+    it('can be called a mistake once it is done, and a repair says where and with what', () => {
+        const verdict = vi.fn();
+        render(
+            <Otherwise
+                step={runStep(2, { state: 'done' })}
+                onSkip={vi.fn()}
+                onAgain={vi.fn()}
+                onVerdict={verdict}
+                repair={null}
+            />,
+        );
+        fireEvent.click(screen.getByText('a mistake'));
+        expect(verdict).toHaveBeenCalledWith('mistake');
+        const repaired = vi.fn();
+        render(
+            <RepairForm areas={[{ id: 4, name: 'Rock' }]} techniques={['layer']} pots={[pot(1)]} onRepair={repaired} />,
+        );
+        fireEvent.change(screen.getByLabelText('Unplanned repair'), { target: { value: 'overspray on the rock' } });
+        fireEvent.click(screen.getByText('Insert step'));
+        expect(repaired).toHaveBeenCalledWith({ words: 'overspray on the rock' });
+    });
+
     it('or why it was left out is asked for a reason', () => {
         const skipped = vi.fn();
         const again = vi.fn();
-        render(<Otherwise step={runStep(2)} onSkip={skipped} onAgain={again} onRepair={vi.fn()} />);
+        render(<Otherwise step={runStep(2)} onSkip={skipped} onAgain={again} onVerdict={vi.fn()} repair={null} />);
         expect(screen.getByText('Skip this step').hasAttribute('disabled')).toBe(true);
         fireEvent.change(screen.getByLabelText('Reason for skipping'), { target: { value: ' no time ' } });
         fireEvent.click(screen.getByText('Skip this step'));

@@ -131,6 +131,7 @@ describe('the smallest fix of a painted area', () => {
         startOver: false,
         isWithin: true,
         version: 6,
+        runId: null,
     };
 
     it('is searched for, shown with what it would make, and added on top', async () => {

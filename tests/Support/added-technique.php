@@ -36,8 +36,8 @@ spl_autoload_register(static function (string $class): void {
         ),
         // A wash in all but its name, its time, its waiting and its words.
         'Hyalin\Finish\Techniques\MarblingSpec' => str_replace(
-            ['class WashSpec', 'perCoat(4)', 'dryingMinutes: 30', 'Flow it on, let it run into the recesses, draw off pools before they dry.'],
-            ['class MarblingSpec', 'perCoat(37)', 'dryingMinutes: 53', 'Drag veins through it while it is wet.'],
+            ['class WashSpec', 'of(1.0, 0.3, 0.01)', 'dryingMinutes: 30', 'Flow it on, let it run into the recesses, draw off pools before they dry.'],
+            ['class MarblingSpec', 'of(37.0, 0.0)', 'dryingMinutes: 53', 'Drag veins through it while it is wet.'],
             (string) file_get_contents(__DIR__.'/../../core/Finish/Techniques/WashSpec.php'),
         ),
         default => null,

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Actions\Bench;
 
+use App\Actions\Finish\KeepVersion;
 use App\Actions\Finish\SaveFinish;
 use App\Adapters\Bench\RunFinish;
 use App\Adapters\Finish\LayerDraft;
 use App\Models\Bench\Run;
 use App\Models\Brief\Figure;
 use App\Models\Finish\RecipeVersion;
-use App\Models\NextNumber;
 use App\Models\Shelf\Paint;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
@@ -21,11 +21,10 @@ use Illuminate\Support\Str;
  * What was done becomes the recipe; what the recipe was before is kept as a version, and any version can come back.
  *
  * @phpstan-import-type KeptFinish from RecipeVersion
- * @phpstan-import-type KeptLayer from RecipeVersion
  */
 final readonly class AdoptRun
 {
-    public function __construct(private SaveFinish $save)
+    public function __construct(private SaveFinish $save, private KeepVersion $keep)
     {
     }
 
@@ -37,12 +36,12 @@ final readonly class AdoptRun
             $changes = [];
             foreach ($figure->areas()->with(['layers.paints.paint', 'part'])->get() as $area) {
                 $done = RunFinish::of($area, $run);
-                if ($done !== [] && self::layers($done) !== self::layers(LayerDraft::stackOf($area))) {
+                if ($done !== [] && KeepVersion::layers($done) !== KeepVersion::layers(LayerDraft::stackOf($area))) {
                     $changes[] = [$area, self::withOwnKeys($done)];
                 }
             }
             if ($changes !== []) {
-                $this->keep($figure, $run->id, "before run {$run->number} became the recipe");
+                ($this->keep)($figure, "before run {$run->number} became the recipe", $run->id);
             }
             foreach ($changes as [$area, $drafts]) {
                 ($this->save)($area, $drafts);
@@ -57,7 +56,7 @@ final readonly class AdoptRun
     public function restore(Figure $figure, RecipeVersion $version): void
     {
         DB::transaction(function () use ($figure, $version): void {
-            $this->keep($figure, null, "before version {$version->number} was restored");
+            ($this->keep)($figure, "before version {$version->number} was restored");
             foreach ($version->finishes as $finish) {
                 $area = $figure->areas()->find($finish['areaId']);
                 if ($area !== null) {
@@ -66,15 +65,6 @@ final readonly class AdoptRun
                 }
             }
         });
-    }
-
-    private function keep(Figure $figure, ?int $runId, string $why): void
-    {
-        $finishes = [];
-        foreach ($figure->areas()->with(['layers.paints.paint', 'part'])->get() as $area) {
-            $finishes[] = ['areaId' => $area->id, 'area' => $area->name, 'layers' => self::layers(LayerDraft::stackOf($area))];
-        }
-        $figure->versions()->create(['number' => NextNumber::of($figure->versions(), 'number'), 'run_id' => $runId, 'why' => $why, 'finishes' => $finishes]);
     }
 
     /**
@@ -92,23 +82,6 @@ final readonly class AdoptRun
         }
 
         return array_values($drafts);
-    }
-
-    /**
-     * @param  list<LayerDraft>  $drafts
-     * @return list<KeptLayer>
-     */
-    private static function layers(array $drafts): array
-    {
-        return array_map(static fn (LayerDraft $d): array => [
-            'key' => $d->key,
-            'technique' => $d->technique->value,
-            'zones' => array_column($d->zones, 'value'),
-            'thinner' => $d->thinner,
-            'coats' => $d->coats,
-            'note' => $d->note,
-            'mix' => array_map(static fn (array $e): array => ['paintId' => $e[0]->id, 'drops' => $e[1]], $d->mix),
-        ], $drafts);
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Bench;
 
 use App\Adapters\Bench\PaintNeeds;
+use App\Adapters\Order\LearnedMinutes;
 use App\Models\Bench\RunStep;
 use App\Models\Bench\RunStepState;
 use App\Models\Shelf\Paint;
@@ -15,7 +16,7 @@ use App\Models\Shelf\Paint;
  */
 final readonly class TakePaintFromPots
 {
-    public function __construct(private PaintNeeds $needs)
+    public function __construct(private PaintNeeds $needs, private LearnedMinutes $minutes)
     {
     }
 
@@ -31,6 +32,7 @@ final readonly class TakePaintFromPots
         }
         $step->taken_ml = $taken ?: null;
         $this->needs->forget();
+        $this->minutes->forget();
     }
 
     /** @return array<int, float> mL by paint */

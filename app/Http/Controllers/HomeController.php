@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Props\Home\HomePageProps;
+use App\Http\Props\Home\TonightProps;
 use App\Models\Painter;
 use Illuminate\Container\Attributes\CurrentUser;
 use Inertia\Inertia;
@@ -17,6 +18,9 @@ final class HomeController
 {
     public function __invoke(#[CurrentUser] Painter $painter): Response
     {
-        return Inertia::render('home/index', ['page' => static fn () => HomePageProps::of($painter)]);
+        return Inertia::render('home/index', [
+            'page' => static fn () => HomePageProps::of($painter),
+            'tonight' => Inertia::defer(static fn (): TonightProps => TonightProps::of($painter), 'tonight'),
+        ]);
     }
 }

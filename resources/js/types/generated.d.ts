@@ -1,6 +1,6 @@
 // Written by `php artisan hyalin:types` from app/Http/Props. Do not edit.
 
-export type Alterable = 'own rule' | 'lies on' | 'hidden' | 'base apart';
+export type Alterable = 'own rule' | 'own step' | 'lies on' | 'hidden' | 'base apart';
 export type AreaForm = 'light and shade' | 'true metal' | 'flat sign' | 'eye';
 export type BalanceKind = 'stand apart' | 'sit together' | 'as bright as' | 'focal point';
 export type BatchMode = 'step by step' | 'figure by figure';
@@ -13,7 +13,7 @@ export type Likeness = 'the same to the eye' | 'close' | 'visible' | 'clearly di
 export type Opacity = '1' | '2' | '3' | '5' | 'wash';
 export type OpticsQuality = 'measured' | 'partly measured' | 'estimated';
 export type PictureKind = 'artwork' | 'photo of another piece' | 'photo of a real thing' | 'photo of my painted piece';
-export type PotKind = 'acrylic' | 'airbrush colour' | 'primer' | 'wash' | 'one-coat' | 'ink' | 'medium' | 'thinner' | 'varnish' | 'metal flake' | 'colour-shift powder' | 'lacquer chrome' | 'oil' | 'enamel liner' | 'pigment powder';
+export type PotKind = 'acrylic' | 'airbrush colour' | 'primer' | 'spray can' | 'wash' | 'one-coat' | 'ink' | 'medium' | 'thinner' | 'varnish' | 'metal flake' | 'colour-shift powder' | 'lacquer chrome' | 'oil' | 'enamel liner' | 'pigment powder';
 export type PrintProcess = 'resin' | 'melted plastic';
 export type ProposalKind = 'translucent over zenithal' | 'base, wash, highlights' | 'opaque layering' | 'undercoat and glazes' | 'base, overbrush, dry brush' | 'metal over dark, shaded and lit' | 'flat colours';
 export type Reach = 'open' | 'brush only' | 'only the prime';
@@ -23,7 +23,8 @@ export type Seam = 'fits' | 'filled';
 export type SearchEnding = 'proven' | 'settled' | 'stopped';
 export type Shading = 'painted on' | 'real light';
 export type Sheen = 'matt' | 'satin' | 'gloss';
-export type StepKind = 'prepare' | 'glue' | 'fill' | 'prime' | 'spray' | 'brush' | 'wash' | 'dry brush' | 'decal' | 'powder' | 'varnish' | 'mask' | 'peel';
+export type StepKind = 'prepare' | 'glue' | 'fill' | 'prime' | 'spray' | 'brush' | 'wash' | 'dry brush' | 'decal' | 'powder' | 'varnish' | 'mask' | 'peel' | 'own step';
+export type StepVerdict = 'mistake' | 'trial';
 export type Swatch = 'black' | 'white' | 'overBlack' | 'overWhite' | 'thick' | 'tint';
 export type Technique = 'base coat' | 'airbrush' | 'spray can' | 'zenithal spray' | 'spray from 45 degrees' | 'spray from below' | 'layer' | 'wash' | 'one-coat' | 'glaze' | 'filter' | 'dry brush' | 'overbrush' | 'stipple' | 'sponge' | 'edge highlight' | 'recess shade' | 'wet blend' | 'chipping' | 'spatter' | 'pigment powder' | 'decal' | 'varnish';
 export type TintingStrength = 'weak' | 'usual' | 'strong';
@@ -139,6 +140,7 @@ export interface BuildProps {
     joints: Array<JointProps>;
     boundaries: Array<BoundaryProps>;
     ownRules: Array<OwnRuleProps>;
+    ownSteps: Array<OwnStepProps>;
 }
 
 export interface BuiltAreaProps {
@@ -159,6 +161,9 @@ export interface BuiltPartProps {
     process: PrintProcess;
     isBase: boolean;
     isFiddly: boolean;
+    gritFrom: number | null;
+    gritTo: number | null;
+    sandingRounds: number | null;
     attachments: string | null;
 }
 
@@ -242,6 +247,12 @@ export interface ConsistencyProps {
 export interface ContradictionProps {
     links: Array<{ words: string; rule: string; reason: string }>;
     waysOut: Array<{ what: Alterable; subject: string; other: string | null; words: string }>;
+}
+
+export interface CopySourceProps {
+    areaId: number;
+    area: string;
+    figure: string;
 }
 
 export interface CorrectionProps {
@@ -363,6 +374,7 @@ export interface FigureProps {
     bareHex: string;
     light: Illuminant;
     sheen: Sheen;
+    uses: Array<string>;
     version: number;
     stages: Array<StageProps>;
 }
@@ -657,6 +669,18 @@ export interface OwnRuleProps {
     reason: string;
 }
 
+export interface OwnStepProps {
+    id: number;
+    words: string;
+    partId: number | null;
+    tool: string | null;
+    minutes: number;
+    dryMinutes: number;
+    caution: string | null;
+    after: string | null;
+    before: string | null;
+}
+
 export interface PaintProps {
     id: number;
     maker: string;
@@ -835,6 +859,13 @@ export interface ResidualProps {
     difference: number;
 }
 
+export interface RunChangesProps {
+    added: Array<string>;
+    changed: Array<string>;
+    gone: Array<string>;
+    areas: Array<{ id: number; name: string }>;
+}
+
 export interface RunProps {
     id: number;
     number: number;
@@ -878,8 +909,13 @@ export interface RunStepProps {
     cautions: Array<string>;
     tool: string | null;
     pressurePsi: number | null;
+    isFromCan: boolean;
+    cleaner: string | null;
     photos: Array<StepPhotoProps>;
     isInserted: boolean;
+    verdict: StepVerdict | null;
+    wentOnWet: boolean;
+    cup: StepCupProps | null;
     copy: number | null;
     version: number;
 }
@@ -1029,6 +1065,16 @@ export interface SteeringProps {
     likeness: Likeness;
 }
 
+export interface StepCupProps {
+    url: string;
+    name: string;
+    millilitres: number;
+    mix: Array<DropsProps>;
+    thinner: number;
+    isAsPlanned: boolean;
+    colours: Record<string, string> | null;
+}
+
 export interface StepNeedProps {
     cup: Array<DropsProps>;
     millilitres: number;
@@ -1041,6 +1087,12 @@ export interface StepPhotoProps {
     id: number;
     url: string;
     title: string;
+}
+
+export interface StepWaitProps {
+    stepId: number;
+    until: string;
+    because: string;
 }
 
 export interface SuggestionsProps {
@@ -1060,6 +1112,28 @@ export interface TechniqueProps {
     potId: number | null;
 }
 
+export interface TonightProps {
+    session: string | null;
+    isOn: boolean;
+    minutesLeft: number;
+    steps: Array<TonightStepProps>;
+}
+
+export interface TonightStepProps {
+    stepId: number;
+    figure: string;
+    position: number;
+    title: string;
+    where: string;
+    minutes: number;
+    hexes: Array<string>;
+    readyAt: string | null;
+    because: string | null;
+    fits: boolean;
+    cup: string | null;
+    url: string;
+}
+
 export interface TouchUpProps {
     layer: LayerProps | null;
     before: number;
@@ -1069,6 +1143,7 @@ export interface TouchUpProps {
     startOver: boolean;
     isWithin: boolean;
     version: number;
+    runId: number | null;
 }
 
 export interface TrayItemProps {

@@ -13,6 +13,7 @@ use App\Adapters\Order\Hindrances;
 use App\Http\Props\Bench\NextRunProps;
 use App\Http\Props\Bench\RunChangesProps;
 use App\Http\Props\Bench\RunProps;
+use App\Http\Props\Bench\StepWaitProps;
 use App\Http\Props\Brief\FigureProps;
 use App\Http\Props\Finish\RecipeVersionProps;
 use App\Http\Props\PotProps;
@@ -24,6 +25,7 @@ use App\Models\Finish\RecipeVersion;
 use App\Models\Painter;
 use App\Models\Shelf\Paint;
 use Hyalin\Bench\BatchMode;
+use Hyalin\Finish\Technique;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -103,8 +105,10 @@ final class BenchController
                 array_filter($calculate->pots(CalculatePaint::left($run)), static fn (PaintNeed $p): bool => $p->need->missingMl > 0.0),
             )),
             // A finish may have been changed since the run began.
-            'changes' => Inertia::defer(static fn (): RunChangesProps => RunChangesProps::of(RunChanges::of($run, $plan($run->figure))), 'changes'),
+            'changes' => Inertia::defer(static fn (): RunChangesProps => RunChangesProps::of($run->figure, RunChanges::of($run, $plan($run->figure))), 'changes'),
+            'waits' => static fn (): array => StepWaitProps::of($run->loadMissing(['steps.areas', 'steps.parts'])),
             'onMesh' => static fn () => $run->figure->lightStudy()->whereNotNull('result')->exists(),
+            'techniques' => array_column(Technique::cases(), 'value'),
             'pots' => static fn () => array_values($painter->paints->map(static fn (Paint $p) => PotProps::of($p))->all()),
         ]);
     }

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Brief;
 
+use App\Actions\Brief\AddAreas;
 use App\Http\Props\Brief\AreaProps;
 use App\Http\Props\Brief\FigureProps;
 use App\Http\Props\Brief\PartProps;
 use App\Http\Requests\Brief\AreaRequest;
+use App\Http\Requests\Brief\ManyAreas;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Brief\Part;
@@ -68,6 +70,15 @@ final class BriefController
         $area = new Area($request->attributesOfArea());
         $area->position = NextNumber::of($figure->areas(), 'position');
         $figure->areas()->save($area);
+
+        return back();
+    }
+
+    /** Many areas in one go, one a line. */
+    public function storeAreas(Request $request, Figure $figure, AddAreas $add): RedirectResponse
+    {
+        $request->validate(['lines' => ['required', 'string', 'max:20000']]);
+        $add($figure, ManyAreas::of($request->string('lines')->value(), $figure));
 
         return back();
     }

@@ -154,7 +154,7 @@ final class CompareController
         $request->validate(['photo' => ['required', 'integer']]);
         $picture = $figure->pictures()->findOrFail($request->integer('photo'));
 
-        return new JsonResponse(TouchUpProps::of($compare->touchUp($figure, $area, $picture, $painter)));
+        return new JsonResponse(TouchUpProps::of($compare->touchUp($figure, $area, $picture, $painter), $figure->latestRun()->first()?->id));
     }
 
     public function learn(Figure $figure, Picture $picture, LearnFromPhoto $learn): JsonResponse

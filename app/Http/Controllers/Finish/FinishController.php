@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Finish;
 
+use App\Actions\Finish\KeepVersion;
 use App\Actions\Finish\SaveFinish;
 use App\Actions\SaveVersioned;
 use App\Adapters\Finish\LayerDraft;
 use App\Http\Props\Brief\AreaProps;
 use App\Http\Props\Brief\FigureProps;
 use App\Http\Props\Finish\AreaFinishProps;
+use App\Http\Props\Finish\CopySourceProps;
 use App\Http\Props\Finish\LayerProps;
 use App\Http\Props\Finish\SectionProps;
 use App\Http\Props\Finish\TechniqueProps;
@@ -37,6 +39,7 @@ final class FinishController
         return Inertia::render('finishes/index', [
             'figure' => static fn () => FigureProps::of($figure, 'Finishes'),
             'areas' => static fn () => AreaProps::allOf($figure),
+            'sources' => Inertia::defer(static fn (): array => CopySourceProps::all($painter), 'sources'),
             'area' => static fn () => $open === null ? null : AreaFinishProps::of($figure, $open),
             'pots' => static fn () => array_values($painter->paints->map(static fn (Paint $p) => PotProps::of($p))->all()),
             'techniques' => static fn () => TechniqueProps::all(
@@ -64,18 +67,25 @@ final class FinishController
         Area $area,
         SaveVersioned $save,
         SaveFinish $saveFinish,
+        KeepVersion $keep,
         #[CurrentUser] Painter $painter,
     ): JsonResponse {
         $drafts = $request->drafts($painter);
+        $why = $request->filled('keepAs') ? $request->string('keepAs')->value() : null;
+        $kept = null;
         $save(
             $painter->id,
             $area,
             $request->integer('version'),
             $request->validated(),
-            static fn (Area $area) => $saveFinish($area, $drafts),
+            static function (Area $area) use ($saveFinish, $drafts, $why, $keep, $figure, &$kept): void {
+                // What replaces a finish made by hand can be taken back.
+                $kept = $why !== null && $area->layers()->exists() ? $keep($figure, $why)->id : null;
+                $saveFinish($area, $drafts);
+            },
             static fn (Area $area): AreaFinishProps => AreaFinishProps::of($figure, $area),
         );
 
-        return new JsonResponse(['version' => $area->version]);
+        return new JsonResponse(['version' => $area->version, 'kept' => $kept]);
     }
 }

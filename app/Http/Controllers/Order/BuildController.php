@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Order;
 
 use App\Actions\Order\ApplyTemplate;
+use App\Actions\Order\MergeParts;
 use App\Models\Brief\Area;
 use App\Models\Brief\Boundary;
 use App\Models\Brief\Figure;
@@ -13,6 +14,7 @@ use App\Models\Brief\Part;
 use Hyalin\Order\Plan\PrintProcess;
 use Hyalin\Order\Plan\Reach;
 use Hyalin\Order\Plan\Seam;
+use Hyalin\Order\Steps\SandingSequence;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -39,14 +41,40 @@ final class BuildController
             'isBase' => ['sometimes', 'boolean'],
             'isFiddly' => ['sometimes', 'boolean'],
             'attachments' => ['sometimes', 'nullable', 'string', 'max:120'],
+            'name' => ['sometimes', 'string', 'max:120'],
+            'gritFrom' => ['sometimes', 'nullable', 'integer', Rule::in(array_keys(SandingSequence::MICROMETRES))],
+            'gritTo' => ['sometimes', 'nullable', 'integer', Rule::in(array_keys(SandingSequence::MICROMETRES))],
+            'sandingRounds' => ['sometimes', 'nullable', 'integer', 'between:0,20'],
         ]);
         $part->process = $request->enum('process', PrintProcess::class) ?? $part->process;
         $part->is_base = $request->boolean('isBase', $part->is_base);
         $part->is_fiddly = $request->boolean('isFiddly', $part->is_fiddly);
         $part->attachments = $request->has('attachments') ? ($request->string('attachments')->trim()->value() ?: null) : $part->attachments;
+        $part->name = $request->filled('name') ? $request->string('name')->trim()->value() : $part->name;
+        foreach (['gritFrom' => 'grit_from', 'gritTo' => 'grit_to', 'sandingRounds' => 'sanding_rounds'] as $sent => $column) {
+            if ($request->has($sent)) {
+                $part->{$column} = $request->filled($sent) ? $request->integer($sent) : null;
+            }
+        }
+        if ($part->grit_from !== null && $part->grit_to !== null && $part->grit_from > $part->grit_to) {
+            throw ValidationException::withMessages(['gritTo' => "P{$part->grit_to} is coarser than P{$part->grit_from}: begin with the smaller number."]);
+        }
         $part->save();
 
         return new JsonResponse(['message' => 'Saved.']);
+    }
+
+    /** What is on one part is on the other from now on. */
+    public function mergePart(Request $request, Figure $figure, Part $part, MergeParts $merge): JsonResponse
+    {
+        $request->validate(['intoId' => ['required', 'integer', Rule::exists('parts', 'id')->where('figure_id', $figure->id)]]);
+        $into = $figure->parts()->findOrFail($request->integer('intoId'));
+        if ($into->id === $part->id) {
+            throw ValidationException::withMessages(['intoId' => 'A part cannot be merged into itself.']);
+        }
+        $merge($part, $into);
+
+        return new JsonResponse(['message' => "{$part->name} is part of {$into->name} now."]);
     }
 
     public function updateArea(Request $request, Figure $figure, Area $area): JsonResponse

@@ -8,6 +8,8 @@ use App\Adapters\Bench\PlannedStep;
 use App\Adapters\Bench\RunChanges;
 use App\Http\Props\DropsProps;
 use App\Models\Bench\RunStep;
+use App\Models\Brief\Area;
+use App\Models\Brief\Figure;
 
 /**
  * What has changed in the plan since a run began: in words, each by its step.
@@ -18,12 +20,13 @@ final readonly class RunChangesProps
      * @param  list<string>  $added
      * @param  list<string>  $changed  with what it was and what it is to be
      * @param  list<string>  $gone
+     * @param  list<array{id: int, name: string}>  $areas  of the figure, for a repair
      */
-    private function __construct(public array $added, public array $changed, public array $gone)
+    private function __construct(public array $added, public array $changed, public array $gone, public array $areas)
     {
     }
 
-    public static function of(RunChanges $changes): self
+    public static function of(Figure $figure, RunChanges $changes): self
     {
         $name = static fn (string $key): string => isset($changes->planned[$key])
             ? self::planned($changes->planned[$key])
@@ -33,6 +36,7 @@ final readonly class RunChangesProps
             array_map(static fn (array $added): string => $name($added[0]), $changes->found->added),
             array_map(static fn (string $key): string => $name($key).': '.self::difference($changes->steps[$key], $changes->planned[$key]), $changes->found->changed),
             array_map($name, $changes->found->gone),
+            array_values($figure->areasWithFinishes()->map(static fn (Area $a): array => ['id' => $a->id, 'name' => $a->name])->all()),
         );
     }
 

@@ -15,7 +15,10 @@ use Illuminate\Database\Eloquent\Builder;
  */
 final readonly class FigureProps
 {
-    /** @param  list<StageProps>  $stages */
+    /**
+     * @param  list<string>  $uses  what its finish has to stand
+     * @param  list<StageProps>  $stages
+     */
     public function __construct(
         public int $id,
         public string $name,
@@ -26,6 +29,7 @@ final readonly class FigureProps
         public string $bareHex,
         public Illuminant $light,
         public Sheen $sheen,
+        public array $uses,
         public int $version,
         public array $stages,
     ) {
@@ -43,6 +47,7 @@ final readonly class FigureProps
             $figure->bare_hex,
             $figure->light,
             $figure->sheen,
+            $figure->uses ?? [],
             $figure->version,
             self::stages($figure, $stage),
         );

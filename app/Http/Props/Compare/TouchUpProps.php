@@ -20,6 +20,7 @@ final readonly class TouchUpProps
      * @param  list<ColourProps>  $wanted
      * @param  list<ColourProps>  $colours  predicted, in the same order
      * @param  int  $version  of the area's finish
+     * @param  int|null  $runId  that takes the layer as its next step; null where none has begun
      */
     public function __construct(
         public ?LayerProps $layer,
@@ -30,10 +31,11 @@ final readonly class TouchUpProps
         public bool $startOver,
         public bool $isWithin,
         public int $version,
+        public ?int $runId,
     ) {
     }
 
-    public static function of(AreaTouchUp $of): self
+    public static function of(AreaTouchUp $of, ?int $runId): self
     {
         return new self(
             $of->layer === null ? null : LayerProps::of($of->layer),
@@ -44,6 +46,7 @@ final readonly class TouchUpProps
             $of->touchUp->startOver,
             $of->touchUp->isWithin,
             $of->area->version,
+            $runId,
         );
     }
 }

@@ -53,7 +53,10 @@ final readonly class TrayItemProps
         foreach ($steps as $step) {
             if ($step->kind === StepKind::Mask) {
                 $items[] = self::mask($step, $peels);
-            } elseif ($step->done_at?->addMinutes($step->drying_minutes)->isFuture() ?? false) {
+            }
+        }
+        foreach (self::lastCoats($steps) as $step) {
+            if ($step->done_at?->addMinutes($step->drying_minutes)->isFuture() ?? false) {
                 $items[] = self::item('drying', $step, (int) $step->drying_minutes);
             }
         }
@@ -64,6 +67,27 @@ final readonly class TrayItemProps
         usort($items, static fn (self $p, self $q): int => $p->at <=> $q->at);
 
         return $items;
+    }
+
+    /**
+     * What was put on a part last holds all of it up: what dries beneath or beside it need not stand on the sill as well.
+     *
+     * @param  Collection<int, RunStep>  $steps
+     * @return list<RunStep>
+     */
+    private static function lastCoats(Collection $steps): array
+    {
+        $last = [];
+        foreach ($steps as $step) {
+            $key = "{$step->run_id} {$step->copy} ".($step->part_name ?? $step->area_name);
+            $dry = $step->done_at?->addMinutes($step->drying_minutes);
+            $known = $last[$key] ?? null;
+            if ($step->kind !== StepKind::Mask && ($known === null || $dry >= $known->done_at?->addMinutes($known->drying_minutes))) {
+                $last[$key] = $step;
+            }
+        }
+
+        return array_values($last);
     }
 
     public static function timer(Timer $timer): self

@@ -11,6 +11,7 @@ use App\Models\Brief\Figure;
 use App\Models\Brief\Joint;
 use App\Models\Brief\Part;
 use App\Models\Order\OwnRule;
+use App\Models\Order\OwnStep;
 
 /**
  * A figure as it is built.
@@ -23,8 +24,9 @@ final readonly class BuildProps
      * @param  list<JointProps>  $joints
      * @param  list<BoundaryProps>  $boundaries
      * @param  list<OwnRuleProps>  $ownRules
+     * @param  list<OwnStepProps>  $ownSteps
      */
-    public function __construct(public array $parts, public array $areas, public array $joints, public array $boundaries, public array $ownRules)
+    public function __construct(public array $parts, public array $areas, public array $joints, public array $boundaries, public array $ownRules, public array $ownSteps)
     {
     }
 
@@ -33,12 +35,15 @@ final readonly class BuildProps
         $sizes = WorkPlan::sizes($figure);
 
         return new self(
-            array_values($figure->loadMissing(['joints.hiddenAreas', 'boundaries', 'ownRules'])->parts->map(static fn (Part $p): BuiltPartProps => new BuiltPartProps(
+            array_values($figure->loadMissing(['joints.hiddenAreas', 'boundaries', 'ownRules', 'ownSteps'])->parts->map(static fn (Part $p): BuiltPartProps => new BuiltPartProps(
                 $p->id,
                 $p->name,
                 $p->process,
                 $p->is_base,
                 $p->is_fiddly,
+                $p->grit_from,
+                $p->grit_to,
+                $p->sanding_rounds,
                 $p->attachments,
             ))->all()),
             array_values($figure->areasWithFinishes()->map(static fn (Area $a): BuiltAreaProps => new BuiltAreaProps(
@@ -61,6 +66,7 @@ final readonly class BuildProps
             ))->all()),
             array_values($figure->boundaries->map(static fn (Boundary $b): BoundaryProps => new BoundaryProps($b->id, $b->area_id, $b->other_id, $b->mm, $b->is_curved))->all()),
             array_values($figure->ownRules->map(static fn (OwnRule $r): OwnRuleProps => new OwnRuleProps($r->id, $r->before, $r->after, $r->weight, $r->reason))->all()),
+            array_values($figure->ownSteps->map(static fn (OwnStep $o): OwnStepProps => new OwnStepProps($o->id, $o->words, $o->part_id, $o->tool, $o->minutes, $o->dry_minutes, $o->caution, $o->after, $o->before))->all()),
         );
     }
 }

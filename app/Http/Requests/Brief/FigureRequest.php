@@ -6,6 +6,7 @@ namespace App\Http\Requests\Brief;
 
 use Hyalin\Colour\Illuminant;
 use Hyalin\Optics\Sheen;
+use Hyalin\Order\Plan\PieceUse;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -23,6 +24,8 @@ final class FigureRequest extends FormRequest
             'bareHex' => ['sometimes', 'regex:/^#[0-9a-f]{6}\z/i'],
             'light' => ['sometimes', Rule::enum(Illuminant::class)],
             'sheen' => ['sometimes', Rule::enum(Sheen::class)],
+            'uses' => ['sometimes', 'array', 'list', 'max:8'],
+            'uses.*' => [Rule::enum(PieceUse::class)],
             'version' => ['sometimes', 'integer', 'min:1'],
         ];
     }
@@ -32,7 +35,7 @@ final class FigureRequest extends FormRequest
     {
         $names = [
             'name' => 'name', 'sculptor' => 'sculptor', 'heightMm' => 'height_mm', 'copies' => 'copies',
-            'about' => 'about', 'bareHex' => 'bare_hex', 'light' => 'light', 'sheen' => 'sheen',
+            'about' => 'about', 'bareHex' => 'bare_hex', 'light' => 'light', 'sheen' => 'sheen', 'uses' => 'uses',
         ];
         $attributes = [];
         foreach ($names as $sent => $attribute) {

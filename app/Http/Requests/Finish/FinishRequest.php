@@ -36,6 +36,7 @@ class FinishRequest extends FormRequest
             'layers.*.mix.*.paintId' => ['required', 'integer'],
             'layers.*.mix.*.drops' => ['required', 'integer', 'between:1,99'],
             'version' => ['sometimes', 'integer', 'min:1'],
+            'keepAs' => ['sometimes', 'string', 'max:200'],
         ];
     }
 

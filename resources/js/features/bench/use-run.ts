@@ -21,6 +21,8 @@ export type StepChange = {
     usedDrops?: number | null;
     skipReason?: string | null;
     note?: string | null;
+    verdict?: RunStepProps['verdict'];
+    wentOnWet?: boolean;
 };
 
 type Conflict = { theirs: RunStepProps; change: StepChange };

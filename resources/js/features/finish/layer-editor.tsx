@@ -183,17 +183,17 @@ function Amounts({ layer, onChange }: { layer: LayerProps; onChange: (change: Pa
             {layer.technique === 'spray can' ? (
                 <p className="self-end text-xs text-quiet">A can is sprayed as it is.</p>
             ) : (
-            <Stepper
-                label="Thinner"
-                value={layer.thinner}
-                min={0}
-                max={20}
-                step={layer.thinner < 2 ? 0.5 : 1}
-                words={layer.thinner === 0 ? 'none' : `1 + ${layer.thinner}`}
-                onChange={(thinner) => {
-                    onChange({ thinner });
-                }}
-            />
+                <Stepper
+                    label="Thinner"
+                    value={layer.thinner}
+                    min={0}
+                    max={20}
+                    step={layer.thinner < 2 ? 0.5 : 1}
+                    words={layer.thinner === 0 ? 'none' : `1 + ${layer.thinner}`}
+                    onChange={(thinner) => {
+                        onChange({ thinner });
+                    }}
+                />
             )}
         </div>
     );

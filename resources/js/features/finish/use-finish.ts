@@ -15,8 +15,11 @@ type FinishState = {
     saving: Saving;
     problem: string | null;
     theirs: AreaFinishProps | null;
+    /** What the stack was before each act, the latest last. */
+    past: Stack[];
 };
 
+const MOST_UNDONE = 50;
 const PREVIEW_AFTER = 40;
 const SAVE_AFTER = 600;
 const RETRY_AFTER = 2000;
@@ -36,6 +39,7 @@ export function useFinish(figureId: number, area: AreaFinishProps, look = '') {
             saving: 'saved',
             problem: null,
             theirs: null,
+            past: [],
         })),
     );
     const state = useStore();
@@ -46,8 +50,13 @@ export function useFinish(figureId: number, area: AreaFinishProps, look = '') {
     const save = useSaving({ saveTimerRef, put, againRef });
 
     const change = useCallback(
-        (stack: Stack) => {
-            useStore.setState({ stack, saving: 'unsaved' });
+        (stack: Stack, isUndo = false) => {
+            const { stack: before, past } = useStore.getState();
+            useStore.setState({
+                stack,
+                saving: 'unsaved',
+                past: isUndo ? past.slice(0, -1) : [...past, before].slice(-MOST_UNDONE),
+            });
             window.clearTimeout(previewTimer.current);
             window.clearTimeout(saveTimerRef.current);
             previewTimer.current = window.setTimeout(() => void preview(stack), PREVIEW_AFTER);
@@ -55,6 +64,10 @@ export function useFinish(figureId: number, area: AreaFinishProps, look = '') {
         },
         [preview, save, useStore],
     );
+    const undo = useCallback(() => {
+        const before = useStore.getState().past.at(-1);
+        if (before) change(before, true);
+    }, [change, useStore]);
     const { keepMine, takeTheirs } = useChoice(useStore, save);
     const lookRef = useRef(look);
     useEffect(() => {
@@ -72,7 +85,14 @@ export function useFinish(figureId: number, area: AreaFinishProps, look = '') {
         [save, useStore],
     );
 
-    return { ...state, change, save, keepMine, takeTheirs };
+    const act = useCallback(
+        (stack: Stack) => {
+            change(stack);
+        },
+        [change],
+    );
+
+    return { ...state, change: act, undo, canUndo: state.past.length > 0, save, keepMine, takeTheirs };
 }
 
 function same(one: Stack, other: Stack): boolean {

@@ -21,6 +21,7 @@ const LETTERS: Record<OrderStepProps['kind'], string> = {
     varnish: 'V',
     mask: 'M',
     peel: 'L',
+    'own step': 'X',
 };
 
 type OrderBoardProps = {

@@ -75,7 +75,10 @@ function words(item: TrayItemProps, now: number): string {
     const left = minutesLeft(item, now);
     switch (item.kind) {
         case 'mask':
-            return left > 0 ? `peel before ${whenWords(Date.parse(item.at), now).replace(/^(in|at|on) /, '')}` : 'peel it now';
+            if (left <= 0) return 'peel it now';
+            return left < 90
+                ? `peel within ${minutesWords(left)}`
+                : `peel by ${whenWords(Date.parse(item.at), now).replace(/^(at|on) /, '')}`;
         case 'timer':
             return left > 0 ? minutesWords(left) : 'time is up';
         default:

@@ -7,6 +7,7 @@ import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
 import { mixWords } from '@/shared/ui/drops';
 import { Notice } from '@/shared/ui/notice';
+import { Repeat } from './repeat';
 import type { FigureProps, NextRunProps, RecipeVersionProps, RunProps, RunStepProps } from '@/types/generated';
 
 type Props = { figure: FigureProps; runs: RunProps[]; plan?: NextRunProps; versions: RecipeVersionProps[] };
@@ -138,13 +139,7 @@ function RunBlock({ run }: { run: RunProps }) {
                             Consistency
                         </Link>
                     )}
-                    <Button
-                        onClick={() => {
-                            router.post(url('runs.repeat', { run: run.id }));
-                        }}
-                    >
-                        Repeat
-                    </Button>
+                    <Repeat run={run} />
                 </span>
             </header>
             {told.length > 0 && <ToldSteps told={told} />}

@@ -17,11 +17,22 @@ import { ConflictDialog } from '@/shared/ui/conflict';
 import { mixWords } from '@/shared/ui/drops';
 import { Notice } from '@/shared/ui/notice';
 import { Sheet } from '@/shared/ui/sheet';
-import type { FigureProps, PotProps, RunProps, RunStepProps } from '@/types/generated';
+import type {
+    FigureProps,
+    PotProps,
+    RunChangesProps,
+    RunProps,
+    RunStepProps,
+    StepWaitProps,
+    Technique,
+} from '@/types/generated';
+import { Changes } from './changes';
+import { RepairForm, type Repair } from './repair';
 import { Resume, lastDoneLongAgo } from './resume';
 import { Otherwise, Used } from './step-sheets';
 import { StepWords } from './step-words';
 import { Timers } from './timers';
+import { Wet, heldBy } from './wet';
 
 type Props = {
     figure: FigureProps;
@@ -30,6 +41,11 @@ type Props = {
     /** Pots that run out before the run is done. */
     short: string[];
     onMesh: boolean;
+    /** Open steps that wet paint holds up. */
+    waits: StepWaitProps[];
+    /** Undefined while the plan is being made anew. */
+    changes?: RunChangesProps | undefined;
+    techniques: Technique[];
 };
 
 const KEYS = [
@@ -92,17 +108,19 @@ function useRunState(props: Props) {
         if (where) mesh.current?.scrollIntoView({ block: 'start' });
     }, [where]);
     const recorded = useRun(props.run, () => {
-        router.reload({ only: ['tray', 'figure'] });
+        router.reload({ only: ['tray', 'figure', 'waits'] });
     });
     const { steps } = recorded;
-    const [position, setPosition] = useState(() => firstOpen(steps));
+    const [position, setPosition] = useState(() => askedFor(steps) ?? firstOpen(steps));
     const [sheet, setSheet] = useState<'used' | 'otherwise' | null>(null);
     const { message: refused, attempt } = useAttempt();
     const now = useNow(30_000);
     const [away, setAway] = useState(() => lastDoneLongAgo(props.run.steps, Date.now()));
     const step = steps.find((s) => s.position === position) ?? steps[steps.length - 1];
     const open = steps.filter((s) => s.state === 'open').length;
+    const wait = step ? heldBy(props.waits, step, now) : null;
     const own = {
+        wait,
         where,
         setWhere,
         mesh,
@@ -130,13 +148,32 @@ function StepList({
     current: number;
     onGo: (position: number) => void;
 }) {
+    const [word, setWord] = useState('');
+    const here = useRef<HTMLButtonElement>(null);
+    // Where one is must be seen, however long the list is.
+    useEffect(() => {
+        here.current?.scrollIntoView({ block: 'nearest' });
+    }, [current]);
+    const asked = word.trim().toLowerCase();
+    const shown = steps.filter((s) => `${s.position} ${s.areaName} ${s.title}`.toLowerCase().includes(asked));
     return (
-        <nav aria-label="Steps" className="hidden w-64 shrink-0 overflow-y-auto border-r border-line p-2 lg:block">
-            <ol>
-                {steps.map((step) => (
+        <nav aria-label="Steps" className="hidden w-64 shrink-0 flex-col border-r border-line lg:flex">
+            <input
+                type="search"
+                aria-label="Search the steps"
+                placeholder="Search the steps"
+                className="m-2 border border-strong bg-raised px-2 py-1 text-sm"
+                value={word}
+                onChange={(event) => {
+                    setWord(event.target.value);
+                }}
+            />
+            <ol className="min-h-0 flex-1 overflow-y-auto px-2 pb-2">
+                {shown.map((step) => (
                     <li key={step.id}>
                         <button
                             type="button"
+                            ref={step.position === current ? here : undefined}
                             aria-current={step.position === current ? 'step' : undefined}
                             onClick={() => {
                                 onGo(step.position);
@@ -158,6 +195,7 @@ function StepList({
                                 <span className="block text-xs font-normal text-quiet">
                                     {step.title}
                                     {step.copy !== null && `, figure ${step.copy}`}
+                                    {step.verdict !== null && `, ${step.verdict}`}
                                 </span>
                             </span>
                         </button>
@@ -166,6 +204,16 @@ function StepList({
             </ol>
         </nav>
     );
+}
+
+/** The first open step that no wet paint holds up and that nothing before it on its parts is open for. */
+function free(steps: readonly RunStepProps[], waits: readonly StepWaitProps[], now: number): RunStepProps | null {
+    const busy = new Set<number>();
+    for (const step of steps.filter((s) => s.state === 'open')) {
+        if (!step.partIds.some((part) => busy.has(part)) && !heldBy(waits, step, now)) return step;
+        for (const part of step.partIds) busy.add(part);
+    }
+    return null;
 }
 
 /** Something else to do while what was just painted dries: the next open step on parts that are not wet. */
@@ -182,6 +230,12 @@ function meanwhile(steps: readonly RunStepProps[], step: RunStepProps, now: numb
             (s) => s.position > step.position && s.state === 'open' && !s.partIds.some((part) => wet.has(part)),
         ) ?? null
     );
+}
+
+/** A link from elsewhere names the step it means. */
+function askedFor(steps: readonly RunStepProps[]): number | null {
+    const asked = Number(new URLSearchParams(window.location.search).get('step'));
+    return steps.some((step) => step.position === asked) ? asked : null;
 }
 
 function firstOpen(steps: readonly RunStepProps[]): number {
@@ -221,7 +275,18 @@ function OtherwiseSheet({ bench, step }: { bench: Bench; step: RunStepProps }) {
                     forward(step);
                 }}
                 onAgain={() => void insert({ againId: step.id })}
-                onRepair={(words) => void insert({ words })}
+                onVerdict={(verdict) => {
+                    setSheet(null);
+                    record(step, { verdict });
+                }}
+                repair={
+                    <RepairForm
+                        areas={bench.changes?.areas ?? []}
+                        techniques={bench.techniques}
+                        pots={bench.pots}
+                        onRepair={(repair) => void insert(repair)}
+                    />
+                }
             />
         </Sheet>
     );
@@ -252,11 +317,17 @@ function UsedSheet({ bench, step }: { bench: Bench; step: RunStepProps }) {
 }
 
 function Actions({ bench, step }: { bench: Bench; step: RunStepProps }) {
-    const { finish, record, setSheet } = bench;
+    const { finish, record, setSheet, wait } = bench;
     return (
         <div className="sticky bottom-0 mt-auto grid grid-cols-2 gap-2 border-t border-strong bg-room py-2 sm:grid-cols-[2fr_1fr_1fr] sm:gap-3 lg:-bottom-6 lg:-mb-6">
             {step.state === 'open' ? (
-                <Button look="main" size="large" className="col-span-2 sm:col-span-1" onClick={finish}>
+                <Button
+                    look="main"
+                    size="large"
+                    className="col-span-2 sm:col-span-1"
+                    disabled={wait !== null}
+                    onClick={finish}
+                >
                     <Check size={28} aria-hidden /> Done
                     <span className="hidden text-sm font-normal sm:inline">Space</span>
                 </Button>
@@ -350,7 +421,7 @@ function RunningOut({ short, figure }: { short: string[]; figure: FigureProps })
 
 function Work({ bench, step }: { bench: Bench; step: RunStepProps }) {
     const { waiting, problem, refused, short, open, figure, away, run, steps, now } = bench;
-    const { setAway, setPosition, show, onMesh } = bench;
+    const { setAway, setPosition, show, onMesh, wait } = bench;
     return (
         <article className="flex min-w-0 flex-1 flex-col gap-4 p-4 lg:overflow-y-auto lg:p-6">
             {waiting > 0 && problem !== null && (
@@ -372,11 +443,24 @@ function Work({ bench, step }: { bench: Bench; step: RunStepProps }) {
                     }}
                 />
             )}
+            <Changes run={run} changes={bench.changes} />
             {open === 0 && <AllDone run={run} />}
+            {wait && (
+                <Wet
+                    wait={wait}
+                    now={now}
+                    meanwhile={free(steps, bench.waits, now)}
+                    onGo={setPosition}
+                    onAnyway={() => {
+                        bench.record(step, { wentOnWet: true });
+                    }}
+                />
+            )}
             <StepWords
                 run={run}
                 step={step}
                 meanwhile={meanwhile(steps, step, now)}
+                now={now}
                 onGo={setPosition}
                 onPhoto={show}
             />
@@ -411,9 +495,10 @@ function useRunKeys({ finish, setSheet, go, step, record }: RunState & ReturnTyp
     });
 }
 
-function useActions({ step, record, steps, setPosition, setSheet, attempt, run }: RunState) {
+function useActions({ step, record, steps, setPosition, setSheet, attempt, run, wait }: RunState) {
     function finish() {
-        if (!step || step.state !== 'open') return;
+        // Wet paint is not painted over by a key pressed in haste.
+        if (!step || step.state !== 'open' || wait) return;
         record(step, { state: 'done' });
         forward(step);
     }
@@ -427,7 +512,7 @@ function useActions({ step, record, steps, setPosition, setSheet, attempt, run }
         setPosition((at) => Math.max(1, Math.min(steps.length, at + by)));
     }
 
-    async function insert(body: { words?: string; againId?: number }) {
+    async function insert(body: Partial<Repair> & { againId?: number }) {
         if (!step) return;
         setSheet(null);
         await attempt(async () => {

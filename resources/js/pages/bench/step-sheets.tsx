@@ -1,10 +1,10 @@
-import { useState, type Dispatch, type SetStateAction } from 'react';
+import { useState, type Dispatch, type ReactNode, type SetStateAction } from 'react';
 import type { StepChange } from '@/features/bench/use-run';
 import { MixEditor } from '@/features/finish/layer-editor';
 import { Button } from '@/shared/ui/button';
 import { mixWords } from '@/shared/ui/drops';
 import { Field, TextArea } from '@/shared/ui/field';
-import type { PotProps, RunStepProps } from '@/types/generated';
+import type { PotProps, RunStepProps, StepVerdict } from '@/types/generated';
 
 /** What was really used at a step: mix, coats, drops, minutes, and a note for the next time. */
 type UsedProps = {
@@ -76,58 +76,53 @@ export function Otherwise({
     step,
     onSkip,
     onAgain,
-    onRepair,
+    onVerdict,
+    repair,
 }: {
     step: RunStepProps;
     onSkip: (reason: string) => void;
     onAgain: () => void;
-    onRepair: (words: string) => void;
+    onVerdict: (verdict: StepVerdict | null) => void;
+    repair: ReactNode;
 }) {
     const [reason, setReason] = useState('');
-    const [repair, setRepair] = useState('');
     return (
         <div className="flex flex-col gap-5">
             <SkipForm onSkip={onSkip} reason={reason} setReason={setReason} />
-            <RepairForm onRepair={onRepair} repair={repair} setRepair={setRepair} />
             <Button className="self-start" onClick={onAgain}>
-                Do step {step.position} again, as a new step
+                {step.kind === 'prepare'
+                    ? 'One more round, as a new step'
+                    : `Do step ${step.position} again, as a new step`}
             </Button>
+            {step.state === 'done' && <Verdict step={step} onVerdict={onVerdict} />}
+            {repair}
         </div>
     );
 }
 
-function RepairForm({
-    onRepair,
-    repair,
-    setRepair,
-}: {
-    onRepair: (words: string) => void;
-    repair: string;
-    setRepair: Dispatch<SetStateAction<string>>;
-}) {
+/** What was done and is not to be done again: it stays in the record and is left out of a repeat. */
+function Verdict({ step, onVerdict }: { step: RunStepProps; onVerdict: (verdict: StepVerdict | null) => void }) {
+    const choices: [StepVerdict | null, string][] = [
+        [null, 'meant so'],
+        ['mistake', 'a mistake'],
+        ['trial', 'a trial'],
+    ];
     return (
-        <form
-            className="flex items-end gap-2"
-            onSubmit={(event) => {
-                event.preventDefault();
-                onRepair(repair.trim());
-            }}
-        >
-            <div className="flex-1">
-                <Field
-                    label="Unplanned repair"
-                    placeholder="overspray on the rock, brushed over"
-                    maxLength={300}
-                    value={repair}
-                    onChange={(event) => {
-                        setRepair(event.target.value);
+        <fieldset className="flex flex-wrap items-center gap-2 text-sm">
+            <legend className="mb-1">This step was (a mistake or a trial is left out of a repeat)</legend>
+            {choices.map(([value, words]) => (
+                <Button
+                    key={words}
+                    look={step.verdict === value ? 'main' : 'plain'}
+                    aria-pressed={step.verdict === value}
+                    onClick={() => {
+                        onVerdict(value);
                     }}
-                />
-            </div>
-            <Button type="submit" disabled={repair.trim() === ''}>
-                Insert step
-            </Button>
-        </form>
+                >
+                    {words}
+                </Button>
+            ))}
+        </fieldset>
     );
 }
 

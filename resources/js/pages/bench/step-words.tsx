@@ -1,23 +1,35 @@
-import { router } from '@inertiajs/react';
+import { Link, router } from '@inertiajs/react';
 import { useRef, useState, type ReactNode } from 'react';
 import { openCup } from '@/features/cup/open-cup';
 import { ApiError, upload, uploadWords } from '@/shared/lib/api';
-import { ZONES, areasWords, capital, dilutionWords, inkOn, many, minutesWords, zonesWords } from '@/shared/lib/format';
+import {
+    ZONES,
+    areasWords,
+    capital,
+    dilutionWords,
+    inkOn,
+    many,
+    minutesWords,
+    whenWords,
+    zonesWords,
+} from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
 import { MixList, mixWords } from '@/shared/ui/drops';
 import { Notice } from '@/shared/ui/notice';
-import type { RunProps, RunStepProps } from '@/types/generated';
+import type { RunProps, RunStepProps, StepCupProps } from '@/types/generated';
 
 /** One step at arm's length: what, with which cup, where, and what comes of it. */
 export function StepWords({
     run,
     step,
     meanwhile,
+    now,
     onGo,
     onPhoto,
 }: {
     run: RunProps;
+    now: number;
     step: RunStepProps;
     meanwhile: RunStepProps | null;
     onGo: (position: number) => void;
@@ -41,8 +53,9 @@ export function StepWords({
             </header>
             {step.lastTime !== null && <Notice strong>{step.lastTime}</Notice>}
             {step.plannedMix.length > 0 && <Mix step={step} />}
+            {step.cup !== null && <OpenCup cup={step.cup} />}
             {Object.keys(step.plannedColours).length > 0 && <Afterwards step={step} />}
-            <Dry step={step} meanwhile={meanwhile} onGo={onGo} />
+            <Dry step={step} meanwhile={meanwhile} onGo={onGo} now={now} />
             <Cautions step={step} />
             <Photos run={run} step={step} onPhoto={onPhoto} />
         </>
@@ -60,8 +73,8 @@ function Mix({ step }: { step: RunStepProps }) {
         <section aria-label="Mix" className="text-[1.5rem] leading-snug">
             <MixList mix={mix} size={34} />
             <p className="mt-2">
-                {step.isFromCan ? 'From the can' : capital(dilutionWords(step.thinner))}. {capital(many(step.usedCoats ?? step.coats, 'coat'))},{' '}
-                {zonesWords(step.zones)}
+                {step.isFromCan ? 'From the can' : capital(dilutionWords(step.thinner))}.{' '}
+                {capital(many(step.usedCoats ?? step.coats, 'coat'))}, {zonesWords(step.zones)}
                 {step.pressurePsi !== null && `, about ${step.pressurePsi} psi`}
                 {step.pressurePsi === null && step.tool !== null && `, ${step.tool}`}.
             </p>
@@ -85,19 +98,47 @@ function Mix({ step }: { step: RunStepProps }) {
             {step.usedMix !== null && <p className="text-base text-quiet">Planned: {mixWords(step.plannedMix)}.</p>}
             {step.note !== null && <p className="mt-1 text-base">Your note: {step.note}</p>}
             {step.cleaner !== null && <p className="text-base text-quiet">Clean up with {step.cleaner}.</p>}
-            {!step.isFromCan && (
-            <Button
-                className="mt-2"
-                onClick={() => {
-                    void openCup({
-                        name: `${areasWords(step.areaName)}, ${step.title}`,
-                        mix: step.need?.cup ?? mix,
-                        runStepId: step.id,
-                    });
-                }}
-            >
-                Open as a cup
-            </Button>
+            {!step.isFromCan && step.cup === null && (
+                <Button
+                    className="mt-2"
+                    onClick={() => {
+                        void openCup({
+                            name: `${areasWords(step.areaName)}, ${step.title}`,
+                            mix: step.need?.cup ?? mix,
+                            runStepId: step.id,
+                        });
+                    }}
+                >
+                    Open as a cup
+                </Button>
+            )}
+        </section>
+    );
+}
+
+/** The cup that stands open for this step: what will come of it, before it touches the figure. */
+function OpenCup({ cup }: { cup: StepCupProps }) {
+    return (
+        <section aria-label="Open cup" className="flex flex-col gap-2 border border-strong bg-raised p-3 text-base">
+            <p>
+                <strong>A cup is open for this step:</strong> {mixWords(cup.mix)}, {cup.millilitres.toFixed(2)} mL.{' '}
+                {cup.isAsPlanned ? 'It is as planned.' : 'It differs from the plan: it will be recorded as used.'}{' '}
+                <Link href={cup.url} className="underline underline-offset-4">
+                    Go to the cup
+                </Link>
+            </p>
+            {cup.colours !== null && !cup.isAsPlanned && (
+                <div className="flex h-14" aria-label="Expected from this cup">
+                    {ZONES.map((zone) => (
+                        <div
+                            key={zone}
+                            className="flex flex-1 items-end p-1 text-sm"
+                            style={{ background: cup.colours?.[zone], color: inkOn(cup.colours?.[zone] ?? '#808080') }}
+                        >
+                            {zone}
+                        </div>
+                    ))}
+                </div>
             )}
         </section>
     );
@@ -134,7 +175,8 @@ function Dry({
     onGo: (position: number) => void;
 }) {
     const words: ReactNode[] = [];
-    if (step.dryingMinutes > 0) words.push(`Then let it dry: done now, it is dry ${whenWords(now + step.dryingMinutes * 60_000, now)}. `);
+    if (step.dryingMinutes > 0)
+        words.push(`Then let it dry: done now, it is dry ${whenWords(now + step.dryingMinutes * 60_000, now)}. `);
     if (step.mostMinutes !== null) words.push(`Take it off within ${minutesWords(step.mostMinutes)}. `);
     return (
         <p className="text-base">

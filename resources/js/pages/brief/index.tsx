@@ -84,6 +84,7 @@ function Facts({ figure }: { figure: FigureProps }) {
             />
             <Counts facts={facts} />
             <BareColour facts={facts} />
+            <Uses facts={facts} />
             <TextArea
                 label="What it should be"
                 rows={4}
@@ -272,6 +273,7 @@ function AddToFigure({ figure, parts }: { figure: FigureProps; parts: PartProps[
         <div className="grid grid-cols-1 gap-4 bg-sunk p-3 xl:grid-cols-[3fr_1fr]">
             <AddArea figure={figure} parts={parts} />
             <AddPart figure={figure} />
+            <ManyAreas figure={figure} />
         </div>
     );
 }
@@ -365,6 +367,46 @@ function AddArea({ figure, parts }: { figure: FigureProps; parts: PartProps[] })
                 Add area
             </Button>
         </form>
+    );
+}
+
+/** Many areas in one go: a name a line, with part, size and depth where they are known. */
+function ManyAreas({ figure }: { figure: FigureProps }) {
+    const form = useForm({ lines: '' });
+    return (
+        <details className="w-full text-sm">
+            <summary className="cursor-pointer underline underline-offset-4">Add many areas at once</summary>
+            <form
+                className="mt-2 flex flex-col gap-2"
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    form.post(url('areas.store-many', { figure: figure.id }), {
+                        preserveScroll: true,
+                        onSuccess: () => {
+                            form.reset('lines');
+                        },
+                    });
+                }}
+            >
+                <TextArea
+                    label="One area a line: name, part, cm², depth (0 innermost). Only the name is needed."
+                    rows={5}
+                    placeholder={'Face, Head, 2\nHair, Head, 3, 1\nCloak, Body, 14, 2'}
+                    value={form.data.lines}
+                    error={form.errors.lines}
+                    onChange={(event) => {
+                        form.setData('lines', event.target.value);
+                    }}
+                />
+                <Button
+                    type="submit"
+                    className="self-start"
+                    disabled={form.processing || form.data.lines.trim() === ''}
+                >
+                    Add these areas
+                </Button>
+            </form>
+        </details>
     );
 }
 
@@ -550,6 +592,37 @@ function BareColour({ facts }: { facts: FactsState }) {
     );
 }
 
+const USES = ['handled', 'worn', 'used by a child', 'stands in the sun'] as const;
+
+/** What its finish has to stand: the order of work says what that asks. */
+function Uses({ facts }: { facts: FactsState }) {
+    const { values, put } = facts;
+    return (
+        <fieldset className="text-sm">
+            <legend className="mb-1 text-xs text-quiet">It will be</legend>
+            <div className="grid grid-cols-2 gap-x-3">
+                {USES.map((use) => (
+                    <label key={use} className="flex min-h-8 items-center gap-2">
+                        <input
+                            type="checkbox"
+                            className="h-6 w-6"
+                            checked={values.uses.includes(use)}
+                            onChange={(event) => {
+                                put({
+                                    uses: event.target.checked
+                                        ? [...values.uses, use]
+                                        : values.uses.filter((other) => other !== use),
+                                });
+                            }}
+                        />
+                        {use}
+                    </label>
+                ))}
+            </div>
+        </fieldset>
+    );
+}
+
 type FactsState = ReturnType<typeof useFacts>;
 
 function useFacts(figure: FigureProps) {
@@ -560,6 +633,7 @@ function useFacts(figure: FigureProps) {
         copies: String(figure.copies),
         about: figure.about ?? '',
         bareHex: figure.bareHex,
+        uses: figure.uses,
     });
     const [failure, setFailure] = useState<ApiError | null>(null);
     const [theirs, setTheirs] = useState<FigureProps | null>(null);

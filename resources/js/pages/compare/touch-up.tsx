@@ -2,6 +2,7 @@ import { router } from '@inertiajs/react';
 import { useEffect, useState } from 'react';
 import { wire } from '@/features/finish/layers';
 import { ApiError, send } from '@/shared/lib/api';
+import { newKey } from '@/shared/lib/outbox';
 import { capital, dilutionWords, many, one, zonesWords } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
@@ -31,12 +32,18 @@ export function TouchUpAdvice({ figureId, areaId, photoId }: { figureId: number;
         };
     }, [figureId, areaId, photoId]);
 
-    async function add(layer: LayerProps, version: number) {
+    async function add(layer: LayerProps, version: number, runId: number | null) {
         try {
             const at = { figure: figureId, area: areaId };
             const now = await send<LayerProps[]>('GET', url('finishes.layers', at));
             await send('PUT', url('finishes.update', at), { layers: wire([...now, layer]), version });
-            router.visit(url('figures.finishes', at));
+            // The run of this figure takes it over as its next step; without one it waits in the finish.
+            if (runId === null) {
+                router.visit(url('figures.finishes', at));
+                return;
+            }
+            await send('POST', url('runs.follow', { run: runId }), {}, undefined, newKey());
+            router.visit(url('runs.show', { run: runId }));
         } catch (error) {
             if (!(error instanceof ApiError)) throw error;
             setProblem(error.isConflict ? 'This finish was changed elsewhere. Reload the page first.' : error.message);
@@ -73,7 +80,7 @@ function TouchUpLayer({
 }: {
     advice: TouchUpProps;
     layer: LayerProps;
-    add: (layer: LayerProps, version: number) => Promise<void>;
+    add: (layer: LayerProps, version: number, runId: number | null) => Promise<void>;
 }) {
     return (
         <>
@@ -96,8 +103,8 @@ function TouchUpLayer({
                 From {one(advice.before)} to about <strong>{one(advice.after)}</strong> (estimate)
                 {advice.isWithin ? ', within tolerance.' : ', the best a single layer can do.'}
             </p>
-            <Button size="small" className="mt-2" onClick={() => void add(layer, advice.version)}>
-                Add this layer to the finish
+            <Button size="small" className="mt-2" onClick={() => void add(layer, advice.version, advice.runId)}>
+                {advice.runId !== null ? 'Add this layer as the next step' : 'Add this layer to the finish'}
             </Button>
         </>
     );

@@ -3,6 +3,7 @@ import clsx from 'clsx';
 import { Plus, Layers, Printer, Scale } from 'lucide-react';
 import { Tabs } from 'radix-ui';
 import { useState, type ReactNode } from 'react';
+import { Acts, Kept } from '@/features/acts/acts';
 import { Advice } from '@/features/suggestions/suggestions';
 import { openCup } from '@/features/cup/open-cup';
 import { LayerEditor } from '@/features/finish/layer-editor';
@@ -35,6 +36,7 @@ import type {
     AreaFinishProps,
     AreaForm,
     AreaProps,
+    CopySourceProps,
     FigureProps,
     Illuminant,
     LayerProps,
@@ -53,18 +55,21 @@ type Props = {
     area: AreaFinishProps | null;
     pots: PotProps[];
     techniques: TechniqueProps[];
+    /** Undefined while they are looked for. */
+    sources?: CopySourceProps[];
 };
 
 const KEYS = [
     ['arrows', 'move in the section'],
     ['n', 'add a layer above the selected one'],
     ['+  -', 'a drop more or less of the first pot'],
+    ['z', 'undo'],
 ] as const;
 
 /** ΔE that is the same to the eye. */
 const NOTHING_LEFT = 1;
 
-export default function FinishesPage({ figure, areas, area, pots, techniques }: Props) {
+export default function FinishesPage({ figure, areas, area, pots, techniques, sources }: Props) {
     return (
         <Shell title={`Finishes of ${figure.name}`} figure={figure} keys={KEYS} wide>
             {area === null ? (
@@ -79,7 +84,12 @@ export default function FinishesPage({ figure, areas, area, pots, techniques }: 
                 </div>
             ) : (
                 <div className="flex min-h-full flex-col lg:h-full lg:flex-row">
-                    <AreaList figure={figure} areas={areas} openId={area.id} />
+                    <div className="flex shrink-0 flex-col border-r border-line lg:w-48">
+                        <AreaList figure={figure} areas={areas} openId={area.id} />
+                        <div className="border-t border-line p-2">
+                            <Acts figure={figure} areas={areas} pots={pots} techniques={techniques} sources={sources} />
+                        </div>
+                    </div>
                     <Finish key={area.id} figure={figure} area={area} pots={pots} techniques={techniques} />
                 </div>
             )}
@@ -89,7 +99,7 @@ export default function FinishesPage({ figure, areas, area, pots, techniques }: 
 
 function AreaList({ figure, areas, openId }: { figure: FigureProps; areas: AreaProps[]; openId: number }) {
     return (
-        <nav aria-label="Areas" className="shrink-0 overflow-y-auto border-r border-line p-2 lg:w-48">
+        <nav aria-label="Areas" className="min-h-0 flex-1 overflow-y-auto p-2">
             <ul>
                 {areas.map((area) => (
                     <li key={area.id}>
@@ -142,6 +152,7 @@ function Finish(props: FinishProps) {
         <>
             <div className="flex min-w-0 flex-1 flex-col gap-3 overflow-y-auto p-4">
                 <Work area={area} figure={figure} />
+                <Kept figureId={figure.id} areaId={area.id} />
                 {pots.length === 0 && <Notice strong>The shelf is empty. Add a pot first.</Notice>}
                 {stack.length === 0 && pots.length > 0 && (
                     <Notice>
@@ -162,6 +173,9 @@ function Finish(props: FinishProps) {
                 <Spreads section={section} form={area.form} />
                 <footer className="flex flex-wrap items-center justify-between gap-3">
                     <Footer desk={desk} addLayer={addLayer} />
+                    <Button size="small" disabled={!finish.canUndo} onClick={finish.undo}>
+                        Undo
+                    </Button>
                     <p role="status" className="text-xs text-quiet">
                         {savingWords(finish.saving)}.{' '}
                         {stack.length > 0 && `Predicted from ${section.rows.at(-1)?.quality ?? 'estimated'} paints. `}In{' '}
@@ -227,6 +241,7 @@ function useFinishPage({ figure, area, pots, techniques }: FinishProps) {
         '-': () => {
             changeDrops(-1);
         },
+        z: finish.undo,
     });
     return {
         figure,

@@ -10,11 +10,12 @@ import { Button } from '@/shared/ui/button';
 import { Field } from '@/shared/ui/field';
 import { PotMark } from '@/shared/ui/pot-mark';
 import { Sheet } from '@/shared/ui/sheet';
-import type { HomePageProps, FigureInProgressProps } from '@/types/generated';
+import type { HomePageProps, FigureInProgressProps, TonightProps } from '@/types/generated';
+import { Tonight } from './tonight';
 
 const KEYS = [['n', 'new figure']] as const;
 
-export default function HomePage({ page }: { page: HomePageProps }) {
+export default function HomePage({ page, tonight }: { page: HomePageProps; tonight?: TonightProps }) {
     const [starting, setStarting] = useState(false);
     useKeys({
         n: () => {
@@ -35,6 +36,7 @@ export default function HomePage({ page }: { page: HomePageProps }) {
                         New figure
                     </Button>
                 </header>
+                <Tonight tonight={tonight} />
                 {page.figures.length === 0 && (
                     <p className="text-base">Nothing is in progress. Create a figure, then name its areas.</p>
                 )}

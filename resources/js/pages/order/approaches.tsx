@@ -9,6 +9,7 @@ import { Button } from '@/shared/ui/button';
 import { Field } from '@/shared/ui/field';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
+import { OwnSteps } from './own-steps';
 import type { BuildProps, FigureProps, OrderProps, ApproachPairProps, OwnRuleProps } from '@/types/generated';
 
 /** Where painters disagree: this painter's choices, for every figure; and own rules for this one. */
@@ -62,7 +63,10 @@ export function Approaches({
                     They apply to all your figures. They change rules, never colours.
                 </p>
             </section>
-            <OwnRules figure={figure} build={build} planned={planned} />
+            <div className="flex flex-col gap-8">
+                <OwnSteps figure={figure} build={build} planned={planned} />
+                <OwnRules figure={figure} build={build} planned={planned} />
+            </div>
         </div>
     );
 }

@@ -37,7 +37,16 @@ export function Build({ figure, build }: { figure: FigureProps; build: BuildProp
     return (
         <div className="flex flex-col gap-6">
             {problem !== null && <Notice strong>{problem}</Notice>}
-            {build.parts.length === 0 && <Templates attempt={attempt} figure={figure} />}
+            {build.parts.length === 0 ? (
+                <Templates attempt={attempt} figure={figure} />
+            ) : (
+                <details className="text-sm">
+                    <summary className="cursor-pointer underline underline-offset-4">
+                        Add a template to what is there
+                    </summary>
+                    <Templates attempt={attempt} figure={figure} />
+                </details>
+            )}
             <div className="grid gap-8 lg:grid-cols-2">
                 <PartsAndAreas build={build} attempt={attempt} figure={figure} />
                 <div className="flex flex-col gap-6">
@@ -368,6 +377,88 @@ function Attachments({ part, attempt, figure }: PartOfFigure) {
     );
 }
 
+const USUAL = 'usual';
+const GRITS = [60, 80, 120, 180, 220, 320, 400, 800];
+
+/** Where its sanding begins and ends, how many rounds one expects, and what it becomes part of. */
+function Sanding({ part, parts, attempt, figure }: PartOfFigure & { parts: readonly BuiltPartProps[] }) {
+    const save = (change: Record<string, unknown>) =>
+        void attempt(() => send('PATCH', url('build.part', { figure: figure.id, part: part.id }), change));
+    const grit = (label: string, value: number | null, sent: string) => (
+        <label className="flex items-center gap-1">
+            {label}
+            <select
+                aria-label={`Sanding of ${part.name} ${label}`}
+                className="min-h-8 border border-strong bg-raised px-1"
+                value={value ?? USUAL}
+                onChange={(event) => {
+                    save({ [sent]: event.target.value === USUAL ? null : Number(event.target.value) });
+                }}
+            >
+                <option value={USUAL}>as usual</option>
+                {GRITS.map((g) => (
+                    <option key={g} value={g}>
+                        P{g}
+                    </option>
+                ))}
+            </select>
+        </label>
+    );
+    return (
+        <tr>
+            <td colSpan={5} className="pb-1 pl-4">
+                <div className="flex flex-wrap items-center gap-x-4 gap-y-1 text-xs">
+                    <span className="text-quiet">Sanding</span>
+                    {grit('from', part.gritFrom, 'gritFrom')}
+                    {grit('to', part.gritTo, 'gritTo')}
+                    <label className="flex items-center gap-1">
+                        rounds
+                        <input
+                            type="number"
+                            min={0}
+                            max={20}
+                            placeholder="usual"
+                            aria-label={`Sanding rounds of ${part.name}`}
+                            className="w-16 border border-strong bg-raised px-1 py-1"
+                            defaultValue={part.sandingRounds ?? ''}
+                            onBlur={(event) => {
+                                const rounds = event.target.value === '' ? null : Number(event.target.value);
+                                if (rounds !== part.sandingRounds) save({ sandingRounds: rounds });
+                            }}
+                        />
+                    </label>
+                    {parts.length > 1 && (
+                        <label className="ml-auto flex items-center gap-1">
+                            merge into
+                            <select
+                                aria-label={`Merge ${part.name} into`}
+                                className="min-h-8 border border-strong bg-raised px-1"
+                                value=""
+                                onChange={(event) =>
+                                    void attempt(() =>
+                                        send('POST', url('build.merge', { figure: figure.id, part: part.id }), {
+                                            intoId: Number(event.target.value),
+                                        }),
+                                    )
+                                }
+                            >
+                                <option value="">...</option>
+                                {parts
+                                    .filter((p) => p.id !== part.id)
+                                    .map((p) => (
+                                        <option key={p.id} value={p.id}>
+                                            {p.name}
+                                        </option>
+                                    ))}
+                            </select>
+                        </label>
+                    )}
+                </div>
+            </td>
+        </tr>
+    );
+}
+
 function PartRow({ part, attempt, figure }: PartOfFigure) {
     // What is ticked is read at once: by the time the change is sent, the box shows the old state again.
     const save = (change: Record<string, unknown>) =>
@@ -375,7 +466,16 @@ function PartRow({ part, attempt, figure }: PartOfFigure) {
     return (
         <tr className="border-t border-strong">
             <th scope="row" className="py-1 font-semibold">
-                {part.name}
+                <input
+                    aria-label={`Name of ${part.name}`}
+                    maxLength={120}
+                    className="w-full min-w-24 border border-transparent bg-transparent px-1 py-1 font-semibold hover:border-strong focus:border-strong focus:bg-raised"
+                    defaultValue={part.name}
+                    onBlur={(event) => {
+                        const name = event.target.value.trim();
+                        if (name !== '' && name !== part.name) save({ name });
+                    }}
+                />
             </th>
             <td colSpan={2} className="py-1">
                 <ProcessPick part={part} attempt={attempt} figure={figure} />
@@ -434,6 +534,7 @@ function PartsAndAreas({
                     <tbody key={part.id}>
                         <PartRow part={part} attempt={attempt} figure={figure} />
                         <Attachments part={part} attempt={attempt} figure={figure} />
+                        <Sanding part={part} parts={build.parts} attempt={attempt} figure={figure} />
                         {build.areas
                             .filter((a) => a.partId === part.id)
                             .map((area) => (

@@ -57,7 +57,7 @@ export default function OrderPage({ figure, planned, own, problem, contradiction
             options={[
                 { value: 'order', label: 'Order' },
                 { value: 'build', label: 'Build' },
-                { value: 'approaches', label: 'Approaches and rules' },
+                { value: 'approaches', label: 'Approaches, steps, rules' },
             ]}
             onChoose={setTab}
         />

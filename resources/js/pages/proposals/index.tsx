@@ -325,11 +325,18 @@ function useAreaProposals({ figure, area, brushOnly, only, version }: AreaPropos
     const adopt = useCallback(
         async (layers: ProposalProps['layers']) => {
             try {
-                await send('PUT', url('finishes.update', { figure: figure.id, area: area.id }), {
-                    layers: wire(layers),
-                    version,
-                });
-                router.visit(url('figures.finishes', { figure: figure.id, area: area.id }));
+                const saved = await send<{ kept: number | null }>(
+                    'PUT',
+                    url('finishes.update', { figure: figure.id, area: area.id }),
+                    { layers: wire(layers), version, keepAs: `before a proposal was adopted for ${area.name}` },
+                );
+                router.visit(
+                    url('figures.finishes', {
+                        figure: figure.id,
+                        area: area.id,
+                        ...(saved.kept === null ? {} : { kept: saved.kept }),
+                    }),
+                );
             } catch (error) {
                 if (!(error instanceof ApiError)) throw error;
                 setProblem(
@@ -339,7 +346,7 @@ function useAreaProposals({ figure, area, brushOnly, only, version }: AreaPropos
                 );
             }
         },
-        [figure.id, area.id, version],
+        [figure.id, area.id, area.name, version],
     );
     const adoptOne = useAdopting(at, adopt);
 

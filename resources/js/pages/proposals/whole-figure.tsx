@@ -234,6 +234,7 @@ function useAdopting({
         await send('PUT', url('finishes.update', { figure: figure.id, area: areaId }), {
             layers: wire(proposal.layers),
             version,
+            keepAs: 'before a proposal for the whole figure was adopted',
         });
         setAdopted((now) => [...now, areaId]);
     }

@@ -1,0 +1,149 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Brief\Area;
+use App\Models\Brief\Figure;
+use Hyalin\Pot\PotKind;
+use Inertia\Testing\AssertableInertia;
+
+/**
+ * One act over many areas, steps of one's own, parts and areas as they are entered.
+ */
+final class WholeActsTest extends TestCase
+{
+    public function test_one_act_over_many_areas_is_undone_in_one_press(): void
+    {
+        [$figure, $areas] = $this->three();
+        $varnish = $this->pot('Flat Calm', '#ffffff', PotKind::Varnish);
+        $layer = ['technique' => 'varnish', 'thinner' => 0, 'coats' => 1, 'mix' => [['paintId' => $varnish->id, 'drops' => 1]]];
+        // All but one.
+        $kept = $this->postJson("/figures/{$figure->id}/acts", ['areaIds' => [$areas[0]->id, $areas[1]->id], 'isOnTop' => true, 'layer' => $layer])->assertOk()->json('kept');
+        self::assertIsInt($kept);
+        self::assertSame([2, 1, 0], $this->counts($areas));
+        self::assertSame('varnish', $areas[0]->layers()->reorder('position', 'desc')->firstOrFail()->technique->value);
+        $this->postJson("/figures/{$figure->id}/versions/{$kept}/restore")->assertOk();
+        self::assertSame([1, 0, 0], $this->counts($areas));
+        // Beneath what is there.
+        $primer = $this->pot('Primer Black', '#1a1a1a', PotKind::Primer);
+        $this->postJson("/figures/{$figure->id}/acts", ['areaIds' => array_map(static fn (Area $a): int => $a->id, $areas), 'isOnTop' => false, 'layer' => [...$layer, 'technique' => 'spray can', 'mix' => [['paintId' => $primer->id, 'drops' => 1]]]])->assertOk();
+        self::assertSame([2, 1, 1], $this->counts($areas));
+        self::assertSame('spray can', $areas[0]->layers()->firstOrFail()->technique->value);
+        // One that is not on this figure: nothing is changed.
+        $this->postJson("/figures/{$figure->id}/acts", ['areaIds' => [$areas[0]->id, $this->area($this->figure())->id], 'isOnTop' => true, 'layer' => $layer])->assertUnprocessable();
+        self::assertSame([2, 1, 1], $this->counts($areas));
+    }
+
+    public function test_a_finish_is_copied_from_another_area_or_figure_with_layers_of_its_own(): void
+    {
+        [$figure, $areas] = $this->three();
+        $this->postJson("/figures/{$figure->id}/copies", ['fromAreaId' => $areas[0]->id, 'areaIds' => [$areas[1]->id, $areas[2]->id]])->assertOk();
+        self::assertSame([1, 1, 1], $this->counts($areas));
+        self::assertCount(3, array_unique(array_map(static fn (Area $a): string => $a->layers()->sole()->key, $areas)));
+        $other = $this->area($this->figure());
+        $this->postJson("/figures/{$other->figure_id}/copies", ['fromAreaId' => $areas[0]->id, 'areaIds' => [$other->id]])->assertOk();
+        self::assertSame(1, $other->layers()->count());
+        $empty = $this->area($figure, 'Spear');
+        $this->postJson("/figures/{$figure->id}/copies", ['fromAreaId' => $empty->id, 'areaIds' => [$areas[0]->id]])->assertUnprocessable()->assertJsonPath('message', 'Spear has no layer to copy.');
+    }
+
+    public function test_adopting_a_proposal_over_a_finish_of_ones_own_keeps_it(): void
+    {
+        [$figure, $areas] = $this->three();
+        $saved = $this->putJson("/figures/{$figure->id}/areas/{$areas[0]->id}/finish", ['layers' => [$this->layer($this->pot('Peat', '#33251b'))], 'version' => 2, 'keepAs' => 'before a proposal'])->assertOk()->json('kept');
+        self::assertIsInt($saved);
+        $this->postJson("/figures/{$figure->id}/versions/{$saved}/restore")->assertOk();
+        self::assertSame('Reed Green', $areas[0]->layers()->with('paints.paint')->sole()->paints[0]?->paint->name);
+    }
+
+    public function test_a_step_of_ones_own_stands_where_it_was_said_and_goes_to_the_bench(): void
+    {
+        [$figure, $areas] = $this->three();
+        $key = $areas[0]->layers()->sole()->key;
+        $step = ['words' => 'Grout the base', 'minutes' => 25, 'dryMinutes' => 720, 'tool' => 'spatula', 'caution' => 'Gloves: it burns', 'partId' => $figure->parts()->firstOrFail()->id, 'after' => null, 'before' => "layer {$key}"];
+        $id = $this->postJson("/figures/{$figure->id}/own-steps", $step)->assertCreated()->json('id');
+        self::assertIsInt($id);
+        $own = $figure->ownSteps()->sole();
+        $ids = array_column((array) $this->postJson("/figures/{$figure->id}/order/judge", ['steps' => ['none']])->json('steps'), 'id');
+        self::assertLessThan(array_search("layer {$key}", $ids, true), array_search("own {$own->key}", $ids, true));
+        // What must come before and after itself is refused, and the step stays as it was.
+        $this->putJson("/figures/{$figure->id}/own-steps/{$id}", [...$step, 'after' => "layer {$key}"])->assertUnprocessable();
+        $this->postJson("/figures/{$figure->id}/own-rules", ['before' => "layer {$key}", 'after' => "own {$own->key}", 'reason' => 'x'])->assertUnprocessable();
+        self::assertNull($own->refresh()->after);
+        $this->post("/figures/{$figure->id}/runs")->assertRedirect();
+        $done = $figure->runs()->firstOrFail()->steps()->where('kind', 'own step')->sole();
+        self::assertSame(['Grout the base', 'spatula', 25, 720, ['Gloves: it burns']], [$done->words, $done->tool, $done->minutes, $done->drying_minutes, $done->cautions]);
+        $this->deleteJson("/figures/{$figure->id}/own-steps/{$id}")->assertOk();
+        self::assertSame(0, $figure->ownSteps()->count());
+    }
+
+    public function test_parts_are_renamed_merged_and_sanded_as_said(): void
+    {
+        [$figure, $areas] = $this->three();
+        $body = $figure->parts()->firstOrFail();
+        $arm = $figure->parts()->create(['name' => 'Arm']);
+        $head = $figure->parts()->create(['name' => 'Head']);
+        $figure->joints()->create(['part_id' => $body->id, 'other_id' => $arm->id]);
+        $figure->joints()->create(['part_id' => $arm->id, 'other_id' => $head->id]);
+        $areas[1]->update(['part_id' => $arm->id]);
+        $this->patchJson("/figures/{$figure->id}/build/parts/{$body->id}", ['name' => 'Torso', 'gritFrom' => 220, 'gritTo' => 400, 'sandingRounds' => 3])->assertOk();
+        $this->patchJson("/figures/{$figure->id}/build/parts/{$body->id}", ['gritFrom' => 400, 'gritTo' => 220])->assertUnprocessable();
+        $steps = (string) json_encode($this->postJson("/figures/{$figure->id}/order/judge", ['steps' => ['none']])->json('steps'));
+        foreach (['Prepare Torso', 'P220, P320, P400', 'up to 3 times'] as $words) {
+            self::assertStringContainsString($words, $steps);
+        }
+        $this->postJson("/figures/{$figure->id}/build/parts/{$arm->id}/merge", ['intoId' => $arm->id])->assertUnprocessable();
+        $this->postJson("/figures/{$figure->id}/build/parts/{$arm->id}/merge", ['intoId' => $body->id])->assertOk();
+        self::assertSame($body->id, $areas[1]->refresh()->part_id);
+        self::assertSame([[$body->id, $head->id]], $figure->joints()->get()->map(static fn ($j): array => [$j->part_id, $j->other_id])->all());
+        self::assertSame(2, $figure->parts()->count());
+    }
+
+    public function test_many_areas_are_entered_a_line_each_wholly_or_not_at_all(): void
+    {
+        $figure = $this->figure();
+        $this->post("/figures/{$figure->id}/areas/many", ['lines' => "Face, Head, 2\nHair, head, 3, 1\n\nCloak"])->assertSessionHasNoErrors();
+        self::assertSame([['Face', 2.0, 0], ['Hair', 3.0, 1], ['Cloak', null, 0]], $figure->areas()->get()->map(static fn (Area $a): array => [$a->name, $a->square_cm, $a->depth])->all());
+        self::assertSame(['Head'], $figure->parts()->pluck('name')->all());
+        foreach (["Boots\nFace, Head" => 'Line 2: Face is there already.', 'Boots, Body, wide' => 'Line 1: "wide" is no size in cm2.', 'Boots, Body, 3, 12' => 'Line 1: the depth is a number from 0 to 9.', ' ' => 'The lines field is required.'] as $lines => $words) {
+            $this->post("/figures/{$figure->id}/areas/many", ['lines' => $lines])->assertSessionHasErrors(['lines' => $words]);
+        }
+        self::assertSame(3, $figure->areas()->count());
+    }
+
+    public function test_what_the_piece_has_to_stand_is_said_with_the_order(): void
+    {
+        [$figure] = $this->three();
+        $this->patchJson("/figures/{$figure->id}", ['name' => $figure->name, 'uses' => ['worn', 'stands in the sun'], 'version' => 1])->assertOk();
+        $this->patchJson("/figures/{$figure->id}", ['name' => $figure->name, 'uses' => ['eaten'], 'version' => 2])->assertUnprocessable();
+        self::assertSame(['worn', 'stands in the sun'], $figure->refresh()->uses);
+        $said = array_column((array) $this->postJson("/figures/{$figure->id}/order/judge", ['steps' => ['none']])->json('issues'), 'what');
+        self::assertContains('It will be worn: it is bent, rubbed and sweated on.', $said);
+        $this->get("/figures/{$figure->id}/brief")->assertInertia(fn (AssertableInertia $page) => $page->where('figure.uses', ['worn', 'stands in the sun']));
+    }
+
+    /**
+     * @param  list<Area>  $areas
+     * @return list<int>
+     */
+    private function counts(array $areas): array
+    {
+        return array_map(static fn (Area $a): int => $a->layers()->count(), $areas);
+    }
+
+    /** @return array{Figure, list<Area>} the first of three areas has a layer */
+    private function three(): array
+    {
+        $figure = $this->figure();
+        $part = $figure->parts()->create(['name' => 'Body']);
+        $areas = array_map(fn (string $name): Area => $this->area($figure, $name), ['Cloak', 'Boots', 'Belt']);
+        foreach ($areas as $area) {
+            $area->update(['part_id' => $part->id]);
+        }
+        $this->putJson("/figures/{$figure->id}/areas/{$areas[0]->id}/finish", ['layers' => [$this->layer($this->pot('Reed Green', '#5c7434'))], 'version' => 1])->assertOk();
+
+        return [$figure, $areas];
+    }
+}
