@@ -77,9 +77,9 @@ final class SequenceTiming
                 $least = max($least, $end[$before] + $lag);
             }
             $previous = $n > 0 ? $sequence[$n - 1] : null;
-            // What may be broken off goes on when the step that broke it off is done.
+            // What may be broken off goes on when the step that broke it off is done; not where each change of hand costs.
             [$off, $inside] = $broken[$n - 1] ?? [null, []];
-            $isInside = $off !== null && ! $this->task->splittable[$place] && $least < $end[$off] - self::EPSILON && ! $this->areApart($off, $place);
+            $isInside = $off !== null && ! $this->task->splittable[$place] && $least < $end[$off] - self::EPSILON && $this->begin === [];
             $free = match (true) {
                 $previous === null => -INF,
                 $isInside => $inside === [] ? $start[$off] : $inside[count($inside) - 1][1],
@@ -179,12 +179,6 @@ final class SequenceTiming
         }
 
         return null;
-    }
-
-    /** Dust and wet paint are not laid into each other. */
-    private function areApart(int $one, int $two): bool
-    {
-        return $this->kind !== [] && $this->kind[$one] !== 0 && $this->kind[$two] !== 0 && $this->kind[$one] !== $this->kind[$two];
     }
 
     /**

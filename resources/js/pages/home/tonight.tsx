@@ -21,9 +21,10 @@ export function Tonight({ tonight }: { tonight: TonightProps | undefined }) {
                     </li>
                 ))}
             </ul>
-            {tonight.isOn && fits.length > 0 && (
+            {fits.length > 0 && (
                 <p className="mt-2 text-xs text-quiet">
-                    Marked steps fit into the {minutesWords(tonight.minutesLeft)} left (estimate).
+                    ● fits into the {minutesWords(tonight.minutesLeft)}{' '}
+                    {tonight.isOn ? 'left of this session' : 'of your next session'} (estimate).
                 </p>
             )}
         </section>

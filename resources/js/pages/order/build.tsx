@@ -243,7 +243,7 @@ function AddBoundary({ areas, onAdd }: { areas: readonly Option[]; onAdd: (body:
 
 function ReachPick({ area, save }: { area: BuiltAreaProps; save: (change: Record<string, unknown>) => undefined }) {
     return (
-        <td className="w-36 py-0.5">
+        <td className="w-36 py-0.5 pl-3">
             <Pick<Reach>
                 label={`What reaches ${area.name}`}
                 hideLabel

@@ -285,6 +285,9 @@ function Summary({ work }: { work: Work }) {
                             This order cannot be painted: {many(musts, 'hard rule')} not met.{' '}
                         </strong>
                     )}
+                    {musts === 0 && !order.canBePainted && (
+                        <strong className="text-ink">This plan is stopped: see what to change below. </strong>
+                    )}
                     {isPlanned
                         ? 'Planned order: all hard rules met, with the least masking and the fewest preferences not met that were found.'
                         : `Your own order: ${mm === 0 ? 'masks as much as' : `masks ${Math.abs(mm)} mm ${mm > 0 ? 'more' : 'less'} than`} the planned order, and takes ${Math.round(Math.abs(order.cost - planned.cost))} min ${order.cost >= planned.cost ? 'more' : 'less'} for masking and preferences (estimates).`}
