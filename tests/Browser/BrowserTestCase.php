@@ -146,9 +146,10 @@ abstract class BrowserTestCase extends TestCase
         return $this->find("//*[@id=//label[normalize-space()='{$label}']/@for]");
     }
 
-    protected function pick(string $label, string $option): void
+    /** @param  int  $which  of several with that label */
+    protected function pick(string $label, string $option, int $which = 1): void
     {
-        $this->find("//button[@role='combobox' and @aria-labelledby=//span[normalize-space()='{$label}']/@id]")->click();
+        $this->find("(//button[@role='combobox' and @aria-labelledby=//span[normalize-space()='{$label}']/@id])[{$which}]")->click();
         $this->find("//*[@role='option'][.//*[starts-with(normalize-space(), '{$option}')] or starts-with(normalize-space(), '{$option}')]")->click();
         $this->gone("//*[@role='listbox']");
     }
@@ -210,6 +211,15 @@ abstract class BrowserTestCase extends TestCase
             // Answers like "conflict" are part of a test; the browser logs each as a failed resource.
             static fn (array $line): bool => $line['level'] === 'SEVERE' && ! str_contains($line['message'], 'status of 4'),
         )), $page);
+    }
+
+    /** Changes the data beside the running application. */
+    protected function change(string $sql): void
+    {
+        $database = new SQLite3($this->app->directory.'/database.sqlite');
+        $database->busyTimeout(10_000);
+        $database->exec($sql);
+        $database->close();
     }
 
     /** What a query finds first, read beside the running application. */

@@ -31,7 +31,7 @@ final class OrderTest extends BrowserTestCase
         $this->find("//button[@role='radio' and .='Build']")->click();
         $this->waitForText('//main', 'Enamel and Steel rim: 560 mm, straight');
         $this->assertAccessible('how it is built');
-        $this->find("//button[@role='radio' and .='Approaches and rules']")->click();
+        $this->find("//button[@role='radio' and .='Approaches, steps, rules']")->click();
         $this->find("//button[@role='radio' and .='Big areas first, touched up']")->click();
         $this->find("//button[@role='radio' and .='Big areas first, touched up' and @aria-checked='true']");
         $this->assertAccessible('approaches');
