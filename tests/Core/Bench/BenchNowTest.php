@@ -129,7 +129,7 @@ final class BenchNowTest extends TestCase
                 }
             }
             $longer = (new SequenceTiming(ScheduleTask::of($steps, $later, $sessions)))->of(range(0, $count - 1));
-            self::assertTrue($longer === null || max($longer[1]) >= max($end) - 1e-9, "seed {$seed}");
+            self::assertTrue($longer === null || max(0.0, ...array_values($longer[1])) >= max(0.0, ...array_values($end)) - 1e-9, "seed {$seed}");
             // A step never begins where it could be moved five minutes back with all before it staying.
             self::assertSame($times, (new SequenceTiming($task))->of(range(0, $count - 1)), 'the same each time');
         }

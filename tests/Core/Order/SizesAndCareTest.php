@@ -51,7 +51,8 @@ final class SizesAndCareTest extends TestCase
     public function test_what_nobody_measured_shares_what_is_left(): void
     {
         $this->forAll(Generators::choose(10, 400), Generators::seq(Generators::tuple(Generators::choose(0, 30), Generators::bool())))->then(function (int $height, array $areas): void {
-            $asked = array_values(array_map(static fn (array $a): array => [$a[0] === 0 ? null : (float) $a[0], $a[1]], $areas));
+            /** @var list<array{int, bool}> $areas */
+            $asked = array_map(static fn (array $a): array => [$a[0] === 0 ? null : (float) $a[0], $a[1]], $areas);
             $sizes = FigureSurface::shared((float) $height, $asked);
             $taller = FigureSurface::shared(2.0 * $height, $asked);
             self::assertCount(count($asked), $sizes);
