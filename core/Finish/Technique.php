@@ -30,6 +30,7 @@ enum Technique: string
     case RecessShade = 'recess shade';
     case WetBlend = 'wet blend';
     case Chipping = 'chipping';
+    case SprayedChipping = 'sprayed chipping';
     case Spatter = 'spatter';
     case Powder = 'pigment powder';
     case Decal = 'decal';

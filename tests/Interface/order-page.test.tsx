@@ -151,7 +151,7 @@ describe('the build', () => {
             <Build
                 figure={figure()}
                 build={build({
-                    joints: [{ id: 7, partId: 1, otherId: 2, hides: [11], seam: 'filled' }],
+                    joints: [{ id: 7, partId: 1, otherId: 2, hides: [11], seam: 'filled', isGluedEarly: false }],
                     boundaries: [{ id: 9, areaId: 11, otherId: 12, mm: 40, isCurved: false }],
                 })}
             />,
@@ -199,7 +199,7 @@ describe('the build', () => {
     });
 
     it('names joints and borders in words, adds and removes them', async () => {
-        const joint = 'Body and Wing, hides Cloak, seam filled';
+        const joint = 'Body and Wing, hides Cloak, seam filled; painted apart, joined later';
         expect(screen.getByText(joint)).toBeTruthy();
         fireEvent.click(screen.getByLabelText(`Remove: ${joint}`));
         await act(settled);

@@ -26,7 +26,7 @@ export type Sheen = 'matt' | 'satin' | 'gloss';
 export type StepKind = 'prepare' | 'glue' | 'fill' | 'prime' | 'spray' | 'brush' | 'wash' | 'dry brush' | 'decal' | 'powder' | 'varnish' | 'mask' | 'peel' | 'own step';
 export type StepVerdict = 'mistake' | 'trial';
 export type Swatch = 'black' | 'white' | 'overBlack' | 'overWhite' | 'thick' | 'tint';
-export type Technique = 'base coat' | 'airbrush' | 'spray can' | 'zenithal spray' | 'spray from 45 degrees' | 'spray from below' | 'layer' | 'wash' | 'one-coat' | 'glaze' | 'filter' | 'dry brush' | 'overbrush' | 'stipple' | 'sponge' | 'edge highlight' | 'recess shade' | 'wet blend' | 'chipping' | 'spatter' | 'pigment powder' | 'decal' | 'varnish';
+export type Technique = 'base coat' | 'airbrush' | 'spray can' | 'zenithal spray' | 'spray from 45 degrees' | 'spray from below' | 'layer' | 'wash' | 'one-coat' | 'glaze' | 'filter' | 'dry brush' | 'overbrush' | 'stipple' | 'sponge' | 'edge highlight' | 'recess shade' | 'wet blend' | 'chipping' | 'sprayed chipping' | 'spatter' | 'pigment powder' | 'decal' | 'varnish';
 export type TintingStrength = 'weak' | 'usual' | 'strong';
 export type Zone = 'recess' | 'shade' | 'mid' | 'light' | 'edge';
 
@@ -443,6 +443,7 @@ export interface JointProps {
     otherId: number;
     hides: Array<number>;
     seam: Seam;
+    isGluedEarly: boolean;
 }
 
 export interface LayerProps {

@@ -12,6 +12,7 @@ use App\Models\Brief\Joint;
 use App\Models\Brief\Part;
 use App\Models\Order\OwnRule;
 use App\Models\Order\OwnStep;
+use Hyalin\Order\Plan\Approach;
 
 /**
  * A figure as it is built.
@@ -28,6 +29,15 @@ final readonly class BuildProps
      */
     public function __construct(public array $parts, public array $areas, public array $joints, public array $boundaries, public array $ownRules, public array $ownSteps)
     {
+    }
+
+    /** On the bare print, before the prime: it hides nothing, and the base waits unless the painter glues it first. */
+    private static function isGluedEarly(Figure $figure, Joint $joint): bool
+    {
+        $isBase = $figure->parts->contains(static fn (Part $p): bool => $p->is_base && in_array($p->id, [$joint->part_id, $joint->other_id], true));
+        $schools = $figure->loadMissing('painter')->painter->schools ?? [];
+
+        return $joint->hiddenAreas->isEmpty() && (! $isBase || in_array(Approach::BaseTogether->value, $schools, true));
     }
 
     public static function of(Figure $figure): self
@@ -63,6 +73,7 @@ final readonly class BuildProps
                 $j->other_id,
                 array_values($j->hiddenAreas->map(static fn (Area $a): int => $a->id)->all()),
                 $j->seam,
+                self::isGluedEarly($figure, $j),
             ))->all()),
             array_values($figure->boundaries->map(static fn (Boundary $b): BoundaryProps => new BoundaryProps($b->id, $b->area_id, $b->other_id, $b->mm, $b->is_curved))->all()),
             array_values($figure->ownRules->map(static fn (OwnRule $r): OwnRuleProps => new OwnRuleProps($r->id, $r->before, $r->after, $r->weight, $r->reason))->all()),

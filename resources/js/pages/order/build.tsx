@@ -328,7 +328,9 @@ function Joints({
                         key={joint.id}
                         words={`${partName(joint.partId)} and ${partName(joint.otherId)}${
                             joint.hides.length > 0 ? `, hides ${joint.hides.map(areaName).join(', ')}` : ''
-                        }${joint.seam === 'filled' ? ', seam filled' : ''}`}
+                        }${joint.seam === 'filled' ? ', seam filled' : ''}; ${
+                            joint.isGluedEarly ? 'glued before the primer' : 'painted apart, joined later'
+                        }`}
                         onRemove={() =>
                             void attempt(() =>
                                 send('DELETE', url('joints.destroy', { figure: figure.id, joint: joint.id })),
