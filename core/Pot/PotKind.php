@@ -43,7 +43,7 @@ enum PotKind: string
             self::Acrylic => new UsualFacts(Chemistry::Acrylic, Sheen::Matt, 1.25, 17, 20, self::DAY, 15, 1.0, 'water', 'water', isMixed: true),
             self::Airbrush => new UsualFacts(Chemistry::Acrylic, Sheen::Satin, 1.15, 17, 10, self::DAY, 18, 0.0, 'airbrush thinner', 'airbrush cleaner', isMixed: true),
             self::Primer => new UsualFacts(Chemistry::Acrylic, Sheen::Matt, 1.2, 60, 60, self::DAY, 25, 0.0, 'airbrush thinner', 'airbrush cleaner'),
-            self::Can => new UsualFacts(Chemistry::Lacquer, Sheen::Satin, 0.85, 400, 60, self::DAY, null, null, 'nothing: it is sprayed as it is', 'lacquer thinner'),
+            self::Can => new UsualFacts(Chemistry::Acrylic, Sheen::Satin, 0.85, 400, 60, self::DAY, null, null, 'nothing: it is sprayed as it is', 'a burst upside down'),
             self::Wash => new UsualFacts(Chemistry::Acrylic, Sheen::Matt, 1.05, 17, 30, self::DAY, 15, 0.0, 'water', 'water', isMixed: true, isTranslucent: true),
             self::OneCoat => new UsualFacts(Chemistry::Acrylic, Sheen::Matt, 1.05, 18, 30, self::DAY, 15, 0.0, 'medium', 'water', isMixed: true, isTranslucent: true),
             self::Ink => new UsualFacts(Chemistry::Acrylic, Sheen::Satin, 1.05, 15, 15, self::DAY, 12, 0.5, 'water', 'water', isMixed: true, isTranslucent: true),

@@ -760,7 +760,7 @@ export interface PotNeedProps {
     hasMl: number;
     missingMl: number;
     toBuy: number;
-    needDrops: number;
+    needDrops: number | null;
     cost: number | null;
     spend: number | null;
     onShelf: boolean;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Props\Bench;
 
 use App\Adapters\Bench\PaintNeed;
+use Hyalin\Pot\PotKind;
 
 /**
  * What a run takes from one pot, against what is in it: estimates.
@@ -14,7 +15,7 @@ final readonly class PotNeedProps
     /**
      * @param  float  $missingMl  0 when the pot holds enough
      * @param  int  $toBuy  new pots
-     * @param  int  $needDrops  from the pot's own dropper
+     * @param  int|null  $needDrops  from the pot's own dropper; null for a can
      * @param  float|null  $cost  of what is used; null when the pot has no price
      * @param  float|null  $spend  of the new pots
      */
@@ -27,7 +28,7 @@ final readonly class PotNeedProps
         public float $hasMl,
         public float $missingMl,
         public int $toBuy,
-        public int $needDrops,
+        public ?int $needDrops,
         public ?float $cost,
         public ?float $spend,
         public bool $onShelf,
@@ -40,7 +41,7 @@ final readonly class PotNeedProps
 
         return new self(
             $paint->id, $paint->maker, $paint->name, $paint->thick_hex, $need->needMl, $need->hasMl, $need->missingMl, $need->toBuy,
-            (int) round($need->needMl / $paint->pot()->dropMillilitres()), $need->cost, $need->spend, $paint->deleted_at === null,
+            $paint->kind === PotKind::Can ? null : (int) round($need->needMl / $paint->pot()->dropMillilitres()), $need->cost, $need->spend, $paint->deleted_at === null,
         );
     }
 }

@@ -1,6 +1,6 @@
 import { Link, router } from '@inertiajs/react';
 import clsx from 'clsx';
-import { Plus, Layers, Printer, Scale } from 'lucide-react';
+import { Plus, Layers, Printer, Scale, Undo2 } from 'lucide-react';
 import { Tabs } from 'radix-ui';
 import { useState, type ReactNode } from 'react';
 import { Acts, Kept } from '@/features/acts/acts';
@@ -173,9 +173,6 @@ function Finish(props: FinishProps) {
                 <Spreads section={section} form={area.form} />
                 <footer className="flex flex-wrap items-center justify-between gap-3">
                     <Footer desk={desk} addLayer={addLayer} />
-                    <Button size="small" disabled={!finish.canUndo} onClick={finish.undo}>
-                        Undo
-                    </Button>
                     <p role="status" className="text-xs text-quiet">
                         {savingWords(finish.saving)}.{' '}
                         {stack.length > 0 && `Predicted from ${section.rows.at(-1)?.quality ?? 'estimated'} paints. `}In{' '}
@@ -409,7 +406,7 @@ function AddLayer({
     const [technique, setTechnique] = useState<Technique>('base coat');
     return (
         <div className="flex items-end gap-2">
-            <div className="w-40">
+            <div className="w-36">
                 <Pick<Technique>
                     label="Technique of the new layer"
                     hideLabel
@@ -516,9 +513,18 @@ function LayerTabs({ desk, layer }: { desk: Desk; layer: LayerProps }) {
 }
 
 function Footer({ desk, addLayer }: { desk: Desk; addLayer: (name: Technique) => void }) {
-    const { techniques, pots, figure, area } = desk;
+    const { techniques, pots, figure, area, finish } = desk;
     return (
         <div className="flex flex-wrap items-end gap-2">
+            <Button
+                aria-label="Undo"
+                title="Undo (z)"
+                className="w-10 !px-0"
+                disabled={!finish.canUndo}
+                onClick={finish.undo}
+            >
+                <Undo2 size={16} aria-hidden />
+            </Button>
             <AddLayer techniques={techniques} onAdd={addLayer} disabled={pots.length === 0} />
             <Link
                 href={url('figures.proposals', { figure: figure.id, area: area.id })}

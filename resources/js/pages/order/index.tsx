@@ -276,9 +276,7 @@ function Summary({ work }: { work: Work }) {
         <div className="text-sm">
             <p className="leading-tight">
                 <strong className="text-lg">{many(steps.length, 'step')}</strong>, about{' '}
-                {minutesWords(order.handsOnMinutes)} at the bench (estimate). Masks: {Math.round(order.maskMm)} mm
-                {order.estimatedMm > 0 && ` (${Math.round(order.estimatedMm)} of them estimated)`}, about{' '}
-                {minutesWords(Math.round(order.maskMinutes))}
+                {minutesWords(order.handsOnMinutes)} at the bench (estimate). {maskWords(order)}
                 <span className="block text-xs text-quiet">
                     {musts > 0 && (
                         <strong className="text-ink">
@@ -295,6 +293,12 @@ function Summary({ work }: { work: Work }) {
             </p>
         </div>
     );
+}
+
+function maskWords(order: OrderProps): string {
+    if (order.masks.length === 0) return 'No mask is needed.';
+    const guessed = order.estimatedMm > 0 ? ` (${Math.round(order.estimatedMm)} of them estimated)` : '';
+    return `Masks: ${Math.round(order.maskMm)} mm${guessed}, about ${minutesWords(Math.round(order.maskMinutes))}`;
 }
 
 function FilterBar({ work }: { work: Work }) {

@@ -114,7 +114,7 @@ function Table({ pots }: { pots: readonly PotNeedProps[] }) {
                             </span>
                         </th>
                         <td className="text-right">{pot.needMl.toFixed(2)}</td>
-                        <td className="text-right">{pot.needDrops}</td>
+                        <td className="text-right">{pot.needDrops ?? 'sprayed'}</td>
                         <td className="text-right">{pot.hasMl.toFixed(1)}</td>
                         <td className="text-right">{pot.missingMl > 0 ? pot.missingMl.toFixed(2) : ''}</td>
                         <td className="text-right">{pot.toBuy > 0 ? pot.toBuy : ''}</td>
@@ -135,7 +135,7 @@ function Estimates({ page }: { page: Page }) {
             {cost > 0 && `The paint costs about ${cost.toFixed(2)}`}
             {cost > 0 && unpriced > 0 && `, without ${many(unpriced, 'pot')} that have no price`}
             {cost > 0 && '. '}
-            Areas without a size count as 5 cm²:{' '}
+            Areas without a size are estimated from the height of the figure:{' '}
             <Link className="underline" href={url('figures.order', { figure: figure.id })}>
                 set their size
             </Link>
