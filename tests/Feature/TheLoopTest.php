@@ -61,7 +61,9 @@ final class TheLoopTest extends TestCase
         self::assertSame([3, 1], array_column($step->refresh()->used_mix ?? [], 'drops'));
         // What left the pots left them for the cup, and not again for the step.
         self::assertNull($step->taken_ml);
-        self::assertNotNull($cup);
+        // And from the cup back to the step.
+        self::assertIsInt($cup);
+        AssertableInertia::fromTestResponse($this->get("/cups/{$cup}")->assertOk())->where('cup.stepUrl', "/runs/{$run->id}?step={$step->position}");
     }
 
     public function test_wet_paint_holds_the_bench_and_going_on_is_remembered(): void

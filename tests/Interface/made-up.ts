@@ -167,6 +167,7 @@ export function cup(change: Partial<CupProps> = {}): CupProps {
         id: 5,
         name: 'Skin',
         place: null,
+        stepUrl: null,
         millilitres: 0,
         parts: [],
         recipeDrops: 0,

@@ -21,6 +21,12 @@ final readonly class FigureOrder
     {
     }
 
+    /** An order that was made already. */
+    public static function from(FigurePlan $plan, PlannedOrder $order): self
+    {
+        return new self($plan, $order);
+    }
+
     /** @throws InvalidInput when the figure cannot be built so, or rules run in a circle */
     public static function of(Figure $figure): self
     {

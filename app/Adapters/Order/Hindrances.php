@@ -26,10 +26,14 @@ final readonly class Hindrances
     public static function of(Figure $figure): self
     {
         try {
-            $found = self::in(FigureOrder::of($figure));
+            return self::in($figure, FigureOrder::of($figure));
         } catch (InvalidInput $e) {
-            $found = new self([ucfirst($e->getMessage()).'.'], true);
+            return self::kept($figure, new self([ucfirst($e->getMessage()).'.'], true));
         }
+    }
+
+    private static function kept(Figure $figure, self $found): self
+    {
         if ($figure->is_stopped !== ($found->words !== [])) {
             $figure->is_stopped = $found->words !== [];
             $figure->save();
@@ -38,7 +42,8 @@ final readonly class Hindrances
         return $found;
     }
 
-    private static function in(FigureOrder $found): self
+    /** Of an order that was made already. */
+    public static function in(Figure $figure, FigureOrder $found): self
     {
         $order = $found->order;
         $names = [];
@@ -48,10 +53,10 @@ final readonly class Hindrances
         $stops = array_filter($order->issues, static fn (Issue $i): bool => $i->stops);
         $broken = array_filter($order->broken, static fn (Constraint $c): bool => $c->isMust());
 
-        return new self([
+        return self::kept($figure, new self([
             ...array_map(static fn (Issue $i): string => trim("{$i->what} {$i->remedy}"), array_values($stops)),
             ...array_map(static fn (Constraint $c): string => "\"{$names[(string) $c->before]}\" must come before \"{$names[(string) $c->after]}\": {$c->reason}.", array_values($broken)),
-        ], false);
+        ], false));
     }
 
     private static function words(FigureOrder $found, Step $step): string

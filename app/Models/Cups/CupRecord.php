@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Cups;
 
+use App\Models\Bench\RunStep;
 use App\Models\Brief\Area;
 use App\Models\OwnedByPainter;
 use Hyalin\Colour\Lab;
@@ -19,6 +20,7 @@ use Illuminate\Support\Carbon;
  * @property int $painter_id
  * @property int|null $area_id
  * @property int|null $run_step_id the step it was mixed for
+ * @property RunStep|null $runStep
  * @property string $name
  * @property float|null $target_l
  * @property float|null $target_a
@@ -53,6 +55,12 @@ final class CupRecord extends Model
     public function area(): BelongsTo
     {
         return $this->belongsTo(Area::class);
+    }
+
+    /** @return BelongsTo<RunStep, $this> the step it was mixed for */
+    public function runStep(): BelongsTo
+    {
+        return $this->belongsTo(RunStep::class);
     }
 
     public function target(): ?Lab

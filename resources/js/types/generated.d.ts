@@ -293,6 +293,7 @@ export interface CupProps {
     id: number;
     name: string;
     place: string | null;
+    stepUrl: string | null;
     millilitres: number;
     parts: Array<CupPartProps>;
     recipeDrops: number;

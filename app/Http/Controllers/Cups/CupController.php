@@ -43,7 +43,7 @@ final class CupController
 {
     public function index(#[CurrentUser] Painter $painter): Response
     {
-        $cups = $painter->cups()->whereNull('emptied_at')->with(['entries.paint', 'area.figure'])->get();
+        $cups = $painter->cups()->whereNull('emptied_at')->with(['entries.paint', 'area.figure', 'runStep'])->get();
 
         return Inertia::render('cups/index', [
             'cups' => static fn () => array_values($cups->map(static fn (CupRecord $c): CupProps => CupProps::of($c))->all()),
@@ -202,7 +202,7 @@ final class CupController
 
     private static function props(CupRecord $cup): CupProps
     {
-        return CupProps::of($cup->load(['entries.paint', 'area.figure']));
+        return CupProps::of($cup->load(['entries.paint', 'area.figure', 'runStep']));
     }
 
     /** @throws ValidationException */

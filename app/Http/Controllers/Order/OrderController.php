@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Order;
 
 use App\Actions\Order\GiveUp;
+use App\Adapters\Order\FigureOrder;
 use App\Adapters\Order\Hindrances;
 use App\Adapters\Order\WorkPlan;
 use App\Http\Props\Brief\FigureProps;
@@ -37,13 +38,17 @@ final class OrderController
     {
         $problem = $planned = $own = $contradiction = null;
         try {
-            Hindrances::of($figure);
             $plan = WorkPlan::of($figure);
-            $planned = OrderProps::of($figure, $plan, OrderPlanner::plan($plan));
-            $own = $figure->own_order === null ? null : OrderProps::of($figure, $plan, OrderPlanner::judge($plan, $figure->own_order));
+            $order = OrderPlanner::plan($plan);
+            $judged = $figure->own_order === null ? null : OrderPlanner::judge($plan, $figure->own_order);
+            Hindrances::in($figure, FigureOrder::from($plan, $judged ?? $order));
+            $planned = OrderProps::of($figure, $plan, $order);
+            $own = $judged === null ? null : OrderProps::of($figure, $plan, $judged);
         } catch (ContradictingRules $e) {
+            Hindrances::of($figure);
             $contradiction = ContradictionProps::of(WorkPlan::of($figure), $e);
         } catch (InvalidInput $e) {
+            Hindrances::of($figure);
             $problem = ucfirst($e->getMessage()).'.';
         }
 

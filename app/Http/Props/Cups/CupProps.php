@@ -26,6 +26,7 @@ use Hyalin\Optics\Surface;
 final readonly class CupProps
 {
     /**
+     * @param  string|null  $stepUrl  of the step it was mixed for
      * @param  list<CupPartProps>  $parts  largest first
      * @param  int  $recipeDrops  drops of the nearest whole-drop recipe
      * @param  float  $recipeError  largest share the recipe is off by, 0..1
@@ -36,6 +37,7 @@ final readonly class CupProps
         public int $id,
         public string $name,
         public ?string $place,
+        public ?string $stepUrl,
         public float $millilitres,
         public array $parts,
         public int $recipeDrops,
@@ -76,6 +78,7 @@ final readonly class CupProps
             $cup->id,
             $cup->name,
             $cup->area === null ? null : "{$cup->area->figure?->name}, {$cup->area->name}",
+            $cup->runStep === null ? null : route('runs.show', ['run' => $cup->runStep->run_id, 'step' => $cup->runStep->position], false),
             round($contents->cup->total(), 6),
             $parts,
             $recipe?->total() ?? 0,

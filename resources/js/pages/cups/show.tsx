@@ -486,6 +486,14 @@ function CupHead({ page }: { page: Page }) {
                     Cups
                 </Link>
                 {cup.place !== null && ` · ${cup.place}`}
+                {cup.stepUrl !== null && (
+                    <>
+                        {' · '}
+                        <Link className="underline" href={cup.stepUrl}>
+                            back to its step
+                        </Link>
+                    </>
+                )}
             </p>
             <h1 className="text-2xl">{cup.name}</h1>
             <p className="text-sm" role="status">
