@@ -111,6 +111,11 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
             unset($area->form, $area->isLeftBare);
         }
         unset($document->records->ownSteps);
+        assert(is_array($document->records->joints));
+        foreach ($document->records->joints as $joint) {
+            assert($joint instanceof stdClass);
+            unset($joint->isLast);
+        }
         assert(is_array($document->records->runSteps));
         foreach ($document->records->runSteps as $step) {
             assert($step instanceof stdClass);

@@ -209,7 +209,7 @@ describe('the build', () => {
         await act(settled);
         expect(server.asked[1]).toMatchObject({
             method: 'POST',
-            body: { partId: 1, otherId: 2, hides: [], seam: 'fits' },
+            body: { partId: 1, otherId: 2, hides: [], seam: 'fits', isLast: false },
         });
         await answered();
         fireEvent.change(screen.getByLabelText('mm'), { target: { value: '12,5' } });

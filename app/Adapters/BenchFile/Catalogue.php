@@ -133,6 +133,7 @@ final class Catalogue
                     Field::reference('other_id', 'parts'),
                     Field::references('hides', 'areas', new Link('joint_hidden_areas', 'joint_id', 'area_id'))->optional(),
                     Field::choice('seam', Seam::class),
+                    Field::flag('is_last')->optional(),
                 ],
             ),
             new RecordType(

@@ -58,6 +58,7 @@ final class WorkPlan
                 (string) $j->other_id,
                 array_values($j->hiddenAreas->map(static fn (Area $a): string => (string) $a->id)->all()),
                 $j->seam,
+                $j->is_last,
             ))->all()),
             array_values($figure->boundaries->map(static fn (Boundary $b): BoundaryPlan => new BoundaryPlan((string) $b->area_id, (string) $b->other_id, $b->mm, $b->is_curved))->all()),
             array_values(array_filter(array_map(static fn (string $s): ?Approach => Approach::tryFrom($s), $painter->schools ?? []))),
@@ -66,6 +67,7 @@ final class WorkPlan
             self::sitting($painter),
             array_values($figure->ownSteps->map(static fn (OwnStep $o): OwnStepPlan => $o->plan())->all()),
             array_values(array_filter(array_map(PieceUse::tryFrom(...), $figure->uses ?? []))),
+            true,
         );
     }
 

@@ -18,12 +18,13 @@ use Illuminate\Database\Eloquent\Relations\BelongsToMany;
  * @property int $other_id
  * @property Collection<int, Area> $hiddenAreas that cannot be reached any more once it is glued
  * @property Seam $seam
+ * @property bool $is_last painted apart and joined when both parts are finished
  */
 final class Joint extends Model
 {
     protected $guarded = ['id', 'figure_id'];
 
-    protected $attributes = ['seam' => 'fits'];
+    protected $attributes = ['seam' => 'fits', 'is_last' => false];
 
     /** @return BelongsToMany<Area, $this> */
     public function hiddenAreas(): BelongsToMany
@@ -34,6 +35,6 @@ final class Joint extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['seam' => Seam::class];
+        return ['seam' => Seam::class, 'is_last' => 'boolean'];
     }
 }

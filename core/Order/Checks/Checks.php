@@ -27,7 +27,7 @@ final class Checks
      */
     public static function of(FigurePlan $figure, array $steps): array
     {
-        $found = [...self::chemistry($figure), ...self::completeness($figure, $steps), ...Habits::of($figure), ...self::borders($figure, $steps), ...Care::of($figure)];
+        $found = [...self::chemistry($figure), ...self::completeness($figure, $steps), ...Habits::of($figure), ...self::borders($figure, $steps), ...Care::of($figure), ...Unseen::of($figure)];
         usort($found, static fn (Issue $p, Issue $q): int => $q->stops <=> $p->stops);
 
         return $found;

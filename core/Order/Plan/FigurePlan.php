@@ -27,6 +27,7 @@ final readonly class FigurePlan
      * @param  int  $sittingMinutes  of the painter's longest session: no mask stays on longer than that
      * @param  list<OwnStepPlan>  $ownSteps
      * @param  list<PieceUse>  $uses  what its finish has to stand
+     * @param  bool  $asksUnseen  whether it is asked for what no reference shows
      */
     private function __construct(
         public array $parts,
@@ -39,6 +40,7 @@ final readonly class FigurePlan
         public int $sittingMinutes,
         public array $ownSteps,
         public array $uses,
+        public bool $asksUnseen,
     ) {
     }
 
@@ -55,7 +57,7 @@ final readonly class FigurePlan
      *
      * @throws InvalidOrder when an area is on no part, a part is joined with itself, a boundary is given twice and differs
      */
-    public static function of(array $parts, array $areas, array $joints = [], array $boundaries = [], array $approaches = [], array $own = [], bool $hasVarnish = true, int $sittingMinutes = self::SITTING, array $ownSteps = [], array $uses = []): self
+    public static function of(array $parts, array $areas, array $joints = [], array $boundaries = [], array $approaches = [], array $own = [], bool $hasVarnish = true, int $sittingMinutes = self::SITTING, array $ownSteps = [], array $uses = [], bool $asksUnseen = false): self
     {
         $partIds = array_map(static fn (PartPlan $p): string => $p->id, $parts);
         foreach ($areas as $area) {
@@ -77,7 +79,7 @@ final readonly class FigurePlan
             $known[$key] = $boundary->mm;
         }
 
-        return new self($parts, $areas, $joints, $boundaries, $approaches, $own, $hasVarnish, $sittingMinutes, $ownSteps, $uses);
+        return new self($parts, $areas, $joints, $boundaries, $approaches, $own, $hasVarnish, $sittingMinutes, $ownSteps, $uses, $asksUnseen);
     }
 
     public function follows(Approach $approach): bool
@@ -99,7 +101,7 @@ final readonly class FigurePlan
     {
         $isBase = array_filter($this->parts, static fn (PartPlan $p): bool => $p->isBase && in_array($p->id, [$joint->a, $joint->b], true)) !== [];
 
-        return $joint->hides === [] && (! $isBase || $this->follows(Approach::BaseTogether));
+        return $joint->hides === [] && ! $joint->isLast && (! $isBase || $this->follows(Approach::BaseTogether));
     }
 
     public function area(string $id): ?AreaPlan

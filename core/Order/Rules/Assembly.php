@@ -76,9 +76,11 @@ final class Assembly implements Rule
                     array_values($hidden)[0],
                 );
             } elseif ($step->areas !== [] && array_intersect($step->parts, [$joint->a, $joint->b]) !== []) {
-                yield $isBase
-                    ? Constraint::must($step->id, $glue, 'base last', 'figure and base are finished apart, and varnish reaches everywhere')
-                    : Constraint::should($step->id, $glue, 2.0, 'painted in sub-assemblies', 'separate parts are easier to reach');
+                yield match (true) {
+                    $joint->isLast => Constraint::must($step->id, $glue, 'glued last', 'you said that it is joined when both parts are finished'),
+                    $isBase => Constraint::must($step->id, $glue, 'base last', 'figure and base are finished apart, and varnish reaches everywhere'),
+                    default => Constraint::should($step->id, $glue, 2.0, 'painted in sub-assemblies', 'separate parts are easier to reach'),
+                };
             }
         }
     }

@@ -135,6 +135,28 @@ final class SizesAndCareTest extends TestCase
         yield 'lacquer varnish over acrylic' => [[$base, self::layer('v', StepKind::Varnish, sheen: 'matt', chemistry: Chemistry::Lacquer)], 'lacquer varnish attacks'];
     }
 
+    public function test_a_joint_may_be_glued_when_both_parts_are_finished(): void
+    {
+        $areas = [self::area('a', 5.0, [self::layer('a1', StepKind::Brush)]), self::area('arm', 4.0, [self::layer('b1', StepKind::Brush)], part: 'q')];
+        $parts = [new PartPlan('p', 'P', PrintProcess::Resin), new PartPlan('q', 'Q', PrintProcess::Resin)];
+        $last = static fn (bool $isLast): string => (string) array_reverse(OrderPlanner::plan(FigurePlan::of($parts, $areas, [new JointPlan('p', 'q', isLast: $isLast)]))->steps)[0]->id;
+        self::assertSame('glue p q', $last(true));
+        self::assertNotSame('glue p q', $last(false), 'it hides nothing: glued on the bare print');
+    }
+
+    public function test_what_no_reference_shows_is_asked_for_once(): void
+    {
+        $parts = [new PartPlan('p', 'P', PrintProcess::Resin)];
+        $asked = static fn (bool $asks, string ...$names): array => array_values(array_filter(
+            array_map(static fn (Issue $i): string => $i->what, OrderPlanner::plan(FigurePlan::of($parts, array_map(static fn (string $n): AreaPlan => self::area($n, 1.0), array_values($names)), asksUnseen: $asks))->issues),
+            static fn (string $what): bool => str_starts_with($what, 'No reference shows'),
+        ));
+        self::assertSame(['No reference shows the inside of Cloak, Left sleeve, nor the back of Hair.'], $asked(true, 'Cloak', 'Left sleeve', 'Hair', 'Belt'));
+        self::assertSame(['No reference shows the back of Hair.'], $asked(true, 'Cloak', 'Lining of the cloak', 'Hair'));
+        self::assertSame([], $asked(true, 'Belt', 'Chair', 'Boots'));
+        self::assertSame([], $asked(false, 'Cloak'));
+    }
+
     public function test_what_it_has_to_stand_is_said_and_stops_nothing(): void
     {
         $areas = [self::area('cloak', 5.0, [self::layer('l', StepKind::Brush)]), self::area('mud', 2.0, [self::layer('d', StepKind::Powder)])];

@@ -103,6 +103,7 @@ final class BuildController
         $request->validate([
             'partId' => ['required', 'integer', $own],
             'otherId' => ['required', 'integer', 'different:partId', $own],
+            'isLast' => ['sometimes', 'boolean'],
             'seam' => ['sometimes', Rule::enum(Seam::class)],
             'hides' => ['sometimes', 'array', 'list'],
             'hides.*' => ['integer', Rule::exists('areas', 'id')->where('figure_id', $figure->id)],
@@ -112,7 +113,7 @@ final class BuildController
             throw ValidationException::withMessages(['otherId' => 'These two are joined already.']);
         }
         $joint = DB::transaction(static function () use ($request, $figure, $a, $b): Joint {
-            $joint = $figure->joints()->create(['part_id' => $a, 'other_id' => $b, 'seam' => $request->enum('seam', Seam::class) ?? Seam::Clean]);
+            $joint = $figure->joints()->create(['part_id' => $a, 'other_id' => $b, 'seam' => $request->enum('seam', Seam::class) ?? Seam::Clean, 'is_last' => $request->boolean('isLast')]);
             $joint->hiddenAreas()->sync(array_filter($request->array('hides'), is_numeric(...)));
 
             return $joint;

@@ -37,7 +37,7 @@ final readonly class BuildProps
         $isBase = $figure->parts->contains(static fn (Part $p): bool => $p->is_base && in_array($p->id, [$joint->part_id, $joint->other_id], true));
         $schools = $figure->loadMissing('painter')->painter->schools ?? [];
 
-        return $joint->hiddenAreas->isEmpty() && (! $isBase || in_array(Approach::BaseTogether->value, $schools, true));
+        return ! $joint->is_last && $joint->hiddenAreas->isEmpty() && (! $isBase || in_array(Approach::BaseTogether->value, $schools, true));
     }
 
     public static function of(Figure $figure): self

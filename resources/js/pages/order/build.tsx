@@ -160,6 +160,7 @@ function AddJoint({
     const [b, setB] = useState(parts[1]?.value ?? '');
     const [hides, setHides] = useState(NOTHING);
     const [seam, setSeam] = useState<Seam>('fits');
+    const [isLast, setLast] = useState(false);
     return (
         <div className="mt-2 grid grid-cols-[1fr_1fr_1fr_1fr_auto] items-end gap-2 bg-sunk p-3">
             <Pick label="Part" value={a} options={parts} onPick={setA} />
@@ -179,6 +180,17 @@ function AddJoint({
                 ]}
                 onPick={setSeam}
             />
+            <label className="col-span-4 row-start-2 flex min-h-8 items-center gap-2 text-sm">
+                <input
+                    type="checkbox"
+                    className="h-6 w-6"
+                    checked={isLast}
+                    onChange={(event) => {
+                        setLast(event.target.checked);
+                    }}
+                />
+                painted apart, glued when both are finished
+            </label>
             <Button
                 onClick={() => {
                     onAdd({
@@ -186,6 +198,7 @@ function AddJoint({
                         otherId: Number(b),
                         hides: hides === NOTHING ? [] : [Number(hides)],
                         seam,
+                        isLast,
                     });
                 }}
             >
