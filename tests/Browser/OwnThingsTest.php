@@ -71,7 +71,7 @@ final class OwnThingsTest extends BrowserTestCase
             'nothing was removed',
         );
 
-        $this->find("//button[@role='radio' and .='Approaches and rules']")->click();
+        $this->find("//button[@role='radio' and .='Approaches, steps, rules']")->click();
         $this->field('Because')->sendKeys('I like it so');
         $this->field('Worth, minutes')->sendKeys('5');
         $this->pickAny('before that');
