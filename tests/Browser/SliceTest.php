@@ -114,6 +114,8 @@ final class SliceTest extends BrowserTestCase
         $this->field('Note for next time')->sendKeys('One drop more than planned.');
         $this->button('Save')->click();
         $this->waitForText('//article', 'Planned: '.$mix);
+        $this->button('Go on anyway')->click();
+        $this->gone("//button[.='Go on anyway']");
         $this->keys(' ');
         $this->waitForText('//article', 'Every step is done');
 

@@ -237,7 +237,8 @@ function useSchedule({
     async function keep(change: Record<string, unknown>) {
         if (await attempt(() => send('PUT', url('schedule.hours'), change))) {
             setMessage(null);
-            router.reload();
+            // Only what has changed: planning every figure anew would take the list away from under the pointer.
+            router.reload({ only: ['hours', 'exceptions', 'aid', 'timeZone'] });
         }
     }
 
@@ -245,7 +246,7 @@ function useSchedule({
         setWorking(true);
         if (await attempt(() => send('POST', url('schedule.plan'), { figureIds: chosen }))) {
             setStep(null);
-            router.reload();
+            router.reload({ only: ['schedule'] });
         }
         setWorking(false);
     }
