@@ -77,6 +77,7 @@ function AreaRow({ figure, area, attempt }: { figure: FigureProps; area: BuiltAr
                 {area.name}
             </th>
             <td>
+                <span className="mr-1 text-xs text-quiet sm:hidden">depth</span>
                 <input
                     type="number"
                     min={0}
@@ -91,6 +92,7 @@ function AreaRow({ figure, area, attempt }: { figure: FigureProps; area: BuiltAr
                 />
             </td>
             <td>
+                <span className="mr-1 text-xs text-quiet sm:hidden">cm²</span>
                 <input
                     inputMode="decimal"
                     aria-label={`Square centimetres of ${area.name}`}
@@ -115,7 +117,7 @@ function AreaRow({ figure, area, attempt }: { figure: FigureProps; area: BuiltAr
                     />
                     hidden
                 </label>
-                <label className="flex items-center gap-2 whitespace-nowrap">
+                <label className="mt-1 flex items-center gap-2 whitespace-nowrap">
                     <input
                         type="checkbox"
                         className="h-6 w-6"
@@ -162,7 +164,7 @@ function AddJoint({
     const [seam, setSeam] = useState<Seam>('fits');
     const [isLast, setLast] = useState(false);
     return (
-        <div className="mt-2 grid grid-cols-[1fr_1fr_1fr_1fr_auto] items-end gap-2 bg-sunk p-3">
+        <div className="mt-2 grid grid-cols-2 items-end gap-2 bg-sunk p-3 sm:grid-cols-[1fr_1fr_1fr_1fr_auto]">
             <Pick label="Part" value={a} options={parts} onPick={setA} />
             <Pick label="and" value={b} options={parts} onPick={setB} />
             <Pick
@@ -180,7 +182,7 @@ function AddJoint({
                 ]}
                 onPick={setSeam}
             />
-            <label className="col-span-4 row-start-2 flex min-h-8 items-center gap-2 text-sm">
+            <label className="col-span-2 flex min-h-8 items-center gap-2 text-sm sm:col-span-4 sm:row-start-2">
                 <input
                     type="checkbox"
                     className="h-6 w-6"
@@ -214,7 +216,7 @@ function AddBoundary({ areas, onAdd }: { areas: readonly Option[]; onAdd: (body:
     const [mm, setMm] = useState('');
     const [curved, setCurved] = useState(true);
     return (
-        <div className="mt-2 grid grid-cols-[1fr_1fr_5rem_auto_auto] items-end gap-2 bg-sunk p-3">
+        <div className="mt-2 grid grid-cols-2 items-end gap-2 bg-sunk p-3 sm:grid-cols-[1fr_1fr_5rem_auto_auto]">
             <Pick label="Area" value={a} options={areas} onPick={setA} />
             <Pick label="and" value={b} options={areas} onPick={setB} />
             <Field
@@ -507,7 +509,7 @@ function PartRow({ part, attempt, figure }: PartOfFigure) {
                     />
                     the base
                 </label>
-                <label className="flex items-center gap-2 whitespace-nowrap">
+                <label className="mt-1 flex items-center gap-2 whitespace-nowrap">
                     <input
                         type="checkbox"
                         className="h-6 w-6"
@@ -523,6 +525,12 @@ function PartRow({ part, attempt, figure }: PartOfFigure) {
     );
 }
 
+/** On a phone a row of the table is read line under line. */
+const STACKED =
+    'max-sm:block max-sm:[&_tbody]:block max-sm:[&_thead]:hidden max-sm:[&_tr]:flex max-sm:[&_tr]:flex-wrap ' +
+    'max-sm:[&_tr]:items-center max-sm:[&_tr]:gap-x-3 max-sm:[&_tr]:py-1 max-sm:[&_th]:w-full max-sm:[&_th]:pl-0 ' +
+    'max-sm:[&_td]:w-auto max-sm:[&_td]:pl-0 max-sm:[&_td[colspan="5"]]:w-full';
+
 function PartsAndAreas({
     build,
     attempt,
@@ -535,7 +543,7 @@ function PartsAndAreas({
     return (
         <section>
             <h2 className="mb-2 text-lg font-semibold">Parts and areas</h2>
-            <table className="w-full text-left text-sm">
+            <table className={`w-full text-left text-sm ${STACKED}`}>
                 <thead className="text-xs text-quiet">
                     <tr>
                         <th className="font-normal">part, area</th>
