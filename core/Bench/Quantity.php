@@ -50,6 +50,12 @@ final readonly class Quantity
         return new self($learned * $laid / $efficiency, $keptDrops * self::DROP_MILLILITRES, $thinner);
     }
 
+    /** Another layer out of the same cup, of the same mix and thinning: what the cup keeps, it keeps once. */
+    public function and(self $next): self
+    {
+        return new self($this->millilitres + $next->millilitres, max($this->keptMillilitres, $next->keptMillilitres), $this->thinner);
+    }
+
     /** @return float of paint and thinner together */
     public function mixedMillilitres(): float
     {

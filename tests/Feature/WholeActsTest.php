@@ -49,6 +49,25 @@ final class WholeActsTest extends TestCase
         $this->postJson("/figures/{$figure->id}/copies", ['fromAreaId' => $empty->id, 'areaIds' => [$areas[0]->id]])->assertUnprocessable()->assertJsonPath('message', 'Spear has no layer to copy.');
     }
 
+    public function test_the_same_mix_in_several_areas_is_one_cup(): void
+    {
+        [$figure, $areas] = $this->three();
+        $this->postJson("/figures/{$figure->id}/copies", ['fromAreaId' => $areas[0]->id, 'areaIds' => [$areas[1]->id, $areas[2]->id]])->assertOk();
+        foreach ($areas as $area) {
+            $area->update(['square_cm' => 20]);
+        }
+        $this->post("/figures/{$figure->id}/runs")->assertRedirect();
+        $run = $figure->runs()->sole();
+        $first = $run->steps()->where('technique', 'base coat')->firstOrFail();
+        $at = 'run.steps.'.($first->position - 1).'.need';
+        // By hand: 20 cm2 x 40 um x 2 coats / 0.8 = 0.2 mL an area; three, and the drop that stays on the palette once, are 13 drops.
+        $this->get("/runs/{$run->id}")->assertInertia(fn (AssertableInertia $page) => $page->where("{$at}.cup.0.drops", 5)->where("{$at}.next", 2)->where("{$at}.together.0.drops", 13));
+        self::assertStringContainsString('Reed Green,0.650,', (string) $this->get("/figures/{$figure->id}/quantities.csv")->assertOk()->getContent());
+        $this->patchJson("/runs/{$run->id}/steps/{$first->id}", ['version' => 1, 'state' => 'done'])->assertOk();
+        $at = "run.steps.{$first->position}.need";
+        $this->get("/runs/{$run->id}")->assertInertia(fn (AssertableInertia $page) => $page->where("{$at}.next", 1)->where("{$at}.together.0.drops", 9));
+    }
+
     public function test_adopting_a_proposal_over_a_finish_of_ones_own_keeps_it(): void
     {
         [$figure, $areas] = $this->three();

@@ -61,8 +61,8 @@ final readonly class CalculatePaint
             array_push($ids, ...array_column($step->used_mix ?? $step->planned_mix, 'paintId'));
         }
         $pots = Paint::withTrashed()->whereKey(array_unique($ids))->get();
-        foreach ($steps as $step) {
-            foreach ($this->needs->millilitres($step, $pots) as $paintId => $millilitres) {
+        foreach (PaintNeeds::cups($steps) as $cup) {
+            foreach ($this->needs->millilitres($pots, ...$cup) as $paintId => $millilitres) {
                 $taken[$paintId] = ($taken[$paintId] ?? 0.0) + $millilitres;
             }
         }

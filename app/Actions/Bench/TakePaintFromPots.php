@@ -45,7 +45,7 @@ final readonly class TakePaintFromPots
         $pots = array_filter(array_map(static fn (int $id): ?Paint => self::pot($step, $id), array_column($step->used_mix ?? $step->planned_mix, 'paintId')));
 
         // A can is not counted in drops: what it sprays is all there is to say.
-        return array_map(static fn (float $ml): float => $ml * ($drops === [] ? 1.0 : $share), $this->needs->millilitres($step, $pots));
+        return array_map(static fn (float $ml): float => $ml * ($drops === [] ? 1.0 : $share), $this->needs->millilitres($pots, $step));
     }
 
     private static function pot(RunStep $step, int $paintId): ?Paint

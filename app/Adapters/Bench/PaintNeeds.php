@@ -31,12 +31,13 @@ final class PaintNeeds
     /**
      * Whole drops to put into the cup, by paint.
      *
+     * @param  RunStep  ...$next  that the same cup serves
      * @return array<int, int> empty when nothing is counted
      */
-    public function drops(RunStep $step): array
+    public function drops(RunStep $step, RunStep ...$next): array
     {
         $mix = $step->used_mix ?? $step->planned_mix;
-        $need = $this->of($step);
+        $need = $this->together($step, ...$next);
         if ($need === null || $mix === [] || $step->technique?->spec()->application->isCountedInDrops() !== true) {
             return [];
         }
@@ -48,12 +49,13 @@ final class PaintNeeds
      * What leaves the pots: whole drops into the cup, or what a can sprays.
      *
      * @param  iterable<Paint>  $pots  those that the step names
+     * @param  RunStep  ...$next  that the same cup serves
      * @return array<int, float> mL by paint
      */
-    public function millilitres(RunStep $step, iterable $pots): array
+    public function millilitres(iterable $pots, RunStep $step, RunStep ...$next): array
     {
-        $drops = $this->drops($step);
-        $need = $drops === [] ? $this->of($step) : null;
+        $drops = $this->drops($step, ...$next);
+        $need = $drops === [] ? $this->together($step, ...$next) : null;
         $can = ($step->used_mix ?? $step->planned_mix)[0]['paintId'] ?? null;
         $taken = $need !== null && $can !== null ? [$can => $need->mixedMillilitres()] : [];
         foreach ($pots as $pot) {
@@ -63,6 +65,33 @@ final class PaintNeeds
         }
 
         return $taken;
+    }
+
+    /**
+     * The steps by the cup that serves them: one after the other in the plan, with the same tool, mix and thinning, on areas of
+     * which none comes twice, so that nothing has to dry between them.
+     *
+     * @param  iterable<RunStep>  $steps  in their order
+     * @return list<non-empty-list<RunStep>>
+     */
+    public static function cups(iterable $steps): array
+    {
+        $cups = [];
+        $last = null;
+        foreach ($steps as $step) {
+            $mix = $step->used_mix ?? $step->planned_mix;
+            $of = $mix === [] ? null : [$step->technique, array_map(static fn (array $e): array => [$e['paintId'], $e['drops']], $mix), $step->thinner];
+            $cup = $cups === [] ? [] : $cups[count($cups) - 1];
+            $painted = array_merge(...array_map(static fn (RunStep $s): array => $s->areas->modelKeys(), $cup), ...[[]]);
+            if ($of !== null && $of === $last && array_intersect($painted, $step->areas->modelKeys()) === []) {
+                $cups[count($cups) - 1] = [...$cup, $step];
+            } else {
+                $cups[] = [$step];
+            }
+            $last = $of;
+        }
+
+        return $cups;
     }
 
     /** @return float factor on what the defaults say; 1 until a run has told more */
@@ -76,6 +105,17 @@ final class PaintNeeds
     public function forget(): void
     {
         $this->learned = [];
+    }
+
+    private function together(RunStep ...$steps): ?Quantity
+    {
+        $all = null;
+        foreach ($steps as $step) {
+            $need = $this->of($step);
+            $all = $need === null || $all === null ? $need ?? $all : $all->and($need);
+        }
+
+        return $all;
     }
 
     private function estimated(RunStep $step, float $learned): ?Quantity

@@ -1083,6 +1083,8 @@ export interface StepNeedProps {
     keptMillilitres: number;
     figures: number;
     learned: number;
+    next: number;
+    together: Array<DropsProps>;
 }
 
 export interface StepPhotoProps {

@@ -58,6 +58,8 @@ final class QuantityTest extends TestCase
     {
         $one = Quantity::of(6.0, 40.0, 0.4, 1, 1, 4.0);
         $six = Quantity::of(6.0, 40.0, 0.4, 1, 6, 4.0);
+        // Two figures at once are two layers from one cup.
+        self::assertEquals(Quantity::of(6.0, 40.0, 0.4, 1, 2, 4.0), $one->and($one));
         self::assertEqualsWithDelta(6 * $one->millilitres, $six->millilitres, 1e-12);
         self::assertSame($one->keptMillilitres, $six->keptMillilitres);
         self::assertGreaterThan($one->millilitres, Quantity::of(6.0, 40.0, 0.4, 2, 1)->millilitres);

@@ -32,6 +32,7 @@ final readonly class RunProps
         $run->loadMissing(['figure', 'steps.pictures', 'steps.areas', 'steps.parts', 'steps.cups.entries.paint', 'repeats']);
         $pots = RunStepProps::pots($run->steps);
         $lessons = self::lessons($run);
+        $next = RunStepProps::next($run->steps);
 
         return new self(
             $run->id,
@@ -40,7 +41,7 @@ final readonly class RunProps
             $run->copies,
             $run->batch_mode,
             $run->created_at->toIso8601String(),
-            array_values($run->steps->map(static fn (RunStep $s) => RunStepProps::of($s, $pots, $lessons[$s->id] ?? null))->all()),
+            array_values($run->steps->map(static fn (RunStep $s) => RunStepProps::of($s, $pots, $lessons[$s->id] ?? null, $next[$s->id] ?? []))->all()),
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props\Bench;
 
+use App\Adapters\Bench\PaintNeeds;
 use App\Casts\RecordedMix;
 use App\Http\Props\DropsProps;
 use App\Models\Bench\RunStep;
@@ -15,6 +16,7 @@ use Hyalin\Finish\Application;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
 use Hyalin\Order\Steps\StepKind;
+use Illuminate\Support\Collection;
 
 /**
  * A step at the bench.
@@ -94,13 +96,28 @@ final readonly class RunStepProps
     {
         $step->load(['run.figure', 'repeats', 'pictures', 'areas', 'parts', 'cups.entries.paint']);
 
-        return self::of($step, self::pots([$step]), RunProps::lessons($step->run)[$step->id] ?? null);
+        return self::of($step, self::pots([$step]), RunProps::lessons($step->run)[$step->id] ?? null, self::next($step->run->steps()->with(['areas', 'run.figure'])->get())[$step->id] ?? []);
+    }
+
+    /**
+     * @param  Collection<int, RunStep>  $steps  of one run
+     * @return array<int, list<RunStep>> what one cup serves after the step of that id, of what is still open
+     */
+    public static function next(Collection $steps): array
+    {
+        $next = [];
+        foreach (PaintNeeds::cups($steps->where('state', RunStepState::Open)) as $cup) {
+            $next[$cup[0]->id] = array_slice($cup, 1);
+        }
+
+        return $next;
     }
 
     /**
      * @param  array<int, Paint>  $pots  by id
+     * @param  list<RunStep>  $next  that the same cup serves
      */
-    public static function of(RunStep $step, array $pots, ?string $lastTime): self
+    public static function of(RunStep $step, array $pots, ?string $lastTime, array $next): self
     {
         return new self(
             $step->id,
@@ -127,7 +144,7 @@ final readonly class RunStepProps
             $step->used_mix === null ? null : DropsProps::recorded($step->used_mix),
             $step->used_coats,
             $step->used_drops,
-            StepNeedProps::of($step),
+            StepNeedProps::of($step, $next),
             $step->note,
             $step->skip_reason,
             $step->done_at?->toIso8601String(),

@@ -18,12 +18,22 @@ final readonly class StepNeedProps
      * @param  float  $millilitres  of thinned mix, with what the cup keeps
      * @param  int  $figures  it is estimated for
      * @param  float  $learned  factor from what past runs used; 1 while there are none
+     * @param  int  $next  steps after this one that the same cup serves
+     * @param  list<DropsProps>  $together  whole drops for this step and those; empty where it is the only one
      */
-    public function __construct(public array $cup, public float $millilitres, public float $keptMillilitres, public int $figures, public float $learned)
-    {
+    public function __construct(
+        public array $cup,
+        public float $millilitres,
+        public float $keptMillilitres,
+        public int $figures,
+        public float $learned,
+        public int $next,
+        public array $together,
+    ) {
     }
 
-    public static function of(RunStep $step): ?self
+    /** @param  list<RunStep>  $next  that the same cup serves */
+    public static function of(RunStep $step, array $next): ?self
     {
         $needs = app(PaintNeeds::class);
         $need = $needs->of($step);
@@ -31,11 +41,28 @@ final readonly class StepNeedProps
         if ($need === null || $step->planned_mix === [] || $step->technique === null) {
             return null;
         }
-        $cup = $drops === [] ? [] : array_map(
+        $cup = self::cup($step, $drops);
+
+        return new self(
+            $cup,
+            $need->mixedMillilitres(),
+            $need->keptMillilitres,
+            $step->figures(),
+            $needs->learned($step->run->painter_id, $step->technique),
+            $cup === [] ? 0 : count($next),
+            $next === [] ? [] : self::cup($step, $needs->drops($step, ...$next)),
+        );
+    }
+
+    /**
+     * @param  array<int, int>  $drops  by paint
+     * @return list<DropsProps>
+     */
+    private static function cup(RunStep $step, array $drops): array
+    {
+        return $drops === [] ? [] : array_map(
             static fn (array $e): DropsProps => new DropsProps($e['paintId'], $e['maker'], $e['name'], $e['hex'], $drops[$e['paintId']] ?? $e['drops']),
             $step->used_mix ?? $step->planned_mix,
         );
-
-        return new self($cup, $need->mixedMillilitres(), $need->keptMillilitres, $step->figures(), $needs->learned($step->run->painter_id, $step->technique));
     }
 }

@@ -95,6 +95,13 @@ function Mix({ step }: { step: RunStepProps }) {
                     </span>
                 </p>
             )}
+            {step.need !== null && step.need.together.length > 0 && (
+                <p className="text-base">
+                    The next {step.need.next === 1 ? 'step uses' : `${step.need.next} steps use`} the same cup: for all{' '}
+                    <strong>{mixWords(step.need.together)}</strong>
+                    <span className="text-quiet"> (estimate)</span>
+                </p>
+            )}
             {step.usedMix !== null && <p className="text-base text-quiet">Planned: {mixWords(step.plannedMix)}.</p>}
             {step.note !== null && <p className="mt-1 text-base">Your note: {step.note}</p>}
             {step.cleaner !== null && <p className="text-base text-quiet">Clean up with {step.cleaner}.</p>}
