@@ -76,17 +76,18 @@ final class PaintNeeds
      */
     public static function cups(iterable $steps): array
     {
-        $cups = [];
+        $cups = $painted = [];
         $last = null;
         foreach ($steps as $step) {
-            $mix = $step->used_mix ?? $step->planned_mix;
-            $of = $mix === [] ? null : [$step->technique, array_map(static fn (array $e): array => [$e['paintId'], $e['drops']], $mix), $step->thinner];
-            $cup = $cups === [] ? [] : $cups[count($cups) - 1];
-            $painted = array_merge(...array_map(static fn (RunStep $s): array => $s->areas->modelKeys(), $cup), ...[[]]);
-            if ($of !== null && $of === $last && array_intersect($painted, $step->areas->modelKeys()) === []) {
-                $cups[count($cups) - 1] = [...$cup, $step];
+            $mix = array_map(static fn (array $e): array => [$e['paintId'], $e['drops']], $step->used_mix ?? $step->planned_mix);
+            $areas = $step->areas->modelKeys();
+            $of = $mix === [] ? null : [$step->technique, $mix, $step->thinner];
+            if ($of !== null && $of === $last && array_intersect($painted, $areas) === []) {
+                $cups[count($cups) - 1][] = $step;
+                $painted = [...$painted, ...$areas];
             } else {
                 $cups[] = [$step];
+                $painted = $areas;
             }
             $last = $of;
         }

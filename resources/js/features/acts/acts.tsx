@@ -10,6 +10,7 @@ import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
 import { Sheet } from '@/shared/ui/sheet';
 import { Stepper } from '@/shared/ui/stepper';
+import { Tick, ticked } from '@/shared/ui/tick';
 import type { AreaProps, CopySourceProps, FigureProps, PotProps, Technique, TechniqueProps } from '@/types/generated';
 
 type ActsProps = {
@@ -166,19 +167,16 @@ function AreaChoice({
             </legend>
             <div className="grid max-h-56 grid-cols-1 gap-x-4 overflow-y-auto sm:grid-cols-2">
                 {areas.map((area) => (
-                    <label key={area.id} className="flex min-h-8 items-center gap-2 text-sm">
-                        <input
-                            type="checkbox"
-                            className="h-6 w-6"
-                            checked={chosen.includes(area.id)}
-                            onChange={(event) => {
-                                setChosen(
-                                    event.target.checked ? [...chosen, area.id] : chosen.filter((id) => id !== area.id),
-                                );
-                            }}
-                        />
+                    <Tick
+                        key={area.id}
+                        className="min-h-8 text-sm"
+                        checked={chosen.includes(area.id)}
+                        onTick={(isOn) => {
+                            setChosen(ticked(chosen, area.id, isOn));
+                        }}
+                    >
                         {area.name}
-                    </label>
+                    </Tick>
                 ))}
             </div>
         </fieldset>

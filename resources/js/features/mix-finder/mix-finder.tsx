@@ -7,6 +7,7 @@ import { DropRow, MixList, mixWords } from '@/shared/ui/drops';
 import { EdgeToEdge } from '@/shared/ui/edge-to-edge';
 import { Notice } from '@/shared/ui/notice';
 import { Spread } from '@/shared/ui/spread';
+import { Tick } from '@/shared/ui/tick';
 import type { DropsProps, FoundMixProps, MixAnswerProps, MixSearchProps, Zone } from '@/types/generated';
 
 type Props = {
@@ -215,26 +216,24 @@ function Certainty({ finder, answer, asked }: { finder: Finder; answer: MixAnswe
         <details className="text-sm">
             <summary className="cursor-pointer font-medium">Reason and certainty</summary>
             <p className="mt-1">{answer.why}</p>
-            <label className="mt-1 flex items-center gap-2">
-                <input
-                    type="checkbox"
-                    checked={question.allKinds}
-                    onChange={(event) => {
-                        setQuestion({ ...question, allKinds: event.target.checked });
-                    }}
-                />
+            <Tick
+                className="mt-1"
+                checked={question.allKinds}
+                onTick={(isOn) => {
+                    setQuestion({ ...question, allKinds: isOn });
+                }}
+            >
                 also use inks, washes and one-coats
-            </label>
-            <label className="mt-1 flex items-center gap-2">
-                <input
-                    type="checkbox"
-                    checked={question.allZones}
-                    onChange={(event) => {
-                        setQuestion({ ...question, allZones: event.target.checked });
-                    }}
-                />
+            </Tick>
+            <Tick
+                className="mt-1"
+                checked={question.allZones}
+                onTick={(isOn) => {
+                    setQuestion({ ...question, allZones: isOn });
+                }}
+            >
                 one mix for all sampled zones of this layer
-            </label>
+            </Tick>
             {question.allZones && (
                 <p className="mt-1">
                     Differences are averages over these zones; the {zone} counts twice. Shown is the {zone}.

@@ -5,6 +5,7 @@ import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
 import { mixWords } from '@/shared/ui/drops';
 import { Sheet } from '@/shared/ui/sheet';
+import { Tick, ticked } from '@/shared/ui/tick';
 import type { RunProps, RunStepProps } from '@/types/generated';
 
 /** Steps that were done otherwise than planned: what a repeat may keep or forget. */
@@ -43,26 +44,20 @@ export function Repeat({ run }: { run: RunProps }) {
                 <ul className="flex flex-col gap-1 text-sm">
                     {lessons.map((step) => (
                         <li key={step.id}>
-                            <label className="flex min-h-8 items-start gap-2">
-                                <input
-                                    type="checkbox"
-                                    className="h-6 w-6 shrink-0"
-                                    checked={kept.includes(step.id)}
-                                    onChange={(event) => {
-                                        setKept((now) =>
-                                            event.target.checked
-                                                ? [...now, step.id]
-                                                : now.filter((id) => id !== step.id),
-                                        );
-                                    }}
-                                />
+                            <Tick
+                                className="min-h-8 items-start!"
+                                checked={kept.includes(step.id)}
+                                onTick={(isOn) => {
+                                    setKept((now) => ticked(now, step.id, isOn));
+                                }}
+                            >
                                 <span>
                                     <strong>
                                         {step.position}. {areasWords(step.areaName)}, {capital(step.title)}:
                                     </strong>{' '}
                                     {lessonWords(step)}
                                 </span>
-                            </label>
+                            </Tick>
                         </li>
                     ))}
                 </ul>

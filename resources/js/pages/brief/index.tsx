@@ -11,6 +11,7 @@ import { Field, TextArea } from '@/shared/ui/field';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
 import { Sheet } from '@/shared/ui/sheet';
+import { Tick, ticked } from '@/shared/ui/tick';
 import { AreaSheet } from './area-sheet';
 import type { AreaProps, FigureProps, PartProps } from '@/types/generated';
 
@@ -602,21 +603,18 @@ function Uses({ facts }: { facts: FactsState }) {
             <legend className="mb-1 text-xs text-quiet">It will be</legend>
             <div className="grid grid-cols-2 gap-x-3">
                 {USES.map((use) => (
-                    <label key={use} className="flex min-h-8 items-center gap-2">
-                        <input
-                            type="checkbox"
-                            className="h-6 w-6"
-                            checked={values.uses.includes(use)}
-                            onChange={(event) => {
-                                put({
-                                    uses: event.target.checked
-                                        ? [...values.uses, use]
-                                        : values.uses.filter((other) => other !== use),
-                                });
-                            }}
-                        />
+                    <Tick
+                        key={use}
+                        className="min-h-8"
+                        checked={values.uses.includes(use)}
+                        onTick={(isOn) => {
+                            put({
+                                uses: ticked(values.uses, use, isOn),
+                            });
+                        }}
+                    >
                         {use}
-                    </label>
+                    </Tick>
                 ))}
             </div>
         </fieldset>

@@ -16,6 +16,7 @@ import { Button } from '@/shared/ui/button';
 import { Choice } from '@/shared/ui/choice';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
+import { Tick } from '@/shared/ui/tick';
 import type {
     ComparedAreaProps,
     CorrectionProps,
@@ -426,17 +427,15 @@ function PhotoBar({ comparison }: { comparison: Comparison }) {
                 </a>
             )}
             {photo && onMesh && (
-                <label className="flex items-center gap-2 pb-2 text-sm">
-                    <input
-                        type="checkbox"
-                        className="h-6 w-6"
-                        checked={beside}
-                        onChange={(event) => {
-                            setBeside(event.target.checked);
-                        }}
-                    />
+                <Tick
+                    className="pb-2 text-sm"
+                    checked={beside}
+                    onTick={(isOn) => {
+                        setBeside(isOn);
+                    }}
+                >
                     show mesh
-                </label>
+                </Tick>
             )}
             <div className="ml-auto">
                 <Booth figureId={figure.id} onProblem={setProblem} />

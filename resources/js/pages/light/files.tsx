@@ -8,6 +8,7 @@ import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
+import { Tick } from '@/shared/ui/tick';
 import type { FigureProps, LightProps, MeshProps } from '@/types/generated';
 
 const NONE = 'none';
@@ -296,15 +297,9 @@ function Mirrored({
     change: (mesh: MeshProps, body: Record<string, unknown> | null) => Promise<void>;
 }) {
     return (
-        <label className="mt-1 flex items-center gap-2 text-xs">
-            <input
-                type="checkbox"
-                className="h-6 w-6"
-                checked={mesh.mirror}
-                onChange={(event) => void change(mesh, { mirror: event.target.checked })}
-            />
+        <Tick className="mt-1 text-xs" checked={mesh.mirror} onTick={(isOn) => void change(mesh, { mirror: isOn })}>
             mirrored
-        </label>
+        </Tick>
     );
 }
 

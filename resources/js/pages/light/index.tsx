@@ -10,6 +10,7 @@ import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
 import { Choice } from '@/shared/ui/choice';
 import { Notice } from '@/shared/ui/notice';
+import { Tick } from '@/shared/ui/tick';
 import type { FigureProps, LightProps, LitAreaProps, MeshProps } from '@/types/generated';
 import { Areas } from './areas';
 import { Files } from './files';
@@ -344,17 +345,14 @@ function ViewBar({ study }: { study: Study }) {
                         : `${light.areas.find((a) => a.id === area)?.name ?? ''} shines in a dark room.`}
                 </span>
             )}
-            <label className="flex items-center gap-2">
-                <input
-                    type="checkbox"
-                    className="h-6 w-6"
-                    checked={isLit}
-                    onChange={(event) => {
-                        setLit(event.target.checked);
-                    }}
-                />
+            <Tick
+                checked={isLit}
+                onTick={(isOn) => {
+                    setLit(isOn);
+                }}
+            >
                 lit
-            </label>
+            </Tick>
             {light.dataUrl !== null && (
                 <Button className="ml-auto" size="small" onClick={() => void keepLook()}>
                     Save view

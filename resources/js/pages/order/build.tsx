@@ -8,6 +8,7 @@ import { Button } from '@/shared/ui/button';
 import { Field } from '@/shared/ui/field';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
+import { Tick } from '@/shared/ui/tick';
 import type {
     BuildProps,
     BuiltAreaProps,
@@ -106,28 +107,23 @@ function AreaRow({ figure, area, attempt }: { figure: FigureProps; area: BuiltAr
                 />
             </td>
             <td className="pl-3">
-                <label className="flex items-center gap-2">
-                    <input
-                        type="checkbox"
-                        className="h-6 w-6"
-                        checked={area.isHidden}
-                        onChange={(event) => {
-                            save({ isHidden: event.target.checked });
-                        }}
-                    />
+                <Tick
+                    checked={area.isHidden}
+                    onTick={(isOn) => {
+                        save({ isHidden: isOn });
+                    }}
+                >
                     hidden
-                </label>
-                <label className="mt-1 flex items-center gap-2 whitespace-nowrap">
-                    <input
-                        type="checkbox"
-                        className="h-6 w-6"
-                        checked={area.isLeftBare}
-                        onChange={(event) => {
-                            save({ isLeftBare: event.target.checked });
-                        }}
-                    />
+                </Tick>
+                <Tick
+                    className="mt-1 whitespace-nowrap"
+                    checked={area.isLeftBare}
+                    onTick={(isOn) => {
+                        save({ isLeftBare: isOn });
+                    }}
+                >
                     left bare
-                </label>
+                </Tick>
             </td>
             <ReachPick area={area} save={save} />
         </tr>
@@ -182,17 +178,15 @@ function AddJoint({
                 ]}
                 onPick={setSeam}
             />
-            <label className="col-span-2 flex min-h-8 items-center gap-2 text-sm sm:col-span-4 sm:row-start-2">
-                <input
-                    type="checkbox"
-                    className="h-6 w-6"
-                    checked={isLast}
-                    onChange={(event) => {
-                        setLast(event.target.checked);
-                    }}
-                />
+            <Tick
+                className="col-span-2 min-h-8 text-sm sm:col-span-4 sm:row-start-2"
+                checked={isLast}
+                onTick={(isOn) => {
+                    setLast(isOn);
+                }}
+            >
                 painted apart, glued when both are finished
-            </label>
+            </Tick>
             <Button
                 onClick={() => {
                     onAdd({
@@ -227,17 +221,15 @@ function AddBoundary({ areas, onAdd }: { areas: readonly Option[]; onAdd: (body:
                     setMm(event.target.value);
                 }}
             />
-            <label className="flex min-h-10 items-center gap-2 text-sm">
-                <input
-                    type="checkbox"
-                    className="h-6 w-6"
-                    checked={curved}
-                    onChange={(event) => {
-                        setCurved(event.target.checked);
-                    }}
-                />
+            <Tick
+                className="min-h-10 text-sm"
+                checked={curved}
+                onTick={(isOn) => {
+                    setCurved(isOn);
+                }}
+            >
                 curved
-            </label>
+            </Tick>
             <Button
                 disabled={mm === ''}
                 onClick={() => {
@@ -477,7 +469,6 @@ function Sanding({ part, parts, attempt, figure }: PartOfFigure & { parts: reado
 }
 
 function PartRow({ part, attempt, figure }: PartOfFigure) {
-    // What is ticked is read at once: by the time the change is sent, the box shows the old state again.
     const save = (change: Record<string, unknown>) =>
         void attempt(() => send('PATCH', url('build.part', { figure: figure.id, part: part.id }), change));
     return (
@@ -498,28 +489,24 @@ function PartRow({ part, attempt, figure }: PartOfFigure) {
                 <ProcessPick part={part} attempt={attempt} figure={figure} />
             </td>
             <td className="pl-3" colSpan={2}>
-                <label className="flex items-center gap-2 whitespace-nowrap">
-                    <input
-                        type="checkbox"
-                        className="h-6 w-6"
-                        checked={part.isBase}
-                        onChange={(event) => {
-                            save({ isBase: event.target.checked });
-                        }}
-                    />
+                <Tick
+                    className="whitespace-nowrap"
+                    checked={part.isBase}
+                    onTick={(isOn) => {
+                        save({ isBase: isOn });
+                    }}
+                >
                     the base
-                </label>
-                <label className="mt-1 flex items-center gap-2 whitespace-nowrap">
-                    <input
-                        type="checkbox"
-                        className="h-6 w-6"
-                        checked={part.isFiddly}
-                        onChange={(event) => {
-                            save({ isFiddly: event.target.checked });
-                        }}
-                    />
+                </Tick>
+                <Tick
+                    className="mt-1 whitespace-nowrap"
+                    checked={part.isFiddly}
+                    onTick={(isOn) => {
+                        save({ isFiddly: isOn });
+                    }}
+                >
                     too small to hold
-                </label>
+                </Tick>
             </td>
         </tr>
     );

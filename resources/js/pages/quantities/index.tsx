@@ -6,6 +6,7 @@ import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
 import { Notice } from '@/shared/ui/notice';
 import { Stepper } from '@/shared/ui/stepper';
+import { Tick } from '@/shared/ui/tick';
 import type { BatchProps, FigureProps, PotNeedProps } from '@/types/generated';
 
 type Props = {
@@ -161,17 +162,15 @@ function Head({ page }: { page: Page }) {
                 </Button>
             </div>
             {inRun !== null && (
-                <label className="flex min-h-10 items-center gap-2 text-sm">
-                    <input
-                        type="checkbox"
-                        className="h-6 w-6"
-                        checked={ofRun}
-                        onChange={(event) => {
-                            setOfRun(event.target.checked);
-                        }}
-                    />
+                <Tick
+                    className="min-h-10 text-sm"
+                    checked={ofRun}
+                    onTick={(isOn) => {
+                        setOfRun(isOn);
+                    }}
+                >
                     only what is left of run {inRun.number}
-                </label>
+                </Tick>
             )}
             <span className="ml-auto flex gap-4 text-sm">
                 <a

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Button } from '@/shared/ui/button';
 import { clockWords } from '@/shared/lib/format';
 import { Pick } from '@/shared/ui/pick';
+import { Tick } from '@/shared/ui/tick';
 import type { BenchExceptionProps, BenchHourProps } from '@/types/generated';
 
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
@@ -68,17 +69,15 @@ function Day({
 }) {
     return (
         <li className="flex min-h-8 items-center gap-2 text-sm">
-            <label className="flex w-28 items-center gap-2">
-                <input
-                    type="checkbox"
-                    className="h-6 w-6"
-                    checked={hour !== null}
-                    onChange={(event) => {
-                        onSet(event.target.checked ? { start: '19:30', minutes: 120 } : null);
-                    }}
-                />
+            <Tick
+                className="w-28"
+                checked={hour !== null}
+                onTick={(isOn) => {
+                    onSet(isOn ? { start: '19:30', minutes: 120 } : null);
+                }}
+            >
                 {name}
-            </label>
+            </Tick>
             {hour && (
                 <>
                     <input

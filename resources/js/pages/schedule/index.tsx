@@ -8,6 +8,7 @@ import { url } from '@/shared/lib/url';
 import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
 import { Notice } from '@/shared/ui/notice';
+import { Tick, ticked } from '@/shared/ui/tick';
 import type {
     BenchExceptionProps,
     BenchHourProps,
@@ -199,20 +200,17 @@ function Figures({
             <legend className="mb-1 text-sm font-semibold">Figures</legend>
             {figures === undefined && <p className="text-sm text-quiet">Looking for what is left to do ...</p>}
             {figures?.map((figure) => (
-                <label key={figure.id} className="flex min-h-8 items-center gap-2 text-sm">
-                    <input
-                        type="checkbox"
-                        className="h-6 w-6"
-                        checked={chosen.includes(figure.id)}
-                        onChange={(event) => {
-                            setChosen(
-                                event.target.checked ? [...chosen, figure.id] : chosen.filter((id) => id !== figure.id),
-                            );
-                        }}
-                    />
+                <Tick
+                    key={figure.id}
+                    className="min-h-8 text-sm"
+                    checked={chosen.includes(figure.id)}
+                    onTick={(isOn) => {
+                        setChosen(ticked(chosen, figure.id, isOn));
+                    }}
+                >
                     <span className="flex-1">{figure.name}</span>
                     <span className="text-xs text-quiet">{many(figure.steps, 'step')}</span>
-                </label>
+                </Tick>
             ))}
             {figures?.length === 0 && (
                 <p className="text-sm text-quiet">No figure has a finish yet, or all are painted.</p>

@@ -1,0 +1,34 @@
+import type { ReactNode } from 'react';
+
+/** A box that is ticked, large enough for a finger, with its words beside it. */
+export function Tick({
+    checked,
+    onTick,
+    className = '',
+    children,
+}: {
+    checked: boolean;
+    onTick: (isOn: boolean) => void;
+    className?: string;
+    children: ReactNode;
+}) {
+    return (
+        <label className={`flex items-center gap-2 ${className}`}>
+            <input
+                type="checkbox"
+                className="h-6 w-6 shrink-0"
+                checked={checked}
+                onChange={(event) => {
+                    // Read at once: by the time a change is sent, the box may show the old state again.
+                    onTick(event.target.checked);
+                }}
+            />
+            {children}
+        </label>
+    );
+}
+
+/** A list with one thing in it or not. */
+export function ticked<T>(list: readonly T[], one: T, isOn: boolean): T[] {
+    return isOn ? [...list, one] : list.filter((other) => other !== one);
+}
