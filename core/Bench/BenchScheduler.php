@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Hyalin\Bench;
 
+use Hyalin\Order\Masking\InsertionMoves;
+
 /**
  * Front door: lays steps over sessions so that the last one ends in the earliest session, with the fewest changes of tool,
  * cup and piece, and then as early as can be. It looks for the best sequence; the times of one are exact (SequenceTiming).
@@ -39,6 +41,8 @@ final class BenchScheduler
 
     private readonly SequenceTiming $timing;
 
+    private readonly InsertionMoves $moves;
+
     /** @var list<int>|null */
     private ?array $best = null;
 
@@ -70,6 +74,7 @@ final class BenchScheduler
         $places = array_keys($task->ids);
         $this->tail = array_map(static fn (int $place): float => $tail[$place], $places);
         $this->later = array_map(static fn (int $place): array => $later[$place], $places);
+        $this->moves = new InsertionMoves(static fn (int $first, int $second): bool => isset($later[$first][$second]));
     }
 
     /** @throws InvalidSchedule when no sequence was found that fits, saying why */
@@ -341,35 +346,13 @@ final class BenchScheduler
 
     private function moved(int $from, int $length): bool
     {
-        $best = $this->best ?? [];
-        $run = array_slice($best, $from, $length);
-        $rest = [...array_slice($best, 0, $from), ...array_slice($best, $from + $length)];
-        foreach ([-1, 1] as $way) {
-            for ($to = $from + $way; $to >= 0 && $to <= count($rest); $to += $way) {
-                if (! $this->mayPass($run, $rest[$way < 0 ? $to : $to - 1], $way)) {
-                    break;
-                }
-                $tried = $rest;
-                array_splice($tried, $to, 0, $run);
-                if ($this->offer($tried)) {
-                    return true;
-                }
+        foreach ($this->moves->of($this->best ?? [], $from, $length) as $tried) {
+            if ($this->offer($tried)) {
+                return true;
             }
         }
 
         return false;
-    }
-
-    /** @param  list<int>  $run */
-    private function mayPass(array $run, int $other, int $way): bool
-    {
-        foreach ($run as $step) {
-            if ($way < 0 ? isset($this->later[$other][$step]) : isset($this->later[$step][$other])) {
-                return false;
-            }
-        }
-
-        return true;
     }
 
     /**
@@ -384,7 +367,7 @@ final class BenchScheduler
             $way = $this->drawn(2) === 0 ? -1 : 1;
             $to = $from;
             $far = 1 + $this->drawn(max(1, intdiv(count($sequence), 3)));
-            while ($far-- > 0 && isset($sequence[$to + $way]) && $this->mayPass([$step], $sequence[$to + $way], $way)) {
+            while ($far-- > 0 && isset($sequence[$to + $way]) && $this->moves->mayPass([$step], $sequence[$to + $way], $way)) {
                 $to += $way;
             }
             array_splice($sequence, $from, 1);

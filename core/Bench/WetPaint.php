@@ -12,9 +12,6 @@ use Hyalin\Order\Steps\StepKind;
  */
 final class WetPaint
 {
-    /** Common practice: colour dries an hour before tape lies on it. */
-    private const BEFORE_TAPE = 60.0;
-
     /**
      * @param  array<int, BenchStep>  $steps  of one figure
      * @return array{int, float}|null key of the step that holds it up longest, and the minute from which it may be done; null when
@@ -62,7 +59,7 @@ final class WetPaint
             return -INF;
         }
         if (array_intersect($done->areas, $step->areas) !== [] && ! $step->blendsWet && $done->kind !== StepKind::Mask) {
-            return $step->kind === StepKind::Mask ? max($done->dryAt(), ($done->doneAt ?? -INF) + self::BEFORE_TAPE) : $done->dryAt();
+            return $step->kind === StepKind::Mask ? max($done->dryAt(), ($done->doneAt ?? -INF) + WorkLags::BEFORE_TAPE) : $done->dryAt();
         }
         $isWhole = $done->areas === [] || $step->areas === [] || $done->kind === StepKind::Prime;
 

@@ -19,8 +19,8 @@ final class WorkLags
     /** Minutes in which paint can still be blended into, at least: common practice. */
     private const OPEN = 5;
 
-    /** Common practice: colour dries an hour before tape lies on it. */
-    private const BEFORE_TAPE = 60;
+    /** Minutes that colour dries before tape lies on it: common practice. */
+    public const BEFORE_TAPE = 60;
 
     /**
      * @param  list<Step>  $steps  in their order, as worked off at the bench

@@ -17,6 +17,7 @@ use Hyalin\Order\Steps\StepKind;
  */
 final class MaskRun
 {
+    /** Minutes to put on and take off, by what lies along a border and what covers the rest: own estimates. */
     public const TAPE_MINUTES_A_MM = 0.04;
 
     public const FLUID_MINUTES_A_MM = 0.08;
@@ -26,6 +27,7 @@ final class MaskRun
     /** Masking fluid is not left on for days: common practice. */
     public const FLUID_HOURS = 24;
 
+    /** After that its glue stays on the paint: common practice. */
     public const TAPE_HOURS = 72;
 
     /** Minutes that flakes under tape cost, when their seal comes only later: own estimate of what it takes to mend them. */

@@ -27,9 +27,12 @@ final class OrderSearch
     /** Sums of one look at an order. */
     private readonly int $effort;
 
+    private readonly InsertionMoves $moves;
+
     private function __construct(private readonly MaskOrderTask $task, private readonly MaskOrderTask $guide, private readonly MaskRun $run)
     {
         $this->left = self::BUDGET;
+        $this->moves = new InsertionMoves($task->precedence->mustPrecede(...));
         $this->effort = 3 * count($task->ids) + count($task->preferences) + 8 * count($run->sprays());
     }
 
@@ -126,36 +129,15 @@ final class OrderSearch
      */
     private function moved(array $order, float $cost, int $from, int $length): array
     {
-        $run = array_slice($order, $from, $length);
-        $rest = [...array_slice($order, 0, $from), ...array_slice($order, $from + $length)];
         $best = [$order, $cost];
-        foreach ([-1, 1] as $way) {
-            for ($to = $from + $way; $to >= 0 && $to <= count($rest); $to += $way) {
-                if (! $this->mayPass($run, $rest[$way < 0 ? $to : $to - 1], $way)) {
-                    break;
-                }
-                $tried = $rest;
-                array_splice($tried, $to, 0, $run);
-                $found = $this->cost($tried);
-                if ($found < $best[1] - 1e-9) {
-                    $best = [$tried, $found];
-                }
+        foreach ($this->moves->of($order, $from, $length) as $tried) {
+            $found = $this->cost($tried);
+            if ($found < $best[1] - 1e-9) {
+                $best = [$tried, $found];
             }
         }
 
         return $best;
-    }
-
-    /** @param  list<int>  $run */
-    private function mayPass(array $run, int $other, int $way): bool
-    {
-        foreach ($run as $step) {
-            if ($way < 0 ? $this->task->precedence->mustPrecede($other, $step) : $this->task->precedence->mustPrecede($step, $other)) {
-                return false;
-            }
-        }
-
-        return true;
     }
 
     /** @param  list<int>  $order */
