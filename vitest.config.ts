@@ -7,6 +7,9 @@ export default defineConfig({
         setupFiles: ['tests/Interface/setup.ts'],
         include: ['tests/Interface/**/*.test.{ts,tsx}'],
         restoreMocks: true,
+        // A test says whether something works; bin/bench says how fast. Machines differ by a factor of six.
+        testTimeout: 120_000,
+        hookTimeout: 120_000,
     },
     resolve: {
         alias: {
