@@ -14,6 +14,8 @@ enum Application: string
     case SprayCan = 'spray can';
     case DryPigment = 'dry pigment';
     case Transfer = 'transfer';
+    case Rubbed = 'rubbed on';
+    case Spread = 'spread on';
 
     /** @return bool whether it reaches what lies beside it through the air: that has to be masked */
     public function isSprayed(): bool
@@ -38,7 +40,7 @@ enum Application: string
     {
         return match ($this) {
             self::Airbrush, self::SprayCan => 4.0,
-            self::Brush, self::DryPigment, self::Transfer => 1.0,
+            self::Brush, self::DryPigment, self::Transfer, self::Rubbed, self::Spread => 1.0,
         };
     }
 }

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Hyalin\Finish;
 
 /**
- * What an area is to be: most have light and shade, some are to be metal, and small signs have none of either.
+ * What an area is to be: most have light and shade, some are to be metal, small signs have none of either, and hair, feathers or
+ * a sky change from root to tip along a direction of the painter's own.
  */
 enum AreaForm: string
 {
@@ -13,6 +14,7 @@ enum AreaForm: string
     case Metal = 'true metal';
     case Sign = 'flat sign';
     case Eye = 'eye';
+    case Gradient = 'gradient';
 
     /** Share of the minutes of an area of a few square centimetres that a sign takes: own estimate. */
     private const SMALL = 0.35;
@@ -21,7 +23,7 @@ enum AreaForm: string
     public function zones(): array
     {
         return match ($this) {
-            self::Shaped, self::Metal => Zone::cases(),
+            self::Shaped, self::Metal, self::Gradient => Zone::cases(),
             self::Sign => [Zone::Mid],
             self::Eye => [Zone::Recess, Zone::Mid, Zone::Light],
         };
@@ -30,11 +32,41 @@ enum AreaForm: string
     /** @return string what painters call a zone of it */
     public function words(Zone $zone): string
     {
-        return $this !== self::Eye ? $zone->value : match ($zone) {
-            Zone::Recess, Zone::Shade => 'pupil',
-            Zone::Mid => 'iris',
-            Zone::Light, Zone::Edge => 'white',
+        return match ($this) {
+            self::Eye => match ($zone) {
+                Zone::Recess, Zone::Shade => 'pupil',
+                Zone::Mid => 'iris',
+                Zone::Light, Zone::Edge => 'white',
+            },
+            self::Gradient => match ($zone) {
+                Zone::Recess => 'root',
+                Zone::Shade => 'near the root',
+                Zone::Mid => 'middle',
+                Zone::Light => 'near the tip',
+                Zone::Edge => 'tip',
+            },
+            default => $zone->value,
         };
+    }
+
+    /** @return list<Zone> in the order in which its colours are painted side by side */
+    public function sideBySide(): array
+    {
+        return match ($this) {
+            self::Eye => [Zone::Light, Zone::Mid, Zone::Recess],
+            self::Gradient => Zone::cases(),
+            default => [Zone::Mid],
+        };
+    }
+
+    /**
+     * What a technique leaves on the zones of such an area. Those of a gradient are places along its direction and not depths of
+     * the relief, each of which has all depths: paint lies there as it does on average, but for a coat that is drawn out wet,
+     * which is drawn out along the gradient.
+     */
+    public function deposit(DepositProfile $profile, bool $blendsWet): DepositProfile
+    {
+        return $this === self::Gradient && ! $blendsWet ? $profile->evened() : $profile;
     }
 
     public function isSmall(): bool

@@ -85,6 +85,12 @@ final readonly class DepositProfile
         );
     }
 
+    /** The same paint where the zones do not differ in depth: of each the mean, by the usual share of the zones. */
+    public function evened(): self
+    {
+        return new self($this->mean($this->coverage), $this->mean($this->thickness), $this->mean($this->scattering));
+    }
+
     /** @return float fraction of the zone that one coat covers, 0..1 */
     public function coverage(Zone $zone): float
     {
@@ -101,5 +107,21 @@ final readonly class DepositProfile
     public function scattering(Zone $zone): float
     {
         return $this->scattering[$zone->index()];
+    }
+
+    /**
+     * @param  array{float, float, float, float, float}  $values
+     * @return array{float, float, float, float, float}
+     */
+    private function mean(array $values): array
+    {
+        $sum = $shares = 0.0;
+        foreach (Zone::cases() as $zone) {
+            $sum += $zone->usualShare() * $values[$zone->index()];
+            $shares += $zone->usualShare();
+        }
+        $mean = $sum / $shares;
+
+        return [$mean, $mean, $mean, $mean, $mean];
     }
 }

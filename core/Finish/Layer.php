@@ -36,6 +36,7 @@ final readonly class Layer
         public ?PaintOptics $into = null,
         public ?array $factors = null,
         public ?array $exposure = null,
+        public AreaForm $form = AreaForm::Shaped,
     ) {
     }
 
@@ -94,19 +95,19 @@ final readonly class Layer
     /** @param  PaintOptics  $mix  undiluted */
     public function withMix(PaintOptics $mix): self
     {
-        return new self($this->technique, $mix, $this->thinner, $this->coats, $this->zones, $this->sheen, $this->flake, $this->hand, $this->into, $this->factors, $this->exposure);
+        return new self($this->technique, $mix, $this->thinner, $this->coats, $this->zones, $this->sheen, $this->flake, $this->hand, $this->into, $this->factors, $this->exposure, $this->form);
     }
 
     public function withHand(Hand $hand): self
     {
-        return new self($this->technique, $this->mix, $this->thinner, $this->coats, $this->zones, $this->sheen, $this->flake, $hand, $this->into, $this->factors, $this->exposure);
+        return new self($this->technique, $this->mix, $this->thinner, $this->coats, $this->zones, $this->sheen, $this->flake, $hand, $this->into, $this->factors, $this->exposure, $this->form);
     }
 
     /** @return bool whether one coat covers all of every zone that it is put on, however it is put on */
     public function coversAll(): bool
     {
         foreach ($this->zones as $zone) {
-            if ($this->flake || $this->technique->profile($this->exposure)->coverage($zone) < 1.0) {
+            if ($this->flake || $this->profile()->coverage($zone) < 1.0) {
                 return false;
             }
         }
@@ -117,13 +118,13 @@ final readonly class Layer
     /** Blended while the coat beneath is wet: the two mixes run into each other instead of lying side by side. */
     public function blendedInto(PaintOptics $wet): self
     {
-        return new self($this->technique, $this->mix, $this->thinner, $this->coats, $this->zones, $this->sheen, $this->flake, $this->hand, $wet, $this->factors, $this->exposure);
+        return new self($this->technique, $this->mix, $this->thinner, $this->coats, $this->zones, $this->sheen, $this->flake, $this->hand, $wet, $this->factors, $this->exposure, $this->form);
     }
 
     /** @param  list<float>|null  $factors  36, each above 0 */
     public function correctedBy(?array $factors): self
     {
-        return new self($this->technique, $this->mix, $this->thinner, $this->coats, $this->zones, $this->sheen, $this->flake, $this->hand, $this->into, $factors, $this->exposure);
+        return new self($this->technique, $this->mix, $this->thinner, $this->coats, $this->zones, $this->sheen, $this->flake, $this->hand, $this->into, $factors, $this->exposure, $this->form);
     }
 
     /**
@@ -145,7 +146,20 @@ final readonly class Layer
             $this->into,
             $this->factors,
             $exposures[$this->technique->value] ?? null,
+            $this->form,
         );
+    }
+
+    /** On an area of that form: what the zones of a gradient get is not what depths of a relief get. */
+    public function onForm(AreaForm $form): self
+    {
+        return new self($this->technique, $this->mix, $this->thinner, $this->coats, $this->zones, $this->sheen, $this->flake, $this->hand, $this->into, $this->factors, $this->exposure, $form);
+    }
+
+    private function profile(): DepositProfile
+    {
+        // How deep a coat lies does not hang on where it is sprayed from; only how much it covers does.
+        return $this->form->deposit($this->technique->profile($this->form === AreaForm::Gradient ? null : $this->exposure), $this->technique->spec()->blendsWet);
     }
 
     /** @param  list<Zone>  $zones */
@@ -153,7 +167,7 @@ final readonly class Layer
     {
         $checked = self::of($this->technique, $this->mix, $thinner, $coats, $zones, $this->sheen, $this->flake, $this->hand);
 
-        return new self($this->technique, $this->mix, $thinner, $coats, $checked->zones, $this->sheen, $this->flake, $this->hand, $this->into, $this->factors, $this->exposure);
+        return new self($this->technique, $this->mix, $thinner, $coats, $checked->zones, $this->sheen, $this->flake, $this->hand, $this->into, $this->factors, $this->exposure, $this->form);
     }
 
     /** @return float 0..1 of the zone under one coat */
@@ -162,7 +176,7 @@ final readonly class Layer
         if (! in_array($zone, $this->zones, true)) {
             return 0.0;
         }
-        $covered = min(1.0, $this->technique->profile($this->exposure)->coverage($zone) * ($this->hand->coverage ?? 1.0));
+        $covered = min(1.0, $this->profile()->coverage($zone) * ($this->hand->coverage ?? 1.0));
 
         // Platelets lie where they fall: one dusting covers 63 %, three 95 % (common practice: three dustings).
         return $this->flake ? $covered * AreaCoverage::ofRandomHits(1.0)->fraction : $covered;
@@ -173,13 +187,13 @@ final readonly class Layer
     {
         return $this->flake
             ? self::OPAQUE_COATS
-            : $this->technique->profile()->thickness($zone) * ($this->hand->thickness ?? 1.0) / (1 + $this->thinner);
+            : $this->profile()->thickness($zone) * ($this->hand->thickness ?? 1.0) / (1 + $this->thinner);
     }
 
     /** @return float share of the scattering that a film of this thickness has in the zone, 0..1 */
     public function scattering(Zone $zone): float
     {
-        return $this->flake ? 1.0 : $this->technique->profile()->scattering($zone);
+        return $this->flake ? 1.0 : $this->profile()->scattering($zone);
     }
 
     /** @return PaintOptics of the mix as it lies in the zone, per reference coat */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Finish;
 
 /**
- * How one painter paints one area: their hand at each technique, and how the area lies to sprays.
+ * How one painter paints one area: their hand at each technique, what the area is, and how it lies to sprays.
  */
 final readonly class Practice
 {
@@ -13,7 +13,7 @@ final readonly class Practice
      * @param  array<string, Hand>  $hands  by technique; the usual where none is known
      * @param  array<string, list<float|null>>  $exposures  0..1 of the five zones to directed sprays, by technique
      */
-    public function __construct(private array $hands = [], private array $exposures = [])
+    public function __construct(private array $hands = [], private array $exposures = [], private AreaForm $form = AreaForm::Shaped)
     {
     }
 
@@ -21,6 +21,6 @@ final readonly class Practice
     {
         $hand = $this->hands[$layer->technique->value] ?? null;
 
-        return ($hand === null ? $layer : $layer->withHand($hand))->sprayedAs($this->exposures);
+        return ($hand === null ? $layer : $layer->withHand($hand))->sprayedAs($this->exposures)->onForm($this->form);
     }
 }

@@ -35,6 +35,8 @@ enum Technique: string
     case Powder = 'pigment powder';
     case Decal = 'decal';
     case Varnish = 'varnish';
+    case Wax = 'rubbed wax';
+    case Gel = 'gel';
 
     /** @return TechniqueSpec all that is known of it */
     public function spec(): TechniqueSpec

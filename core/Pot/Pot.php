@@ -137,7 +137,7 @@ final readonly class Pot
     /** @return bool a clear coat that sets the sheen of what lies beneath */
     public function isVarnish(): bool
     {
-        return $this->kind === PotKind::Varnish;
+        return $this->kind === PotKind::Varnish || $this->kind === PotKind::Gel;
     }
 
     /** @return bool whether nothing is left of it */

@@ -27,13 +27,15 @@ enum PotKind: string
     case Oil = 'oil';
     case Enamel = 'enamel liner';
     case Powder = 'pigment powder';
+    case Wax = 'metal wax';
+    case Gel = 'gel';
 
     private const DAY = 24 * 60;
 
     /** @return bool clear: it thins, binds or protects paint, and is none */
     public function isClear(): bool
     {
-        return $this === self::Medium || $this === self::Thinner || $this === self::Varnish;
+        return $this === self::Medium || $this === self::Thinner || $this === self::Varnish || $this === self::Gel;
     }
 
     /** @return UsualFacts what is known of a pot of this kind before anyone reads its label */
@@ -56,6 +58,8 @@ enum PotKind: string
             self::Oil => new UsualFacts(Chemistry::Oil, Sheen::Satin, 1.4, 20, self::DAY, 7 * self::DAY, null, null, 'white spirit', 'white spirit'),
             self::Enamel => new UsualFacts(Chemistry::Enamel, Sheen::Satin, 0.95, 30, self::DAY / 2, self::DAY, 15, 0.0, 'white spirit', 'white spirit'),
             self::Powder => new UsualFacts(Chemistry::Powder, Sheen::Matt, 0.6, 20, 0, 0, null, null, 'white spirit', 'soap and water'),
+            self::Wax => new UsualFacts(Chemistry::Wax, Sheen::Satin, 0.95, 20, 60, self::DAY, null, null, 'nothing: it is rubbed on', 'white spirit', isFlake: true),
+            self::Gel => new UsualFacts(Chemistry::Gel, Sheen::Gloss, 1.05, 50, self::DAY, 2 * self::DAY, null, null, 'nothing', 'water'),
         };
     }
 }

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Bench\RunStep;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
+use App\Models\Shelf\Paint;
 use Hyalin\Pot\PotKind;
 use Inertia\Testing\AssertableInertia;
 
@@ -65,7 +67,26 @@ final class WholeActsTest extends TestCase
         self::assertStringContainsString('Reed Green,0.650,', (string) $this->get("/figures/{$figure->id}/quantities.csv")->assertOk()->getContent());
         $this->patchJson("/runs/{$run->id}/steps/{$first->id}", ['version' => 1, 'state' => 'done'])->assertOk();
         $at = "run.steps.{$first->position}.need";
-        $this->get("/runs/{$run->id}")->assertInertia(fn (AssertableInertia $page) => $page->where("{$at}.next", 1)->where("{$at}.together.0.drops", 9));
+        $this->get("/runs/{$run->id}")->assertInertia(fn (AssertableInertia $page) => $page->where("{$at}.next", 0)->where("{$at}.mixedFor", $first->area_name));
+
+        // The cup leaves the pot with the first of its steps, once, in whatever order they are finished, taken back or counted.
+        $pot = Paint::query()->where('name', 'Reed Green')->sole();
+        $taken = static fn (): float => $pot->refresh()->used_ml + $pot->pot()->sizeMl() * (100 - $pot->level_percent) / 100;
+        self::assertEqualsWithDelta(13 * 0.05, $taken(), 1e-9);
+        [$second, $third] = [...$run->steps()->where('technique', 'base coat')->where('id', '!=', $first->id)->orderBy('position')->get(), null, null];
+        $answer = function (?RunStep $step, array $change) use ($run, $taken): float {
+            self::assertNotNull($step);
+            $this->patchJson("/runs/{$run->id}/steps/{$step->id}", ['version' => $step->refresh()->version, ...$change])->assertOk();
+
+            return $taken();
+        };
+        self::assertEqualsWithDelta(13 * 0.05, $answer($second, ['state' => 'done']), 1e-9);
+        self::assertEqualsWithDelta(13 * 0.05, $answer($first, ['state' => 'open']), 1e-9);
+        self::assertEqualsWithDelta(11 * 0.05, $answer($second, ['usedDrops' => 11]), 1e-9);
+        self::assertEqualsWithDelta(11 * 0.05, $answer($first, ['state' => 'done']), 1e-9);
+        self::assertEqualsWithDelta(11 * 0.05, $answer($third, ['state' => 'skipped', 'skipReason' => 'hidden']), 1e-9);
+        self::assertEqualsWithDelta(9 * 0.05, $answer($second, ['usedDrops' => null]), 1e-9, 'of the two that are left');
+        self::assertEqualsWithDelta(0.0, $answer($first, ['state' => 'open']) - $answer($second, ['state' => 'open']) - 9 * 0.05, 1e-9);
     }
 
     public function test_adopting_a_proposal_over_a_finish_of_ones_own_keeps_it(): void

@@ -6,7 +6,9 @@ import { vi } from 'vitest';
  * vi.mock('@inertiajs/react', () => import('./inertia')).
  */
 export const router = {
-    reload: vi.fn(),
+    reload: vi.fn((options?: { onFinish?: () => void }) => {
+        options?.onFinish?.();
+    }),
     visit: vi.fn(),
     get: vi.fn(),
     post: vi.fn(),

@@ -117,6 +117,7 @@ export function runStep(id: number, change: Partial<RunStepProps> = {}): RunStep
         title: 'Layer',
         instruction: '',
         zones: ['mid'],
+        form: 'light and shade',
         thinner: 1,
         coats: 1,
         plannedMix: [{ paintId: 1, maker: 'Tallow', name: 'Peat', hex: '#443322', drops: 2 }],

@@ -36,6 +36,7 @@ function area(id: number, name: string, change: Partial<AreaProps> = {}): AreaPr
         tolerance: null,
         sheen: null,
         form: 'light and shade' as const,
+        squareCm: null,
         ...change,
     };
 }
@@ -45,8 +46,9 @@ describe('the brief', () => {
         render(
             <BriefPage
                 figure={figure({ version })}
-                parts={[{ id: 1, name: 'Body', bareHex: null, translucency: 0 }]}
+                parts={[{ id: 1, name: 'Body', bareHex: null, translucency: 0, process: 'resin' }]}
                 areas={[area(11, 'Cloak', { partId: 1, layers: 3 }), area(12, 'Badge', { liesOnId: 11 })]}
+                boundaries={[]}
             />,
         );
 
@@ -132,6 +134,7 @@ describe('the brief', () => {
             tolerance: '2.5',
             sheen: null,
             form: 'light and shade' as const,
+            squareCm: null,
         });
     });
 });

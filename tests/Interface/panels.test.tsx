@@ -68,6 +68,7 @@ describe('proposals for an area', () => {
                         tolerance: null,
                         sheen: null,
                         form: 'light and shade' as const,
+                        squareCm: null,
                     },
                 ]}
                 areaId={areaId}
@@ -240,6 +241,7 @@ describe('a layer in the hand', () => {
         const drops = { ...pot(1), paintId: 1, drops: 1 };
         render(
             <LayerEditor
+                form="gradient"
                 layer={layer('a', { technique: 'wash', thinner: 2, mix: [drops] })}
                 pots={[pot(2)]}
                 techniques={[technique({ ownHand: true })]}
@@ -259,7 +261,7 @@ describe('a layer in the hand', () => {
         expect(changed).toHaveBeenLastCalledWith({ mix: [{ ...drops, drops: 2 }] });
         fireEvent.change(screen.getByLabelText('Note'), { target: { value: 'wet palette' } });
         expect(changed).toHaveBeenLastCalledWith({ note: 'wet palette' });
-        await press(screen.getByText('edge'));
+        await press(screen.getByText('tip'));
         expect(changed).toHaveBeenLastCalledWith({ zones: ['mid', 'edge'] });
     });
 });

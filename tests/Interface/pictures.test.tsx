@@ -57,6 +57,7 @@ function area(id: number, name: string, samples: SampleProps[] = []): AreaProps 
         tolerance: null,
         sheen: null,
         form: 'light and shade' as const,
+        squareCm: null,
     };
 }
 

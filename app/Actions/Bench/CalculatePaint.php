@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Bench;
 
+use App\Adapters\Bench\CupShare;
 use App\Adapters\Bench\PaintNeed;
 use App\Adapters\Bench\PaintNeeds;
 use App\Adapters\Bench\PlannedStep;
@@ -44,10 +45,13 @@ final readonly class CalculatePaint
         }, ($this->plan)($figure));
     }
 
-    /** @return list<RunStep> that are still to be done */
+    /** @return list<RunStep> that are still to be done, and for which no cup was mixed yet */
     public static function left(Run $run): array
     {
-        return array_values($run->loadMissing('steps.areas')->steps->filter(static fn (RunStep $s): bool => $s->state === RunStepState::Open)->all());
+        $steps = $run->loadMissing('steps.areas')->steps;
+        $shares = CupShare::all($steps);
+
+        return array_values($steps->filter(static fn (RunStep $s): bool => $s->state === RunStepState::Open && ($shares[$s->id] ?? null)?->mixedFor === null)->all());
     }
 
     /**

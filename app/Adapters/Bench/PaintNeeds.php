@@ -19,6 +19,9 @@ use Hyalin\Order\Plan\FigureSurface;
  */
 final class PaintNeeds
 {
+    /** That a mix stays usable in a covered cup: own estimate. */
+    private const CUP_HOURS = 4;
+
     /** @var array<int, array<string, float>> by painter and technique */
     private array $learned = [];
 
@@ -69,30 +72,37 @@ final class PaintNeeds
 
     /**
      * The steps by the cup that serves them: one after the other in the plan, with the same tool, mix and thinning, on areas of
-     * which none comes twice, so that nothing has to dry between them.
+     * which none comes twice, so that nothing has to dry between them; and not so long after one of them that the cup has dried.
      *
-     * @param  iterable<RunStep>  $steps  in their order
+     * @param  iterable<RunStep>  $steps  in their order; what was skipped takes no paint
      * @return list<non-empty-list<RunStep>>
      */
     public static function cups(iterable $steps): array
     {
-        $cups = $painted = [];
-        $last = null;
+        $cups = $cup = $painted = [];
+        $last = $mixedAt = null;
         foreach ($steps as $step) {
+            if ($step->state === RunStepState::Skipped) {
+                continue;
+            }
             $mix = array_map(static fn (array $e): array => [$e['paintId'], $e['drops']], $step->used_mix ?? $step->planned_mix);
             $areas = $step->areas->modelKeys();
             $of = $mix === [] ? null : [$step->technique, $mix, $step->thinner];
-            if ($of !== null && $of === $last && array_intersect($painted, $areas) === []) {
-                $cups[count($cups) - 1][] = $step;
+            $isFresh = $mixedAt === null || $mixedAt->diffInHours($step->done_at ?? now()) < self::CUP_HOURS;
+            if ($of !== null && $of === $last && $isFresh && array_intersect($painted, $areas) === []) {
+                $cup[] = $step;
                 $painted = [...$painted, ...$areas];
+                $mixedAt ??= $step->done_at;
             } else {
-                $cups[] = [$step];
+                $cups[] = $cup;
+                $cup = [$step];
                 $painted = $areas;
+                $mixedAt = $step->done_at;
             }
             $last = $of;
         }
 
-        return $cups;
+        return array_values(array_filter([...$cups, $cup], static fn (array $c): bool => $c !== []));
     }
 
     /** @return float factor on what the defaults say; 1 until a run has told more */
@@ -110,9 +120,14 @@ final class PaintNeeds
 
     private function together(RunStep ...$steps): ?Quantity
     {
+        return self::sum(array_map($this->of(...), $steps));
+    }
+
+    /** @param  array<Quantity|null>  $needs */
+    private static function sum(array $needs): ?Quantity
+    {
         $all = null;
-        foreach ($steps as $step) {
-            $need = $this->of($step);
+        foreach ($needs as $need) {
             $all = $need === null || $all === null ? $need ?? $all : $all->and($need);
         }
 
@@ -156,12 +171,16 @@ final class PaintNeeds
     private function allOf(int $painterId): array
     {
         $runs = [];
-        $steps = RunStep::query()->whereNotNull('used_drops')->where('state', RunStepState::Done)
-            ->whereHas('run', static fn ($q) => $q->where('painter_id', $painterId))->with(['run', 'areas'])->get();
-        foreach ($steps as $step) {
-            $need = $this->estimated($step, 1.0);
-            if ($need !== null && $step->technique !== null) {
-                $runs[$step->technique->value][] = [$need->paintMillilitres(), $step->used_drops * Quantity::DROP_MILLILITRES];
+        $steps = RunStep::query()->where('state', RunStepState::Done)->whereHas('run', static fn ($q) => $q->where('painter_id', $painterId)
+            ->whereHas('steps', static fn ($s) => $s->whereNotNull('used_drops')))->with(['run', 'areas'])->orderBy('position')->get()->groupBy('run_id');
+        foreach ($steps as $ofRun) {
+            foreach (self::cups($ofRun) as $cup) {
+                // Drops counted once for a cup are those of all that it served.
+                $used = array_sum(array_map(static fn (RunStep $s): int => $s->used_drops ?? 0, $cup));
+                $all = self::sum(array_map(fn (RunStep $s): ?Quantity => $this->estimated($s, 1.0), $cup));
+                if ($used > 0 && $all !== null && $cup[0]->technique !== null) {
+                    $runs[$cup[0]->technique->value][] = [$all->paintMillilitres(), $used * Quantity::DROP_MILLILITRES];
+                }
             }
         }
 

@@ -14,6 +14,7 @@ use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\Reflectance;
 use Hyalin\Colour\SpectralRecovery;
 use Hyalin\Colour\Srgb;
+use Hyalin\Finish\AreaForm;
 use Hyalin\Finish\Doubt\DoubtfulLayer;
 use Hyalin\Finish\Doubt\FinishDoubt;
 use Hyalin\Finish\Doubt\Ingredient;
@@ -43,6 +44,7 @@ final readonly class FigureOptics
         public SectionPrediction $prediction,
         public SectionRow $start,
         private array $exposures,
+        private AreaForm $form,
     ) {
     }
 
@@ -57,7 +59,7 @@ final readonly class FigureOptics
         $bare = self::print($figure, $area?->loadMissing('part')->part);
         $prediction = SectionPrediction::under($light ?? $figure->light, $surface);
 
-        return new self($bare, $surface, $prediction, self::beneath($figure, $prediction, $prediction->start($bare), $area, self::DEEPEST), $exposures ?? $area->zone_exposures ?? []);
+        return new self($bare, $surface, $prediction, self::beneath($figure, $prediction, $prediction->start($bare), $area, self::DEEPEST), $exposures ?? $area->zone_exposures ?? [], $area->form ?? AreaForm::Shaped);
     }
 
     /**
@@ -107,7 +109,7 @@ final readonly class FigureOptics
      */
     public function layers(array $drafts, ?Closure $optics = null, ?Hand $hand = null): array
     {
-        return self::sprayed($drafts, $this->exposures, $optics, $hand);
+        return self::sprayed($drafts, $this->exposures, $this->form, $optics, $hand);
     }
 
     /**
@@ -116,11 +118,11 @@ final readonly class FigureOptics
      * @param  (Closure(Paint): PaintOptics)|null  $optics
      * @return list<Layer>
      */
-    private static function sprayed(array $drafts, array $exposures, ?Closure $optics = null, ?Hand $hand = null): array
+    private static function sprayed(array $drafts, array $exposures, AreaForm $form, ?Closure $optics = null, ?Hand $hand = null): array
     {
         $layers = [];
         foreach ($drafts as $i => $draft) {
-            $layer = $draft->toLayer($optics, $hand)->sprayedAs($exposures);
+            $layer = $draft->toLayer($optics, $hand)->sprayedAs($exposures)->onForm($form);
             $before = $layers[$i - 1] ?? null;
             $layers[] = $draft->technique->spec()->blendsWet && $before !== null ? $layer->blendedInto($before->mix) : $layer;
         }
@@ -139,6 +141,6 @@ final readonly class FigureOptics
         }
         $drafts = array_values($carrier->layers->map(static fn (LayerRecord $l): LayerDraft => LayerDraft::of($l))->all());
 
-        return $prediction->onTop(self::beneath($figure, $prediction, $bare, $carrier, $deepest - 1), self::sprayed($drafts, $carrier->zone_exposures ?? []))->top();
+        return $prediction->onTop(self::beneath($figure, $prediction, $bare, $carrier, $deepest - 1), self::sprayed($drafts, $carrier->zone_exposures ?? [], $carrier->form))->top();
     }
 }

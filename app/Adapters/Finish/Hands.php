@@ -26,7 +26,7 @@ final class Hands
     /** How this painter paints that area: what proposals are predicted with, as its section will be. */
     public function practice(int $painterId, Area $area): Practice
     {
-        return new Practice($this->all($painterId), $area->zone_exposures ?? []);
+        return new Practice($this->all($painterId), $area->zone_exposures ?? [], $area->form);
     }
 
     /** @return array<string, Hand> by technique */

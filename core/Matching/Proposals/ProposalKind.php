@@ -18,6 +18,8 @@ enum ProposalKind: string
     case DryBrushed = 'base, overbrush, dry brush';
     case Metals = 'metal over dark, shaded and lit';
     case Flat = 'flat colours';
+    case OneCoat = 'one coat over white';
+    case Bands = 'bands from root to tip';
 
     public function needsAirbrush(): bool
     {
@@ -28,9 +30,10 @@ enum ProposalKind: string
     public function suits(AreaForm $form): bool
     {
         return match ($form) {
-            AreaForm::Shaped => $this !== self::Metals && $this !== self::Flat,
+            AreaForm::Shaped => ! in_array($this, [self::Metals, self::Flat, self::OneCoat, self::Bands], true),
             AreaForm::Metal => $this === self::Metals,
-            AreaForm::Sign, AreaForm::Eye => $this === self::Flat,
+            AreaForm::Sign, AreaForm::Eye => $this === self::Flat || $this === self::OneCoat,
+            AreaForm::Gradient => $this === self::Bands,
         };
     }
 }

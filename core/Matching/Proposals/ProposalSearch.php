@@ -42,7 +42,7 @@ final readonly class ProposalSearch
     public function __construct(SectionPrediction $prediction, SectionRow $start, array $shelf, array $targets, Practice $practice = new Practice, private AreaForm $form = AreaForm::Shaped)
     {
         $this->wanted = $targets;
-        $this->bench = new ProposalBench($prediction, $start, $shelf, RampTargets::complete($targets), $practice);
+        $this->bench = new ProposalBench($prediction, $start, $shelf, RampTargets::complete($targets, $form !== AreaForm::Gradient), $practice);
     }
 
     /**
@@ -64,7 +64,8 @@ final readonly class ProposalSearch
                 ProposalKind::Glazes => $this->glazes(),
                 ProposalKind::DryBrushed => $this->dryBrushed(),
                 ProposalKind::Metals => $this->metals(),
-                ProposalKind::Flat => $this->flat(),
+                ProposalKind::Flat, ProposalKind::Bands => $this->sideBySide(Technique::Layer, PotRole::Covering, [false, true]),
+                ProposalKind::OneCoat => $this->sideBySide(Technique::OneCoat, PotRole::Translucent, [true]),
             };
             if ($stack !== null) {
                 $found[] = $this->settled($kind, $stack);
@@ -250,23 +251,26 @@ final readonly class ProposalSearch
     }
 
     /**
-     * A sign or an eye: each of its colours side by side, the largest first, over a light ground where that shows better.
+     * A sign, an eye or a gradient: each of its colours side by side, the largest first, over a light ground where that shows
+     * better.
      *
+     * @param  list<bool>  $grounds  whether a light ground is tried
      * @return non-empty-list<ProposedLayer>|null
      */
-    private function flat(): ?array
+    private function sideBySide(Technique $technique, PotRole $role, array $grounds): ?array
     {
         $covering = $this->bench->shortlisted($this->bench->pots(PotRole::Covering));
+        $pots = $this->bench->shortlisted($this->bench->pots($role));
         $best = null;
-        foreach ([false, true] as $grounded) {
+        foreach ($grounds as $grounded) {
             $stack = [];
             if ($grounded) {
                 $white = $this->lightest($covering);
                 $stack = $white === null ? [] : [self::layer(Technique::Layer, [$white => 1], 0.5, 2, $this->form->zones())];
             }
-            foreach ($this->form === AreaForm::Eye ? [Zone::Light, Zone::Mid, Zone::Recess] : [Zone::Mid] as $n => $zone) {
-                $with = [...$stack, self::layer(Technique::Layer, [$covering[0] ?? 0 => 1], 0.5, 2, $n === 0 && ! $grounded ? $this->form->zones() : [$zone])];
-                $found = $this->bench->found($with, count($stack), [$zone->value => 1.0], $covering, 2);
+            foreach ($pots === [] ? [] : $this->form->sideBySide() as $n => $zone) {
+                $with = [...$stack, self::layer($technique, [$pots[0] => 1], $technique->spec()->isTranslucent ? 0.0 : 0.5, $technique->spec()->isTranslucent ? 1 : 2, $n === 0 && ! $grounded ? $this->form->zones() : [$zone])];
+                $found = $this->bench->found($with, count($stack), [$zone->value => 1.0], $pots, 2);
                 $stack = $found === null ? $stack : self::with($with, count($stack), $found);
             }
             if ($stack !== [] && ($best === null || $this->missedWanted($stack) < $this->missedWanted($best) - self::WORTH_A_LAYER)) {

@@ -18,9 +18,10 @@ final class RampTargets
 
     /**
      * @param  non-empty-array<string, Lab>  $known  by zone
+     * @param  bool  $isLit  whether the zones are those of light and shade: beyond its ends a gradient keeps its colour
      * @return non-empty-array<string, Lab> all five, recess to edge
      */
-    public static function complete(array $known): array
+    public static function complete(array $known, bool $isLit = true): array
     {
         $at = [];
         foreach (Zone::cases() as $i => $zone) {
@@ -30,14 +31,14 @@ final class RampTargets
         }
         $ramp = [];
         foreach (Zone::cases() as $i => $zone) {
-            $ramp[$zone->value] = $at[$i] ?? self::between($at, $i);
+            $ramp[$zone->value] = $at[$i] ?? self::between($at, $i, $isLit);
         }
 
         return $ramp;
     }
 
     /** @param  array<int, Lab>  $at  at least one */
-    private static function between(array $at, int $i): Lab
+    private static function between(array $at, int $i, bool $isLit): Lab
     {
         $below = $above = null;
         foreach ($at as $j => $_) {
@@ -52,6 +53,9 @@ final class RampTargets
         }
         $end = $below ?? $above ?? throw new \LogicException('a ramp has at least one colour');
         $lab = $at[$end];
+        if (! $isLit) {
+            return $lab;
+        }
         $lightness = max(3.0, min(97.0, $lab->lightness + self::STEP * ($i - $end)));
         // Less room for chroma towards black and white.
         $room = max(0.2, 1 - 0.15 * abs($i - $end));

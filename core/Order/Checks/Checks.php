@@ -42,7 +42,13 @@ final class Checks
             $sealed = $glossy = false;
             $cured = 0;
             foreach ($area->layers as $layer) {
-                if ($layer->kind === StepKind::Varnish) {
+                if ($layer->kind === StepKind::Varnish && $layer->chemistry !== Chemistry::Gel) {
+                    if ($below === Chemistry::Gel && $layer->sheen !== 'gloss') {
+                        $found[] = new Issue("{$area->name}, {$layer->words}: it clouds the gel beneath.", 'Put it beneath the gel: gel dries clear and glossy by itself.', false, StepId::layer($layer->key), $area->id);
+                    }
+                    if ($below === Chemistry::Wax) {
+                        $found[] = new Issue("{$area->name}, {$layer->words}: varnish over wax dulls its shine, and holds badly until the wax is hard.", 'Wait a day, mist it on, or put the wax over the varnish.', false, StepId::layer($layer->key), $area->id);
+                    }
                     if ($below !== null && $layer->chemistry === Chemistry::Lacquer && $below !== Chemistry::Lacquer) {
                         $found[] = new Issue("{$area->name}, {$layer->words}: lacquer varnish attacks the {$below->value} beneath when it is put on wet.", 'Let that cure for a day, mist the first coats on dry, and try it on a scrap.', false, StepId::layer($layer->key), $area->id);
                     }
@@ -66,7 +72,7 @@ final class Checks
                     $found[] = new Issue("{$area->name}, {$layer->words}: there is no wet paint beneath it to blend into.", 'Put a coat of paint beneath it, or make it a glaze.', false, StepId::layer($layer->key), $area->id);
                 }
                 $previous = $layer;
-                if ($glossy && in_array($layer->kind, [StepKind::Brush, StepKind::DryBrush, StepKind::Prime, StepKind::Spray], true)) {
+                if ($glossy && $layer->chemistry !== Chemistry::Wax && in_array($layer->kind, [StepKind::Brush, StepKind::DryBrush, StepKind::Prime, StepKind::Spray], true)) {
                     $found[] = new Issue(
                         "{$area->name}, {$layer->words}: paint adheres badly to gloss.",
                         'Key it with P800, or dull it with a matt coat first.',
@@ -77,7 +83,8 @@ final class Checks
                 }
                 $below = $layer->chemistry;
                 $cured = $layer->cureMinutes;
-                $sealed = $glossy = false;
+                $sealed = false;
+                $glossy = $layer->chemistry === Chemistry::Gel;
             }
         }
 
@@ -175,12 +182,12 @@ final class Checks
         return new Issue("{$area->name}, {$layer->words}: it cannot be reached this way ({$area->reach->value}).", $remedy, true, StepId::layer($layer->key), $area->id);
     }
 
-    /** Chrome and powders get none. */
+    /** Chrome, powders and wax get none. */
     private static function endsBare(AreaPlan $area): bool
     {
         $last = $area->layers[count($area->layers) - 1] ?? null;
 
-        return $last !== null && ($last->isChrome || $last->kind === StepKind::Powder);
+        return $last !== null && ($last->isChrome || $last->kind === StepKind::Powder || $last->chemistry === Chemistry::Wax);
     }
 
     private static function wait(int $minutes): string

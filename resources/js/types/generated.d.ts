@@ -1,7 +1,7 @@
 // Written by `php artisan hyalin:types` from app/Http/Props. Do not edit.
 
 export type Alterable = 'own rule' | 'own step' | 'lies on' | 'hidden' | 'base apart';
-export type AreaForm = 'light and shade' | 'true metal' | 'flat sign' | 'eye';
+export type AreaForm = 'light and shade' | 'true metal' | 'flat sign' | 'eye' | 'gradient';
 export type BalanceKind = 'stand apart' | 'sit together' | 'as bright as' | 'focal point';
 export type BatchMode = 'step by step' | 'figure by figure';
 export type ColourShift = 'lighter' | 'darker' | 'warmer' | 'cooler' | 'more saturated' | 'duller';
@@ -13,9 +13,9 @@ export type Likeness = 'the same to the eye' | 'close' | 'visible' | 'clearly di
 export type Opacity = '1' | '2' | '3' | '5' | 'wash';
 export type OpticsQuality = 'measured' | 'partly measured' | 'estimated';
 export type PictureKind = 'artwork' | 'photo of another piece' | 'photo of a real thing' | 'photo of my painted piece';
-export type PotKind = 'acrylic' | 'airbrush colour' | 'primer' | 'spray can' | 'wash' | 'one-coat' | 'ink' | 'medium' | 'thinner' | 'varnish' | 'metal flake' | 'colour-shift powder' | 'lacquer chrome' | 'oil' | 'enamel liner' | 'pigment powder';
+export type PotKind = 'acrylic' | 'airbrush colour' | 'primer' | 'spray can' | 'wash' | 'one-coat' | 'ink' | 'medium' | 'thinner' | 'varnish' | 'metal flake' | 'colour-shift powder' | 'lacquer chrome' | 'oil' | 'enamel liner' | 'pigment powder' | 'metal wax' | 'gel';
 export type PrintProcess = 'resin' | 'melted plastic';
-export type ProposalKind = 'translucent over zenithal' | 'base, wash, highlights' | 'opaque layering' | 'undercoat and glazes' | 'base, overbrush, dry brush' | 'metal over dark, shaded and lit' | 'flat colours';
+export type ProposalKind = 'translucent over zenithal' | 'base, wash, highlights' | 'opaque layering' | 'undercoat and glazes' | 'base, overbrush, dry brush' | 'metal over dark, shaded and lit' | 'flat colours' | 'one coat over white' | 'bands from root to tip';
 export type Reach = 'open' | 'brush only' | 'only the prime';
 export type RunStepState = 'open' | 'done' | 'skipped';
 export type ScaleState = 'steady' | 'filling' | 'jumped' | 'missing';
@@ -26,7 +26,7 @@ export type Sheen = 'matt' | 'satin' | 'gloss';
 export type StepKind = 'prepare' | 'glue' | 'fill' | 'prime' | 'spray' | 'brush' | 'wash' | 'dry brush' | 'decal' | 'powder' | 'varnish' | 'mask' | 'peel' | 'own step';
 export type StepVerdict = 'mistake' | 'trial';
 export type Swatch = 'black' | 'white' | 'overBlack' | 'overWhite' | 'thick' | 'tint';
-export type Technique = 'base coat' | 'airbrush' | 'spray can' | 'zenithal spray' | 'spray from 45 degrees' | 'spray from below' | 'layer' | 'wash' | 'one-coat' | 'glaze' | 'filter' | 'dry brush' | 'overbrush' | 'stipple' | 'sponge' | 'edge highlight' | 'recess shade' | 'wet blend' | 'chipping' | 'sprayed chipping' | 'spatter' | 'pigment powder' | 'decal' | 'varnish';
+export type Technique = 'base coat' | 'airbrush' | 'spray can' | 'zenithal spray' | 'spray from 45 degrees' | 'spray from below' | 'layer' | 'wash' | 'one-coat' | 'glaze' | 'filter' | 'dry brush' | 'overbrush' | 'stipple' | 'sponge' | 'edge highlight' | 'recess shade' | 'wet blend' | 'chipping' | 'sprayed chipping' | 'spatter' | 'pigment powder' | 'decal' | 'varnish' | 'rubbed wax' | 'gel';
 export type TintingStrength = 'weak' | 'usual' | 'strong';
 export type Zone = 'recess' | 'shade' | 'mid' | 'light' | 'edge';
 
@@ -69,6 +69,7 @@ export interface AreaProps {
     tolerance: number | null;
     sheen: Sheen | null;
     form: AreaForm;
+    squareCm: number | null;
 }
 
 export interface BalanceAreaProps {
@@ -177,6 +178,7 @@ export interface CardAreaProps {
     name: string;
     partName: string | null;
     wish: string | null;
+    form: AreaForm;
     layers: Array<LayerProps>;
     section: SectionProps;
 }
@@ -717,6 +719,7 @@ export interface PartProps {
     name: string;
     bareHex: string | null;
     translucency: number;
+    process: PrintProcess;
 }
 
 export interface PictureProps {
@@ -891,6 +894,7 @@ export interface RunStepProps {
     title: string;
     instruction: string;
     zones: Array<Zone>;
+    form: AreaForm;
     thinner: number;
     coats: number;
     plannedMix: Array<DropsProps>;
@@ -1085,6 +1089,7 @@ export interface StepNeedProps {
     learned: number;
     next: number;
     together: Array<DropsProps>;
+    mixedFor: string | null;
 }
 
 export interface StepPhotoProps {

@@ -151,6 +151,32 @@ final class ProposalTest extends TestCase
         self::assertLessThanOrEqual($judged->missed($usual->layers), $own->total);
     }
 
+    public function test_a_gradient_runs_from_root_to_tip_and_an_eye_is_offered_in_one_coat(): void
+    {
+        $start = $this->prediction->start(Reflectance::flat(0.25));
+        // From light at the root to dark at the tip: no light and shade would ever ask for that.
+        $hair = ['recess' => Srgb::hex('#c9a05a')->toXyz()->toLab(), 'edge' => Srgb::hex('#5b3420')->toXyz()->toLab()];
+        $found = (new ProposalSearch($this->prediction, $start, $this->shelf(), $hair, new Practice([], [], AreaForm::Gradient), AreaForm::Gradient))->find(ProposalKind::cases());
+        self::assertSame([ProposalKind::Bands], array_column($found, 'kind'));
+        $lightness = array_map(fn (Zone $z): float => $found[0]->section->top()->cell($z)->seen->lightness, Zone::cases());
+        $sorted = $lightness;
+        rsort($sorted);
+        self::assertSame($sorted, $lightness);
+        self::assertLessThan(5.0, $found[0]->total);
+
+        // Root and tip have the same relief: a wash lies there alike, and a wet blend is drawn out from one to the other.
+        $paint = self::paint('#33261c', Opacity::TwoCoats);
+        foreach (Technique::cases() as $technique) {
+            $layer = Layer::of($technique, $paint, 0.0, 1, Zone::cases())->onForm(AreaForm::Gradient);
+            $films = array_unique(array_map(static fn (Zone $z): string => sprintf('%.9f %.9f', $layer->coverage($z), $layer->thickness($z)), Zone::cases()));
+            self::assertSame($technique === Technique::WetBlend ? 5 : 1, count($films), $technique->value);
+        }
+
+        $eye = ['recess' => Lab::of(15, 0, 0), 'mid' => Lab::of(45, -5, -20), 'light' => Lab::of(90, 0, 3)];
+        $kinds = array_column((new ProposalSearch($this->prediction, $start, $this->shelf(), $eye, form: AreaForm::Eye))->find(ProposalKind::cases()), 'kind');
+        self::assertEqualsCanonicalizing([ProposalKind::Flat, ProposalKind::OneCoat], $kinds);
+    }
+
     public function test_a_ramp_with_gaps_is_completed_in_order(): void
     {
         $known = ['shade' => Lab::of(30, 10, 20), 'light' => Lab::of(70, 20, 40)];

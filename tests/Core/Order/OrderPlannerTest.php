@@ -160,7 +160,28 @@ final class OrderPlannerTest extends TestCase
         yield 'oil wash behind varnish' => [Chemistry::Acrylic, true, Chemistry::Oil, false, ''];
         yield 'lacquer over enamel' => [Chemistry::Enamel, false, Chemistry::Lacquer, true, 'lacquer thinner attacks the enamel'];
         yield 'acrylic over oil' => [Chemistry::Oil, false, Chemistry::Acrylic, false, 'Wait 7 days'];
+        yield 'paint over wax' => [Chemistry::Wax, false, Chemistry::Acrylic, true, 'paint does not hold on wax'];
+        yield 'paint over sealed wax' => [Chemistry::Wax, true, Chemistry::Acrylic, false, 'holds only once it is cured'];
+        yield 'wax over paint' => [Chemistry::Acrylic, false, Chemistry::Wax, false, ''];
+        yield 'wax over oil' => [Chemistry::Oil, false, Chemistry::Wax, false, 'Wait 7 days'];
+        yield 'wax over powder' => [Chemistry::Powder, false, Chemistry::Wax, true, 'Put a fixing coat over the powder'];
+        yield 'paint over gel' => [Chemistry::Gel, false, Chemistry::Acrylic, false, 'wrinkles until the gel is clear'];
+        yield 'gel over oil' => [Chemistry::Oil, false, Chemistry::Gel, false, 'gel over oil cracks'];
         yield 'acrylic over acrylic' => [Chemistry::Acrylic, false, Chemistry::Acrylic, false, ''];
+    }
+
+    public function test_gel_goes_on_in_passes_over_the_matt_coat_and_wax_over_the_varnish(): void
+    {
+        $gel = static fn (string $key): LayerPlan => self::layer($key, StepKind::Varnish, Chemistry::Gel, sheen: 'gloss');
+        $mud = [self::layer('p', StepKind::Prime), self::layer('b', StepKind::Brush), $gel('g1'), $gel('g2'), self::layer('matt', StepKind::Varnish, sheen: 'matt')];
+        $sword = [self::layer('q', StepKind::Prime), self::layer('steel', StepKind::Brush), self::layer('v', StepKind::Varnish, sheen: 'gloss'), self::layer('wax', StepKind::DryBrush, Chemistry::Wax)];
+        $plan = OrderPlanner::plan(FigurePlan::of([new PartPlan('p', 'Body', PrintProcess::Resin)], [self::area('mud', 'Mud', 'p', 0, $mud), self::area('sword', 'Sword', 'p', 0, $sword)]));
+        $said = static fn (string $step): string => implode(' ', array_map(static fn (Issue $t): string => "{$t->what} {$t->remedy}", array_filter($plan->issues, static fn (Issue $t): bool => (string) $t->step === "layer {$step}")));
+        self::assertStringContainsString('stays cloudy until the pass beneath is clear', $said('g2'));
+        self::assertStringContainsString('clouds the gel beneath', $said('matt'));
+        // Wax is made for gloss, and is the end of it.
+        self::assertSame('', $said('wax'));
+        self::assertStringNotContainsString('Sword ends without a varnish', implode(' ', array_map(static fn (Issue $t): string => $t->what, $plan->issues)));
     }
 
     public function test_a_forbidden_pair_without_a_varnish_on_the_shelf_says_so(): void

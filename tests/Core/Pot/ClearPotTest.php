@@ -37,6 +37,7 @@ final class ClearPotTest extends TestCase
         yield 'medium' => [PotKind::Medium];
         yield 'thinner' => [PotKind::Thinner];
         yield 'varnish' => [PotKind::Varnish];
+        yield 'gel' => [PotKind::Gel];
     }
 
     #[DataProvider('clear')]
@@ -54,7 +55,7 @@ final class ClearPotTest extends TestCase
     public function test_every_other_kind_is_paint(): void
     {
         $kinds = array_filter(PotKind::cases(), static fn (PotKind $kind): bool => ! $kind->isClear());
-        self::assertCount(count(PotKind::cases()) - 3, $kinds);
+        self::assertCount(count(PotKind::cases()) - 4, $kinds);
         foreach ($kinds as $kind) {
             $optics = self::estimated($kind, Sheen::Matt, '#7a6a4f', Srgb::hex('#f3e2b0'));
             self::assertGreaterThan(0.0, min(1.0, ...$optics->s), $kind->value);

@@ -8,15 +8,18 @@ use App\Actions\Brief\AddAreas;
 use App\Http\Props\Brief\AreaProps;
 use App\Http\Props\Brief\FigureProps;
 use App\Http\Props\Brief\PartProps;
+use App\Http\Props\Order\BoundaryProps;
 use App\Http\Requests\Brief\AreaRequest;
 use App\Http\Requests\Brief\ManyAreas;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Brief\Part;
 use App\Models\NextNumber;
+use Hyalin\Order\Plan\PrintProcess;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\Rule;
 use Inertia\Inertia;
 use Inertia\Response;
 
@@ -31,6 +34,7 @@ final class BriefController
             'figure' => static fn () => FigureProps::of($figure, 'Brief'),
             'parts' => static fn () => PartProps::allOf($figure),
             'areas' => static fn () => AreaProps::allOf($figure),
+            'boundaries' => static fn () => BoundaryProps::allOf($figure),
         ]);
     }
 
@@ -48,11 +52,12 @@ final class BriefController
     public function updatePart(Request $request, Figure $figure, Part $part): RedirectResponse
     {
         $request->validate(
-            ['bareHex' => ['nullable', 'regex:/^#[0-9a-f]{6}\z/i'], 'translucency' => ['nullable', 'numeric', 'between:0,1']],
+            ['bareHex' => ['nullable', 'regex:/^#[0-9a-f]{6}\z/i'], 'translucency' => ['nullable', 'numeric', 'between:0,1'], 'process' => ['sometimes', Rule::enum(PrintProcess::class)]],
             ['bareHex.regex' => 'The colour must be of the form #rrggbb.'],
         );
         $part->bare_hex = $request->filled('bareHex') ? $request->string('bareHex')->lower()->value() : null;
         $part->translucency = $request->filled('translucency') ? $request->float('translucency') : null;
+        $part->process = $request->enum('process', PrintProcess::class) ?? $part->process;
         $part->save();
 
         return back();

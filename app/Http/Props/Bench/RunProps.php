@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props\Bench;
 
+use App\Adapters\Bench\CupShare;
 use App\Models\Bench\Run;
 use App\Models\Bench\RunStep;
 use Hyalin\Bench\BatchMode;
@@ -32,7 +33,7 @@ final readonly class RunProps
         $run->loadMissing(['figure', 'steps.pictures', 'steps.areas', 'steps.parts', 'steps.cups.entries.paint', 'repeats']);
         $pots = RunStepProps::pots($run->steps);
         $lessons = self::lessons($run);
-        $next = RunStepProps::next($run->steps);
+        $shares = CupShare::all($run->steps);
 
         return new self(
             $run->id,
@@ -41,7 +42,7 @@ final readonly class RunProps
             $run->copies,
             $run->batch_mode,
             $run->created_at->toIso8601String(),
-            array_values($run->steps->map(static fn (RunStep $s) => RunStepProps::of($s, $pots, $lessons[$s->id] ?? null, $next[$s->id] ?? []))->all()),
+            array_values($run->steps->map(static fn (RunStep $s) => RunStepProps::of($s, $pots, $lessons[$s->id] ?? null, $shares[$s->id] ?? CupShare::own()))->all()),
         );
     }
 

@@ -4,19 +4,20 @@ declare(strict_types=1);
 
 namespace App\Http\Props\Bench;
 
-use App\Adapters\Bench\PaintNeeds;
+use App\Adapters\Bench\CupShare;
 use App\Casts\RecordedMix;
 use App\Http\Props\DropsProps;
 use App\Models\Bench\RunStep;
 use App\Models\Bench\RunStepState;
 use App\Models\Bench\StepVerdict;
+use App\Models\Brief\Area;
 use App\Models\References\Picture;
 use App\Models\Shelf\Paint;
 use Hyalin\Finish\Application;
+use Hyalin\Finish\AreaForm;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
 use Hyalin\Order\Steps\StepKind;
-use Illuminate\Support\Collection;
 
 /**
  * A step at the bench.
@@ -30,6 +31,7 @@ final readonly class RunStepProps
      * @param  list<int>  $partIds
      * @param  list<int>  $areaIds
      * @param  list<Zone>  $zones
+     * @param  AreaForm  $form  of its areas, where they are of one: what its zones are called
      * @param  list<DropsProps>  $plannedMix
      * @param  array<string, string>  $plannedColours  hex by zone, recess to edge
      * @param  int  $minutes  at the bench: an estimate
@@ -59,6 +61,7 @@ final readonly class RunStepProps
         public string $title,
         public string $instruction,
         public array $zones,
+        public AreaForm $form,
         public float $thinner,
         public int $coats,
         public array $plannedMix,
@@ -96,28 +99,13 @@ final readonly class RunStepProps
     {
         $step->load(['run.figure', 'repeats', 'pictures', 'areas', 'parts', 'cups.entries.paint']);
 
-        return self::of($step, self::pots([$step]), RunProps::lessons($step->run)[$step->id] ?? null, self::next($step->run->steps()->with(['areas', 'run.figure'])->get())[$step->id] ?? []);
-    }
-
-    /**
-     * @param  Collection<int, RunStep>  $steps  of one run
-     * @return array<int, list<RunStep>> what one cup serves after the step of that id, of what is still open
-     */
-    public static function next(Collection $steps): array
-    {
-        $next = [];
-        foreach (PaintNeeds::cups($steps->where('state', RunStepState::Open)) as $cup) {
-            $next[$cup[0]->id] = array_slice($cup, 1);
-        }
-
-        return $next;
+        return self::of($step, self::pots([$step]), RunProps::lessons($step->run)[$step->id] ?? null, CupShare::all($step->run->steps()->with(['areas', 'run.figure'])->get())[$step->id] ?? CupShare::own());
     }
 
     /**
      * @param  array<int, Paint>  $pots  by id
-     * @param  list<RunStep>  $next  that the same cup serves
      */
-    public static function of(RunStep $step, array $pots, ?string $lastTime, array $next): self
+    public static function of(RunStep $step, array $pots, ?string $lastTime, CupShare $share): self
     {
         return new self(
             $step->id,
@@ -132,6 +120,7 @@ final readonly class RunStepProps
             $step->title(),
             $step->technique?->spec()->instruction ?? (string) $step->words,
             $step->zones,
+            self::form($step),
             $step->thinner,
             $step->coats,
             DropsProps::recorded($step->planned_mix),
@@ -144,7 +133,7 @@ final readonly class RunStepProps
             $step->used_mix === null ? null : DropsProps::recorded($step->used_mix),
             $step->used_coats,
             $step->used_drops,
-            StepNeedProps::of($step, $next),
+            StepNeedProps::of($step, $share),
             $step->note,
             $step->skip_reason,
             $step->done_at?->toIso8601String(),
@@ -181,6 +170,13 @@ final readonly class RunStepProps
         }
 
         return $pots;
+    }
+
+    private static function form(RunStep $step): AreaForm
+    {
+        $forms = array_unique(array_map(static fn (Area $a): string => $a->form->value, $step->areas->all()));
+
+        return count($forms) === 1 ? AreaForm::from(reset($forms)) : AreaForm::Shaped;
     }
 
     /** @param  array<int, Paint>  $pots */

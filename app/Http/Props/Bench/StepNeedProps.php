@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props\Bench;
 
+use App\Adapters\Bench\CupShare;
 use App\Adapters\Bench\PaintNeeds;
 use App\Http\Props\DropsProps;
 use App\Models\Bench\RunStep;
@@ -20,6 +21,7 @@ final readonly class StepNeedProps
      * @param  float  $learned  factor from what past runs used; 1 while there are none
      * @param  int  $next  steps after this one that the same cup serves
      * @param  list<DropsProps>  $together  whole drops for this step and those; empty where it is the only one
+     * @param  string|null  $mixedFor  areas of an earlier step that the cup was mixed for, this one with it; null where it has to be mixed
      */
     public function __construct(
         public array $cup,
@@ -29,12 +31,13 @@ final readonly class StepNeedProps
         public float $learned,
         public int $next,
         public array $together,
+        public ?string $mixedFor,
     ) {
     }
 
-    /** @param  list<RunStep>  $next  that the same cup serves */
-    public static function of(RunStep $step, array $next): ?self
+    public static function of(RunStep $step, CupShare $share): ?self
     {
+        $next = $share->next;
         $needs = app(PaintNeeds::class);
         $need = $needs->of($step);
         $drops = $needs->drops($step);
@@ -51,6 +54,7 @@ final readonly class StepNeedProps
             $needs->learned($step->run->painter_id, $step->technique),
             $cup === [] ? 0 : count($next),
             $next === [] ? [] : self::cup($step, $needs->drops($step, ...$next)),
+            $share->mixedFor?->area_name,
         );
     }
 

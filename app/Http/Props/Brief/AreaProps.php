@@ -21,6 +21,7 @@ final readonly class AreaProps
      * @param  int  $layers  how many layers its finish has
      * @param  int|null  $liesOnId  the area it lies on when that is finished: a decal
      * @param  Sheen|null  $sheen  null for that of the figure
+     * @param  float|null  $squareCm  null while it is estimated
      * @param  float|null  $tolerance  CIEDE2000; null for the usual
      */
     public function __construct(
@@ -35,6 +36,7 @@ final readonly class AreaProps
         public ?float $tolerance,
         public ?Sheen $sheen,
         public AreaForm $form,
+        public ?float $squareCm,
     ) {
     }
 
@@ -55,6 +57,7 @@ final readonly class AreaProps
             $a->tolerance,
             $a->sheen,
             $a->form,
+            $a->square_cm,
         ))->all());
     }
 }

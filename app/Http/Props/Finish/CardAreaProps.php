@@ -7,6 +7,7 @@ namespace App\Http\Props\Finish;
 use App\Adapters\Finish\LayerDraft;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
+use Hyalin\Finish\AreaForm;
 
 /**
  * One area on the card.
@@ -18,6 +19,7 @@ final readonly class CardAreaProps
         public string $name,
         public ?string $partName,
         public ?string $wish,
+        public AreaForm $form,
         public array $layers,
         public SectionProps $section,
     ) {
@@ -44,6 +46,7 @@ final readonly class CardAreaProps
             $area->name,
             $area->part?->name,
             $area->wish,
+            $area->form,
             array_map(static fn (LayerDraft $d) => LayerProps::of($d), $drafts),
             SectionProps::predict($figure, $area, $drafts, false),
         );

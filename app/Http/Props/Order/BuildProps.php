@@ -6,7 +6,6 @@ namespace App\Http\Props\Order;
 
 use App\Adapters\Order\WorkPlan;
 use App\Models\Brief\Area;
-use App\Models\Brief\Boundary;
 use App\Models\Brief\Figure;
 use App\Models\Brief\Joint;
 use App\Models\Brief\Part;
@@ -75,7 +74,7 @@ final readonly class BuildProps
                 $j->seam,
                 self::isGluedEarly($figure, $j),
             ))->all()),
-            array_values($figure->boundaries->map(static fn (Boundary $b): BoundaryProps => new BoundaryProps($b->id, $b->area_id, $b->other_id, $b->mm, $b->is_curved))->all()),
+            BoundaryProps::allOf($figure),
             array_values($figure->ownRules->map(static fn (OwnRule $r): OwnRuleProps => new OwnRuleProps($r->id, $r->before, $r->after, $r->weight, $r->reason))->all()),
             array_values($figure->ownSteps->map(static fn (OwnStep $o): OwnStepProps => new OwnStepProps($o->id, $o->words, $o->part_id, $o->tool, $o->minutes, $o->dry_minutes, $o->caution, $o->after, $o->before))->all()),
         );

@@ -41,6 +41,7 @@ final class AreaRequest extends FormRequest
             'tolerance' => ['nullable', 'numeric', 'between:0.5,20'],
             'sheen' => ['nullable', Rule::enum(Sheen::class)],
             'form' => ['nullable', Rule::enum(AreaForm::class)],
+            'squareCm' => ['sometimes', 'nullable', 'numeric', 'gt:0', 'max:10000'],
         ];
     }
 
@@ -72,6 +73,8 @@ final class AreaRequest extends FormRequest
             'sheen' => $this->enum('sheen', Sheen::class),
             'form' => $this->enum('form', AreaForm::class) ?? AreaForm::Shaped,
             'tolerance' => $this->filled('tolerance') ? $this->float('tolerance') : null,
+            // Measured, maybe: what does not speak of the size leaves it.
+            ...$this->has('squareCm') ? ['square_cm' => $this->filled('squareCm') ? $this->float('squareCm') : null] : [],
         ];
     }
 }

@@ -1,5 +1,5 @@
 import { ArrowDown, ArrowUp, Minus, Plus, Trash2 } from 'lucide-react';
-import { ZONES, dilutionWords, minutesWords } from '@/shared/lib/format';
+import { ZONES, dilutionWords, minutesWords, zoneName } from '@/shared/lib/format';
 import { Button } from '@/shared/ui/button';
 import { Choices } from '@/shared/ui/choice';
 import { DropRow } from '@/shared/ui/drops';
@@ -7,12 +7,14 @@ import { TextArea } from '@/shared/ui/field';
 import { Pick } from '@/shared/ui/pick';
 import { PotMark } from '@/shared/ui/pot-mark';
 import { Stepper } from '@/shared/ui/stepper';
-import type { DropsProps, LayerProps, PotProps, Technique, TechniqueProps } from '@/types/generated';
+import type { AreaForm, DropsProps, LayerProps, PotProps, Technique, TechniqueProps } from '@/types/generated';
 import { withDrops, withPot } from './layers';
 
 type Props = {
     layer: LayerProps;
     pots: readonly PotProps[];
+    /** Of the area: what its zones are called. */
+    form: AreaForm;
     techniques: readonly TechniqueProps[];
     isFirst: boolean;
     isLast: boolean;
@@ -40,7 +42,7 @@ export function LayerEditor(props: Props) {
                 grow
                 label="Zones"
                 values={layer.zones}
-                options={ZONES.map((zone) => ({ value: zone, label: zone }))}
+                options={ZONES.map((zone) => ({ value: zone, label: zoneName(props.form, zone) }))}
                 onChoose={(chosen) => {
                     onChange({ zones: ZONES.filter((zone) => chosen.includes(zone)) });
                 }}

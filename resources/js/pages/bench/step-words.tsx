@@ -11,13 +11,14 @@ import {
     many,
     minutesWords,
     whenWords,
+    zoneName,
     zonesWords,
 } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
 import { MixList, mixWords } from '@/shared/ui/drops';
 import { Notice } from '@/shared/ui/notice';
-import type { RunProps, RunStepProps, StepCupProps } from '@/types/generated';
+import type { AreaForm, RunProps, RunStepProps, StepCupProps } from '@/types/generated';
 
 /** One step at arm's length: what, with which cup, where, and what comes of it. */
 export function StepWords({
@@ -53,7 +54,7 @@ export function StepWords({
             </header>
             {step.lastTime !== null && <Notice strong>{step.lastTime}</Notice>}
             {step.plannedMix.length > 0 && <Mix step={step} />}
-            {step.cup !== null && <OpenCup cup={step.cup} />}
+            {step.cup !== null && <OpenCup form={step.form} cup={step.cup} />}
             {Object.keys(step.plannedColours).length > 0 && <Afterwards step={step} />}
             <Dry step={step} meanwhile={meanwhile} onGo={onGo} now={now} />
             <Cautions step={step} />
@@ -74,7 +75,7 @@ function Mix({ step }: { step: RunStepProps }) {
             <MixList mix={mix} size={34} />
             <p className="mt-2">
                 {step.isFromCan ? 'From the can' : capital(dilutionWords(step.thinner))}.{' '}
-                {capital(many(step.usedCoats ?? step.coats, 'coat'))}, {zonesWords(step.zones)}
+                {capital(many(step.usedCoats ?? step.coats, 'coat'))}, {zonesWords(step.zones, step.form)}
                 {step.pressurePsi !== null && `, about ${step.pressurePsi} psi`}
                 {step.pressurePsi === null && step.tool !== null && `, ${step.tool}`}.
             </p>
@@ -102,6 +103,11 @@ function Mix({ step }: { step: RunStepProps }) {
                     <span className="text-quiet"> (estimate)</span>
                 </p>
             )}
+            {step.need?.mixedFor != null && (
+                <p className="text-base">
+                    <strong>Mixed already:</strong> the cup for {areasWords(step.need.mixedFor)} serves this step too.
+                </p>
+            )}
             {step.usedMix !== null && <p className="text-base text-quiet">Planned: {mixWords(step.plannedMix)}.</p>}
             {step.note !== null && <p className="mt-1 text-base">Your note: {step.note}</p>}
             {step.cleaner !== null && <p className="text-base text-quiet">Clean up with {step.cleaner}.</p>}
@@ -111,7 +117,7 @@ function Mix({ step }: { step: RunStepProps }) {
                     onClick={() => {
                         void openCup({
                             name: `${areasWords(step.areaName)}, ${step.title}`,
-                            mix: step.need?.cup ?? mix,
+                            mix: cupMix(step) ?? mix,
                             runStepId: step.id,
                         });
                     }}
@@ -123,8 +129,13 @@ function Mix({ step }: { step: RunStepProps }) {
     );
 }
 
+/** What goes into the cup: for all steps that it serves. */
+function cupMix(step: RunStepProps) {
+    return step.need === null || step.need.together.length === 0 ? step.need?.cup : step.need.together;
+}
+
 /** The cup that stands open for this step: what will come of it, before it touches the figure. */
-function OpenCup({ cup }: { cup: StepCupProps }) {
+function OpenCup({ cup, form }: { cup: StepCupProps; form: AreaForm }) {
     return (
         <section aria-label="Open cup" className="flex flex-col gap-2 border border-strong bg-raised p-3 text-base">
             <p>
@@ -142,7 +153,7 @@ function OpenCup({ cup }: { cup: StepCupProps }) {
                             className="flex flex-1 items-end p-1 text-sm"
                             style={{ background: cup.colours?.[zone], color: inkOn(cup.colours?.[zone] ?? '#808080') }}
                         >
-                            {zone}
+                            {zoneName(form, zone)}
                         </div>
                     ))}
                 </div>
@@ -162,7 +173,7 @@ function Afterwards({ step }: { step: RunStepProps }) {
                         className="flex flex-1 items-end p-2 text-base"
                         style={{ background: hex, color: inkOn(hex) }}
                     >
-                        {zone}
+                        {zoneName(step.form, zone)}
                     </div>
                 );
             })}

@@ -1,10 +1,14 @@
 import { useForm, type InertiaFormProps } from '@inertiajs/react';
+import { Boundaries } from '@/features/boundaries/boundaries';
+import { reloaded } from '@/shared/lib/reloaded';
 import { url } from '@/shared/lib/url';
+import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
 import { Field } from '@/shared/ui/field';
+import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
 import { Sheet } from '@/shared/ui/sheet';
-import type { AreaForm as AreaKind, AreaProps, FigureProps, PartProps } from '@/types/generated';
+import type { AreaForm as AreaKind, AreaProps, BoundaryProps, FigureProps, PartProps } from '@/types/generated';
 
 const NONE = 'none';
 
@@ -19,6 +23,7 @@ type AreaForm = InertiaFormProps<{
     tolerance: string;
     sheen: string;
     form: AreaKind;
+    squareCm: string;
 }>;
 
 type Props = {
@@ -26,12 +31,13 @@ type Props = {
     area: AreaProps;
     areas: readonly AreaProps[];
     parts: readonly PartProps[];
+    boundaries: readonly BoundaryProps[];
     open: boolean;
     onClose: () => void;
 };
 
 /** What an area is: where it is, what it lies on, its sheen, how near its colour must come. */
-export function AreaSheet({ figure, area, areas, parts, open, onClose }: Props) {
+export function AreaSheet({ figure, area, areas, parts, boundaries, open, onClose }: Props) {
     const form = useForm({
         name: area.name,
         wish: area.wish ?? '',
@@ -40,7 +46,9 @@ export function AreaSheet({ figure, area, areas, parts, open, onClose }: Props) 
         tolerance: area.tolerance === null ? '' : String(area.tolerance),
         sheen: area.sheen ?? NONE,
         form: area.form,
+        squareCm: area.squareCm === null ? '' : String(area.squareCm),
     });
+    const { message, attempt } = useAttempt();
     return (
         <Sheet open={open} onClose={onClose} title={area.name}>
             <form
@@ -53,6 +61,7 @@ export function AreaSheet({ figure, area, areas, parts, open, onClose }: Props) 
                         liesOnId: data.liesOnId === NONE ? null : data.liesOnId,
                         sheen: data.sheen === NONE ? null : data.sheen,
                         tolerance: data.tolerance === '' ? null : data.tolerance.replace(',', '.'),
+                        squareCm: data.squareCm === '' ? null : data.squareCm.replace(',', '.'),
                     }));
                     form.patch(url('areas.update', { figure: figure.id, area: area.id }), {
                         preserveScroll: true,
@@ -68,13 +77,33 @@ export function AreaSheet({ figure, area, areas, parts, open, onClose }: Props) 
                         {form.errors.liesOnId}
                     </p>
                 )}
-                <FormPick form={form} />
-                <SheenPick form={form} figure={figure} />
-                <ToleranceField form={form} />
+                <div className="grid grid-cols-1 gap-4 sm:grid-cols-2">
+                    <FormPick form={form} />
+                    <SheenPick form={form} figure={figure} />
+                    <SizeField form={form} />
+                    <ToleranceField form={form} />
+                </div>
                 <Button type="submit" look="main" disabled={form.processing} className="self-start">
                     Save
                 </Button>
             </form>
+            {areas.length > 1 && (
+                <div className="mt-4 border-t border-line pt-4">
+                    {message !== null && <Notice strong>{message}</Notice>}
+                    <Boundaries
+                        figure={figure}
+                        boundaries={boundaries}
+                        areas={areas.map((a) => ({ value: String(a.id), label: a.name }))}
+                        of={area.id}
+                        attempt={(act) =>
+                            attempt(async () => {
+                                await act();
+                                await reloaded({ only: ['boundaries'] });
+                            })
+                        }
+                    />
+                </div>
+            )}
         </Sheet>
     );
 }
@@ -118,14 +147,27 @@ function Places({
     );
 }
 
+function SizeField({ form }: { form: AreaForm }) {
+    return (
+        <Field
+            label="Size, cm²"
+            inputMode="decimal"
+            placeholder="estimated from the figure’s height"
+            value={form.data.squareCm}
+            error={form.errors.squareCm}
+            onChange={(e) => {
+                form.setData('squareCm', e.target.value);
+            }}
+        />
+    );
+}
+
 function ToleranceField({ form }: { form: AreaForm }) {
     return (
         <Field
             label="Tolerance, ΔE"
-            className="w-72"
             inputMode="decimal"
             placeholder="3, or 2 for a focal point"
-            hint="Decals and signs lie on another area: their section starts from its finished colours."
             value={form.data.tolerance}
             error={form.errors.tolerance}
             onChange={(e) => {
@@ -169,6 +211,7 @@ const FORMS: readonly { value: AreaKind; label: string }[] = [
     { value: 'true metal', label: 'true metal, painted with metal flakes' },
     { value: 'flat sign', label: 'a small flat sign in one colour' },
     { value: 'eye', label: 'an eye: white, iris, pupil' },
+    { value: 'gradient', label: 'a gradient from root to tip: hair, feathers, a sky' },
 ];
 
 function FormPick({ form }: { form: AreaForm }) {

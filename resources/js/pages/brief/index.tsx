@@ -13,11 +13,11 @@ import { Pick } from '@/shared/ui/pick';
 import { Sheet } from '@/shared/ui/sheet';
 import { Tick, ticked } from '@/shared/ui/tick';
 import { AreaSheet } from './area-sheet';
-import type { AreaProps, FigureProps, PartProps } from '@/types/generated';
+import type { AreaProps, BoundaryProps, FigureProps, PartProps, PrintProcess } from '@/types/generated';
 
-type Props = { figure: FigureProps; parts: PartProps[]; areas: AreaProps[] };
+type Props = { figure: FigureProps; parts: PartProps[]; areas: AreaProps[]; boundaries: BoundaryProps[] };
 
-export default function BriefPage({ figure, parts, areas }: Props) {
+export default function BriefPage({ figure, parts, areas, boundaries }: Props) {
     return (
         <Shell title={`Brief of ${figure.name}`} figure={figure}>
             <div className="grid grid-cols-1 gap-6 lg:grid-cols-[22rem_1fr]">
@@ -42,6 +42,7 @@ export default function BriefPage({ figure, parts, areas }: Props) {
                                 areas={own}
                                 all={areas}
                                 parts={parts}
+                                boundaries={boundaries}
                             />
                         );
                     })}
@@ -119,12 +120,14 @@ function PartBlock({
     areas,
     all,
     parts,
+    boundaries,
 }: {
     figure: FigureProps;
     part: PartProps | null;
     areas: AreaProps[];
     all: AreaProps[];
     parts: PartProps[];
+    boundaries: BoundaryProps[];
 }) {
     return (
         <section className="border-t border-line pt-3">
@@ -149,7 +152,7 @@ function PartBlock({
             <ul className="grid grid-cols-1 gap-2 xl:grid-cols-2">
                 {areas.map((area) => (
                     <li key={area.id}>
-                        <AreaRow figure={figure} area={area} all={all} parts={parts} />
+                        <AreaRow figure={figure} area={area} all={all} parts={parts} boundaries={boundaries} />
                     </li>
                 ))}
             </ul>
@@ -166,7 +169,7 @@ const THROUGH: readonly { value: string; label: string }[] = [
 /** What a part is printed in, where that is not as the figure is. */
 function PrintOf({ figure, part }: { figure: FigureProps; part: PartProps }) {
     const hex = part.bareHex ?? figure.bareHex;
-    function put(change: { bareHex?: string | null; translucency?: number }) {
+    function put(change: { bareHex?: string | null; translucency?: number; process?: PrintProcess }) {
         router.patch(
             url('parts.update', { figure: figure.id, part: part.id }),
             { bareHex: part.bareHex, translucency: part.translucency, ...change },
@@ -188,6 +191,20 @@ function PrintOf({ figure, part }: { figure: FigureProps; part: PartProps }) {
                     }}
                 />
             </label>
+            <div className="w-36">
+                <Pick<PrintProcess>
+                    label={`Print process of ${part.name}`}
+                    hideLabel
+                    value={part.process}
+                    options={[
+                        { value: 'resin', label: 'resin' },
+                        { value: 'melted plastic', label: 'melted plastic' },
+                    ]}
+                    onPick={(process) => {
+                        put({ process });
+                    }}
+                />
+            </div>
             <div className="w-32">
                 <Pick
                     label={`Light through ${part.name}`}
@@ -219,11 +236,13 @@ function AreaRow({
     area,
     all,
     parts,
+    boundaries,
 }: {
     figure: FigureProps;
     area: AreaProps;
     all: AreaProps[];
     parts: PartProps[];
+    boundaries: BoundaryProps[];
 }) {
     const [removing, setRemoving] = useState(false);
     const [editing, setEditing] = useState(false);
@@ -248,6 +267,7 @@ function AreaRow({
                 area={area}
                 areas={all}
                 parts={parts}
+                boundaries={boundaries}
                 open={editing}
                 onClose={() => {
                     setEditing(false);
@@ -390,9 +410,9 @@ function ManyAreas({ figure }: { figure: FigureProps }) {
                 }}
             >
                 <TextArea
-                    label="One area a line: name, part, cm², depth (0 innermost). Only the name is needed."
+                    label="One area a line: name, part, cm², depth (0 innermost), borders in mm. Only the name is needed."
                     rows={5}
-                    placeholder={'Face, Head, 2\nHair, Head, 3, 1\nCloak, Body, 14, 2'}
+                    placeholder={'Face, Head, 2\nHair, Head, 3, 1, Face 25\nCloak, Body, 14, 2'}
                     value={form.data.lines}
                     error={form.errors.lines}
                     onChange={(event) => {

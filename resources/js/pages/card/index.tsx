@@ -71,7 +71,7 @@ function LayerRow({ layer, i, area }: { layer: LayerProps; i: number; area: Card
             <span>
                 {layer.technique}
                 <span className="block text-xs text-quiet">
-                    {zonesWords(layer.zones)}; {many(layer.coats, 'coat')}; {dilutionWords(layer.thinner)}
+                    {zonesWords(layer.zones, area.form)}; {many(layer.coats, 'coat')}; {dilutionWords(layer.thinner)}
                 </span>
             </span>
             <span>

@@ -484,6 +484,7 @@ function LayerTabs({ desk, layer }: { desk: Desk; layer: LayerProps }) {
             <Tabs.Content value="layer">
                 <LayerEditor
                     key={layer.key}
+                    form={area.form}
                     layer={layer}
                     pots={pots}
                     techniques={techniques}

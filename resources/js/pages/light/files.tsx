@@ -3,6 +3,7 @@ import { Trash2 } from 'lucide-react';
 import { useRef, useState, type Dispatch, type SetStateAction, type RefObject } from 'react';
 import { send, upload, uploadWords } from '@/shared/lib/api';
 import { one } from '@/shared/lib/format';
+import { reloaded } from '@/shared/lib/reloaded';
 import { url } from '@/shared/lib/url';
 import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
@@ -278,7 +279,7 @@ function useMeshes({
         const done = await attempt(() =>
             body ? send('PATCH', url('meshes.update', path), body) : send('DELETE', url('meshes.destroy', path)),
         );
-        if (done) router.reload();
+        if (done) await reloaded();
     }
 
     async function turnAtJoint(mesh: MeshProps, degrees: number) {
@@ -297,7 +298,7 @@ function Mirrored({
     change: (mesh: MeshProps, body: Record<string, unknown> | null) => Promise<void>;
 }) {
     return (
-        <Tick className="mt-1 text-xs" checked={mesh.mirror} onTick={(isOn) => void change(mesh, { mirror: isOn })}>
+        <Tick className="mt-1 text-xs" checked={mesh.mirror} onTick={(isOn) => change(mesh, { mirror: isOn })}>
             mirrored
         </Tick>
     );

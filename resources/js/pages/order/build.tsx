@@ -1,13 +1,13 @@
-import { router } from '@inertiajs/react';
-import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
+import { Boundaries } from '@/features/boundaries/boundaries';
 import { send } from '@/shared/lib/api';
+import { reloaded } from '@/shared/lib/reloaded';
 import { url } from '@/shared/lib/url';
 import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
-import { Field } from '@/shared/ui/field';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
+import { Removable } from '@/shared/ui/removable';
 import { Tick } from '@/shared/ui/tick';
 import type {
     BuildProps,
@@ -28,7 +28,7 @@ export function Build({ figure, build }: { figure: FigureProps; build: BuildProp
     const attempt = (act: () => Promise<unknown>) =>
         doing(async () => {
             await act();
-            router.reload();
+            await reloaded();
         });
 
     const partName = (id: number) => build.parts.find((p) => p.id === id)?.name ?? '';
@@ -60,7 +60,7 @@ export function Build({ figure, build }: { figure: FigureProps; build: BuildProp
                         parts={parts}
                         areas={areas}
                     />
-                    <Boundaries build={build} areaName={areaName} attempt={attempt} figure={figure} areas={areas} />
+                    <Boundaries figure={figure} boundaries={build.boundaries} areas={areas} attempt={attempt} />
                 </div>
             </div>
         </div>
@@ -71,7 +71,7 @@ type Attempt = (act: () => Promise<unknown>) => Promise<boolean>;
 
 function AreaRow({ figure, area, attempt }: { figure: FigureProps; area: BuiltAreaProps; attempt: Attempt }) {
     const save = (change: Record<string, unknown>) =>
-        void attempt(() => send('PATCH', url('build.area', { figure: figure.id, area: area.id }), change));
+        attempt(() => send('PATCH', url('build.area', { figure: figure.id, area: area.id }), change));
     return (
         <tr className="border-t border-line">
             <th scope="row" className="py-1 pl-4 font-normal">
@@ -88,7 +88,7 @@ function AreaRow({ figure, area, attempt }: { figure: FigureProps; area: BuiltAr
                     defaultValue={area.depth}
                     onBlur={(event) => {
                         const depth = Number(event.target.value);
-                        if (depth !== area.depth) save({ depth });
+                        if (depth !== area.depth) void save({ depth });
                     }}
                 />
             </td>
@@ -102,42 +102,24 @@ function AreaRow({ figure, area, attempt }: { figure: FigureProps; area: BuiltAr
                     defaultValue={area.squareCm ?? ''}
                     onBlur={(event) => {
                         const text = event.target.value.replace(',', '.');
-                        if (text !== String(area.squareCm ?? '')) save({ squareCm: text === '' ? null : text });
+                        if (text !== String(area.squareCm ?? '')) void save({ squareCm: text === '' ? null : text });
                     }}
                 />
             </td>
             <td className="pl-3">
-                <Tick
-                    checked={area.isHidden}
-                    onTick={(isOn) => {
-                        save({ isHidden: isOn });
-                    }}
-                >
+                <Tick checked={area.isHidden} onTick={(isOn) => save({ isHidden: isOn })}>
                     hidden
                 </Tick>
                 <Tick
                     className="mt-1 whitespace-nowrap"
                     checked={area.isLeftBare}
-                    onTick={(isOn) => {
-                        save({ isLeftBare: isOn });
-                    }}
+                    onTick={(isOn) => save({ isLeftBare: isOn })}
                 >
                     left bare
                 </Tick>
             </td>
             <ReachPick area={area} save={save} />
         </tr>
-    );
-}
-
-function Removable({ words, onRemove }: { words: string; onRemove: () => void }) {
-    return (
-        <li className="flex items-center gap-2 border-t border-line">
-            <span className="flex-1">{words}</span>
-            <Button size="small" look="quiet" aria-label={`Remove: ${words}`} onClick={onRemove}>
-                <Trash2 size={15} aria-hidden />
-            </Button>
-        </li>
     );
 }
 
@@ -204,51 +186,7 @@ function AddJoint({
     );
 }
 
-function AddBoundary({ areas, onAdd }: { areas: readonly Option[]; onAdd: (body: Record<string, unknown>) => void }) {
-    const [a, setA] = useState(areas[0]?.value ?? '');
-    const [b, setB] = useState(areas[1]?.value ?? '');
-    const [mm, setMm] = useState('');
-    const [curved, setCurved] = useState(true);
-    return (
-        <div className="mt-2 grid grid-cols-2 items-end gap-2 bg-sunk p-3 sm:grid-cols-[1fr_1fr_5rem_auto_auto]">
-            <Pick label="Area" value={a} options={areas} onPick={setA} />
-            <Pick label="and" value={b} options={areas} onPick={setB} />
-            <Field
-                label="mm"
-                inputMode="decimal"
-                value={mm}
-                onChange={(event) => {
-                    setMm(event.target.value);
-                }}
-            />
-            <Tick
-                className="min-h-10 text-sm"
-                checked={curved}
-                onTick={(isOn) => {
-                    setCurved(isOn);
-                }}
-            >
-                curved
-            </Tick>
-            <Button
-                disabled={mm === ''}
-                onClick={() => {
-                    onAdd({
-                        areaId: Number(a),
-                        otherId: Number(b),
-                        mm: Number(mm.replace(',', '.')),
-                        isCurved: curved,
-                    });
-                    setMm('');
-                }}
-            >
-                Add
-            </Button>
-        </div>
-    );
-}
-
-function ReachPick({ area, save }: { area: BuiltAreaProps; save: (change: Record<string, unknown>) => undefined }) {
+function ReachPick({ area, save }: { area: BuiltAreaProps; save: (change: Record<string, unknown>) => unknown }) {
     return (
         <td className="w-36 py-0.5 pl-3">
             <Pick<Reach>
@@ -265,47 +203,6 @@ function ReachPick({ area, save }: { area: BuiltAreaProps; save: (change: Record
                 }}
             />
         </td>
-    );
-}
-
-function Boundaries({
-    build,
-    areaName,
-    attempt,
-    figure,
-    areas,
-}: {
-    build: BuildProps;
-    areaName: (id: number) => string;
-    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
-    figure: FigureProps;
-    areas: { value: string; label: string }[];
-}) {
-    return (
-        <section>
-            <h2 className="mb-2 text-lg font-semibold">Where areas meet</h2>
-            <ul className="text-sm">
-                {build.boundaries.map((b) => (
-                    <Removable
-                        key={b.id}
-                        words={`${areaName(b.areaId)} and ${areaName(b.otherId)}: ${b.mm === 0 ? 'do not meet' : `${b.mm} mm, ${b.isCurved ? 'curved' : 'straight'}`}`}
-                        onRemove={() =>
-                            void attempt(() =>
-                                send('DELETE', url('boundaries.destroy', { figure: figure.id, boundary: b.id })),
-                            )
-                        }
-                    />
-                ))}
-            </ul>
-            {areas.length > 1 && (
-                <AddBoundary
-                    areas={areas}
-                    onAdd={(body) =>
-                        void attempt(() => send('POST', url('boundaries.store', { figure: figure.id }), body))
-                    }
-                />
-            )}
-        </section>
     );
 }
 
@@ -392,7 +289,7 @@ const GRITS = [60, 80, 120, 180, 220, 320, 400, 800];
 /** Where its sanding begins and ends, how many rounds one expects, and what it becomes part of. */
 function Sanding({ part, parts, attempt, figure }: PartOfFigure & { parts: readonly BuiltPartProps[] }) {
     const save = (change: Record<string, unknown>) =>
-        void attempt(() => send('PATCH', url('build.part', { figure: figure.id, part: part.id }), change));
+        attempt(() => send('PATCH', url('build.part', { figure: figure.id, part: part.id }), change));
     const grit = (label: string, value: number | null, sent: string) => (
         <label className="flex items-center gap-1">
             {label}
@@ -401,7 +298,7 @@ function Sanding({ part, parts, attempt, figure }: PartOfFigure & { parts: reado
                 className="min-h-8 border border-strong bg-raised px-1"
                 value={value ?? USUAL}
                 onChange={(event) => {
-                    save({ [sent]: event.target.value === USUAL ? null : Number(event.target.value) });
+                    void save({ [sent]: event.target.value === USUAL ? null : Number(event.target.value) });
                 }}
             >
                 <option value={USUAL}>as usual</option>
@@ -432,7 +329,7 @@ function Sanding({ part, parts, attempt, figure }: PartOfFigure & { parts: reado
                             defaultValue={part.sandingRounds ?? ''}
                             onBlur={(event) => {
                                 const rounds = event.target.value === '' ? null : Number(event.target.value);
-                                if (rounds !== part.sandingRounds) save({ sandingRounds: rounds });
+                                if (rounds !== part.sandingRounds) void save({ sandingRounds: rounds });
                             }}
                         />
                     </label>
@@ -470,7 +367,7 @@ function Sanding({ part, parts, attempt, figure }: PartOfFigure & { parts: reado
 
 function PartRow({ part, attempt, figure }: PartOfFigure) {
     const save = (change: Record<string, unknown>) =>
-        void attempt(() => send('PATCH', url('build.part', { figure: figure.id, part: part.id }), change));
+        attempt(() => send('PATCH', url('build.part', { figure: figure.id, part: part.id }), change));
     return (
         <tr className="border-t border-strong">
             <th scope="row" className="py-1 font-semibold">
@@ -481,7 +378,7 @@ function PartRow({ part, attempt, figure }: PartOfFigure) {
                     defaultValue={part.name}
                     onBlur={(event) => {
                         const name = event.target.value.trim();
-                        if (name !== '' && name !== part.name) save({ name });
+                        if (name !== '' && name !== part.name) void save({ name });
                     }}
                 />
             </th>
@@ -489,21 +386,13 @@ function PartRow({ part, attempt, figure }: PartOfFigure) {
                 <ProcessPick part={part} attempt={attempt} figure={figure} />
             </td>
             <td className="pl-3" colSpan={2}>
-                <Tick
-                    className="whitespace-nowrap"
-                    checked={part.isBase}
-                    onTick={(isOn) => {
-                        save({ isBase: isOn });
-                    }}
-                >
+                <Tick className="whitespace-nowrap" checked={part.isBase} onTick={(isOn) => save({ isBase: isOn })}>
                     the base
                 </Tick>
                 <Tick
                     className="mt-1 whitespace-nowrap"
                     checked={part.isFiddly}
-                    onTick={(isOn) => {
-                        save({ isFiddly: isOn });
-                    }}
+                    onTick={(isOn) => save({ isFiddly: isOn })}
                 >
                     too small to hold
                 </Tick>

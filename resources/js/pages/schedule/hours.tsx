@@ -2,6 +2,7 @@ import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { Button } from '@/shared/ui/button';
 import { clockWords } from '@/shared/lib/format';
+import { useSettling } from '@/shared/lib/use-settling';
 import { Pick } from '@/shared/ui/pick';
 import { Tick } from '@/shared/ui/tick';
 import type { BenchExceptionProps, BenchHourProps } from '@/types/generated';
@@ -11,8 +12,8 @@ const FIELD = 'border border-strong bg-raised px-2 py-1 text-sm';
 
 /** The weekly pattern, days that differ from it, and what helps paint to dry. */
 export function Hours({
-    hours,
-    exceptions,
+    hours: storedHours,
+    exceptions: storedExceptions,
     aid,
     aids,
     onKeep,
@@ -21,8 +22,10 @@ export function Hours({
     exceptions: readonly BenchExceptionProps[];
     aid: string;
     aids: readonly string[];
-    onKeep: (change: Record<string, unknown>) => void;
+    onKeep: (change: Record<string, unknown>) => unknown;
 }) {
+    const [hours, settleHours] = useSettling(storedHours);
+    const [exceptions, settleExceptions] = useSettling(storedExceptions);
     return (
         <>
             <section aria-label="Your bench hours">
@@ -34,18 +37,22 @@ export function Hours({
                             name={name}
                             hour={hours.find((h) => h.day === i + 1) ?? null}
                             onSet={(hour) => {
-                                onKeep({
-                                    hours: [
-                                        ...hours.filter((h) => h.day !== i + 1),
-                                        ...(hour ? [{ ...hour, day: i + 1 }] : []),
-                                    ],
-                                });
+                                const next = [
+                                    ...hours.filter((h) => h.day !== i + 1),
+                                    ...(hour ? [{ ...hour, day: i + 1 }] : []),
+                                ];
+                                settleHours(next, onKeep({ hours: next }));
                             }}
                         />
                     ))}
                 </ul>
             </section>
-            <Exceptions exceptions={exceptions} onKeep={onKeep} />
+            <Exceptions
+                exceptions={exceptions}
+                onKeep={(next) => {
+                    settleExceptions(next, onKeep({ exceptions: next }));
+                }}
+            />
             <Pick
                 label="Paint dries in"
                 value={aid}
@@ -113,7 +120,7 @@ function Exceptions({
     onKeep,
 }: {
     exceptions: readonly BenchExceptionProps[];
-    onKeep: (change: Record<string, unknown>) => void;
+    onKeep: (exceptions: BenchExceptionProps[]) => void;
 }) {
     const [date, setDate] = useState('');
     const [start, setStart] = useState('');
@@ -148,12 +155,10 @@ function Exceptions({
                     size="small"
                     disabled={date === ''}
                     onClick={() => {
-                        onKeep({
-                            exceptions: [
-                                ...exceptions.filter((e) => e.date !== date),
-                                { date, start: start === '' ? null : start, minutes: start === '' ? null : 120 },
-                            ],
-                        });
+                        onKeep([
+                            ...exceptions.filter((e) => e.date !== date),
+                            { date, start: start === '' ? null : start, minutes: start === '' ? null : 120 },
+                        ]);
                         setDate('');
                         setStart('');
                     }}
@@ -171,7 +176,7 @@ function ExceptionRow({
     exceptions,
 }: {
     e: BenchExceptionProps;
-    onKeep: (change: Record<string, unknown>) => void;
+    onKeep: (exceptions: BenchExceptionProps[]) => void;
     exceptions: readonly BenchExceptionProps[];
 }) {
     return (
@@ -189,7 +194,7 @@ function ExceptionRow({
                 look="quiet"
                 aria-label={`As usual on ${e.date}`}
                 onClick={() => {
-                    onKeep({ exceptions: exceptions.filter((other) => other.date !== e.date) });
+                    onKeep(exceptions.filter((other) => other.date !== e.date));
                 }}
             >
                 <Trash2 size={15} aria-hidden />

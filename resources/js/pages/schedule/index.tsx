@@ -4,6 +4,7 @@ import { SessionBoard } from '@/features/schedule/board';
 import { Shell } from '@/features/shell/shell';
 import { send } from '@/shared/lib/api';
 import { capital, many, minutesWords } from '@/shared/lib/format';
+import { reloaded } from '@/shared/lib/reloaded';
 import { url } from '@/shared/lib/url';
 import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
@@ -61,7 +62,7 @@ export default function SchedulePage(props: Props) {
                         exceptions={props.exceptions}
                         aid={props.aid}
                         aids={props.aids}
-                        onKeep={(change) => void keep(change)}
+                        onKeep={keep}
                     />
                 </aside>
                 <div className="flex min-w-0 flex-1 flex-col gap-3 p-4">
@@ -236,7 +237,7 @@ function useSchedule({
         if (await attempt(() => send('PUT', url('schedule.hours'), change))) {
             setMessage(null);
             // Only what has changed: planning every figure anew would take the list away from under the pointer.
-            router.reload({ only: ['hours', 'exceptions', 'aid', 'timeZone'] });
+            await reloaded({ only: ['hours', 'exceptions', 'aid', 'timeZone'] });
         }
     }
 

@@ -28,8 +28,9 @@ export function dilutionWords(thinner: number): string {
     return thinner === 0 ? 'undiluted' : `1 paint + ${Number.isInteger(thinner) ? thinner : one(thinner)} thinner`;
 }
 
-export function zonesWords(zones: readonly Zone[]): string {
-    return zones.length === ZONES.length ? 'all zones' : zones.join(', ');
+export function zonesWords(zones: readonly Zone[], form: AreaForm = 'light and shade'): string {
+    if (zones.length === ZONES.length) return form === 'gradient' ? 'root to tip' : 'all zones';
+    return zones.map((zone) => zoneName(form, zone)).join(', ');
 }
 
 /** A step for many areas says how many: their names are many lines long. */
@@ -40,10 +41,19 @@ export function areasWords(areas: string): string {
 
 /** What painters call a zone of such an area. */
 export function zoneName(form: AreaForm, zone: Zone): string {
+    if (form === 'gradient') return PLACES[zone];
     if (form !== 'eye') return zone;
     if (zone === 'mid') return 'iris';
     return zone === 'recess' || zone === 'shade' ? 'pupil' : 'white';
 }
+
+const PLACES: Record<Zone, string> = {
+    recess: 'root',
+    shade: 'near the root',
+    mid: 'middle',
+    light: 'near the tip',
+    edge: 'tip',
+};
 
 /** The zones that such an area has. */
 export function zonesOf(form: AreaForm): readonly Zone[] {

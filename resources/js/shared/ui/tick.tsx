@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { useSettling } from '@/shared/lib/use-settling';
 
 /** A box that is ticked, large enough for a finger, with its words beside it. */
 export function Tick({
@@ -8,19 +9,22 @@ export function Tick({
     children,
 }: {
     checked: boolean;
-    onTick: (isOn: boolean) => void;
+    /** Answers with a promise where it takes a while until `checked` follows. */
+    onTick: (isOn: boolean) => unknown;
     className?: string;
     children: ReactNode;
 }) {
+    const [shown, settle] = useSettling(checked);
     return (
         <label className={`flex items-center gap-2 ${className}`}>
             <input
                 type="checkbox"
                 className="h-6 w-6 shrink-0"
-                checked={checked}
+                checked={shown}
                 onChange={(event) => {
                     // Read at once: by the time a change is sent, the box may show the old state again.
-                    onTick(event.target.checked);
+                    const isOn = event.target.checked;
+                    settle(isOn, onTick(isOn));
                 }}
             />
             {children}
