@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Adapters\Bench\AidedDrying;
 use App\Adapters\Bench\PaintNeeds;
 use App\Adapters\Finish\Corrections;
 use App\Adapters\Finish\Hands;
@@ -45,6 +46,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->scoped(Hands::class);
         $this->app->scoped(Corrections::class);
         $this->app->scoped(LearnedMinutes::class);
+        $this->app->scoped(AidedDrying::class);
         $this->app->scoped(PaintNeeds::class);
         $this->app->bind(ColourReader::class, SimulatedColourReader::class);
         $this->app->bind(DropScale::class, SimulatedDropScale::class);

@@ -83,6 +83,24 @@ final class TheLoopTest extends TestCase
         self::assertNotNull($figure->latestRun()->first());
     }
 
+    public function test_moving_air_dries_what_it_can_and_what_was_dried_by_it_stays_so(): void
+    {
+        [, $run] = $this->begun();
+        $this->putJson('/schedule/hours', ['aid' => 'moving air'])->assertOk();
+        $this->done($run, 'spray can');
+        $this->travel(31)->minutes();
+        $show = fn (): AssertableInertia => AssertableInertia::fromTestResponse($this->get("/runs/{$run->id}")->assertOk());
+        // By hand: acrylic in moving air takes half of an hour.
+        $show()->where('waits', []);
+        $can = $run->steps()->where('technique', 'spray can')->sole();
+        self::assertSame([60, 30], [$can->drying_minutes, $can->aided_minutes]);
+        // The fan is switched off: what was dried by it is dry.
+        $this->putJson('/schedule/hours', ['aid' => 'still air'])->assertOk();
+        $show()->where('waits', []);
+        $this->patchJson("/runs/{$run->id}/steps/{$can->id}", ['version' => $can->version, 'state' => 'open'])->assertOk()->assertJsonPath('dryingMinutes', 60);
+        self::assertNull($can->refresh()->aided_minutes);
+    }
+
     public function test_a_repair_is_a_layer_and_a_mistake_is_left_out(): void
     {
         [$figure, $run] = $this->begun();

@@ -6,8 +6,10 @@ namespace Tests\Feature;
 
 use App\Models\Bench\RunStep;
 use App\Models\Brief\Area;
+use App\Models\Brief\Boundary;
 use App\Models\Brief\Figure;
 use App\Models\Shelf\Paint;
+use Hyalin\Order\Plan\PrintProcess;
 use Hyalin\Pot\PotKind;
 use Inertia\Testing\AssertableInertia;
 
@@ -147,10 +149,23 @@ final class WholeActsTest extends TestCase
         $this->post("/figures/{$figure->id}/areas/many", ['lines' => "Face, Head, 2\nHair, head, 3, 1\n\nCloak"])->assertSessionHasNoErrors();
         self::assertSame([['Face', 2.0, 0], ['Hair', 3.0, 1], ['Cloak', null, 0]], $figure->areas()->get()->map(static fn (Area $a): array => [$a->name, $a->square_cm, $a->depth])->all());
         self::assertSame(['Head'], $figure->parts()->pluck('name')->all());
-        foreach (["Boots\nFace, Head" => 'Line 2: Face is there already.', 'Boots, Body, wide' => 'Line 1: "wide" is no size in cm2.', 'Boots, Body, 3, 12' => 'Line 1: the depth is a number from 0 to 9.', ' ' => 'The lines field is required.'] as $lines => $words) {
+        // Where they meet is said from either side, and from both once.
+        $this->post("/figures/{$figure->id}/areas/many", ['lines' => "Belt, Body, 1.5, 2, Cloak 40, Buckle 6 mm\nBuckle, Body, , , belt 6"])->assertSessionHasNoErrors();
+        self::assertSame([['Cloak', 'Belt', 40.0], ['Belt', 'Buckle', 6.0]], $figure->boundaries()->get()->map(static fn (Boundary $b): array => [Area::query()->findOrFail($b->area_id)->name, Area::query()->findOrFail($b->other_id)->name, $b->mm])->all());
+        foreach (['Boots, Body, 3, 1, Sock 4' => 'Boots is to meet Sock: there is no such other area.', 'Boots, Body, 3, 1, Belt' => 'Line 1: "Belt" is no border: write the other area and its mm, as in Face 25.', "Boots\nFace, Head" => 'Line 2: Face is there already.', 'Boots, Body, wide' => 'Line 1: "wide" is no size in cm2.', 'Boots, Body, 3, 12' => 'Line 1: the depth is a number from 0 to 9.', ' ' => 'The lines field is required.'] as $lines => $words) {
             $this->post("/figures/{$figure->id}/areas/many", ['lines' => $lines])->assertSessionHasErrors(['lines' => $words]);
         }
-        self::assertSame(3, $figure->areas()->count());
+        self::assertSame(5, $figure->areas()->count());
+        // The print is asked for where parts are named, and the size where areas are; what says nothing of them leaves them.
+        $body = $figure->parts()->where('name', 'Body')->sole();
+        $this->patch("/figures/{$figure->id}/parts/{$body->id}", ['bareHex' => null, 'translucency' => 0, 'process' => 'melted plastic'])->assertSessionHasNoErrors();
+        $this->patch("/figures/{$figure->id}/parts/{$body->id}", ['bareHex' => '#aabbcc'])->assertSessionHasNoErrors();
+        self::assertSame([PrintProcess::MeltedPlastic, '#aabbcc'], [$body->refresh()->process, $body->bare_hex]);
+        $belt = $figure->areas()->where('name', 'Belt')->sole();
+        $this->patch("/figures/{$figure->id}/areas/{$belt->id}", ['name' => 'Belt', 'form' => 'gradient'])->assertSessionHasNoErrors();
+        self::assertSame(1.5, $belt->refresh()->square_cm);
+        $this->patch("/figures/{$figure->id}/areas/{$belt->id}", ['name' => 'Belt', 'squareCm' => null])->assertSessionHasNoErrors();
+        self::assertNull($belt->refresh()->square_cm);
     }
 
     public function test_what_the_piece_has_to_stand_is_said_with_the_order(): void

@@ -29,7 +29,7 @@ final readonly class BenchState
                 $step->kind,
                 array_map(strval(...), $step->areaIds()),
                 array_map(strval(...), $step->partIds()),
-                $step->state === RunStepState::Skipped ? 0 : $step->drying_minutes,
+                $step->state === RunStepState::Skipped ? 0 : $step->dryMinutes(),
                 $step->state === RunStepState::Open ? null : ($step->done_at?->getTimestamp() ?? 0) / 60,
                 $step->technique?->spec()->blendsWet ?? false,
             );

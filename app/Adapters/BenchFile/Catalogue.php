@@ -194,7 +194,7 @@ final class Catalogue
                     'planned_colours',
                     ['type' => 'object', 'additionalProperties' => self::HEX],
                 ),
-                Field::integer('minutes', 0, 65_535), Field::integer('drying_minutes', 0, 65_535), Field::integer('most_minutes', 0, 65_535)->optional(), Field::number('square_cm', 0, 100_000)->optional(), Field::integer('copy', 1, 1000)->optional(),
+                Field::integer('minutes', 0, 65_535), Field::integer('drying_minutes', 0, 65_535), Field::integer('aided_minutes', 0, 65_535)->optional(), Field::integer('most_minutes', 0, 65_535)->optional(), Field::number('square_cm', 0, 100_000)->optional(), Field::integer('copy', 1, 1000)->optional(),
                 Field::choice('state', RunStepState::class), Field::of('used_mix', FieldKind::Mix)->optional(), Field::integer('used_coats', 0, 255)->optional(), Field::integer('used_minutes', 0, 65_535)->optional(), Field::integer('usual_minutes', 0, 65_535)->optional(), Field::choice('verdict', StepVerdict::class)->optional(), Field::flag('went_on_wet')->optional(), Field::integer('used_drops', 0, 65_535)->optional(),
                 Field::of('taken_ml', FieldKind::Levels)->optional(), Field::text('note', 4000)->optional(), Field::text('skip_reason')->optional(), Field::flag('is_inserted'), Field::moment('done_at')->optional(), Field::reference('repeats_step_id', 'run_steps')->optional(),
             ]),

@@ -59,7 +59,8 @@ use Illuminate\Support\Carbon;
  * @property int $coats
  * @property list<MixEntry> $planned_mix
  * @property array<string, string> $planned_colours hex by zone
- * @property int $drying_minutes
+ * @property int $drying_minutes in still air
+ * @property int|null $aided_minutes what was left of them by moving or warm air; null in still air
  * @property RunStepState $state
  * @property list<MixEntry>|null $used_mix
  * @property int|null $used_coats
@@ -112,6 +113,12 @@ final class RunStep extends Model
     public function parts(): BelongsToMany
     {
         return $this->belongsToMany(Part::class, 'run_step_parts')->orderByPivot('id');
+    }
+
+    /** @return int minutes that it dries, as it was when it was done */
+    public function dryMinutes(): int
+    {
+        return $this->aided_minutes ?? $this->drying_minutes;
     }
 
     /** @return list<int> */

@@ -9,6 +9,7 @@ use App\Actions\Bench\InsertStep;
 use App\Actions\Bench\TakePaintFromPots;
 use App\Actions\References\AddPicture;
 use App\Actions\SaveVersioned;
+use App\Adapters\Bench\AidedDrying;
 use App\Adapters\Bench\StepCup;
 use App\Http\Props\Bench\RunStepProps;
 use App\Http\Requests\Bench\AskedRepair;
@@ -41,6 +42,7 @@ final class RunController
             static function (RunStep $step) use ($request, $painter, $take): void {
                 $request->applyTo($step, $painter);
                 self::useCup($step);
+                app(AidedDrying::class)->keep($step);
                 $take($step);
             },
             $show,

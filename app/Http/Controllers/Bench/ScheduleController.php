@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Bench;
 
 use App\Actions\Bench\PlanSessions;
+use App\Adapters\Bench\AidedDrying;
 use App\Adapters\Bench\BenchCalendar;
 use App\Adapters\Bench\BenchHours;
 use App\Adapters\Bench\FigureWork;
@@ -109,6 +110,7 @@ final class ScheduleController
         $painter->drying_aid = $request->enum('aid', DryingAid::class) ?? $painter->drying_aid;
         $painter->time_zone = $request->filled('timeZone') ? $request->string('timeZone')->value() : $painter->time_zone;
         $painter->save();
+        app(AidedDrying::class)->forget();
 
         return new JsonResponse(['message' => 'Saved.']);
     }

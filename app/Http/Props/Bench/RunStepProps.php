@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props\Bench;
 
+use App\Adapters\Bench\AidedDrying;
 use App\Adapters\Bench\CupShare;
 use App\Casts\RecordedMix;
 use App\Http\Props\DropsProps;
@@ -127,7 +128,7 @@ final readonly class RunStepProps
             $step->planned_colours,
             $step->minutes,
             $step->used_minutes,
-            $step->drying_minutes,
+            app(AidedDrying::class)->minutes($step, $pots[$step->planned_mix === [] ? 0 : RecordedMix::main($step->planned_mix)['paintId']] ?? null),
             $step->most_minutes,
             $step->state,
             $step->used_mix === null ? null : DropsProps::recorded($step->used_mix),

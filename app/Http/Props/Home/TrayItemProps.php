@@ -56,8 +56,8 @@ final readonly class TrayItemProps
             }
         }
         foreach (self::lastCoats($steps) as $step) {
-            if ($step->done_at?->addMinutes($step->drying_minutes)->isFuture() ?? false) {
-                $items[] = self::item('drying', $step, (int) $step->drying_minutes);
+            if ($step->done_at?->addMinutes($step->dryMinutes())->isFuture() ?? false) {
+                $items[] = self::item('drying', $step, $step->dryMinutes());
             }
         }
         foreach ($painter->timers()->whereNull('stopped_at')->where('ends_at', '>', now()->subDay())->get() as $timer) {
@@ -80,9 +80,9 @@ final readonly class TrayItemProps
         $last = [];
         foreach ($steps as $step) {
             $key = "{$step->run_id} {$step->copy} ".($step->part_name ?? $step->area_name);
-            $dry = $step->done_at?->addMinutes($step->drying_minutes);
+            $dry = $step->done_at?->addMinutes($step->dryMinutes());
             $known = $last[$key] ?? null;
-            if ($step->kind !== StepKind::Mask && ($known === null || $dry >= $known->done_at?->addMinutes($known->drying_minutes))) {
+            if ($step->kind !== StepKind::Mask && ($known === null || $dry >= $known->done_at?->addMinutes($known->dryMinutes()))) {
                 $last[$key] = $step;
             }
         }
