@@ -154,6 +154,24 @@ abstract class BrowserTestCase extends TestCase
         $this->gone("//*[@role='listbox']");
     }
 
+    /** One of a row of choices. */
+    protected function choice(string $label, string $option): void
+    {
+        $this->find("//*[@aria-label='{$label}']//button[starts-with(normalize-space(), '{$option}')]")->click();
+    }
+
+    protected function stored(string $sql, int|string $wanted, string $what): void
+    {
+        $this->until(self::PATIENCE, fn (): bool => $this->value($sql) === $wanted, "{$what} is not stored");
+    }
+
+    protected function word(string $sql): string
+    {
+        $found = $this->value($sql);
+
+        return is_string($found) ? $found : '';
+    }
+
     /** Cuts the page off from the server, or joins it again. */
     protected function offline(bool $offline): void
     {

@@ -121,18 +121,6 @@ final class SwitchesTest extends BrowserTestCase
         $this->assertAccessible('home with what is next');
     }
 
-    private function stored(string $sql, int|string $wanted, string $what): void
-    {
-        $this->until(self::PATIENCE, fn (): bool => $this->value($sql) === $wanted, "{$what} is not stored");
-    }
-
-    private function word(string $sql): string
-    {
-        $found = $this->value($sql);
-
-        return is_string($found) ? $found : '';
-    }
-
     /** An option of a plain list. */
     private function choose(string $label, string $option): void
     {

@@ -60,7 +60,7 @@ describe('the brief', () => {
         await act(settled);
         expect(router.patch.mock.calls[0]?.slice(0, 2)).toEqual([
             '/figures/3/parts/1',
-            { bareHex: '#ddeedd', translucency: 0 },
+            { bareHex: '#ddeedd' },
         ]);
     });
 

@@ -55,8 +55,12 @@ final class BriefController
             ['bareHex' => ['nullable', 'regex:/^#[0-9a-f]{6}\z/i'], 'translucency' => ['nullable', 'numeric', 'between:0,1'], 'process' => ['sometimes', Rule::enum(PrintProcess::class)]],
             ['bareHex.regex' => 'The colour must be of the form #rrggbb.'],
         );
-        $part->bare_hex = $request->filled('bareHex') ? $request->string('bareHex')->lower()->value() : null;
-        $part->translucency = $request->filled('translucency') ? $request->float('translucency') : null;
+        $part->bare_hex = match (true) {
+            ! $request->has('bareHex') => $part->bare_hex,
+            $request->filled('bareHex') => $request->string('bareHex')->lower()->value(),
+            default => null,
+        };
+        $part->translucency = $request->has('translucency') ? ($request->filled('translucency') ? $request->float('translucency') : null) : $part->translucency;
         $part->process = $request->enum('process', PrintProcess::class) ?? $part->process;
         $part->save();
 

@@ -24,7 +24,7 @@ type Props = {
     reflectance: string;
     onReflectance: (value: string) => void;
     onPurpose: (purpose: Purpose | null) => void;
-    onChanged: () => void;
+    onChanged: () => unknown;
     /** A colour of the palette was chosen to be taken where it stands. */
     onColour?: (spot: Drawn) => void;
 };
@@ -46,11 +46,10 @@ export function PicturePanel({
     const attempt = (act: () => Promise<unknown>) =>
         doing(async () => {
             await act();
-            onChanged();
+            await onChanged();
         });
 
-    const tell = (change: Record<string, unknown>) =>
-        void attempt(() => send('PATCH', url('pictures.update', at), change));
+    const tell = (change: Record<string, unknown>) => attempt(() => send('PATCH', url('pictures.update', at), change));
 
     return (
         <section aria-label="Picture" className="flex flex-col gap-4 text-sm">
@@ -227,7 +226,7 @@ function PictureActions({
     purpose: Purpose | null;
     onPurpose: (purpose: Purpose | null) => void;
     picture: PictureProps;
-    tell: (change: Record<string, unknown>) => undefined;
+    tell: (change: Record<string, unknown>) => Promise<boolean>;
     at: { figure: number; picture: number };
     setPalette: Dispatch<SetStateAction<PaletteProps[] | null>>;
 }) {
@@ -246,7 +245,7 @@ function PictureActions({
                 <Button
                     size="small"
                     onClick={() => {
-                        tell({ crop: null });
+                        void tell({ crop: null });
                     }}
                 >
                     Whole picture
@@ -262,16 +261,20 @@ function PictureActions({
     );
 }
 
-function Nature({ picture, tell }: { picture: PictureProps; tell: (change: Record<string, unknown>) => undefined }) {
+function Nature({
+    picture,
+    tell,
+}: {
+    picture: PictureProps;
+    tell: (change: Record<string, unknown>) => Promise<boolean>;
+}) {
     return (
         <>
             <Pick
                 label="Type"
                 value={picture.kind}
                 options={KINDS.map((kind) => ({ value: kind, label: kind }))}
-                onPick={(kind) => {
-                    tell({ kind });
-                }}
+                onPick={(kind) => tell({ kind })}
             />
             <div>
                 <p className="mb-1 text-xs text-quiet">
@@ -284,9 +287,7 @@ function Nature({ picture, tell }: { picture: PictureProps; tell: (change: Recor
                         { value: 'painted on', label: 'painted on' },
                         { value: 'real light', label: 'real light' },
                     ]}
-                    onChoose={(shading) => {
-                        tell({ shading });
-                    }}
+                    onChoose={(shading) => tell({ shading })}
                 />
                 {picture.shading === 'real light' && (
                     <p className="mt-1 text-xs text-quiet">

@@ -133,7 +133,7 @@ function PartBlock({
         <section className="border-t border-line pt-3">
             <header className="mb-2 flex items-center justify-between">
                 <h3 className="text-base">{part?.name ?? 'On no part'}</h3>
-                {part !== null && <PrintOf key={`${part.bareHex} ${part.translucency}`} figure={figure} part={part} />}
+                {part !== null && <PrintOf figure={figure} part={part} />}
                 {part !== null && areas.length === 0 && (
                     <Button
                         size="small"
@@ -170,24 +170,28 @@ const THROUGH: readonly { value: string; label: string }[] = [
 function PrintOf({ figure, part }: { figure: FigureProps; part: PartProps }) {
     const hex = part.bareHex ?? figure.bareHex;
     function put(change: { bareHex?: string | null; translucency?: number; process?: PrintProcess }) {
-        router.patch(
-            url('parts.update', { figure: figure.id, part: part.id }),
-            { bareHex: part.bareHex, translucency: part.translucency, ...change },
-            { preserveScroll: true },
-        );
+        return new Promise<void>((resolve) => {
+            router.patch(url('parts.update', { figure: figure.id, part: part.id }), change, {
+                preserveScroll: true,
+                onFinish: () => {
+                    resolve();
+                },
+            });
+        });
     }
     return (
         <span className="ml-auto flex flex-wrap items-center gap-2 text-xs">
             <label className="flex items-center gap-1 text-quiet">
                 print
                 <input
+                    key={hex}
                     type="color"
                     aria-label={`Print colour of ${part.name}`}
                     title="As it looks in front of white paper"
                     className="h-8 w-10 border border-strong"
                     defaultValue={hex}
                     onBlur={(event) => {
-                        if (event.target.value !== hex) put({ bareHex: event.target.value });
+                        if (event.target.value !== hex) void put({ bareHex: event.target.value });
                     }}
                 />
             </label>
@@ -200,9 +204,7 @@ function PrintOf({ figure, part }: { figure: FigureProps; part: PartProps }) {
                         { value: 'resin', label: 'resin' },
                         { value: 'melted plastic', label: 'melted plastic' },
                     ]}
-                    onPick={(process) => {
-                        put({ process });
-                    }}
+                    onPick={(process) => put({ process })}
                 />
             </div>
             <div className="w-32">
@@ -211,9 +213,7 @@ function PrintOf({ figure, part }: { figure: FigureProps; part: PartProps }) {
                     hideLabel
                     value={THROUGH.find((t) => Number(t.value) >= part.translucency - 0.01)?.value ?? '0'}
                     options={THROUGH}
-                    onPick={(through) => {
-                        put({ translucency: Number(through) });
-                    }}
+                    onPick={(through) => put({ translucency: Number(through) })}
                 />
             </div>
             {part.bareHex !== null && (
@@ -221,7 +221,7 @@ function PrintOf({ figure, part }: { figure: FigureProps; part: PartProps }) {
                     type="button"
                     className="underline"
                     onClick={() => {
-                        put({ bareHex: null });
+                        void put({ bareHex: null });
                     }}
                 >
                     as the figure

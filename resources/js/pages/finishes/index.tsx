@@ -1,8 +1,8 @@
-import { Link, router } from '@inertiajs/react';
+import { Link } from '@inertiajs/react';
 import clsx from 'clsx';
 import { Plus, Layers, Printer, Scale, Undo2 } from 'lucide-react';
 import { Tabs } from 'radix-ui';
-import { useState, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { Acts, Kept } from '@/features/acts/acts';
 import { Advice } from '@/features/suggestions/suggestions';
 import { openCup } from '@/features/cup/open-cup';
@@ -24,7 +24,9 @@ import { SectionView, aim, type Place } from '@/features/section/section-view';
 import { Shell } from '@/features/shell/shell';
 import { ZONES, zoneName, zonesOf, labWords, one, many } from '@/shared/lib/format';
 import { send } from '@/shared/lib/api';
+import { reloaded } from '@/shared/lib/reloaded';
 import { url } from '@/shared/lib/url';
+import { useAttempt } from '@/shared/lib/use-attempt';
 import { useKeys } from '@/shared/lib/use-keys';
 import { Button } from '@/shared/ui/button';
 import { Choice } from '@/shared/ui/choice';
@@ -356,16 +358,24 @@ function Spreads({ section, form }: { section: SectionProps; form: AreaForm }) {
 }
 
 function ViewChoices({ figure }: { figure: FigureProps }) {
-    async function set(change: { light?: Illuminant; sheen?: Sheen }) {
-        await send('PATCH', url('figures.update', { figure: figure.id }), {
-            name: figure.name,
-            version: figure.version,
-            ...change,
+    const version = useRef(figure.version);
+    const { message, attempt } = useAttempt();
+    useEffect(() => {
+        version.current = figure.version;
+    }, [figure.version]);
+    const set = (change: { light?: Illuminant; sheen?: Sheen }) =>
+        attempt(async () => {
+            const saved = await send<FigureProps>('PATCH', url('figures.update', { figure: figure.id }), {
+                name: figure.name,
+                version: version.current,
+                ...change,
+            });
+            version.current = saved.version;
+            await reloaded();
         });
-        router.reload();
-    }
     return (
         <div className="flex shrink-0 flex-wrap items-end gap-2">
+            {message !== null && <p className="text-sm font-semibold">{message}</p>}
             <Choice<Sheen>
                 label="Varnish at the end"
                 value={figure.sheen}
@@ -374,7 +384,7 @@ function ViewChoices({ figure }: { figure: FigureProps }) {
                     { value: 'satin', label: 'satin' },
                     { value: 'gloss', label: 'gloss' },
                 ]}
-                onChoose={(sheen) => void set({ sheen })}
+                onChoose={(sheen) => set({ sheen })}
             />
             <div className="w-40">
                 <Pick<Illuminant>
@@ -387,7 +397,7 @@ function ViewChoices({ figure }: { figure: FigureProps }) {
                         { value: 'A', label: 'warm lamp' },
                         { value: 'LED', label: 'LED lamp, 4323 K' },
                     ]}
-                    onPick={(light) => void set({ light })}
+                    onPick={(light) => set({ light })}
                 />
             </div>
         </div>

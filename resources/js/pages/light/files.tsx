@@ -21,7 +21,7 @@ type FilesProps = {
     meshes: readonly MeshProps[];
     parts: readonly { id: number; name: string }[];
     light: LightProps;
-    onSettings: (change: Record<string, unknown>) => void;
+    onSettings: (change: Record<string, unknown>) => unknown;
     /** A face is waited for. */
     isJoining: boolean;
     onJoin: () => void;
@@ -70,7 +70,7 @@ export function Files(props: FilesProps) {
             )}
             <ul className="flex flex-col gap-3">
                 {meshes.map((mesh) => (
-                    <MeshItem key={`${mesh.id} ${mesh.unitMm}`} mesh={mesh} files={files} />
+                    <MeshItem key={mesh.id} mesh={mesh} files={files} />
                 ))}
             </ul>
         </>
@@ -192,7 +192,7 @@ function MeshItem({ files, mesh }: { files: Files; mesh: MeshProps }) {
                         { value: NONE, label: 'several, or none' },
                         ...parts.map((part) => ({ value: String(part.id), label: part.name })),
                     ]}
-                    onPick={(value) => void change(mesh, { partId: value === NONE ? null : Number(value) })}
+                    onPick={(value) => change(mesh, { partId: value === NONE ? null : Number(value) })}
                 />
                 <Pick
                     label="Units"
@@ -203,24 +203,28 @@ function MeshItem({ files, mesh }: { files: Files; mesh: MeshProps }) {
                         { value: '25.4', label: 'inches' },
                         { value: '1000', label: 'm' },
                     ]}
-                    onPick={(unitMm) => void change(mesh, { unitMm: Number(unitMm) })}
+                    onPick={(unitMm) => change(mesh, { unitMm: Number(unitMm) })}
                 />
             </div>
-            <Position mesh={mesh} change={change} turnAtJoint={turnAtJoint} />
+            <Position key={mesh.unitMm} mesh={mesh} change={change} turnAtJoint={turnAtJoint} />
         </li>
     );
 }
 
-function Standing({ light, onSettings }: { light: LightProps; onSettings: (change: Record<string, unknown>) => void }) {
+function Standing({
+    light,
+    onSettings,
+}: {
+    light: LightProps;
+    onSettings: (change: Record<string, unknown>) => unknown;
+}) {
     return (
         <div className="grid grid-cols-3 items-end gap-2">
             <Pick
                 label="Up"
                 value={light.up}
                 options={SIDES.map((value) => ({ value, label: value }))}
-                onPick={(up) => {
-                    onSettings({ up });
-                }}
+                onPick={(up) => onSettings({ up })}
             />
             <Pick
                 label="Front"
@@ -229,9 +233,7 @@ function Standing({ light, onSettings }: { light: LightProps; onSettings: (chang
                     value,
                     label: value,
                 }))}
-                onPick={(front) => {
-                    onSettings({ front });
-                }}
+                onPick={(front) => onSettings({ front })}
             />
             <label>
                 <span className="mb-1 block text-xs text-quiet">Height, mm</span>

@@ -54,7 +54,7 @@ export default function LightPage(props: Props) {
                             meshes={meshes}
                             parts={parts}
                             light={light}
-                            onSettings={(settings) => void change('PUT', url('light.settings', path), settings)}
+                            onSettings={(settings) => change('PUT', url('light.settings', path), settings)}
                             isJoining={joining !== 'no'}
                             onJoin={() => {
                                 setJoining(joining === 'no' ? 'part' : 'no');

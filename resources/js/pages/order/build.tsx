@@ -198,9 +198,7 @@ function ReachPick({ area, save }: { area: BuiltAreaProps; save: (change: Record
                     { value: 'brush only', label: 'brush only' },
                     { value: 'only the prime', label: 'primer only' },
                 ]}
-                onPick={(reach) => {
-                    save({ reach });
-                }}
+                onPick={(reach) => save({ reach })}
             />
         </td>
     );
@@ -493,7 +491,7 @@ function ProcessPick({ part, attempt, figure }: PartOfFigure) {
                 { value: 'melted plastic', label: 'melted plastic' },
             ]}
             onPick={(process) =>
-                void attempt(() =>
+                attempt(() =>
                     send('PATCH', url('build.part', { figure: figure.id, part: part.id }), {
                         process,
                     }),

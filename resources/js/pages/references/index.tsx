@@ -7,6 +7,7 @@ import { PicturePanel, type Purpose } from '@/features/reference-board/picture-p
 import { Shell } from '@/features/shell/shell';
 import { ApiError, send, upload, uploadWords } from '@/shared/lib/api';
 import { ZONES, labWords, one, zoneName, zonesOf } from '@/shared/lib/format';
+import { reloaded } from '@/shared/lib/reloaded';
 import { url } from '@/shared/lib/url';
 import { useAttempt } from '@/shared/lib/use-attempt';
 import { useKeys } from '@/shared/lib/use-keys';
@@ -91,13 +92,13 @@ function useReferencesState({ figure, pictures, areas, pots, shifts }: Props) {
     useBoardKeys(setZone, setTool);
 
     const reload = () => {
-        router.reload({ only: ['areas', 'figure', 'pictures'] });
+        return reloaded({ only: ['areas', 'figure', 'pictures'] });
     };
 
     const attempt = (act: () => Promise<unknown>) =>
         doing(async () => {
             await act();
-            reload();
+            void reload();
         });
     return {
         figure,

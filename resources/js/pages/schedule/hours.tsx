@@ -57,9 +57,7 @@ export function Hours({
                 label="Paint dries in"
                 value={aid}
                 options={aids.map((value) => ({ value, label: value }))}
-                onPick={(next) => {
-                    onKeep({ aid: next });
-                }}
+                onPick={(next) => onKeep({ aid: next })}
             />
         </>
     );

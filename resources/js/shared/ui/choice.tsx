@@ -1,5 +1,6 @@
 import clsx from 'clsx';
 import { ToggleGroup } from 'radix-ui';
+import { useSettling } from '@/shared/lib/use-settling';
 
 const ITEM =
     'border-strong data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-inverse bg-raised -ml-px min-h-10 border px-3 text-sm first:ml-0 first:rounded-l-sm last:rounded-r-sm';
@@ -19,14 +20,19 @@ export function Choice<T extends string>({
     onChoose,
     className,
     grow,
-}: Common<T> & { value: T; onChoose: (value: T) => void }) {
+}: Common<T> & {
+    value: T;
+    /** Answers with a promise where it takes a while until `value` follows. */
+    onChoose: (value: T) => unknown;
+}) {
+    const [shown, settle] = useSettling(value);
     return (
         <ToggleGroup.Root
             type="single"
             aria-label={label}
-            value={value}
+            value={shown}
             onValueChange={(next) => {
-                if (next !== '') onChoose(next as T);
+                if (next !== '') settle(next as T, onChoose(next as T));
             }}
             className={clsx('flex', className)}
         >

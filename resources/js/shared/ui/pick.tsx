@@ -1,6 +1,7 @@
 import { Check, ChevronDown } from 'lucide-react';
 import { Select } from 'radix-ui';
 import { useId, type ReactNode } from 'react';
+import { useSettling } from '@/shared/lib/use-settling';
 
 type Option<T extends string> = { value: T; label: string; mark?: ReactNode };
 
@@ -16,17 +17,24 @@ export function Pick<T extends string>({
     label: string;
     value: T | undefined;
     options: readonly Option<T>[];
-    onPick: (value: T) => void;
+    /** Answers with a promise where it takes a while until `value` follows. */
+    onPick: (value: T) => unknown;
     hideLabel?: boolean;
     placeholder?: string;
 }) {
     const id = useId();
+    const [shown, settle] = useSettling(value);
     return (
         <div>
             <span id={id} className={hideLabel ? 'sr-only' : 'mb-1 block text-xs text-quiet'}>
                 {label}
             </span>
-            <Select.Root value={value ?? ''} onValueChange={onPick}>
+            <Select.Root
+                value={shown ?? ''}
+                onValueChange={(next) => {
+                    settle(next as T, onPick(next as T));
+                }}
+            >
                 <Select.Trigger
                     aria-labelledby={id}
                     className="flex min-h-10 w-full items-center justify-between gap-2 rounded-sm border border-strong bg-raised px-2 text-left text-sm"
