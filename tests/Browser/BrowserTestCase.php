@@ -149,7 +149,16 @@ abstract class BrowserTestCase extends TestCase
     /** @param  int  $which  of several with that label */
     protected function pick(string $label, string $option, int $which = 1): void
     {
-        $this->find("(//button[@role='combobox' and @aria-labelledby=//span[normalize-space()='{$label}']/@id])[{$which}]")->click();
+        $list = "(//button[@role='combobox' and @aria-labelledby=//span[normalize-space()='{$label}']/@id])[{$which}]";
+        // Redrawn while it was pressed it stays closed: press again, as one would.
+        $this->until(self::PATIENCE, function () use ($list): bool {
+            if ($this->browser->findElements(WebDriverBy::xpath("//*[@role='listbox']")) !== []) {
+                return true;
+            }
+            $this->find($list)->click();
+
+            return false;
+        }, "does not open: {$label}");
         $this->find("//*[@role='option'][.//*[starts-with(normalize-space(), '{$option}')] or starts-with(normalize-space(), '{$option}')]")->click();
         $this->gone("//*[@role='listbox']");
     }

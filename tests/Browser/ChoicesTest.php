@@ -88,6 +88,7 @@ final class ChoicesTest extends BrowserTestCase
         $this->stored("select part_id from own_steps where figure_id = 3 and words = 'bend the antennae' and after is not null", 12, 'own step');
 
         $run = $this->value('select max(id) from runs where figure_id = 1');
+        self::assertIsInt($run);
         $this->visit("/runs/{$run}");
         $this->button('Skip, repeat, repair')->click();
         $this->field('Unplanned repair')->sendKeys('a scratch');
@@ -108,10 +109,63 @@ final class ChoicesTest extends BrowserTestCase
         $this->find("//div[@role='dialog']//button[@type='submit']")->click();
         $this->stored("select kind || ' ' || sheen || ' ' || opacity || ' ' || strength from paints where name = 'Rub of bronze'", 'metal wax gloss 1 strong', 'pot');
         $id = $this->value("select id from paints where name = 'Rub of bronze'");
+        self::assertIsInt($id);
         $this->visit("/shelf/paints/{$id}");
         foreach (['chemistry' => 'lacquer', 'isMixed' => 'yes'] as $fact => $stated) {
             $this->find("//select[@id='fact-{$fact}']/option[.='{$stated}']")->click();
         }
         $this->stored("select chemistry || ' ' || is_mixed from paints where id = {$id}", 'lacquer 1', 'facts of the pot');
+    }
+
+    public function test_what_is_chosen_of_rules_joints_chips_cups_and_sprays_is_stored(): void
+    {
+        $this->enterDemo();
+        $this->visit('/figures/3/order');
+        $this->choice('Show', 'Approaches');
+        $this->pick('This', 'Wing dust: airbrush');
+        $this->pick('before that', 'Prepare Bust');
+        $this->field('Because')->sendKeys('dust');
+        $this->field('Worth, minutes')->sendKeys('4');
+        $this->button('Add this rule')->click();
+        $this->stored("select count(*) from own_rules where figure_id = 3 and weight = 4 and reason = 'dust' and \"before\" like 'layer %' and \"after\" like 'prepare %'", 1, 'own rule');
+        $this->choice('Show', 'Build');
+        $before = $this->value('select coalesce(max(id), 0) from joints');
+        self::assertIsInt($before);
+        $this->pick('Part', 'Bust');
+        $this->pick('and', 'Fore wings');
+        $this->pick('hides', 'Collar');
+        $this->pick('seam', 'is filled');
+        $this->find("//label[contains(., 'painted apart')]//input")->click();
+        $this->button('Add joint')->click();
+        $this->stored("select part_id || ' ' || other_id || ' ' || seam || ' ' || is_last || ' ' || area_id from joints join joint_hidden_areas on joint_id = joints.id where joints.id > {$before}", '12 10 filled 1 20', 'joint');
+        $this->find("//select[@aria-label='Merge Hind wings into']/option[.='Fore wings']")->click();
+        $this->stored('select count(*) from areas where figure_id = 3 and part_id = 10', 3, 'merged part');
+
+        $this->visit('/figures/3/references');
+        $this->find("//summary[.='Set a colour without a picture']")->click();
+        $this->pick('Colour', 'like a pot');
+        $this->pick('Pot', 'Gorse');
+        $this->pick('Changed', 'darker');
+        $this->find("//button[@type='submit' and starts-with(., 'Set the')]")->click();
+        $this->stored("select count(*) from samples join areas on areas.id = area_id where figure_id = 3 and source like '%Gorse%'", 1, 'named colour');
+
+        $this->visit('/chips');
+        $this->pick('Technique', 'stipple');
+        $this->pick('Pot', 'Slate');
+        $this->choice('Card', 'black');
+        $this->button('Read the dry chip')->click();
+        $this->stored("select count(*) from chips join paints on paints.id = paint_id where technique = 'stipple' and paints.name = 'Slate'", 1, 'chip');
+
+        $this->visit('/cups');
+        $this->field('New cup for')->sendKeys('slate');
+        $this->button('Open a cup')->click();
+        $this->pick('Pot', 'Slate');
+        $this->choice('Unit', 'grams');
+        $this->find("//section[@aria-label='Fill']//button[contains(., 'g of Slate')]")->click();
+        $this->stored("select count(*) from cup_entries join paints on paints.id = paint_id where paints.name = 'Slate'", 1, 'what was filled in');
+
+        $this->visit('/figures/1/light');
+        $this->choice('Passes', '3');
+        $this->until(self::PATIENCE, fn (): bool => str_contains($this->word('select sprays from light_studies where figure_id = 1'), '"passes":3'), 'passes are not stored');
     }
 }

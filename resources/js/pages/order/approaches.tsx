@@ -1,6 +1,7 @@
 import { router } from '@inertiajs/react';
 import { Trash2 } from 'lucide-react';
 import { useState, type Dispatch, type SetStateAction } from 'react';
+import { stepWords } from '@/features/order-board/order';
 import { send } from '@/shared/lib/api';
 import { capital } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
@@ -72,10 +73,7 @@ export function Approaches({
 }
 
 function OwnRules({ figure, build, planned }: { figure: FigureProps; build: BuildProps; planned: OrderProps | null }) {
-    const steps = (planned?.steps ?? []).map((s) => ({
-        value: s.id,
-        label: `${s.words}${s.areaNames.length === 1 ? `, ${s.areaNames[0] ?? ''}` : ''}`.slice(0, 70),
-    }));
+    const steps = planned === null ? [] : planned.steps.map((s) => ({ value: s.id, label: stepWords(planned, s.id) }));
     const [before, setBefore] = useState(steps[0]?.value ?? '');
     const [after, setAfter] = useState(steps[1]?.value ?? '');
     const [weight, setWeight] = useState('');

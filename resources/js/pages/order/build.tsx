@@ -338,13 +338,15 @@ function Sanding({ part, parts, attempt, figure }: PartOfFigure & { parts: reado
                                 aria-label={`Merge ${part.name} into`}
                                 className="min-h-8 border border-strong bg-raised px-1"
                                 value=""
-                                onChange={(event) =>
+                                onChange={(event) => {
+                                    // Read at once: by the time it is sent the list shows nothing chosen again.
+                                    const intoId = Number(event.target.value);
                                     void attempt(() =>
                                         send('POST', url('build.merge', { figure: figure.id, part: part.id }), {
-                                            intoId: Number(event.target.value),
+                                            intoId,
                                         }),
-                                    )
-                                }
+                                    );
+                                }}
                             >
                                 <option value="">...</option>
                                 {parts

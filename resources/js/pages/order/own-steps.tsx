@@ -1,6 +1,7 @@
 import { router } from '@inertiajs/react';
 import { Pencil, Trash2 } from 'lucide-react';
 import { useState, type SyntheticEvent } from 'react';
+import { stepWords } from '@/features/order-board/order';
 import { send } from '@/shared/lib/api';
 import { minutesWords } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
@@ -82,12 +83,11 @@ function StepForm({ figure, build, planned, step, onDone }: Props & { step: OwnS
     };
     const steps = [
         { value: NONE, label: 'any time' },
-        ...(planned?.steps ?? [])
-            .filter((s) => s.kind !== 'own step')
-            .map((s) => ({
-                value: s.id,
-                label: `${s.areaNames.length === 1 ? `${s.areaNames[0] ?? ''}: ` : ''}${s.words}`.slice(0, 70),
-            })),
+        ...(planned === null
+            ? []
+            : planned.steps
+                  .filter((s) => s.kind !== 'own step')
+                  .map((s) => ({ value: s.id, label: stepWords(planned, s.id) }))),
     ];
 
     async function save(event: SyntheticEvent) {
