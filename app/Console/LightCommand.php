@@ -9,16 +9,19 @@ use App\Adapters\Light\MeshFile;
 use Hyalin\Formats\Meshes\PlyWriter;
 use Hyalin\Light\InvalidLight;
 use Hyalin\Light\LightStudy;
+use Hyalin\Light\Sky;
 use Hyalin\Light\SprayCone;
+use Hyalin\Light\ZoneMap;
 use Hyalin\Mesh\MeshMeasures;
 use Hyalin\Mesh\NearWeld;
+use Hyalin\Mesh\TriangleMesh;
 
 /**
  * Where a spray from above falls on a mesh.
  */
 final class LightCommand extends CoreCommand
 {
-    protected $signature = 'hyalin:light {file : STL, OBJ or 3MF, in mm} {--up=z : x, y, z, -x, -y or -z} {--directions=64 : 1 to 256} {--spread=30 : half angle of the spray cone around up, degrees} {--out= : a PLY with the exposure of every vertex of the working mesh}';
+    protected $signature = 'hyalin:light {file : STL, OBJ or 3MF, in mm} {--up=z : x, y, z, -x, -y or -z} {--directions=64 : 1 to 256} {--spread=30 : half angle of the spray cone around up, degrees} {--out= : a PLY with the exposure and the zone of every vertex of the working mesh}';
 
     protected $description = 'Measures a mesh and says how much spray from above every part of it receives';
 
@@ -45,8 +48,8 @@ final class LightCommand extends CoreCommand
         $study = LightStudy::of($mesh, $measures, $cone->directions);
         $exposure = $study->exposure($cone);
         $out = $this->option('out');
-        if (is_string($out) && $out !== '' && @file_put_contents($out, PlyWriter::write($study->working, $study->ofVertices($cone))) === false) {
-            throw BadInput::at('--out', "{$out} cannot be written");
+        if (is_string($out) && $out !== '') {
+            $this->write($out, $mesh, $measures, $study, $cone);
         }
         $this->put([
             'triangles' => $mesh->triangles(),
@@ -60,6 +63,17 @@ final class LightCommand extends CoreCommand
             'milliseconds' => (hrtime(true) - $began) / 1e6,
             'peakBytes' => memory_get_peak_usage(),
         ]);
+    }
+
+    private function write(string $out, TriangleMesh $mesh, MeshMeasures $measures, LightStudy $study, SprayCone $cone): void
+    {
+        // Zones need a whole sky, which the cone of a spray is not.
+        $sky = Sky::around($this->up());
+        [$zones] = ZoneMap::studied(LightStudy::of($mesh, $measures, $sky->directions), $sky, $measures->size());
+        $ply = PlyWriter::plain()->withFloats('exposure', $study->ofVertices($cone))->withBytes('zone', $zones->ofVertices);
+        if (@file_put_contents($out, $ply->write($study->working)) === false) {
+            throw BadInput::at('--out', "{$out} cannot be written");
+        }
     }
 
     /** @return array{float, float, float} */

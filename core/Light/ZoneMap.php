@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Hyalin\Light;
 
-use Hyalin\Mesh\Adjacency;
+use Hyalin\Mesh\Curvature;
+use Hyalin\Mesh\SurfaceGraph;
 use Hyalin\Mesh\TriangleMesh;
 
 /**
- * The five zones of light and shape on a mesh, one a triangle: 0 recess, 1 shade, 2 mid, 3 light, 4 edge. Limits are own
- * estimates; they decide shares, not colours.
+ * The five zones of light and shape on a mesh, one a triangle: 0 recess, 1 shade, 2 mid, 3 light, 4 edge. Edges and grooves
+ * are what bends sharply at the width of a brush tip, whatever light falls there; the rest is light from a wide sky. Limits are
+ * own estimates; they decide shares, not colours.
  */
 final readonly class ZoneMap
 {
@@ -23,19 +25,41 @@ final readonly class ZoneMap
 
     public const EDGE = 4;
 
-    /** Openness below which a brush hardly gets in. */
+    /** Openness below which a brush hardly gets in, and below which not even over a ridge. */
     private const CLOSED = 0.45;
+
+    private const DEEP = 0.3;
 
     /** Share of light from a wide sky (a cone of 60 degrees) below which it is shade, and from which on it is light. */
     private const DARK = 0.2;
 
     private const BRIGHT = 0.55;
 
-    /** A ridge that turns by this many degrees within a hundredth of the whole is an edge. */
-    private const RIDGE = 22.0;
+    /** Mean curvature times the width of a brush tip from which on a ridge is an edge, and a groove a recess. */
+    private const RIDGE = 0.114;
 
-    /** @param  list<int>  $of  zone of each triangle */
-    private function __construct(public array $of)
+    private const GROOVE = 0.06;
+
+    /** Of these: as far as an edge or a groove goes on where it has begun. */
+    private const GOES_ON = 0.75;
+
+    /** Width of a brush tip by the size of the whole, and its least and most, mm. */
+    private const TIP = 1 / 250;
+
+    private const FINEST_TIP = 0.3;
+
+    private const WIDEST_TIP = 1.0;
+
+    /** mm2 below which a zone is a fleck, which nobody paints; and what its rim loses to its neighbours, in vertices. */
+    private const FLECK = 1.0;
+
+    private const RIM = 5.0;
+
+    /**
+     * @param  list<int>  $of  zone of each triangle
+     * @param  list<int>  $ofVertices  zone of each vertex of the working mesh; empty where it was known before
+     */
+    private function __construct(public array $of, public array $ofVertices = [])
     {
     }
 
@@ -46,30 +70,64 @@ final readonly class ZoneMap
     }
 
     /**
-     * @param  array<int, float>  $exposure  0..1, by vertex, to a wide sky
-     * @param  array<int, float>  $openness  0..1, by vertex
+     * @param  TriangleMesh  $mesh  whose triangles get zones
+     * @param  list<int>|null  $vertexOf  vertex of the working mesh by vertex of this one; null where they are the same
+     * @param  SurfaceGraph  $surface  of the working mesh
+     * @param  array<int, float>  $exposure  0..1, by working vertex, to a wide sky
+     * @param  array<int, float>  $openness  0..1, by working vertex
+     * @param  list<float>  $curvature  mean curvature by working vertex, per mm
      * @param  float  $size  longest side of the whole, mm
+     * @param  float  $edges  strength of edges: 2 finds those that bend half as sharply, 1 the usual, above 0
+     * @param  float  $grooves  strength of grooves, alike
      */
-    public static function of(TriangleMesh $mesh, Adjacency $edges, array $exposure, array $openness, float $size): self
+    public static function of(TriangleMesh $mesh, ?array $vertexOf, SurfaceGraph $surface, array $exposure, array $openness, array $curvature, float $size, float $edges = 1.0, float $grooves = 1.0): self
     {
-        $ridge = self::ridges($mesh, $edges, $size / 100);
-        $zones = [];
-        foreach ($mesh->chunks() as $corners) {
-            for ($i = 1, $n = \count($corners); $i < $n; $i += 3) {
-                [$a, $b, $c] = [$corners[$i], $corners[$i + 1], $corners[$i + 2]];
-                $light = ($exposure[$a] + $exposure[$b] + $exposure[$c]) / 3;
-                $open = ($openness[$a] + $openness[$b] + $openness[$c]) / 3;
-                $zones[] = match (true) {
-                    $open < self::CLOSED => self::RECESS,
-                    \max($ridge[$a], $ridge[$b], $ridge[$c]) >= self::RIDGE => self::EDGE,
-                    $light < self::DARK => self::SHADE,
-                    $light < self::BRIGHT => self::MID,
-                    default => self::LIGHT,
-                };
-            }
+        $tip = self::tip($size);
+        $bend = $surface->smoothed($curvature, $tip);
+        $ridge = self::reaching($surface, $bend, self::RIDGE / $tip / $edges);
+        $groove = self::reaching($surface, \array_map(static fn (float $h): float => -$h, $bend), self::GROOVE / $tip / $grooves);
+        $labels = [];
+        foreach ($bend as $v => $_) {
+            $open = $openness[$v];
+            $labels[] = match (true) {
+                $groove[$v] || $open < self::DEEP => self::RECESS,
+                $ridge[$v] => self::EDGE,
+                $open < self::CLOSED => self::RECESS,
+                $exposure[$v] < self::DARK => self::SHADE,
+                $exposure[$v] < self::BRIGHT => self::MID,
+                default => self::LIGHT,
+            };
         }
 
-        return new self($zones);
+        $labels = $surface->dissolved($labels, self::FLECK + self::RIM * \array_sum($surface->area) / \max(1, \count($labels)));
+
+        return new self(self::onTriangles($mesh, $vertexOf, $labels), $labels);
+    }
+
+    /**
+     * Of a study with a whole sky: shadows, openness and curvature of its working mesh.
+     *
+     * @param  Sky  $sky  with the directions of the study
+     * @param  float  $size  longest side of the whole, mm
+     * @return array{self, array<int, float>} and the openness of every working vertex, 0..1
+     */
+    public static function studied(LightStudy $study, Sky $sky, float $size, float $edges = 1.0, float $grooves = 1.0): array
+    {
+        $work = $study->working;
+        // Zones are those of light from a wide sky, however narrow the spray: an upright wall is a mid tone.
+        $wide = Exposure::ofVertices($work, $study->seen, $sky->spray($sky->up, Sky::CAP));
+        [$x, $y, $z] = $work->coordinates();
+        $open = Openness::ofVertices($x, $y, $z, $work->corners(), $study->seen, $sky->solidAngles);
+        unset($x, $y, $z);
+        $bend = Curvature::ofVertices($study->evaluated, $study->vertexOf, $work);
+
+        return [self::of($study->evaluated, $study->vertexOf, SurfaceGraph::of($work), $wide, $open, $bend, $size, $edges, $grooves), $open];
+    }
+
+    /** @return float mm, the width of the brush tip that a figure of that size is painted with */
+    public static function tip(float $size): float
+    {
+        return \max(self::FINEST_TIP, \min(self::WIDEST_TIP, self::TIP * $size));
     }
 
     /**
@@ -93,32 +151,54 @@ final readonly class ZoneMap
     }
 
     /**
-     * @return array<int, float> degrees by which the surface turns outwards within a span around a vertex; 0 in valleys
+     * What passes a limit, and what hangs together with it and nearly does (hysteresis: J. Canny 1986).
+     *
+     * @param  list<float>  $bend  by vertex
+     * @return array<int, bool> by vertex
      */
-    private static function ridges(TriangleMesh $mesh, Adjacency $edges, float $span): array
+    private static function reaching(SurfaceGraph $surface, array $bend, float $limit): array
     {
-        [$x, $y, $z] = $mesh->coordinates();
-        $ridge = \array_fill(0, \count($x), 0.0);
-        foreach ($edges->angle as $e => $angle) {
-            if ($angle <= 0) {
-                continue;
+        $reached = \array_fill(0, \count($bend), false);
+        $open = [];
+        foreach ($bend as $v => $h) {
+            if ($h >= $limit) {
+                $reached[$v] = true;
+                $open[] = $v;
             }
-            [$p, $q] = $edges->ends($e);
-            [$one, $two] = $edges->triangles($e);
-            $length = \sqrt(($x[$p] - $x[$q]) ** 2 + ($y[$p] - $y[$q]) ** 2 + ($z[$p] - $z[$q]) ** 2);
-            // Across the edge lie the middles of its two triangles: the turn happens over about that way.
-            $across = $length > 1e-12 ? ($edges->area[$one] + $edges->area[$two]) / $length : \INF;
-            $within = $angle * \min(1.0, $span / \max(1e-12, $across));
-            // A sharp edge is one however large its triangles are.
-            $turn = $angle > 35 ? $angle : $within;
-            if ($turn > $ridge[$p]) {
-                $ridge[$p] = $turn;
-            }
-            if ($turn > $ridge[$q]) {
-                $ridge[$q] = $turn;
+        }
+        while ($open !== []) {
+            $v = \array_pop($open);
+            for ($i = $surface->first[$v], $end = $surface->first[$v + 1]; $i < $end; $i++) {
+                $w = $surface->next[$i];
+                if (! $reached[$w] && $bend[$w] >= self::GOES_ON * $limit) {
+                    $reached[$w] = true;
+                    $open[] = $w;
+                }
             }
         }
 
-        return $ridge;
+        return $reached;
+    }
+
+    /**
+     * A triangle has the zone of two of its corners, or of the first where all differ.
+     *
+     * @param  list<int>|null  $vertexOf
+     * @param  list<int>  $labels  by working vertex
+     * @return list<int>
+     */
+    private static function onTriangles(TriangleMesh $mesh, ?array $vertexOf, array $labels): array
+    {
+        $zones = [];
+        foreach ($mesh->chunks() as $corners) {
+            for ($i = 1, $n = \count($corners); $i < $n; $i += 3) {
+                [$a, $b, $c] = $vertexOf === null
+                    ? [$labels[$corners[$i]], $labels[$corners[$i + 1]], $labels[$corners[$i + 2]]]
+                    : [$labels[$vertexOf[$corners[$i]]], $labels[$vertexOf[$corners[$i + 1]]], $labels[$vertexOf[$corners[$i + 2]]]];
+                $zones[] = $b === $c ? $b : $a;
+            }
+        }
+
+        return $zones;
     }
 }

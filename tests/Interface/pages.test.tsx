@@ -58,10 +58,7 @@ describe('the brief', () => {
         fireEvent.change(picker, { target: { value: '#ddeedd' } });
         fireEvent.blur(picker);
         await act(settled);
-        expect(router.patch.mock.calls[0]?.slice(0, 2)).toEqual([
-            '/figures/3/parts/1',
-            { bareHex: '#ddeedd' },
-        ]);
+        expect(router.patch.mock.calls[0]?.slice(0, 2)).toEqual(['/figures/3/parts/1', { bareHex: '#ddeedd' }]);
     });
 
     it('is saved whole, with the version it was changed from', async () => {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
+use Hyalin\Light\Pose;
+use Hyalin\Mesh\MeshMeasures;
 use Hyalin\Mesh\TriangleMesh;
 
 /**
@@ -98,6 +100,23 @@ final class Shapes
     }
 
     /** Two meshes as one file. */
+    /**
+     * A sculpt of the data that come with CGAL (Debian package libcgal-demo), upright.
+     *
+     * @param  float  $high  mm of its longest side
+     */
+    public static function sculpt(string $name, float $high): TriangleMesh
+    {
+        $tar = new \PharData('/usr/share/doc/libcgal-dev/data.tar.gz');
+        $tokens = preg_split('/\s+/', (string) file_get_contents($tar["data/meshes/{$name}.off"]->getPathname())) ?: [];
+        [$vertices, $faces] = [(int) $tokens[1], (int) $tokens[2]];
+        $points = array_map(static fn (array $p): array => [(float) $p[0], -(float) $p[2], (float) $p[1]], array_chunk(array_slice($tokens, 4, 3 * $vertices), 3));
+        $triangles = array_map(static fn (array $f): array => [(int) $f[1], (int) $f[2], (int) $f[3]], array_chunk(array_slice($tokens, 4 + 3 * $vertices, 4 * $faces), 4));
+        $mesh = TriangleMesh::build($points, $triangles);
+
+        return Pose::of(scale: $high / MeshMeasures::of($mesh)->size())->applied($mesh);
+    }
+
     public static function both(TriangleMesh $one, TriangleMesh $two): TriangleMesh
     {
         $shifted = '';

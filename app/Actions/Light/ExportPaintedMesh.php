@@ -50,6 +50,6 @@ final class ExportPaintedMesh
         $colours = array_map(static fn (array $s): Srgb => Srgb::fromLinear([$s[0] / max(1, $s[3]), $s[1] / max(1, $s[3]), $s[2] / max(1, $s[3])]), $sums);
         $exposure = array_map(static fn (string $byte): float => ord($byte) / 255, str_split($study->exposure(Technique::ZenithalSpray->value)));
 
-        return PlyWriter::write($mesh, $exposure, colours: $colours);
+        return PlyWriter::plain()->withFloats('exposure', $exposure)->withColours($colours)->write($mesh);
     }
 }

@@ -11,12 +11,9 @@ use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Light\LightRecord;
 use Hyalin\InvalidInput;
-use Hyalin\Light\Exposure;
 use Hyalin\Light\LightStudy;
-use Hyalin\Light\Openness;
 use Hyalin\Light\Sky;
 use Hyalin\Light\ZoneMap;
-use Hyalin\Mesh\Adjacency;
 use Hyalin\Mesh\MeshMeasures;
 use Hyalin\Progress;
 
@@ -41,7 +38,9 @@ final readonly class StudyLight
         $sky = Sky::around($light->axis());
         $study = LightStudy::of($assembly->mesh, $measures, $sky->directions, $progress);
         $stored = StoredStudy::create($study, $assembly);
-        self::putZones($stored, $study, $sky, $measures->size());
+        [$zones, $open] = ZoneMap::studied($study, $sky, $measures->size());
+        $stored->putOpenness($open);
+        $stored->putZones($zones->of);
         $old = StoredStudy::of($light);
         $chosen = self::chosen($figure, $assembly, $study->parentOf);
         $areaOf = [];
@@ -55,21 +54,6 @@ final readonly class StudyLight
         ($this->measureAreas)($light);
         ($this->castSprays)($light);
         $old?->forget();
-    }
-
-    private static function putZones(StoredStudy $stored, LightStudy $study, Sky $sky, float $size): void
-    {
-        $work = $study->working;
-        // Zones are those of light from a wide sky, however narrow the spray: an upright wall is a mid tone.
-        $wide = Exposure::ofVertices($work, $study->seen, $sky->spray($sky->up, Sky::CAP));
-        [$x, $y, $z] = $work->coordinates();
-        $open = Openness::ofVertices($x, $y, $z, $work->corners(), $study->seen, $sky->solidAngles);
-        $stored->putOpenness($open);
-        if ($study->vertexOf !== null) {
-            $wide = array_map(static fn (int $v): float => $wide[$v], $study->vertexOf);
-            $open = array_map(static fn (int $v): float => $open[$v], $study->vertexOf);
-        }
-        $stored->putZones(ZoneMap::of($study->evaluated, Adjacency::of($study->evaluated), $wide, $open, $size)->of);
     }
 
     /**

@@ -62,7 +62,8 @@ final class MeshWritersTest extends TestCase
             $colours[] = Srgb::of($v % 7 / 6, $v % 5 / 4, $v % 3 / 2);
         }
         foreach ([[16, null], [19, $colours]] as [$stride, $paint]) {
-            $ply = PlyWriter::write($mesh, $values, 'exposure', $paint);
+            $writer = PlyWriter::plain()->withFloats('exposure', $values);
+            $ply = ($paint === null ? $writer : $writer->withColours($paint))->write($mesh);
             [$head, $body] = explode("end_header\n", $ply, 2);
             self::assertStringStartsWith("ply\nformat binary_little_endian 1.0\n", $head);
             self::assertStringContainsString("element vertex {$mesh->vertices()}\n", $head);

@@ -13,6 +13,8 @@ use Hyalin\Light\Visibility;
 use Hyalin\Light\ZoneMap;
 use Hyalin\Light\ZoneWeights;
 use Hyalin\Mesh\Adjacency;
+use Hyalin\Mesh\Curvature;
+use Hyalin\Mesh\SurfaceGraph;
 use Hyalin\Mesh\TriangleMesh;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -84,7 +86,7 @@ final class ShapeOfLightTest extends TestCase
         $exposure = Exposure::ofVertices($mesh, $seen, $sky->spray($sky->up, 30.0));
         $open = Openness::ofVertices(...[...$mesh->coordinates(), $mesh->corners(), $seen, $sky->solidAngles]);
         $edges = Adjacency::of($mesh);
-        $zones = ZoneMap::of($mesh, $edges, $exposure, $open, 40.0);
+        $zones = ZoneMap::of($mesh, null, SurfaceGraph::of($mesh), $exposure, $open, Curvature::ofVertices($mesh, null, $mesh), 40.0);
         self::assertCount($mesh->triangles(), $zones->of);
         $boxOnly = array_map(static fn (int $t): int => $t < 12 * 256 ? 0 : 1, array_keys($zones->of));
         $shares = $zones->shares($edges->area, $boxOnly);

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Mesh;
+
+/**
+ * How sharply a surface bends: the mean curvature, half the divergence of its unit normals (do Carmo 1976). Normals are summed
+ * over all triangles of the mesh itself, whatever its working mesh has lost of them, so that the same sculpt bends alike at
+ * any number of triangles.
+ */
+final class Curvature
+{
+    /**
+     * @param  TriangleMesh  $mesh  with all its triangles
+     * @param  list<int>|null  $vertexOf  vertex of the working mesh by vertex of this one; null where they are the same
+     * @param  TriangleMesh  $working  coarser, or the same
+     * @return list<float> per mm by working vertex: 1/R on a ball, positive over ridges, negative in grooves; 0 for a vertex of no triangle
+     */
+    public static function ofVertices(TriangleMesh $mesh, ?array $vertexOf, TriangleMesh $working): array
+    {
+        [$nx, $ny, $nz] = self::normals($mesh, $vertexOf, $working->vertices());
+        [$x, $y, $z] = $working->coordinates();
+        $sum = $area = \array_fill(0, \count($x), 0.0);
+        foreach ($working->chunks() as $corners) {
+            for ($i = 1, $n = \count($corners); $i < $n; $i += 3) {
+                [$a, $b, $c] = [$corners[$i], $corners[$i + 1], $corners[$i + 2]];
+                $ux = $x[$b] - $x[$a];
+                $uy = $y[$b] - $y[$a];
+                $uz = $z[$b] - $z[$a];
+                $vx = $x[$c] - $x[$a];
+                $vy = $y[$c] - $y[$a];
+                $vz = $z[$c] - $z[$a];
+                $px = $uy * $vz - $uz * $vy;
+                $py = $uz * $vx - $ux * $vz;
+                $pz = $ux * $vy - $uy * $vx;
+                $twice = \sqrt($px * $px + $py * $py + $pz * $pz);
+                if ($twice < 1e-12) {
+                    continue;
+                }
+                $px /= $twice;
+                $py /= $twice;
+                $pz /= $twice;
+                // Of a field that is linear on the triangle: twice its area times the divergence is the sum over corners of
+                // N . (n x the edge across), by the gradients of the corner weights.
+                $div = self::part($nx[$a], $ny[$a], $nz[$a], $px, $py, $pz, $vx - $ux, $vy - $uy, $vz - $uz)
+                    + self::part($nx[$b], $ny[$b], $nz[$b], $px, $py, $pz, -$vx, -$vy, -$vz)
+                    + self::part($nx[$c], $ny[$c], $nz[$c], $px, $py, $pz, $ux, $uy, $uz);
+                foreach ([$a, $b, $c] as $v) {
+                    $sum[$v] += $div;
+                    $area[$v] += $twice;
+                }
+            }
+        }
+        $curvature = [];
+        foreach ($sum as $v => $div) {
+            $curvature[] = $area[$v] > 0.0 ? $div / $area[$v] / 2 : 0.0;
+        }
+
+        return $curvature;
+    }
+
+    /** @return float N . (n x e) */
+    private static function part(float $nx, float $ny, float $nz, float $px, float $py, float $pz, float $ex, float $ey, float $ez): float
+    {
+        return $nx * ($py * $ez - $pz * $ey) + $ny * ($pz * $ex - $px * $ez) + $nz * ($px * $ey - $py * $ex);
+    }
+
+    /**
+     * @param  list<int>|null  $vertexOf
+     * @return array{array<int, float>, array<int, float>, array<int, float>} of length 1, by working vertex
+     */
+    private static function normals(TriangleMesh $mesh, ?array $vertexOf, int $count): array
+    {
+        [$x, $y, $z] = $mesh->coordinates();
+        $nx = $ny = $nz = \array_fill(0, $count, 0.0);
+        foreach ($mesh->chunks() as $corners) {
+            for ($i = 1, $n = \count($corners); $i < $n; $i += 3) {
+                [$a, $b, $c] = [$corners[$i], $corners[$i + 1], $corners[$i + 2]];
+                $px = ($y[$b] - $y[$a]) * ($z[$c] - $z[$a]) - ($z[$b] - $z[$a]) * ($y[$c] - $y[$a]);
+                $py = ($z[$b] - $z[$a]) * ($x[$c] - $x[$a]) - ($x[$b] - $x[$a]) * ($z[$c] - $z[$a]);
+                $pz = ($x[$b] - $x[$a]) * ($y[$c] - $y[$a]) - ($y[$b] - $y[$a]) * ($x[$c] - $x[$a]);
+                for ($k = 0; $k < 3; $k++) {
+                    $v = $vertexOf === null ? $corners[$i + $k] : $vertexOf[$corners[$i + $k]];
+                    $nx[$v] += $px;
+                    $ny[$v] += $py;
+                    $nz[$v] += $pz;
+                }
+            }
+        }
+        foreach ($nx as $v => $px) {
+            $length = \sqrt($px * $px + $ny[$v] * $ny[$v] + $nz[$v] * $nz[$v]);
+            if ($length > 1e-20) {
+                $nx[$v] = $px / $length;
+                $ny[$v] /= $length;
+                $nz[$v] /= $length;
+            }
+        }
+
+        return [$nx, $ny, $nz];
+    }
+}
