@@ -29,7 +29,7 @@ final class SurfaceTest extends TestCase
         $mesh = self::torus($wide, $thick, $n, $m);
         foreach (Curvature::ofVertices($mesh, null, $mesh) as $v => $bend) {
             $u = 2 * M_PI * ($v % $m) / $m;
-            self::assertEqualsWithDelta((1 / $thick + cos($u) / ($wide + $thick * cos($u))) / 2, $bend, 0.006 / $thick);
+            self::assertEqualsWithDelta((1 / $thick + cos($u) / ($wide + $thick * cos($u))) / 2, $bend, 0.01 / $thick);
         }
         self::assertEqualsWithDelta(4 * M_PI ** 2 * $wide * $thick, array_sum(SurfaceGraph::of($mesh)->area), 0.004 * 4 * M_PI ** 2 * $wide * $thick);
     }
@@ -93,25 +93,23 @@ final class SurfaceTest extends TestCase
         self::assertGreaterThan(100, $edge(1.5));
     }
 
-    /** The armadillo of Debian's libcgal-demo, 52,000 triangles: zones found on ever coarser working meshes are the same. */
+    /** The armadillo of Debian's libcgal-demo, 52,000 triangles: painted with a brush of 0.8 mm: edges found on ever coarser working meshes are the same. */
     public function test_a_sculpt_has_the_same_edges_on_any_working_mesh(): void
     {
         $sculpt = Shapes::sculpt('armadillo', 75.0);
         $measures = MeshMeasures::of($sculpt);
         $area = Adjacency::of($sculpt)->area;
         $shares = [];
-        foreach ([null, 46_000, 40_000] as $target) {
+        foreach ([null, 46_000, 34_000] as $target) {
             $coarse = $target === null ? null : Decimation::of($sculpt, $measures, $target);
             $working = $coarse->mesh ?? $sculpt;
             $flat = array_fill(0, $working->vertices(), 1.0);
             $bend = Curvature::ofVertices($sculpt, $coarse?->vertexOf, $working);
-            $shares[] = ZoneMap::of($sculpt, $coarse?->vertexOf, SurfaceGraph::of($working), $flat, $flat, $bend, $measures->size())->shares($area, array_fill(0, $sculpt->triangles(), 0))[0];
+            $shares[] = ZoneMap::of($sculpt, $coarse?->vertexOf, SurfaceGraph::of($working), $flat, $flat, $bend, 200.0)->shares($area, array_fill(0, $sculpt->triangles(), 0))[0];
         }
-        foreach ([ZoneMap::EDGE, ZoneMap::RECESS] as $zone) {
-            $of = array_column($shares, $zone);
-            self::assertGreaterThan(0.08, min([1.0, ...$of]));
-            self::assertLessThan(0.15, (max([0.0, ...$of]) - min([1.0, ...$of])) / $of[0]);
-        }
+        $of = array_column($shares, ZoneMap::EDGE);
+        self::assertGreaterThan(0.2, min([1.0, ...$of]));
+        self::assertLessThan(0.15, (max([0.0, ...$of]) - min([1.0, ...$of])) / $of[0]);
     }
 
     private static function torus(float $wide, float $thick, int $n, int $m): TriangleMesh
