@@ -25,6 +25,7 @@ use App\Http\Controllers\HomeController;
 use App\Http\Controllers\Light\LightController;
 use App\Http\Controllers\Light\LitAreasController;
 use App\Http\Controllers\Light\MeshController;
+use App\Http\Controllers\Light\UploadController;
 use App\Http\Controllers\Order\BuildController;
 use App\Http\Controllers\Order\OrderController;
 use App\Http\Controllers\Order\OwnStepController;
@@ -152,6 +153,11 @@ Route::middleware('auth')->group(function (): void {
 
         Route::get('/light', [LightController::class, 'show'])->name('figures.light');
         Route::post('/meshes', [MeshController::class, 'store'])->name('meshes.store');
+        Route::post('/mesh-uploads', [UploadController::class, 'store'])->name('uploads.store');
+        Route::post('/mesh-uploads/{meshUpload}/pieces', [UploadController::class, 'piece'])->name('uploads.piece');
+        Route::post('/mesh-uploads/{meshUpload}/again', [UploadController::class, 'again'])->name('uploads.again');
+        Route::get('/mesh-uploads/{meshUpload}', [UploadController::class, 'show'])->name('uploads.show');
+        Route::delete('/mesh-uploads/{meshUpload}', [UploadController::class, 'destroy'])->name('uploads.destroy');
         Route::patch('/meshes/{mesh}', [MeshController::class, 'update'])->name('meshes.update');
         Route::delete('/meshes/{mesh}', [MeshController::class, 'destroy'])->name('meshes.destroy');
         Route::put('/light', [LightController::class, 'settings'])->name('light.settings');

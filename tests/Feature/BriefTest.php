@@ -69,7 +69,10 @@ final class BriefTest extends TestCase
         self::assertIsArray($bare($glass)['lab']);
         self::assertLessThan(45, $bare($glass)['lab'][0]);
         $this->patch("{$url}/parts/{$bottle->id}", ['bareHex' => 'green', 'translucency' => 2])->assertSessionHasErrors(['bareHex', 'translucency']);
+        // What says nothing of the print leaves it; said to be as the figure, it is.
         $this->patch("{$url}/parts/{$bottle->id}", [])->assertRedirect();
+        self::assertSame('#c8dcc8', $bottle->refresh()->bare_hex);
+        $this->patch("{$url}/parts/{$bottle->id}", ['bareHex' => null, 'translucency' => null])->assertRedirect();
         self::assertSame($grey, $bare($glass));
     }
 

@@ -225,17 +225,19 @@ final class MeshFileTest extends TestCase
         $python = new Process(['/usr/bin/python3', '-c', 'import sys,struct,json
 b=open(sys.argv[1],"rb").read(); h,d=b.split(b"end_header\n",1); lines=h.decode().split("\n")
 n=int([l for l in lines if l.startswith("element vertex")][0].split()[2]); f=int([l for l in lines if l.startswith("element face")][0].split()[2])
-v=[struct.unpack_from("<4f",d,16*i) for i in range(n)]; o=16*n; top=0
+v=[struct.unpack_from("<4fB",d,17*i) for i in range(n)]; o=17*n; top=0
 for i in range(f):
   k,a,b2,c=struct.unpack_from("<B3i",d,o); o+=13; assert k==3 and max(a,b2,c)<n
-assert o==len(d); print(json.dumps([n,f,min(x[3] for x in v),max(x[3] for x in v),max(v,key=lambda x:x[2])[3],min(v,key=lambda x:x[2])[3]]))', $ply]);
+assert o==len(d); print(json.dumps([n,f,min(x[3] for x in v),max(x[3] for x in v),max(v,key=lambda x:x[2])[3],min(v,key=lambda x:x[2])[3],sorted(set(x[4] for x in v)),max(v,key=lambda x:x[2])[4]]))', $ply]);
         $python->mustRun();
-        /** @var array{int, int, float, float, float, float} $back */
+        /** @var array{int, int, float, float, float, float, list<int>, int} $back */
         $back = json_decode($python->getOutput(), true);
         self::assertGreaterThanOrEqual($said['vertices'], $back[0]);
         self::assertGreaterThanOrEqual(0.0, $back[2]);
         self::assertLessThanOrEqual(1.0, $back[3]);
         self::assertEqualsWithDelta([1.0, 0.0], [$back[4], $back[5]], 0.02);
+        // A ball as large as that has no edge and no groove: it is light on top and in shade below.
+        self::assertSame([[1, 2, 3], 3], [$back[6], $back[7]]);
         // And by a general library of mesh formats (Debian package assimp-utils).
         $assimp = new Process(['assimp', 'info', $ply, '--raw']);
         $assimp->mustRun();

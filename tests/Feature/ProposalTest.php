@@ -118,10 +118,11 @@ final class ProposalTest extends TestCase
         }
         /** @var list<Proposed> $eye */
         $eye = $this->postJson("{$url}/proposals")->assertOk()->json('proposals');
-        self::assertSame(['flat colours'], array_column($eye, 'kind'));
-        self::assertContains(count($eye[0]['layers']), [2, 3, 4]);
-        self::assertLessThan(4.0, $eye[0]['total']);
-        self::assertLessThan(30, $eye[0]['minutes']);
+        self::assertEqualsCanonicalizing(['flat colours', 'one coat over white'], array_column($eye, 'kind'));
+        $flat = $eye[(int) array_search('flat colours', array_column($eye, 'kind'), true)];
+        self::assertContains(count($flat['layers']), [2, 3, 4]);
+        self::assertLessThan(4.0, $flat['total']);
+        self::assertLessThan(30, $flat['minutes']);
         self::assertArrayHasKey('Deep Water', $pots);
     }
 

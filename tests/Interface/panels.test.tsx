@@ -392,6 +392,7 @@ describe('the light on a mesh', () => {
                 meshes={[mesh]}
                 parts={[]}
                 light={light}
+                uploads={[]}
                 onSettings={vi.fn()}
                 isJoining={false}
                 onJoin={vi.fn()}

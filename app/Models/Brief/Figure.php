@@ -10,6 +10,7 @@ use App\Models\Bench\RunStepState;
 use App\Models\Finish\RecipeVersion;
 use App\Models\Light\FigureMesh;
 use App\Models\Light\LightRecord;
+use App\Models\Light\MeshUpload;
 use App\Models\Order\OwnRule;
 use App\Models\Order\OwnStep;
 use App\Models\OwnedByPainter;
@@ -118,6 +119,12 @@ final class Figure extends Model
     public function versions(): HasMany
     {
         return $this->hasMany(RecipeVersion::class)->orderBy('number');
+    }
+
+    /** @return HasMany<MeshUpload, $this> */
+    public function meshUploads(): HasMany
+    {
+        return $this->hasMany(MeshUpload::class)->orderBy('id');
     }
 
     /** @return HasMany<FigureMesh, $this> */

@@ -19,6 +19,8 @@ final class StlReader
 
     private const AT_ONCE = 2048 * self::RECORD;
 
+    private const MOST_TRIANGLES = 20_000_000;
+
     public const MOST_BYTES = 160_000_000;
 
     /**
@@ -34,6 +36,18 @@ final class StlReader
         $head = $source->read(min(4096, $size));
 
         return self::isText($head, $size) ? self::text($head, $source) : self::binary($head, $source, $size);
+    }
+
+    /**
+     * Whether the first bytes and the size of a file can be those of an STL.
+     *
+     * @throws UnreadableMesh
+     */
+    public static function check(string $head, int $size): void
+    {
+        if (! self::isText($head, $size)) {
+            self::records($head, $size);
+        }
     }
 
     /** By the size first: a binary file has 84 bytes and 50 a triangle, whatever it begins with. */
@@ -53,15 +67,8 @@ final class StlReader
 
     private static function binary(string $head, ByteSource $source, int $size): ReadMesh
     {
-        $fit = intdiv($size - self::HEADER, self::RECORD);
-        if ($size < self::HEADER + self::RECORD || preg_match('/^\s*[<{%]|^\s*(?:#|mtllib|v )/', $head) === 1) {
-            throw $size < self::HEADER + self::RECORD && self::isBinaryHead($head) ? UnreadableMesh::noTriangles('STL') : UnreadableMesh::unknown();
-        }
-        $stated = self::stated($head);
+        [$fit, $stated] = self::records($head, $size);
         $remarks = [];
-        if ($stated > $fit && $stated !== 0xFFFFFFFF && $stated - $fit <= max(1000, 0.5 * $stated)) {
-            throw UnreadableMesh::cutOff($stated, $fit);
-        }
         if ($stated !== $fit) {
             $remarks[] = "The file states {$stated} triangles and holds {$fit}.";
         }
@@ -81,6 +88,26 @@ final class StlReader
         }
 
         return new ReadMesh($builder->mesh(), $builder->degenerate, null, $remarks);
+    }
+
+    /**
+     * @return array{int, int} triangles that the file has room for, and that it states
+     *
+     * @throws UnreadableMesh
+     */
+    private static function records(string $head, int $size): array
+    {
+        $fit = intdiv($size - self::HEADER, self::RECORD);
+        if ($size < self::HEADER + self::RECORD || preg_match('/^\s*[<{%]|^\s*(?:#|mtllib|v )/', $head) === 1) {
+            throw $size < self::HEADER + self::RECORD && self::isBinaryHead($head) ? UnreadableMesh::noTriangles('STL') : UnreadableMesh::unknown();
+        }
+        $stated = self::stated($head);
+        if ($stated > $fit && $stated !== 0xFFFFFFFF) {
+            // No print file has so many: these bytes are no count.
+            throw $stated <= self::MOST_TRIANGLES ? UnreadableMesh::cutOff($stated, $fit) : UnreadableMesh::unknown();
+        }
+
+        return [$fit, $stated];
     }
 
     private static function isBinaryHead(string $head): bool

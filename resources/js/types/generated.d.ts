@@ -28,6 +28,7 @@ export type StepVerdict = 'mistake' | 'trial';
 export type Swatch = 'black' | 'white' | 'overBlack' | 'overWhite' | 'thick' | 'tint';
 export type Technique = 'base coat' | 'airbrush' | 'spray can' | 'zenithal spray' | 'spray from 45 degrees' | 'spray from below' | 'layer' | 'wash' | 'one-coat' | 'glaze' | 'filter' | 'dry brush' | 'overbrush' | 'stipple' | 'sponge' | 'edge highlight' | 'recess shade' | 'wet blend' | 'chipping' | 'sprayed chipping' | 'spatter' | 'pigment powder' | 'decal' | 'varnish' | 'rubbed wax' | 'gel';
 export type TintingStrength = 'weak' | 'usual' | 'strong';
+export type UploadState = 'sending' | 'reading' | 'known' | 'done' | 'failed';
 export type Zone = 'recess' | 'shade' | 'mid' | 'light' | 'edge';
 
 export interface ApproachPairProps {
@@ -1177,6 +1178,18 @@ export interface UnmetProps {
     rule: string;
     minutes: number;
     cases: Array<{ before: string; after: string; reason: string }>;
+}
+
+export interface UploadProps {
+    id: number;
+    name: string;
+    fingerprint: string;
+    bytes: number;
+    received: number;
+    pieceBytes: number;
+    state: UploadState;
+    problem: string | null;
+    knownAs: string | null;
 }
 
 export interface WorkCardProps {

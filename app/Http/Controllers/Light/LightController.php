@@ -14,12 +14,15 @@ use App\Adapters\Light\StoredStudy;
 use App\Http\Props\Brief\FigureProps;
 use App\Http\Props\Light\LightProps;
 use App\Http\Props\Light\MeshProps;
+use App\Http\Props\Light\UploadProps;
 use App\Http\Requests\Light\CameraRule;
 use App\Jobs\ComputeLight;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Light\FigureMesh;
 use App\Models\Light\LightRecord;
+use App\Models\Light\MeshUpload;
+use App\Models\Light\UploadState;
 use Hyalin\Formats\Meshes\StlWriter;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -44,6 +47,7 @@ final class LightController
             'meshes' => static fn () => array_values($figure->loadMissing('meshes')->meshes->map(static fn (FigureMesh $m) => MeshProps::of($m))->all()),
             'parts' => static fn () => array_values($figure->loadMissing('parts')->parts->map(static fn ($p): array => ['id' => $p->id, 'name' => $p->name])->all()),
             'light' => static fn () => LightProps::of($figure),
+            'uploads' => static fn () => array_values($figure->meshUploads()->where('state', UploadState::Sending)->get()->map(static fn (MeshUpload $u): UploadProps => UploadProps::of($u))->all()),
         ]);
     }
 

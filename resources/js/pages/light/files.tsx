@@ -1,7 +1,6 @@
-import { router } from '@inertiajs/react';
 import { Trash2 } from 'lucide-react';
-import { useRef, useState, type Dispatch, type SetStateAction, type RefObject } from 'react';
-import { send, upload, uploadWords } from '@/shared/lib/api';
+import { PrintFiles } from '@/features/print-files/print-files';
+import { send } from '@/shared/lib/api';
 import { one } from '@/shared/lib/format';
 import { reloaded } from '@/shared/lib/reloaded';
 import { url } from '@/shared/lib/url';
@@ -10,7 +9,7 @@ import { Button } from '@/shared/ui/button';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
 import { Tick } from '@/shared/ui/tick';
-import type { FigureProps, LightProps, MeshProps } from '@/types/generated';
+import type { FigureProps, LightProps, MeshProps, UploadProps } from '@/types/generated';
 
 const NONE = 'none';
 const SIDES = ['z', 'y', 'x', '-z', '-y', '-x'];
@@ -19,6 +18,7 @@ const FIELD = 'w-full border border-strong bg-raised px-2 py-1';
 type FilesProps = {
     figure: FigureProps;
     meshes: readonly MeshProps[];
+    uploads: readonly UploadProps[];
     parts: readonly { id: number; name: string }[];
     light: LightProps;
     onSettings: (change: Record<string, unknown>) => unknown;
@@ -32,21 +32,12 @@ type FilesProps = {
 /** Print files: what each is, where it stands on the finished figure, and which way is up. */
 export function Files(props: FilesProps) {
     const files = useFiles(props);
-    const { figure, meshes, light, onSettings, isJoining, onJoin, input, sent, message, take } = files;
+    const { figure, meshes, light, onSettings, isJoining, onJoin, message } = files;
 
     return (
         <>
             {message !== null && <Notice strong>{message}</Notice>}
-            <FileInput input={input} take={take} />
-            <Button
-                className="self-start"
-                disabled={sent !== undefined}
-                onClick={() => {
-                    input.current?.click();
-                }}
-            >
-                {sent === undefined ? 'Import print files (STL, OBJ, 3MF)' : uploadWords(sent)}
-            </Button>
+            <PrintFiles figureId={figure.id} uploads={files.uploads} onDone={() => reloaded()} />
             {meshes.length > 1 && light.dataUrl !== null && (
                 <div className="flex flex-wrap items-center gap-2">
                     <Button look={isJoining ? 'main' : 'plain'} onClick={onJoin}>
@@ -79,11 +70,9 @@ export function Files(props: FilesProps) {
 
 type Files = ReturnType<typeof useFiles>;
 
-function useFiles({ figure, meshes, parts, light, onSettings, isJoining, onJoin, onMoved }: FilesProps) {
-    const input = useRef<HTMLInputElement>(null);
-    const [sent, setSent] = useState<number | null | undefined>(undefined);
+function useFiles({ figure, meshes, uploads, parts, light, onSettings, isJoining, onJoin, onMoved }: FilesProps) {
     const { message, attempt } = useAttempt();
-    const { take, change, turnAtJoint } = useMeshes({ attempt, setSent, figure, onMoved });
+    const { change, turnAtJoint } = useMeshes({ attempt, figure, onMoved });
     return {
         figure,
         meshes,
@@ -92,10 +81,8 @@ function useFiles({ figure, meshes, parts, light, onSettings, isJoining, onJoin,
         onSettings,
         isJoining,
         onJoin,
-        input,
-        sent,
+        uploads,
         message,
-        take,
         change,
         turnAtJoint,
     };
@@ -254,28 +241,13 @@ function Standing({
 
 function useMeshes({
     attempt,
-    setSent,
     figure,
     onMoved,
 }: {
     attempt: (act: () => Promise<unknown>) => Promise<boolean>;
-    setSent: Dispatch<SetStateAction<number | null | undefined>>;
     figure: FigureProps;
     onMoved: () => void;
 }) {
-    async function take(files: readonly File[]) {
-        await attempt(async () => {
-            for (const file of files) {
-                const form = new FormData();
-                form.append('mesh', file);
-                setSent(0);
-                await upload(url('meshes.store', { figure: figure.id }), form, setSent);
-            }
-        });
-        setSent(undefined);
-        router.reload();
-    }
-
     async function change(mesh: MeshProps, body: Record<string, unknown> | null) {
         const path = { figure: figure.id, mesh: mesh.id };
         const done = await attempt(() =>
@@ -289,7 +261,7 @@ function useMeshes({
         if (await attempt(() => send('POST', url('meshes.turn', path), { degrees }))) onMoved();
     }
 
-    return { take, change, turnAtJoint };
+    return { change, turnAtJoint };
 }
 
 function Mirrored({
@@ -303,29 +275,5 @@ function Mirrored({
         <Tick className="mt-1 text-xs" checked={mesh.mirror} onTick={(isOn) => change(mesh, { mirror: isOn })}>
             mirrored
         </Tick>
-    );
-}
-
-function FileInput({
-    input,
-    take,
-}: {
-    input: RefObject<HTMLInputElement | null>;
-    take: (files: readonly File[]) => Promise<void>;
-}) {
-    return (
-        <input
-            ref={input}
-            type="file"
-            multiple
-            accept=".stl,.obj,.3mf"
-            className="hidden"
-            aria-label="Print files"
-            onChange={(event) => {
-                const files = [...(event.target.files ?? [])];
-                if (files.length > 0) void take(files);
-                event.target.value = '';
-            }}
-        />
     );
 }

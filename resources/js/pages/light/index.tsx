@@ -11,13 +11,19 @@ import { Button } from '@/shared/ui/button';
 import { Choice } from '@/shared/ui/choice';
 import { Notice } from '@/shared/ui/notice';
 import { Tick } from '@/shared/ui/tick';
-import type { FigureProps, LightProps, LitAreaProps, MeshProps } from '@/types/generated';
+import type { FigureProps, LightProps, LitAreaProps, MeshProps, UploadProps } from '@/types/generated';
 import { Areas } from './areas';
 import { Files } from './files';
 import { Sprays, type SprayChange } from './sprays';
 import { Tools, type Seed, type Tool } from './tools';
 
-type Props = { figure: FigureProps; meshes: MeshProps[]; parts: { id: number; name: string }[]; light: LightProps };
+type Props = {
+    figure: FigureProps;
+    meshes: MeshProps[];
+    parts: { id: number; name: string }[];
+    light: LightProps;
+    uploads: UploadProps[];
+};
 
 type Point = [number, number, number];
 
@@ -52,6 +58,7 @@ export default function LightPage(props: Props) {
                         <Files
                             figure={figure}
                             meshes={meshes}
+                            uploads={props.uploads}
                             parts={parts}
                             light={light}
                             onSettings={(settings) => change('PUT', url('light.settings', path), settings)}

@@ -92,6 +92,19 @@ export function upload<T>(path: string, form: FormData, onProgress: (fraction: n
     });
 }
 
+/** Sends bytes as they are. */
+export async function sendBytes<T>(path: string, bytes: Blob, signal: AbortSignal): Promise<T> {
+    const response = await fetch(path, {
+        method: 'POST',
+        body: bytes,
+        signal,
+        headers: { Accept: 'application/json', 'Content-Type': 'application/octet-stream', 'X-XSRF-TOKEN': token() },
+    });
+    const answer: unknown = await response.json().catch(() => null);
+    if (!response.ok) throw failure(response.status, answer);
+    return answer as T;
+}
+
 /** What an upload button says while it works. */
 export function uploadWords(fraction: number | null): string {
     return fraction === null ? 'Reading the file' : `Sending, ${Math.round(fraction * 100)} %`;

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\Actions\Light\ImportMesh;
+use App\Models\Light\MeshUpload;
+use App\Models\Light\UploadState;
+use Hyalin\InvalidInput;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Queue\Queueable;
+use Illuminate\Support\Facades\Storage;
+use Throwable;
+
+/**
+ * A print file that has arrived is read in the queue: a large one takes longer than a page waits.
+ */
+final class ReadMesh implements ShouldQueue
+{
+    use Queueable;
+
+    public int $timeout = 600;
+
+    public function __construct(private readonly MeshUpload $upload, private readonly bool $isMeantTwice)
+    {
+    }
+
+    public function handle(ImportMesh $import): void
+    {
+        ini_set('memory_limit', '1536M');
+        $upload = $this->upload;
+        $sha256 = (string) hash_file('sha256', $upload->file());
+        $same = $this->isMeantTwice ? null : $upload->figure->meshes()->where('sha256', $sha256)->first();
+        if ($same !== null) {
+            $upload->update(['state' => UploadState::Known, 'mesh_id' => $same->id]);
+
+            return;
+        }
+        try {
+            $mesh = $import($upload->figure, $upload->file(), $upload->name, null);
+            $mesh->update(['sha256' => $sha256]);
+            $upload->update(['state' => UploadState::Done, 'mesh_id' => $mesh->id]);
+        } catch (InvalidInput $e) {
+            $upload->update(['state' => UploadState::Failed, 'problem' => ucfirst("{$upload->name}: {$e->getMessage()}. Nothing was added.")]);
+        }
+        Storage::disk('local')->delete($upload->path);
+    }
+
+    public function failed(?Throwable $e): void
+    {
+        $this->upload->update(['state' => UploadState::Failed, 'problem' => "{$this->upload->name} took too much memory or time to read. Nothing was added; make the mesh coarser."]);
+        Storage::disk('local')->delete($this->upload->path);
+    }
+}

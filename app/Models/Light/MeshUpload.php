@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Light;
+
+use App\Models\Brief\Figure;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Facades\Storage;
+
+/**
+ * A print file on its way to a figure, piece by piece.
+ *
+ * @property int $id
+ * @property int $figure_id
+ * @property int|null $mesh_id what became of it, or what has the same content
+ * @property string $name
+ * @property int $bytes
+ * @property string $fingerprint
+ * @property int $received
+ * @property string $path of what has arrived
+ * @property UploadState $state
+ * @property string|null $problem
+ * @property-read Figure $figure
+ * @property-read FigureMesh|null $mesh
+ */
+final class MeshUpload extends Model
+{
+    /** Bytes sent at once: small enough for any web server's usual limit. */
+    public const PIECE = 900 * 1024;
+
+    protected $guarded = ['id', 'figure_id'];
+
+    protected $attributes = ['received' => 0, 'state' => 'sending'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['state' => UploadState::class, 'bytes' => 'integer', 'received' => 'integer'];
+    }
+
+    /** @return BelongsTo<Figure, $this> */
+    public function figure(): BelongsTo
+    {
+        return $this->belongsTo(Figure::class);
+    }
+
+    /** @return BelongsTo<FigureMesh, $this> */
+    public function mesh(): BelongsTo
+    {
+        return $this->belongsTo(FigureMesh::class, 'mesh_id');
+    }
+
+    public function file(): string
+    {
+        return Storage::disk('local')->path($this->path);
+    }
+
+    public function forget(): void
+    {
+        Storage::disk('local')->delete($this->path);
+        $this->delete();
+    }
+}

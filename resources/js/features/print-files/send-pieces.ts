@@ -1,0 +1,92 @@
+import { ApiError, send, sendBytes } from '@/shared/lib/api';
+import { url } from '@/shared/lib/url';
+import type { UploadProps } from '@/types/generated';
+
+/** A lost connection is tried again after so many milliseconds, each time longer. */
+const WAITS = [500, 1000, 2000, 4000, 8000, 15_000, 30_000];
+
+/** How far a file is: 0..1 of its bytes, null while the server reads it. */
+export type Sent = { name: string; fraction: number | null; isLost: boolean };
+
+/** What the browser knows of a file: enough to go on with it after a reload. */
+export function fingerprint(file: File): string {
+    return `${file.name} ${file.size} ${file.lastModified}`;
+}
+
+/**
+ * Sends a file in pieces, from where the server has it, through lost connections and whatever size a web server in between
+ * takes, and waits until it is read.
+ *
+ * @throws ApiError when it is refused or cannot be read; nothing was added then
+ */
+export async function sendInPieces(
+    figure: number,
+    file: File,
+    onSent: (sent: Sent) => void,
+    signal: AbortSignal,
+): Promise<UploadProps> {
+    let upload = await send<UploadProps>(
+        'POST',
+        url('uploads.store', { figure }),
+        { name: file.name, bytes: file.size, fingerprint: fingerprint(file) },
+        signal,
+    );
+    const at = { figure, meshUpload: upload.id };
+    const cancel = () => {
+        void send('DELETE', url('uploads.destroy', at));
+    };
+    signal.addEventListener('abort', cancel, { once: true });
+    let size = upload.pieceBytes;
+    let lost = 0;
+    while (upload.state === 'sending') {
+        onSent({ name: file.name, fraction: upload.received / file.size, isLost: lost > 0 });
+        const from = upload.received;
+        try {
+            upload = await sendBytes<UploadProps>(
+                url('uploads.piece', { ...at, at: from }),
+                file.slice(from, from + size),
+                signal,
+            );
+            lost = 0;
+        } catch (error) {
+            if (signal.aborted) throw error;
+            if (error instanceof ApiError && error.status === 413 && size > 64 * 1024) {
+                // Something between here and Hyalin takes less at once.
+                size = Math.floor(size / 2);
+                continue;
+            }
+            const isLost = !(error instanceof ApiError) || error.status === 0 || error.status >= 500;
+            const wait = WAITS[lost];
+            if (!isLost || wait === undefined) throw error instanceof ApiError ? error : new ApiError(0, LOST);
+            lost++;
+            onSent({ name: file.name, fraction: from / file.size, isLost: true });
+            await pause(wait, signal);
+            upload = await send<UploadProps>('GET', url('uploads.show', at), undefined, signal).catch(() => upload);
+        }
+    }
+    signal.removeEventListener('abort', cancel);
+    while (upload.state === 'reading') {
+        onSent({ name: file.name, fraction: null, isLost: false });
+        await pause(400, signal);
+        upload = await send<UploadProps>('GET', url('uploads.show', at), undefined, signal);
+    }
+    if (upload.state === 'failed')
+        throw new ApiError(422, upload.problem ?? 'It could not be read. Nothing was added.');
+    return upload;
+}
+
+const LOST = 'Hyalin cannot be reached. What has arrived is kept: choose the file again to go on.';
+
+function pause(milliseconds: number, signal: AbortSignal): Promise<void> {
+    return new Promise((resolve, reject) => {
+        const timer = setTimeout(resolve, milliseconds);
+        signal.addEventListener(
+            'abort',
+            () => {
+                clearTimeout(timer);
+                reject(new DOMException('cancelled', 'AbortError'));
+            },
+            { once: true },
+        );
+    });
+}

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Brief\Figure;
+use App\Models\Light\MeshUpload;
+use App\Models\Light\UploadState;
+use Hyalin\Formats\Meshes\StlWriter;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Testing\TestResponse;
+use Inertia\Testing\AssertableInertia;
+use Tests\Support\Shapes;
+
+/**
+ * Print files arrive in pieces: nothing is lost, nothing is added in part, whatever breaks off.
+ */
+final class PrintFilesTest extends TestCase
+{
+    public function test_a_file_cut_at_any_byte_is_gone_on_with_and_arrives_whole(): void
+    {
+        $figure = $this->figure();
+        $bytes = StlWriter::write(Shapes::ball(10.0, 12));
+        $upload = $this->begin($figure, 'ball.stl', $bytes);
+        self::assertSame([0, 'sending'], [$upload['received'], $upload['state']]);
+        mt_srand(4);
+        $at = 0;
+        while ($at < strlen($bytes)) {
+            // The page is reloaded in between: the same file goes on where it was.
+            self::assertSame([$upload['id'], $at], [$this->begin($figure, 'ball.stl', $bytes)['id'], $this->begin($figure, 'ball.stl', $bytes)['received']]);
+            $length = mt_rand(1, 9000);
+            $answer = $this->piece($figure, $upload['id'], $at, substr($bytes, $at, $length))->assertOk()->json();
+            self::assertIsArray($answer);
+            $received = $answer['received'];
+            self::assertIsInt($received);
+            // Its answer was lost and it is sent again; one that does not follow on is refused.
+            $again = $this->piece($figure, $upload['id'], $at, substr($bytes, $at, $length))->assertOk()->json();
+            self::assertSame($answer, $again);
+            if ($answer['state'] === 'sending') {
+                $this->piece($figure, $upload['id'], $received + 1, 'x')->assertUnprocessable()->assertJsonPath('errors.at.0', "Byte {$received} is next.");
+            }
+            $at = $received;
+        }
+        $this->getJson("/figures/{$figure->id}/mesh-uploads/{$upload['id']}")->assertOk()->assertJsonPath('state', 'done');
+        $mesh = $figure->meshes()->sole();
+        self::assertSame([hash('sha256', $bytes), 'ball', Shapes::ball(10.0, 12)->triangles()], [$mesh->sha256, $mesh->title, $mesh->triangles]);
+        self::assertSame([], Storage::disk('local')->files('uploads'));
+
+        // The same content under another name is known, and added only when that is meant.
+        $twice = $this->begin($figure, 'copy of ball.stl', $bytes);
+        $this->piece($figure, $twice['id'], 0, $bytes)->assertOk()->assertJsonPath('state', 'known')->assertJsonPath('knownAs', 'ball');
+        self::assertSame(1, $figure->meshes()->count());
+        $this->postJson("/figures/{$figure->id}/mesh-uploads/{$twice['id']}/again")->assertOk()->assertJsonPath('state', 'done');
+        self::assertSame(2, $figure->meshes()->count());
+    }
+
+    public function test_what_is_no_print_file_is_refused_with_its_first_piece(): void
+    {
+        $figure = $this->figure();
+        $ball = StlWriter::write(Shapes::ball(10.0, 12));
+        foreach (['letter.stl' => str_repeat('Dear painter, ', 90_000), 'cut.stl' => substr($ball, 0, -700), 'model.obj' => "\x00\x01\x02".str_repeat('v 1 2 3', 9000), 'picture.stl' => "\x89PNG\r\n\x1a\n".str_repeat("\x01\x02", 9000)] as $name => $bytes) {
+            $upload = $this->begin($figure, $name, $bytes);
+            $words = $this->piece($figure, $upload['id'], 0, substr($bytes, 0, 4096))->assertUnprocessable()->json('errors.mesh.0');
+            self::assertIsString($words);
+            self::assertStringStartsWith(ucfirst($name), $words);
+            self::assertStringEndsWith('Nothing was added.', $words);
+        }
+        self::assertSame([0, 0], [MeshUpload::query()->count(), $figure->meshes()->count()]);
+        $this->postJson("/figures/{$figure->id}/mesh-uploads", ['name' => 'huge.stl', 'bytes' => 200 * 1024 * 1024, 'fingerprint' => 'x'])->assertUnprocessable()->assertJsonPath('errors.mesh.0', 'Huge.stl has 200 MB, and a print file may have 120. Nothing was added.');
+        // What turns out to be none when it is read leaves nothing either.
+        $lie = str_replace('vertex 0', 'vertex zero', "solid x\n facet normal 0 0 1\n outer loop\n vertex 0 0 0\n vertex 1 0 0\n vertex 0 1 0\n endloop\n endfacet\nendsolid x\n");
+        $upload = $this->begin($figure, 'lie.stl', $lie);
+        $this->piece($figure, $upload['id'], 0, $lie)->assertOk()->assertJsonPath('state', 'failed');
+        self::assertSame(0, $figure->meshes()->count());
+    }
+
+    public function test_a_cancelled_file_leaves_nothing_and_a_strangers_is_not_found(): void
+    {
+        $figure = $this->figure();
+        $bytes = StlWriter::write(Shapes::ball(10.0, 12));
+        $upload = $this->begin($figure, 'ball.stl', $bytes);
+        $this->piece($figure, $upload['id'], 0, substr($bytes, 0, 5000))->assertOk();
+        $this->get("/figures/{$figure->id}/light")->assertInertia(fn (AssertableInertia $page) => $page->where('uploads.0.received', 5000));
+        $this->deleteJson("/figures/{$figure->id}/mesh-uploads/{$upload['id']}")->assertOk();
+        self::assertSame([[], 0], [Storage::disk('local')->files('uploads'), MeshUpload::query()->count()]);
+        // Never gone on with, it is thrown away after some days.
+        $this->piece($figure, $this->begin($figure, 'ball.stl', $bytes)['id'], 0, substr($bytes, 0, 5000))->assertOk();
+        $this->travel(4)->days();
+        $fresh = $this->begin($figure, 'other.stl', $bytes);
+        self::assertSame([$fresh['id']], MeshUpload::query()->where('state', UploadState::Sending)->pluck('id')->all());
+        $this->actingAs(\App\Models\Painter::factory()->create());
+        $this->piece($figure, $fresh['id'], 0, $bytes)->assertNotFound();
+    }
+
+    /** @return array{id: int, received: int, state: string} */
+    private function begin(Figure $figure, string $name, string $bytes): array
+    {
+        /** @var array{id: int, received: int, state: string} $upload */
+        $upload = $this->postJson("/figures/{$figure->id}/mesh-uploads", ['name' => $name, 'bytes' => strlen($bytes), 'fingerprint' => "{$name} ".strlen($bytes)])->assertCreated()->json();
+
+        return $upload;
+    }
+
+    /** @return TestResponse<\Symfony\Component\HttpFoundation\Response> */
+    private function piece(Figure $figure, int $id, int $at, string $bytes): TestResponse
+    {
+        return $this->call('POST', "/figures/{$figure->id}/mesh-uploads/{$id}/pieces?at={$at}", server: ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'], content: $bytes);
+    }
+}
