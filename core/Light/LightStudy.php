@@ -45,14 +45,19 @@ final readonly class LightStudy
      */
     public static function of(TriangleMesh $mesh, MeshMeasures $measures, array $directions, ?Progress $progress = null): self
     {
-        if ($mesh->triangles() > self::COARSER_FROM) {
-            $coarse = Decimation::of($mesh, $measures, self::WORKING);
-
+        $coarse = self::coarser($mesh, $measures);
+        if ($coarse !== null) {
             return new self($coarse->mesh, $mesh, $coarse->vertexOf, null, Visibility::of($coarse->mesh, $directions, $progress));
         }
         $split = Refinement::of($mesh, ($mesh->triangles() > self::FINE_FROM ? self::LONGEST_OF_FINE : self::LONGEST) * $measures->size());
 
         return new self($split->mesh, $split->mesh, null, $split->parentOf, Visibility::of($split->mesh, $directions, $progress));
+    }
+
+    /** @return Decimation|null what a fine mesh is worked on by; null where it is worked on itself */
+    public static function coarser(TriangleMesh $mesh, MeshMeasures $measures): ?Decimation
+    {
+        return $mesh->triangles() > self::COARSER_FROM ? Decimation::of($mesh, $measures, self::WORKING) : null;
     }
 
     /** @param  SprayCone  $cone  with the directions of this study */

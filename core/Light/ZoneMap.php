@@ -101,7 +101,7 @@ final readonly class ZoneMap
 
         $labels = $surface->dissolved($labels, self::FLECK + self::RIM * \array_sum($surface->area) / \max(1, \count($labels)));
 
-        return new self(self::onTriangles($mesh, $vertexOf, $labels), $labels);
+        return new self(SurfaceGraph::onTriangles($mesh, $vertexOf, $labels), $labels);
     }
 
     /**
@@ -109,7 +109,7 @@ final readonly class ZoneMap
      *
      * @param  Sky  $sky  with the directions of the study
      * @param  float  $size  longest side of the whole, mm
-     * @return array{self, array<int, float>} and the openness of every working vertex, 0..1
+     * @return array{self, array<int, float>, list<float>} and of every working vertex its openness, 0..1, and its mean curvature, per mm
      */
     public static function studied(LightStudy $study, Sky $sky, float $size, float $edges = 1.0, float $grooves = 1.0): array
     {
@@ -121,7 +121,7 @@ final readonly class ZoneMap
         unset($x, $y, $z);
         $bend = Curvature::ofVertices($study->evaluated, $study->vertexOf, $work);
 
-        return [self::of($study->evaluated, $study->vertexOf, SurfaceGraph::of($work), $wide, $open, $bend, $size, $edges, $grooves), $open];
+        return [self::of($study->evaluated, $study->vertexOf, SurfaceGraph::of($work), $wide, $open, $bend, $size, $edges, $grooves), $open, $bend];
     }
 
     /** @return float mm, the width of the brush tip that a figure of that size is painted with */
@@ -178,27 +178,5 @@ final readonly class ZoneMap
         }
 
         return $reached;
-    }
-
-    /**
-     * A triangle has the zone of two of its corners, or of the first where all differ.
-     *
-     * @param  list<int>|null  $vertexOf
-     * @param  list<int>  $labels  by working vertex
-     * @return list<int>
-     */
-    private static function onTriangles(TriangleMesh $mesh, ?array $vertexOf, array $labels): array
-    {
-        $zones = [];
-        foreach ($mesh->chunks() as $corners) {
-            for ($i = 1, $n = \count($corners); $i < $n; $i += 3) {
-                [$a, $b, $c] = $vertexOf === null
-                    ? [$labels[$corners[$i]], $labels[$corners[$i + 1]], $labels[$corners[$i + 2]]]
-                    : [$labels[$vertexOf[$corners[$i]]], $labels[$vertexOf[$corners[$i + 1]]], $labels[$vertexOf[$corners[$i + 2]]]];
-                $zones[] = $b === $c ? $b : $a;
-            }
-        }
-
-        return $zones;
     }
 }

@@ -28,6 +28,26 @@ final class Nearest
 
     /**
      * @param  array{float, float, float}  $at  mm
+     * @return int vertex
+     */
+    public static function vertex(TriangleMesh $mesh, array $at): int
+    {
+        [$x, $y, $z] = $mesh->coordinates();
+        [$px, $py, $pz] = $at;
+        $nearest = 0;
+        $least = \INF;
+        foreach ($x as $v => $vx) {
+            $square = ($vx - $px) ** 2 + ($y[$v] - $py) ** 2 + ($z[$v] - $pz) ** 2;
+            if ($square < $least) {
+                [$nearest, $least] = [$v, $square];
+            }
+        }
+
+        return $nearest;
+    }
+
+    /**
+     * @param  array{float, float, float}  $at  mm
      * @param  float  $radius  mm
      * @return list<int> triangles, at least the nearest
      */

@@ -113,6 +113,31 @@ final readonly class SurfaceGraph
     }
 
     /**
+     * A triangle has the label of two of its corners, or of the first where all differ.
+     *
+     * @template T of int|null
+     *
+     * @param  TriangleMesh  $mesh  with all its triangles
+     * @param  list<int>|null  $vertexOf  vertex of the surface by vertex of the mesh; null where they are the same
+     * @param  list<T>  $labels  by vertex of the surface
+     * @return list<T> by triangle
+     */
+    public static function onTriangles(TriangleMesh $mesh, ?array $vertexOf, array $labels): array
+    {
+        $of = [];
+        foreach ($mesh->chunks() as $corners) {
+            for ($i = 1, $n = \count($corners); $i < $n; $i += 3) {
+                [$a, $b, $c] = $vertexOf === null
+                    ? [$labels[$corners[$i]], $labels[$corners[$i + 1]], $labels[$corners[$i + 2]]]
+                    : [$labels[$vertexOf[$corners[$i]]], $labels[$vertexOf[$corners[$i + 1]]], $labels[$vertexOf[$corners[$i + 2]]]];
+                $of[] = $b === $c ? $b : $a;
+            }
+        }
+
+        return $of;
+    }
+
+    /**
      * Neighbours of one label form a piece.
      *
      * @param  list<int>  $labels  by vertex

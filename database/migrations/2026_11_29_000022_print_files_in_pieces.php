@@ -12,8 +12,8 @@ return new class extends Migration
     {
         Schema::create('mesh_uploads', static function (Blueprint $table): void {
             $table->id();
-            $table->foreignId('figure_id')->constrained()->cascadeOnDelete();
-            $table->foreignId('mesh_id')->nullable()->constrained()->nullOnDelete();
+            $table->foreignId('figure_id')->index()->constrained()->cascadeOnDelete();
+            $table->foreignId('mesh_id')->nullable()->index()->constrained()->nullOnDelete();
             $table->string('name');
             $table->unsignedBigInteger('bytes');
             // What the browser knows of the file: the same one goes on where it was broken off.

@@ -96,6 +96,7 @@ final class HomeTest extends TestCase
                 'triangles' => 1,
                 'measures' => [],
             ])->id, 'version' => $theirs->versions()->create(['number' => 1, 'why' => 'x', 'finishes' => []])->id,
+            'meshUpload' => $theirs->meshUploads()->create(['name' => 'x.stl', 'bytes' => 1, 'fingerprint' => 'x', 'path' => 'uploads/x'])->id,
             'cup' => $cup->id, 'shelfImport' => $import->id, 'balance' => $balance->id, 'chip' => $chip->id,
             'swatch' => 'thick', 'key' => str_repeat('A', 26),
             'figure' => $theirs->id, 'area' => $area->id, 'part' => $part->id, 'picture' => $picture->id, 'run' => $run->id,

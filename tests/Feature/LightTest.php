@@ -228,6 +228,9 @@ final class LightTest extends TestCase
         $seeds = [['at' => [5, 5, 0], 'areaId' => $low->id], ['at' => [5, 5, 20], 'areaId' => $high->id]];
         $this->postJson("/figures/{$figure->id}/light/areas/divide", ['seeds' => array_slice($seeds, 0, 1)])->assertUnprocessable();
         $this->postJson("/figures/{$figure->id}/light/areas/divide", ['seeds' => [$seeds[0], ['at' => [5, 5, 20], 'areaId' => 9999]]])->assertUnprocessable();
+        // What was given to other areas stays theirs until it is taken from them.
+        $this->postJson("/figures/{$figure->id}/light/areas/divide", ['seeds' => $seeds])->assertOk()->assertJsonCount(12, 'borders');
+        $this->postJson("/figures/{$figure->id}/light/areas", ['at' => [5, 5, 20], 'tool' => 'piece', 'size' => 1, 'areaId' => null])->assertOk();
         $this->postJson("/figures/{$figure->id}/light/areas/divide", ['seeds' => $seeds])->assertOk()->assertJsonCount(1, 'borders');
         $sizes = static fn (): array => array_column(LightRecord::query()->sole()->result['areas'] ?? [], 'cm2', 'areaId');
         $before = $sizes();

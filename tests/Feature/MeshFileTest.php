@@ -200,6 +200,41 @@ final class MeshFileTest extends TestCase
         self::assertGreaterThan(100, $refused);
     }
 
+    public function test_the_command_divides_a_sculpt_and_writes_what_another_program_reads(): void
+    {
+        [$stl, $ply] = [(string) tempnam(sys_get_temp_dir(), 'two'), tempnam(sys_get_temp_dir(), 'two').'.ply'];
+        // Two balls of 8 mm side by side, 12 mm apart: no seed on the one leaves it to nobody.
+        file_put_contents($stl, StlWriter::write(Shapes::both(Shapes::ball(8.0, 40), Shapes::ball(8.0, 40, 28.0))));
+        $run = function (string ...$arguments) use ($stl): Process {
+            $process = new Process([PHP_BINARY, 'artisan', 'hyalin:regions', $stl, ...$arguments], base_path());
+            $process->run();
+
+            return $process;
+        };
+        $seeds = '[{"at":[0,0,8],"area":3},{"at":[0,0,-8],"area":5}]';
+        /** @var array{areas: list<array{area: int, areaMm2: float, seeds: int}>, borders: non-empty-list<array{a: int, b: int, mm: float, concaveShare: float}>, milliseconds: float, peakBytes: int} $said */
+        $said = json_decode($run("--seeds={$seeds}", "--out={$ply}")->getOutput(), true);
+        self::assertSame(['areas', 'borders', 'milliseconds', 'peakBytes'], array_keys($said));
+        self::assertSame([[-1, 0], [3, 1], [5, 1]], array_map(static fn (array $a): array => [$a['area'], $a['seeds']], $said['areas']));
+        self::assertEqualsWithDelta([4 * M_PI * 64, 4 * M_PI * 64], [$said['areas'][0]['areaMm2'], $said['areas'][1]['areaMm2'] + $said['areas'][2]['areaMm2']], 4.0);
+        self::assertSame([3, 5], [$said['borders'][0]['a'], $said['borders'][0]['b']]);
+        self::assertEqualsWithDelta(2 * M_PI * 8, $said['borders'][0]['mm'], 0.3 * 2 * M_PI * 8);
+        self::assertSame(0, (int) $said['borders'][0]['concaveShare'], 'a ball has no crease');
+        // Read back by plain Python: an area for every face.
+        $python = new Process(['/usr/bin/python3', '-c', 'import sys,struct,json,collections
+b=open(sys.argv[1],"rb").read(); h,d=b.split(b"end_header\n",1); lines=h.decode().split("\n")
+n=int([l for l in lines if l.startswith("element vertex")][0].split()[2]); f=int([l for l in lines if l.startswith("element face")][0].split()[2])
+assert len(d)==12*n+17*f; print(json.dumps(collections.Counter(struct.unpack_from("<B4i",d,12*n+17*i)[4] for i in range(f))))', $ply]);
+        $python->mustRun();
+        $back = json_decode($python->getOutput(), true);
+        self::assertIsArray($back);
+        self::assertEqualsCanonicalizing([-1, 3, 5], array_keys($back));
+        self::assertStringContainsString('"where":"seed 1', $run('--seeds=[{"at":[1,2],"area":1}]')->getErrorOutput());
+        self::assertSame(2, $run('--seeds={')->getExitCode());
+        unlink($stl);
+        unlink($ply);
+    }
+
     public function test_the_command_measures_a_mesh_and_writes_what_another_program_reads(): void
     {
         $stl = (string) tempnam(sys_get_temp_dir(), 'ball');

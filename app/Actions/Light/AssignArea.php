@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Actions\Light;
 
+use App\Adapters\Light\SculptDivision;
 use App\Adapters\Light\StoredStudy;
 use App\Models\Light\LightRecord;
 use Hyalin\Mesh\Adjacency;
 use Hyalin\Mesh\MeshMeasures;
 use Hyalin\Mesh\Nearest;
 use Hyalin\Mesh\Regions;
+use Hyalin\Mesh\SurfaceGraph;
 use Hyalin\Mesh\TriangleMesh;
 
 /**
@@ -17,6 +19,9 @@ use Hyalin\Mesh\TriangleMesh;
  */
 final readonly class AssignArea
 {
+    /** Creaseness that stops a fill, for each step of its threshold. */
+    private const CREASE = 0.005;
+
     public function __construct(private MeasureAreas $measureAreas, private CastSprays $castSprays)
     {
     }
@@ -24,7 +29,7 @@ final readonly class AssignArea
     /**
      * @param  array{float, float, float}  $at  point on the mesh, mm
      * @param  string  $tool  piece, crease or brush
-     * @param  float  $size  degrees of the crease, or mm of the brush's radius
+     * @param  float  $size  how deep a crease stops it, 0..180, or mm of the brush's radius
      * @param  int  $areaId  0 takes it away from every area
      * @return int triangles that changed
      */
@@ -36,11 +41,11 @@ final readonly class AssignArea
             return 0;
         }
 
-        return $this->give($light, $study, array_fill_keys(self::touched($mesh, $at, $tool, $size), $areaId));
+        return $this->give($light, $study, array_fill_keys($tool === 'crease' ? self::filled($study, $at, $size) : self::touched($mesh, $at, $tool, $size), $areaId));
     }
 
     /**
-     * Everything that hangs together with the seeds is divided between them.
+     * Everything that hangs together with the seeds is divided between them; what was chosen for other areas stays theirs.
      *
      * @param  non-empty-list<array{array{float, float, float}, int}>  $seeds  point on the mesh, mm, and its area
      * @return int triangles that changed
@@ -48,16 +53,24 @@ final readonly class AssignArea
     public function divide(LightRecord $light, array $seeds): int
     {
         $study = StoredStudy::of($light);
-        $mesh = $study?->measured();
-        if ($study === null || $mesh === null) {
+        if ($study === null) {
             return 0;
         }
-        $at = [];
+        $working = $study->working();
+        $at = $mine = [];
         foreach ($seeds as [$point, $areaId]) {
-            $at[Nearest::to($mesh, $point)[0]] = $areaId;
+            $at[Nearest::vertex($working, $point)] = $areaId;
+            $mine[$areaId] = true;
+        }
+        $labels = SurfaceGraph::onTriangles($study->measured(), $study->vertexOf(), SculptDivision::of($study)->seeded($at));
+        $given = [];
+        foreach ($study->chosen() as $t => $chosen) {
+            if ($labels[$t] !== null && ($chosen === null || $chosen === 0 || isset($mine[$chosen]))) {
+                $given[$t] = $labels[$t];
+            }
         }
 
-        return $this->give($light, $study, array_filter(Regions::seeded($mesh, Adjacency::of($mesh), $at), is_int(...)));
+        return $this->give($light, $study, $given);
     }
 
     /**
@@ -82,6 +95,27 @@ final readonly class AssignArea
 
     /**
      * @param  array{float, float, float}  $at
+     * @param  float  $size  0..180, how deep a crease stops it
+     * @return list<int>
+     */
+    private static function filled(StoredStudy $study, array $at, float $size): array
+    {
+        $reached = SculptDivision::of($study)->filled(Nearest::vertex($study->working(), $at), $size * self::CREASE);
+        $labels = [];
+        for ($v = 0, $n = $study->working()->vertices(); $v < $n; $v++) {
+            $labels[] = isset($reached[$v]) ? 1 : 0;
+        }
+
+        $vertexOf = $study->vertexOf();
+        $mesh = $study->measured();
+        $filled = array_keys(SurfaceGraph::onTriangles($mesh, $vertexOf, $labels), 1, true);
+
+        // A mesh of few triangles has flat faces: their sharp edges stop it as well.
+        return $vertexOf !== null ? $filled : array_values(array_intersect($filled, array_keys(Regions::grown(Adjacency::of($mesh), Nearest::to($mesh, $at)[0], $size))));
+    }
+
+    /**
+     * @param  array{float, float, float}  $at
      * @return list<int>
      */
     private static function touched(TriangleMesh $mesh, array $at, string $tool, float $size): array
@@ -90,7 +124,6 @@ final readonly class AssignArea
 
         return match ($tool) {
             'brush' => Nearest::within($mesh, $at, $size),
-            'crease' => array_keys(Regions::grown(Adjacency::of($mesh), $nearest, $size)),
             default => self::piece($mesh, $mesh->corners(), $nearest),
         };
     }

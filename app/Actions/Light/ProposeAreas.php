@@ -5,12 +5,16 @@ declare(strict_types=1);
 namespace App\Actions\Light;
 
 use App\Adapters\Light\AssembledFigure;
+use App\Adapters\Light\SculptDivision;
 use App\Adapters\Light\StoredStudy;
 use App\Models\Brief\Figure;
 use App\Models\Light\LightRecord;
 use App\Models\NextNumber;
 use Hyalin\Mesh\Adjacency;
+use Hyalin\Mesh\MeshMeasures;
 use Hyalin\Mesh\Regions;
+use Hyalin\Mesh\SurfaceGraph;
+use Hyalin\Mesh\TriangleMesh;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -27,6 +31,9 @@ final readonly class ProposeAreas
 
     private const MOST = 24;
 
+    /** Pieces that a sculpt is divided into at most. */
+    private const SCULPTED = 14;
+
     public function __construct(private AssignArea $assignArea)
     {
     }
@@ -42,7 +49,7 @@ final readonly class ProposeAreas
         $mesh = $study->measured();
         $edges = Adjacency::of($mesh);
         $least = self::LEAST * array_sum($edges->area);
-        $regions = Regions::proposed($mesh, $edges, self::CREASE, $least);
+        $regions = self::regions($study, $mesh, $edges, $least);
         $areaOf = $study->areas();
         $parentOf = $study->parentOf();
         $free = $triangles = [];
@@ -74,6 +81,18 @@ final readonly class ProposeAreas
 
             return count($free);
         });
+    }
+
+    /** Flat faces part along their sharp edges; a sculpt, which has none, along its folds. */
+    private static function regions(StoredStudy $study, TriangleMesh $mesh, Adjacency $edges, float $least): Regions
+    {
+        $flat = Regions::proposed($mesh, $edges, self::CREASE, $least);
+        $areas = array_filter($flat->areas($edges), static fn (float $mm2): bool => $mm2 >= $least);
+        if (count($areas) > MeshMeasures::of($mesh)->shells && count($areas) <= self::MOST) {
+            return $flat;
+        }
+
+        return Regions::given(SurfaceGraph::onTriangles($mesh, $study->vertexOf(), SculptDivision::of($study)->proposed(self::SCULPTED)));
     }
 
     /** @return array{int, string}|null id and name of the part that a triangle of the files belongs to */

@@ -38,8 +38,9 @@ final readonly class StudyLight
         $sky = Sky::around($light->axis());
         $study = LightStudy::of($assembly->mesh, $measures, $sky->directions, $progress);
         $stored = StoredStudy::create($study, $assembly);
-        [$zones, $open] = ZoneMap::studied($study, $sky, $measures->size());
+        [$zones, $open, $bend] = ZoneMap::studied($study, $sky, $measures->size());
         $stored->putOpenness($open);
+        $stored->putCurvature($bend);
         $stored->putZones($zones->of);
         $old = StoredStudy::of($light);
         $chosen = self::chosen($figure, $assembly, $study->parentOf);

@@ -10,6 +10,7 @@ use Hyalin\Light\LightStudy;
 use Hyalin\Light\Sky;
 use Hyalin\Light\Visibility;
 use Hyalin\Light\ZoneWeights;
+use Hyalin\Mesh\Curvature;
 use Hyalin\Mesh\TriangleMesh;
 use Illuminate\Support\Str;
 
@@ -130,6 +131,30 @@ final readonly class StoredStudy
     public function putOpenness(array $open): void
     {
         MeshStore::put("{$this->path}.open", MeshStore::bytes($open));
+    }
+
+    /** @param  list<float>  $bend  per mm, by working vertex */
+    public function putCurvature(array $bend): void
+    {
+        MeshStore::put("{$this->path}.bend", implode('', array_map(static fn (array $part): string => pack('g*', ...$part), array_chunk($bend, 8192))));
+    }
+
+    /** @return list<float> mean curvature by working vertex, per mm; computed where a study is older than that */
+    public function curvature(): array
+    {
+        if (! MeshStore::has("{$this->path}.bend")) {
+            $this->putCurvature(Curvature::ofVertices($this->measured(), $this->vertexOf(), $this->working()));
+        }
+        $bend = [];
+        foreach (str_split(MeshStore::get("{$this->path}.bend"), 65_536) as $part) {
+            /** @var array<int, float> $values written by us */
+            $values = unpack('g*', $part);
+            foreach ($values as $value) {
+                $bend[] = $value;
+            }
+        }
+
+        return $bend;
     }
 
     /** @return string one byte a working vertex */

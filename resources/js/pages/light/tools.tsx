@@ -122,8 +122,8 @@ function CreaseSlide({
 }) {
     return (
         <Slide
-            label="Creases from, degrees"
-            said={`from ${size.crease}°`}
+            label="How deep a crease stops it"
+            said={`stops at ${size.crease < 20 ? 'any crease' : size.crease < 50 ? 'clear creases' : 'deep folds'}`}
             min={5}
             max={90}
             value={size.crease}

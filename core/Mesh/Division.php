@@ -1,0 +1,334 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Mesh;
+
+/**
+ * A sculpt printed in one piece divided into areas, with borders that lie in its creases: between seeds that a painter set, or by
+ * itself. Seeds are divided over patches by random walkers (L. Grady 2006); where no crease helps, borders are drawn as short as
+ * they can be by threshold dynamics (B. Merriman, J. Bence and S. Osher 1992), which creases hold back.
+ */
+final readonly class Division
+{
+    /** Stands for no area while borders are drawn. */
+    private const NONE = -1;
+
+    /** Creaseness from which on a surface is concave there, and not only uneven. */
+    private const CONCAVE = 0.02;
+
+    /** How much less likely a walker steps over a crease: own choice. */
+    private const HOLDS = 30;
+
+    private const SWEEPS = 400;
+
+    /** Rounds of threshold dynamics, and how far a border moves in each, in tips of a brush. */
+    private const ROUNDS = 5;
+
+    private const REACH = 5.0;
+
+    /**
+     * @param  list<float>  $crease  by vertex
+     * @param  float  $tip  mm, the width of the brush tip
+     */
+    private function __construct(private SurfaceGraph $surface, private array $crease, private float $tip, private Patches $patches)
+    {
+    }
+
+    /**
+     * @param  list<float>  $curvature  by vertex of the surface, per mm
+     * @param  float  $tip  mm
+     */
+    public static function of(SurfaceGraph $surface, array $curvature, float $tip): self
+    {
+        $crease = Creases::ofVertices($surface, $curvature, $tip);
+
+        return new self($surface, $crease, $tip, Patches::of($surface, $crease));
+    }
+
+    /** @return int into which the creases alone cut it */
+    public function patches(): int
+    {
+        return \count($this->patches->area);
+    }
+
+    /**
+     * @param  int  $most  areas
+     * @return list<int> area of each vertex, from 0
+     */
+    public function proposed(int $most): array
+    {
+        return $this->shortened($this->patches->proposed($most)->of, []);
+    }
+
+    /**
+     * @param  array<int, int>  $seeds  area by vertex
+     * @return list<int|null> area of each vertex; null where no seed's piece reaches
+     */
+    public function seeded(array $seeds): array
+    {
+        $byPatch = [];
+        foreach ($seeds as $v => $area) {
+            $byPatch[$this->patches->of[$v]][$v] = $area;
+        }
+        $single = $several = [];
+        foreach ($byPatch as $patch => $own) {
+            if (\count(\array_unique($own)) === 1) {
+                $single[$patch] = (int) \reset($own);
+            } else {
+                $several[$patch] = $own;
+            }
+        }
+        $of = $this->walked($single, $several);
+        $labels = [];
+        foreach ($this->patches->of as $patch) {
+            $labels[] = $of[$patch] ?? self::NONE;
+        }
+        foreach ($several as $own) {
+            foreach ($this->nearest($own) as $v => $area) {
+                $labels[$v] = $area;
+            }
+        }
+
+        return \array_map(static fn (int $area): ?int => $area === self::NONE ? null : $area, $this->shortened(\array_values($labels), $seeds));
+    }
+
+    /**
+     * What hangs together with a vertex over borders that are creased less than this.
+     *
+     * @param  float  $depth  creaseness of a border that stops it, 0 or more: 0.01 a shallow groove, 0.3 a deep fold
+     * @return array<int, true> by vertex
+     */
+    public function filled(int $vertex, float $depth): array
+    {
+        $start = $this->patches->of[$vertex];
+        $reached = [$start => true];
+        $open = [$start];
+        while ($open !== []) {
+            $p = \array_pop($open);
+            foreach ($this->patches->borders[$p] as $q => [$length, $sum]) {
+                if (! isset($reached[$q]) && $sum < $depth * $length) {
+                    $reached[$q] = true;
+                    $open[] = $q;
+                }
+            }
+        }
+
+        return \array_fill_keys(\array_keys(\array_filter($this->patches->of, static fn (int $p): bool => isset($reached[$p]))), true);
+    }
+
+    /** @return list<bool> whether a vertex lies within so many mm of a concave crease */
+    public function nearCreases(float $mm): array
+    {
+        $near = \array_fill(0, \count($this->crease), \INF);
+        foreach ($this->crease as $v => $crease) {
+            $open = $crease >= self::CONCAVE ? [[$v, 0.0]] : [];
+            while ($open !== []) {
+                [$w, $far] = \array_pop($open);
+                if ($near[$w] <= $far) {
+                    continue;
+                }
+                $near[$w] = $far;
+                for ($i = $this->surface->first[$w], $end = $this->surface->first[$w + 1]; $i < $end; $i++) {
+                    if ($far + $this->surface->mm[$i] <= $mm) {
+                        $open[] = [$this->surface->next[$i], $far + $this->surface->mm[$i]];
+                    }
+                }
+            }
+        }
+
+        return \array_map(static fn (float $far): bool => $far <= $mm, \array_values($near));
+    }
+
+    /**
+     * @param  array<int, int>  $single  area by patch with seeds of one area
+     * @param  array<int, array<int, int>>  $several  seeds by patch with those of more than one
+     * @return array<int, int> area by patch
+     */
+    private function walked(array $single, array $several): array
+    {
+        $areas = \array_values(\array_unique([...\array_values($single), ...\array_merge([], ...\array_map(\array_values(...), \array_values($several)))]));
+        $to = [];
+        foreach ($this->patches->borders as $p => $others) {
+            foreach ($others as $q => [$length, $sum]) {
+                $to[$p][$q] = $length * \exp(-self::HOLDS * \max(0.0, $sum / \max(1e-9, $length)));
+            }
+        }
+        // By patch and area: how likely a walker from there comes to a seed of that area first.
+        $n = \count($this->patches->area);
+        $chance = [];
+        for ($p = 0; $p < $n; $p++) {
+            $chance[$p] = \array_fill_keys($areas, 0.0);
+            if (isset($single[$p])) {
+                $chance[$p][$single[$p]] = 1.0;
+            } elseif (isset($several[$p])) {
+                foreach ($several[$p] as $area) {
+                    $chance[$p][$area] += 1 / \count($several[$p]);
+                }
+            }
+        }
+        for ($sweep = 0; $sweep < self::SWEEPS; $sweep++) {
+            $moved = 0.0;
+            foreach ($to as $p => $ways) {
+                if (isset($single[$p]) || isset($several[$p])) {
+                    continue;
+                }
+                $all = \max(1e-300, \array_sum($ways));
+                foreach ($areas as $area) {
+                    $sum = 0.0;
+                    foreach ($ways as $q => $weight) {
+                        $sum += $weight * $chance[$q][$area];
+                    }
+                    $moved = \max($moved, \abs($sum / $all - $chance[$p][$area]));
+                    $chance[$p][$area] = $sum / $all;
+                }
+            }
+            if ($moved < 1e-5) {
+                break;
+            }
+        }
+        $of = [];
+        foreach ($chance as $p => $own) {
+            \arsort($own);
+            $area = \array_key_first($own);
+            if ($area !== null && $own[$area] > 0.0) {
+                $of[$p] = $area;
+            }
+        }
+
+        return $of;
+    }
+
+    /**
+     * One patch with seeds of several areas: each vertex goes to the seed it is nearest to along the surface (E. W. Dijkstra 1959).
+     *
+     * @param  array<int, int>  $seeds  area by vertex, of one patch
+     * @return array<int, int> area by vertex of the patch
+     */
+    private function nearest(array $seeds): array
+    {
+        $patch = $this->patches->of[(int) \array_key_first($seeds)];
+        $way = $of = [];
+        /** @var \SplPriorityQueue<float, int> $queue */
+        $queue = new \SplPriorityQueue();
+        foreach ($seeds as $v => $area) {
+            $way[$v] = 0.0;
+            $of[$v] = $area;
+            $queue->insert($v, 0.0);
+        }
+        $settled = [];
+        while (! $queue->isEmpty()) {
+            /** @var int $v */
+            $v = $queue->extract();
+            if (isset($settled[$v])) {
+                continue;
+            }
+            $settled[$v] = true;
+            for ($i = $this->surface->first[$v], $end = $this->surface->first[$v + 1]; $i < $end; $i++) {
+                $w = $this->surface->next[$i];
+                if ($this->patches->of[$w] !== $patch) {
+                    continue;
+                }
+                $far = $way[$v] + $this->surface->mm[$i] * (1 + self::HOLDS * \max(0.0, $this->crease[$w]));
+                if (! isset($way[$w]) || $far < $way[$w]) {
+                    $way[$w] = $far;
+                    $of[$w] = $of[$v];
+                    $queue->insert($w, -$far);
+                }
+            }
+        }
+
+        return $of;
+    }
+
+    /**
+     * Borders are let run like heat and caught again where two areas are as warm: they grow shorter, but for those that a
+     * crease holds.
+     *
+     * @param  list<int>  $labels  by vertex
+     * @param  array<int, int>  $fixed  area by vertex
+     * @return list<int>
+     */
+    private function shortened(array $labels, array $fixed): array
+    {
+        $near = $this->nearBorders($labels);
+        $flow = [];
+        foreach ($this->crease as $v => $c) {
+            $flow[$v] = \exp(-self::HOLDS * \max(0.0, $c));
+        }
+        for ($round = 0; $round < self::ROUNDS; $round++) {
+            /** @var array<int, array<int, float>> $warm by vertex near a border and area */
+            $warm = [];
+            foreach ($near as $v => $_) {
+                $warm[$v] = [$labels[$v] => 1.0];
+            }
+            for ($step = 0; $step < 8; $step++) {
+                $old = $warm;
+                foreach ($near as $v => $_) {
+                    $sum = [];
+                    $all = 0.0;
+                    for ($i = $this->surface->first[$v], $end = $this->surface->first[$v + 1]; $i < $end; $i++) {
+                        $w = $this->surface->next[$i];
+                        $weight = $flow[$v] * $flow[$w];
+                        $all += 1.0;
+                        foreach ($old[$w] ?? [$labels[$w] => 1.0] as $label => $heat) {
+                            $sum[$label] = ($sum[$label] ?? 0.0) + $weight * $heat;
+                        }
+                        foreach ($old[$v] as $label => $heat) {
+                            $sum[$label] = ($sum[$label] ?? 0.0) + (1 - $weight) * $heat;
+                        }
+                    }
+                    if ($all > 0.0) {
+                        $warm[$v] = \array_map(static fn (float $heat): float => $heat / $all, $sum);
+                    }
+                }
+            }
+            foreach ($warm as $v => $heats) {
+                if (! isset($fixed[$v])) {
+                    \arsort($heats);
+                    $labels[$v] = \array_key_first($heats) ?? self::NONE;
+                }
+            }
+            $labels = \array_values($labels);
+            $near = $this->nearBorders($labels);
+        }
+
+        return $labels;
+    }
+
+    /**
+     * @param  list<int>  $labels
+     * @return array<int, true> vertices that a border may reach in one round
+     */
+    private function nearBorders(array $labels): array
+    {
+        $near = [];
+        $rim = [];
+        foreach ($labels as $v => $label) {
+            for ($i = $this->surface->first[$v], $end = $this->surface->first[$v + 1]; $i < $end; $i++) {
+                if ($labels[$this->surface->next[$i]] !== $label) {
+                    $near[$v] = true;
+                    $rim[$v] = 0.0;
+                    break;
+                }
+            }
+        }
+        $reach = self::REACH * $this->tip;
+        while ($rim !== []) {
+            $next = [];
+            foreach ($rim as $v => $far) {
+                for ($i = $this->surface->first[$v], $end = $this->surface->first[$v + 1]; $i < $end; $i++) {
+                    $w = $this->surface->next[$i];
+                    $d = $far + $this->surface->mm[$i];
+                    if (! isset($near[$w]) && $d < $reach) {
+                        $near[$w] = true;
+                        $next[$w] = $d;
+                    }
+                }
+            }
+            $rim = $next;
+        }
+
+        return $near;
+    }
+}

@@ -1,0 +1,209 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hyalin\Mesh;
+
+use SplPriorityQueue;
+
+/**
+ * A surface cut along its creases into patches: where water would gather on a land whose hills are the creases (watershed by
+ * steepest descent, S. Beucher and C. Lantuejoul 1979), joined again over borders that are hardly creased.
+ */
+final readonly class Patches
+{
+    /** Mean creaseness of a border from which on it parts two patches: own estimate. */
+    private const PARTS = 0.01;
+
+    /** As many patches at most: seeds are divided over them at once. */
+    private const MOST = 600;
+
+    /** A proposal has at least so many pieces where there are creases for them; more where those are deep: own estimates. */
+    private const HANDFUL = 5;
+
+    private const DEEP = 0.012;
+
+    /** mm2 below which a patch is part of another. */
+    private const LEAST = 1.0;
+
+    /**
+     * @param  list<int>  $of  patch by vertex, from 0
+     * @param  list<float>  $area  mm2 by patch
+     * @param  array<int, array<int, array{float, float}>>  $borders  by patch and neighbour: length, and creaseness summed over it
+     */
+    private function __construct(public array $of, public array $area, public array $borders)
+    {
+    }
+
+    /**
+     * @param  list<float>  $crease  by vertex
+     */
+    public static function of(SurfaceGraph $surface, array $crease): self
+    {
+        $basins = self::measured($surface, $crease, self::basins($surface, $crease));
+
+        return $basins->joined(static function (float $length, float $sum, float $p, float $q, int $left): ?float {
+            $mean = $sum / \max(1e-9, $length);
+
+            return \min($p, $q) < self::LEAST ? $mean - 10 : ($mean < self::PARTS || $left > self::MOST ? $mean : null);
+        });
+    }
+
+    /**
+     * Joined on to a proposal: what is large and deeply parted stays apart longest.
+     *
+     * @param  int  $most  pieces
+     */
+    public function proposed(int $most): self
+    {
+        $all = \max(1e-9, \array_sum($this->area));
+
+        return $this->joined(static function (float $length, float $sum, float $p, float $q, int $left) use ($most, $all): ?float {
+            // The work of painting over a crease by mistake: how deep it is, how much lies behind it.
+            $cost = \max(0.0, $sum / \max(1e-9, $length)) * \sqrt(\min($p, $q) / $all);
+
+            return $left > $most || ($left > self::HANDFUL && $cost < self::DEEP) ? $cost : null;
+        });
+    }
+
+    /**
+     * @param  callable(float, float, float, float, int): (float|null)  $cost  of joining two, by the length of their border,
+     *                                                                        the creaseness summed over it, their areas and the
+     *                                                                        number of pieces that are left; null for never
+     */
+    private function joined(callable $cost): self
+    {
+        $n = \count($this->area);
+        $parent = \range(0, \max(0, $n - 1));
+        [$area, $borders] = [$this->area, $this->borders];
+        $left = $n;
+        /** @var SplPriorityQueue<float, array{int, int, float}> $queue */
+        $queue = new SplPriorityQueue();
+        $queue->setExtractFlags(SplPriorityQueue::EXTR_DATA);
+        $put = static function (int $p, int $q) use (&$area, &$borders, $queue, $cost): void {
+            [$length, $sum] = $borders[$p][$q];
+            // Asked as if nothing were left to lose: what may never be joined is looked at again when it comes up.
+            $price = $cost($length, $sum, $area[$p], $area[$q], \PHP_INT_MAX);
+            if ($price !== null) {
+                $queue->insert([$p, $q, $length], -$price);
+            }
+        };
+        foreach ($borders as $p => $others) {
+            foreach ($others as $q => $_) {
+                if ($p < $q) {
+                    $put($p, $q);
+                }
+            }
+        }
+        while (! $queue->isEmpty()) {
+            /** @var array{int, int, float} $next */
+            $next = $queue->extract();
+            [$p, $q, $length] = $next;
+            // Changed since it was put there: another entry stands for it.
+            if (! isset($borders[$p][$q]) || $borders[$p][$q][0] !== $length) {
+                continue;
+            }
+            if ($cost($length, $borders[$p][$q][1], $area[$p], $area[$q], $left) === null) {
+                continue;
+            }
+            $parent[$q] = $p;
+            $area[$p] += $area[$q];
+            $left--;
+            unset($borders[$p][$q]);
+            foreach ($borders[$q] as $r => [$length, $sum]) {
+                unset($borders[$r][$q]);
+                if ($r !== $p) {
+                    [$known, $had] = $borders[$p][$r] ?? [0.0, 0.0];
+                    $borders[$p][$r] = $borders[$r][$p] = [$known + $length, $had + $sum];
+                    $put($p, $r);
+                }
+            }
+            unset($borders[$q]);
+        }
+        $number = $areas = [];
+        foreach ($parent as $p => $_) {
+            $root = $p;
+            while ($parent[$root] !== $root) {
+                $root = $parent[$root];
+            }
+            if (! isset($number[$root])) {
+                $number[$root] = \count($areas);
+                $areas[] = $area[$root];
+            }
+            $parent[$p] = $root;
+        }
+        $kept = \array_fill(0, \count($areas), []);
+        foreach ($borders as $p => $others) {
+            foreach ($others as $q => $border) {
+                $kept[$number[$p]][$number[$q]] = $border;
+            }
+        }
+
+        return new self(\array_map(static fn (int $patch): int => $number[$parent[$patch]], $this->of), $areas, $kept);
+    }
+
+    /**
+     * @param  list<float>  $crease
+     * @return list<int> lowest vertex that each runs down to
+     */
+    private static function basins(SurfaceGraph $surface, array $crease): array
+    {
+        $down = [];
+        foreach ($crease as $v => $own) {
+            $low = $v;
+            $least = $own;
+            for ($i = $surface->first[$v], $end = $surface->first[$v + 1]; $i < $end; $i++) {
+                $w = $surface->next[$i];
+                if ($crease[$w] < $least || ($crease[$w] === $least && $w < $low)) {
+                    $least = $crease[$w];
+                    $low = $w;
+                }
+            }
+            $down[] = $low;
+        }
+        foreach ($down as $v => $_) {
+            $low = $v;
+            while ($down[$low] !== $low) {
+                $low = $down[$low];
+            }
+            // The way there is as short for all that lie on it.
+            for ($w = $v; $down[$w] !== $low; $w = $next) {
+                $next = $down[$w];
+                $down[$w] = $low;
+            }
+        }
+
+        return \array_values($down);
+    }
+
+    /**
+     * @param  list<float>  $crease
+     * @param  list<int>  $labels  any numbers
+     */
+    private static function measured(SurfaceGraph $surface, array $crease, array $labels): self
+    {
+        $number = $of = $area = $borders = [];
+        foreach ($labels as $v => $label) {
+            $patch = $number[$label] ??= \count($number);
+            $of[] = $patch;
+            $area[$patch] = ($area[$patch] ?? 0.0) + $surface->area[$v];
+        }
+        foreach ($of as $v => $p) {
+            for ($i = $surface->first[$v], $end = $surface->first[$v + 1]; $i < $end; $i++) {
+                $w = $surface->next[$i];
+                $q = $of[$w];
+                if ($p < $q) {
+                    // An edge across a border stands for about its own length of it.
+                    $mm = $surface->mm[$i];
+                    [$length, $sum] = $borders[$p][$q] ?? [0.0, 0.0];
+                    $borders[$p][$q] = $borders[$q][$p] = [$length + $mm, $sum + $mm * \max($crease[$v], $crease[$w])];
+                }
+            }
+        }
+        foreach ($area as $p => $_) {
+            $borders[$p] ??= [];
+        }
+
+        return new self($of, \array_values($area), $borders);
+    }
+}

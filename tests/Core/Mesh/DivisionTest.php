@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Mesh;
+
+use Hyalin\Mesh\Adjacency;
+use Hyalin\Mesh\Borders;
+use Hyalin\Mesh\Curvature;
+use Hyalin\Mesh\Division;
+use Hyalin\Mesh\Nearest;
+use Hyalin\Mesh\Regions;
+use Hyalin\Mesh\SurfaceGraph;
+use Hyalin\Mesh\TriangleMesh;
+use PHPUnit\Framework\TestCase;
+use Tests\Support\Shapes;
+
+/**
+ * A sculpt cut along its creases: on bodies whose creases and shortest borders are known, and on a sculpt.
+ */
+final class DivisionTest extends TestCase
+{
+    private const TIP = 0.3;
+
+    public function test_a_waist_parts_two_bodies_by_itself_and_between_seeds(): void
+    {
+        $mesh = self::turned(180, 90, static fn (float $z): float => 7.0 - 3.0 * exp(-(($z - 15) / 1.5) ** 2), 30.0);
+        $division = self::division($mesh);
+        [, , $z] = $mesh->coordinates();
+        $cut = static function (array $labels) use ($z): array {
+            $below = $above = [];
+            foreach ($z as $v => $at) {
+                $label = is_int($labels[$v]) ? $labels[$v] : -1;
+                if ($at < 14) {
+                    $below[$label] = true;
+                } elseif ($at > 16) {
+                    $above[$label] = true;
+                }
+            }
+
+            return [array_keys($below), array_keys($above)];
+        };
+        [$below, $above] = $cut($division->proposed(2));
+        self::assertSame([1, 1, []], [count($below), count($above), array_intersect($below, $above)]);
+        // Wherever the two seeds are set, the border lies in the waist, as long as the waist is round.
+        foreach ([[7.0, 23.0], [3.0, 18.5], [12.0, 28.0]] as [$low, $high]) {
+            $seeds = [Nearest::vertex($mesh, [5.0, 0.0, $low]) => 4, Nearest::vertex($mesh, [-5.0, 0.0, $high]) => 9];
+            $labels = $division->seeded($seeds);
+            self::assertSame([[4], [9]], $cut($labels), "{$low} {$high}");
+            self::assertEqualsWithDelta(2 * M_PI * 4.0, self::borders($mesh, $labels), 0.06 * 2 * M_PI * 4.0);
+        }
+        // Three seeds, two of them in one body without a crease between: it is parted all the same, and the waist holds.
+        $seeds = [Nearest::vertex($mesh, [7.0, 0.0, 7.5]) => 1, Nearest::vertex($mesh, [-7.0, 0.0, 7.5]) => 2, Nearest::vertex($mesh, [0.0, 7.0, 22.5]) => 3];
+        [$below, $above] = $cut($division->seeded($seeds));
+        sort($below);
+        self::assertSame([[1, 2], [3]], [$below, $above]);
+        $filled = array_map(static fn (int $v): float => $z[$v], array_keys($division->filled(array_key_last($seeds), 0.05)));
+        self::assertEqualsWithDelta([15.0, 30.0], [min([30.0, ...$filled]), max([0.0, ...$filled])], 0.6, 'a fill stops in the waist');
+        // A second body that no seed is on belongs to nobody.
+        $two = Shapes::both($mesh, Shapes::ball(3.0, 20, 40.0));
+        self::assertContains(null, self::division($two)->seeded($seeds));
+    }
+
+    public function test_where_no_crease_helps_a_border_is_about_as_short_as_it_can_be(): void
+    {
+        $ball = Shapes::ball(10.0, 60);
+        foreach ([[[0.0, 0.0, 10.0], [0.0, 0.0, -10.0]], [[7.0, 7.0, 1.0], [-6.0, -7.0, 4.0]]] as [$one, $two]) {
+            $labels = self::division($ball)->seeded([Nearest::vertex($ball, $one) => 1, Nearest::vertex($ball, $two) => 2]);
+            // No closed line that halves a ball is shorter than a great circle.
+            self::assertLessThan(1.3 * 2 * M_PI * 10.0, self::borders($ball, $labels));
+        }
+    }
+
+    /** The armadillo of Debian's libcgal-demo: plates, limbs and head are parted in their folds, whatever is proposed or seeded. */
+    public function test_a_sculpt_is_divided_in_its_folds(): void
+    {
+        $sculpt = Shapes::sculpt('armadillo', 75.0);
+        $bend = Curvature::ofVertices($sculpt, null, $sculpt);
+        $surface = SurfaceGraph::of($sculpt);
+        $division = Division::of($surface, $bend, self::TIP);
+        $concave = array_map(static fn (float $h): bool => $h < -0.05, $surface->smoothed($bend, 0.5));
+        $share = static function (array $labels) use ($surface, $concave): float {
+            $all = $in = 0;
+            foreach ($labels as $v => $label) {
+                for ($i = $surface->first[$v], $end = $surface->first[$v + 1]; $i < $end; $i++) {
+                    $w = $surface->next[$i];
+                    if ($labels[$w] !== $label) {
+                        $all++;
+                        $in += $concave[$v] || $concave[$w] ? 1 : 0;
+                    }
+                }
+            }
+
+            return $in / max(1, $all);
+        };
+        $proposed = $division->proposed(12);
+        self::assertGreaterThanOrEqual(5, count(array_unique($proposed)));
+        self::assertLessThanOrEqual(12, count(array_unique($proposed)));
+        self::assertGreaterThan(0.85, $share($proposed));
+        $seeds = [];
+        foreach (range(0, 9) as $n) {
+            $seeds[2600 * $n] = $n;
+        }
+        $labels = $division->seeded($seeds);
+        self::assertGreaterThan(0.85, $share($labels));
+        foreach ($seeds as $v => $area) {
+            self::assertSame($area, $labels[$v]);
+        }
+        // Seeds set two edges elsewhere divide much the same.
+        $moved = [];
+        foreach ($seeds as $v => $area) {
+            $moved[$surface->next[$surface->first[$surface->next[$surface->first[$v]]]]] = $area;
+        }
+        $other = $division->seeded($moved);
+        $changed = 0.0;
+        foreach ($labels as $v => $label) {
+            $changed += $label === $other[$v] ? 0.0 : $surface->area[$v];
+        }
+        self::assertLessThan(0.08 * array_sum($surface->area), $changed);
+    }
+
+    private static function division(TriangleMesh $mesh): Division
+    {
+        return Division::of(SurfaceGraph::of($mesh), Curvature::ofVertices($mesh, null, $mesh), self::TIP);
+    }
+
+    /** @param  list<int|null>  $labels */
+    private static function borders(TriangleMesh $mesh, array $labels): float
+    {
+        $regions = Regions::given(array_map(static fn (?int $area): int => $area ?? -1, SurfaceGraph::onTriangles($mesh, null, $labels)));
+
+        return array_sum(array_column(Borders::of($mesh, Adjacency::of($mesh), $regions), 2));
+    }
+
+    /** @param  callable(float): float  $radius  by height */
+    private static function turned(int $rows, int $columns, callable $radius, float $high): TriangleMesh
+    {
+        $vertices = $triangles = [];
+        for ($i = 0; $i <= $rows; $i++) {
+            $z = $high * $i / $rows;
+            for ($j = 0; $j < $columns; $j++) {
+                $a = 2 * M_PI * $j / $columns;
+                $vertices[] = [$radius($z) * cos($a), $radius($z) * sin($a), $z];
+                if ($i < $rows) {
+                    [$p, $q] = [$i * $columns + $j, $i * $columns + ($j + 1) % $columns];
+                    array_push($triangles, [$p, $q, $q + $columns], [$p, $q + $columns, $p + $columns]);
+                }
+            }
+        }
+
+        return TriangleMesh::build($vertices, $triangles);
+    }
+}
