@@ -171,6 +171,8 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/light/areas', [LitAreasController::class, 'assign'])->name('light.assign');
         Route::post('/light/areas/divide', [LitAreasController::class, 'divide'])->name('light.divide');
         Route::post('/light/areas/propose', [LitAreasController::class, 'propose'])->name('light.propose');
+        Route::post('/light/areas/undo', [LitAreasController::class, 'undo'])->name('light.undo');
+        Route::post('/light/areas/redo', [LitAreasController::class, 'redo'])->name('light.redo');
         Route::post('/light/look', [LightController::class, 'look'])->name('light.look');
         Route::get('/light/figure.stl', [LightController::class, 'stl'])->name('light.stl');
         Route::get('/light/figure.ply', [LightController::class, 'ply'])->name('light.ply');

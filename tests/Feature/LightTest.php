@@ -234,6 +234,13 @@ final class LightTest extends TestCase
         $this->postJson("/figures/{$figure->id}/light/areas/divide", ['seeds' => $seeds])->assertOk()->assertJsonCount(1, 'borders');
         $sizes = static fn (): array => array_column(LightRecord::query()->sole()->result['areas'] ?? [], 'cm2', 'areaId');
         $before = $sizes();
+        // Every act can be taken back and done again, until another one is done.
+        $this->postJson("/figures/{$figure->id}/light/areas/undo")->assertOk()->assertJsonPath('canRedo', true)->assertJsonPath('noAreaCm2', fn (float|int $v): bool => abs($v - 10.0) < 1e-3);
+        $this->postJson("/figures/{$figure->id}/light/areas/undo")->assertOk()->assertJsonCount(12, 'borders');
+        $this->postJson("/figures/{$figure->id}/light/areas/redo")->assertOk();
+        $this->postJson("/figures/{$figure->id}/light/areas/redo")->assertOk()->assertJsonPath('canRedo', false);
+        self::assertEqualsWithDelta($before, $sizes(), 1e-6);
+        $this->postJson("/figures/{$figure->id}/light/areas/redo")->assertUnprocessable();
         self::assertEqualsCanonicalizing([$low->id, $high->id], array_keys($before));
         self::assertEqualsWithDelta(5.0, $before[$low->id], 0.6);
         // Turned and computed anew, the painter's areas are where they were.

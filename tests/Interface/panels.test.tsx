@@ -340,6 +340,8 @@ describe('the light on a mesh', () => {
         apart: [],
         camera: null,
         stillUrl: null,
+        canUndo: false,
+        canRedo: false,
     };
     const mesh: MeshProps = {
         id: 2,
@@ -429,10 +431,15 @@ describe('the light on a mesh', () => {
             onDivide: vi.fn(),
             onForget: vi.fn(),
             onPropose: vi.fn(),
+            onUndo: vi.fn(),
+            onRedo: null,
         };
         const { rerender } = render(<Tools {...props} tool="look" seeds={[]} noAreaCm2={3.2} />);
         await press(screen.getByText('Propose areas'));
         expect(props.onPropose).toHaveBeenCalledOnce();
+        await press(screen.getByText('Undo'));
+        expect(props.onUndo).toHaveBeenCalledOnce();
+        expect(screen.getByText('Redo').hasAttribute('disabled')).toBe(true);
         await press(screen.getByText('brush'));
         expect(props.onTool).toHaveBeenCalledWith('brush');
         const seeds = [

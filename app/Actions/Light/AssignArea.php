@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Light;
 
+use App\Adapters\Light\AreaHistory;
 use App\Adapters\Light\SculptDivision;
 use App\Adapters\Light\StoredStudy;
 use App\Models\Light\LightRecord;
@@ -86,11 +87,41 @@ final readonly class AssignArea
             $changed += $areaOf[$t] === $areaId ? 0 : 1;
             $areaOf[$t] = $chosen[$t] = $areaId;
         }
+        AreaHistory::of($study)->keep();
         $study->choose(array_values($chosen), array_values($areaOf));
-        ($this->measureAreas)($light);
-        ($this->castSprays)($light);
+        $this->measure($light);
 
         return $changed;
+    }
+
+    /** @return bool whether there was an act to take back */
+    public function undo(LightRecord $light): bool
+    {
+        $study = StoredStudy::of($light);
+        $done = $study !== null && AreaHistory::of($study)->back();
+        if ($done) {
+            $this->measure($light);
+        }
+
+        return $done;
+    }
+
+    /** @return bool whether there was one to do again */
+    public function redo(LightRecord $light): bool
+    {
+        $study = StoredStudy::of($light);
+        $done = $study !== null && AreaHistory::of($study)->forth();
+        if ($done) {
+            $this->measure($light);
+        }
+
+        return $done;
+    }
+
+    private function measure(LightRecord $light): void
+    {
+        ($this->measureAreas)($light);
+        ($this->castSprays)($light);
     }
 
     /**

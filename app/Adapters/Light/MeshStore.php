@@ -108,6 +108,11 @@ final class MeshStore
         return $all;
     }
 
+    public static function forget(string $path): void
+    {
+        self::disk()->delete($path);
+    }
+
     private static function disk(): Filesystem
     {
         return Storage::disk('local');

@@ -114,6 +114,21 @@ final readonly class StoredStudy
         MeshStore::putInts("{$this->path}.workAreas", $this->onWorking($areas));
     }
 
+    /** @return string what was chosen and what is which area, as it is on disk */
+    public function areasAsKept(): string
+    {
+        return MeshStore::get("{$this->path}.chosen").MeshStore::get("{$this->path}.areas");
+    }
+
+    /** @param  string  $kept  as it was on disk */
+    public function putAreasAsKept(string $kept): void
+    {
+        $half = intdiv(strlen($kept), 2);
+        MeshStore::put("{$this->path}.chosen", substr($kept, 0, $half));
+        MeshStore::put("{$this->path}.areas", substr($kept, $half));
+        $this->choose($this->chosen(), $this->areas());
+    }
+
     /** @return list<int> zone of each measured triangle */
     public function zones(): array
     {

@@ -486,6 +486,8 @@ export interface LightProps {
     apart: Array<string>;
     camera: CameraProps | null;
     stillUrl: string | null;
+    canUndo: boolean;
+    canRedo: boolean;
 }
 
 export interface LitAreaProps {

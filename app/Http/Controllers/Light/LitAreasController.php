@@ -71,6 +71,18 @@ final class LitAreasController
         return new JsonResponse(LightProps::of($figure));
     }
 
+    /** @throws ValidationException when there is nothing to take back */
+    public function undo(Figure $figure, AssignArea $assign): JsonResponse
+    {
+        return $assign->undo(self::lit($figure)) ? new JsonResponse(LightProps::of($figure)) : throw ValidationException::withMessages(['areas' => 'There is nothing to undo.']);
+    }
+
+    /** @throws ValidationException when there is nothing to do again */
+    public function redo(Figure $figure, AssignArea $assign): JsonResponse
+    {
+        return $assign->redo(self::lit($figure)) ? new JsonResponse(LightProps::of($figure)) : throw ValidationException::withMessages(['areas' => 'There is nothing to redo.']);
+    }
+
     private static function own(Figure $figure): mixed
     {
         return Rule::exists('areas', 'id')->where('figure_id', $figure->id);

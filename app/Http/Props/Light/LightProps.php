@@ -6,8 +6,10 @@ namespace App\Http\Props\Light;
 
 use App\Adapters\Finish\FigureOptics;
 use App\Adapters\Finish\LayerDraft;
+use App\Adapters\Light\AreaHistory;
 use App\Adapters\Light\AssembledFigure;
 use App\Adapters\Light\LightAdvice;
+use App\Adapters\Light\StoredStudy;
 use App\Http\Props\ColourProps;
 use App\Models\Brief\Figure;
 use App\Models\Light\LightRecord;
@@ -34,6 +36,7 @@ final readonly class LightProps
      * @param  list<LitAreaProps>  $areas
      * @param  list<BorderProps>  $borders
      * @param  list<string>  $apart  how parts must be held that are sprayed apart
+     * @param  bool  $canUndo  the last act of giving part of the mesh to an area
      * @param  CameraProps|null  $camera  kept, for bench, comparison and card
      */
     public function __construct(
@@ -56,12 +59,16 @@ final readonly class LightProps
         public array $apart,
         public ?CameraProps $camera,
         public ?string $stillUrl,
+        public bool $canUndo,
+        public bool $canRedo,
     ) {
     }
 
     public static function of(Figure $figure): self
     {
         $light = $figure->loadMissing('lightStudy')->lightStudy ?? new LightRecord;
+        $study = StoredStudy::of($light);
+        $history = $study === null ? null : AreaHistory::of($study);
         $lit = array_column($light->result['areas'] ?? [], null, 'areaId');
         $names = $areas = [];
         foreach ($figure->areasWithFinishes() as $area) {
@@ -89,6 +96,8 @@ final readonly class LightProps
             LightAdvice::apart($figure, $light),
             CameraProps::of($light->camera),
             self::stillUrl($figure),
+            $history?->canGoBack() ?? false,
+            $history?->canGoForth() ?? false,
         );
     }
 

@@ -192,6 +192,8 @@ function AreaTools({ study }: { study: Study }) {
             }}
             noAreaCm2={light.noAreaCm2}
             onPropose={() => void change('POST', url('light.propose', path))}
+            onUndo={light.canUndo ? () => void change('POST', url('light.undo', path)) : null}
+            onRedo={light.canRedo ? () => void change('POST', url('light.redo', path)) : null}
         />
     );
 }

@@ -24,6 +24,8 @@ type ToolsProps = {
     onForget: () => void;
     noAreaCm2: number;
     onPropose: () => void;
+    onUndo: (() => void) | null;
+    onRedo: (() => void) | null;
 };
 
 /** What a press on the mesh does: which part of it becomes which area. */
@@ -59,6 +61,16 @@ export function Tools(props: ToolsProps) {
                         onSize({ ...size, brush });
                     }}
                 />
+            )}
+            {(props.onUndo !== null || props.onRedo !== null) && (
+                <div className="flex gap-2">
+                    <Button size="small" disabled={props.onUndo === null} onClick={() => props.onUndo?.()}>
+                        Undo
+                    </Button>
+                    <Button size="small" disabled={props.onRedo === null} onClick={() => props.onRedo?.()}>
+                        Redo
+                    </Button>
+                </div>
             )}
             {tool === 'seeds' && <Seeds tools={tools} />}
             {noAreaCm2 > 0.05 && (

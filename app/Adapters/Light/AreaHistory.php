@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Adapters\Light;
+
+/**
+ * What the painter gave to areas on a mesh, act by act, so that each can be taken back and done again. It lasts as long as the
+ * lighting it was done on.
+ */
+final readonly class AreaHistory
+{
+    private const MOST = 20;
+
+    /**
+     * @param  list<int>  $back  numbers of what is kept, the last act last
+     * @param  list<int>  $forth  alike, of what was taken back
+     */
+    private function __construct(private StoredStudy $study, private array $back, private array $forth)
+    {
+    }
+
+    public static function of(StoredStudy $study): self
+    {
+        if (! MeshStore::has("{$study->path}.acts")) {
+            return new self($study, [], []);
+        }
+        /** @var array{list<int>, list<int>} $kept written by us */
+        $kept = json_decode(MeshStore::get("{$study->path}.acts"), true, 8, JSON_THROW_ON_ERROR);
+
+        return new self($study, $kept[0], $kept[1]);
+    }
+
+    public function canGoBack(): bool
+    {
+        return $this->back !== [];
+    }
+
+    public function canGoForth(): bool
+    {
+        return $this->forth !== [];
+    }
+
+    /** Keeps what is about to be changed. */
+    public function keep(): void
+    {
+        $back = [...$this->back, $this->put()];
+        foreach ([...$this->forth, ...array_slice($back, 0, -self::MOST)] as $old) {
+            MeshStore::forget("{$this->study->path}.act{$old}");
+        }
+        $this->write(array_slice($back, -self::MOST), []);
+    }
+
+    /** @return bool whether there was an act to take back */
+    public function back(): bool
+    {
+        $last = $this->back[count($this->back) - 1] ?? null;
+        if ($last === null) {
+            return false;
+        }
+        $now = $this->put();
+        $this->take($last);
+        $this->write(array_slice($this->back, 0, -1), [...$this->forth, $now]);
+
+        return true;
+    }
+
+    /** @return bool whether there was one to do again */
+    public function forth(): bool
+    {
+        $last = $this->forth[count($this->forth) - 1] ?? null;
+        if ($last === null) {
+            return false;
+        }
+        $now = $this->put();
+        $this->take($last);
+        $this->write([...$this->back, $now], array_slice($this->forth, 0, -1));
+
+        return true;
+    }
+
+    /** @return int its number */
+    private function put(): int
+    {
+        $number = 1 + max([0, ...$this->back, ...$this->forth]);
+        MeshStore::put("{$this->study->path}.act{$number}", (string) gzcompress($this->study->areasAsKept(), 1));
+
+        return $number;
+    }
+
+    private function take(int $number): void
+    {
+        $this->study->putAreasAsKept((string) gzuncompress(MeshStore::get("{$this->study->path}.act{$number}")));
+        MeshStore::forget("{$this->study->path}.act{$number}");
+    }
+
+    /**
+     * @param  list<int>  $back
+     * @param  list<int>  $forth
+     */
+    private function write(array $back, array $forth): void
+    {
+        MeshStore::put("{$this->study->path}.acts", json_encode([$back, $forth], JSON_THROW_ON_ERROR));
+    }
+}
