@@ -6,8 +6,8 @@ namespace Hyalin\Mesh;
 
 /**
  * A coarser mesh for shadows and for the screen: vertices of one cell of a grid become their mean (vertex clustering,
- * J. Rossignac and P. Borrel, Multi-resolution 3D approximations, 1993). Shells are never joined. It is not closed any
- * more: areas and borders are taken from the full mesh.
+ * J. Rossignac and P. Borrel, Multi-resolution 3D approximations, 1993). Shells are never joined, nor the two sides of a thin part such as a cloak. It
+ * is not closed any more: areas and borders are taken from the full mesh.
  */
 final readonly class Decimation
 {
@@ -26,11 +26,13 @@ final readonly class Decimation
         [$x, $y, $z] = $mesh->coordinates();
         // Clusters on a surface: each takes about a cell of it, and there are twice as many triangles as vertices.
         $cell = sqrt(2.6 * max(1e-12, $measures->areaMm2) / $target);
-        $found = self::clusters($x, $y, $z, $measures, $cell);
+        $normals = self::normals($mesh, $x, $y, $z);
+        $found = self::clusters($x, $y, $z, $normals, $measures, $cell);
         for ($try = 1; $try < self::TRIES && $found[1] > 0.65 * $target; $try++) {
             $cell *= sqrt(2 * $found[1] / $target);
-            $found = self::clusters($x, $y, $z, $measures, $cell);
+            $found = self::clusters($x, $y, $z, $normals, $measures, $cell);
         }
+        unset($normals);
         [$vertexOf, $count] = $found;
 
         return new self(TriangleMesh::of(self::means($x, $y, $z, $vertexOf, $count), self::triangles($mesh, $vertexOf)), $vertexOf);
@@ -40,24 +42,57 @@ final readonly class Decimation
      * @param  list<float>  $x
      * @param  list<float>  $y
      * @param  list<float>  $z
+     * @param  array{array<int, float>, array<int, float>, array<int, float>}  $normals  by vertex
      * @return array{list<int>, int} cluster by vertex, and how many there are
      */
-    private static function clusters(array $x, array $y, array $z, MeshMeasures $measures, float $cell): array
+    private static function clusters(array $x, array $y, array $z, array $normals, MeshMeasures $measures, float $cell): array
     {
         [$lx, $ly, $lz] = $measures->boundsMm[0];
         $nx = (int) floor(($measures->boundsMm[1][0] - $lx) / $cell) + 1;
         $ny = (int) floor(($measures->boundsMm[1][1] - $ly) / $cell) + 1;
         $shellOf = $measures->shellOf;
         $shells = $shellOf === [] ? 1 : \max($shellOf) + 1;
-        $known = $clusterOf = [];
+        $known = $clusterOf = $firsts = [];
+        [$ax, $ay, $az] = $normals;
         $count = 0;
         $per = 1 / $cell;
         foreach ($x as $v => $px) {
             $key = ((((int) (($z[$v] - $lz) * $per)) * $ny + (int) (($y[$v] - $ly) * $per)) * $nx + (int) (($px - $lx) * $per)) * $shells + $shellOf[$v];
+            $first = $firsts[$key] ??= $v;
+            // What faces away from the first in its cell is the other side of something thin.
+            if ($ax[$v] * $ax[$first] + $ay[$v] * $ay[$first] + $az[$v] * $az[$first] < 0) {
+                $key = ~$key;
+            }
             $clusterOf[] = $known[$key] ??= $count++;
         }
 
         return [$clusterOf, $count];
+    }
+
+    /**
+     * @param  list<float>  $x
+     * @param  list<float>  $y
+     * @param  list<float>  $z
+     * @return array{array<int, float>, array<int, float>, array<int, float>} by vertex, the longer the larger its triangles
+     */
+    private static function normals(TriangleMesh $mesh, array $x, array $y, array $z): array
+    {
+        $nx = $ny = $nz = \array_fill(0, \count($x), 0.0);
+        foreach ($mesh->chunks() as $corners) {
+            for ($i = 1, $n = \count($corners); $i < $n; $i += 3) {
+                [$a, $b, $c] = [$corners[$i], $corners[$i + 1], $corners[$i + 2]];
+                $px = ($y[$b] - $y[$a]) * ($z[$c] - $z[$a]) - ($z[$b] - $z[$a]) * ($y[$c] - $y[$a]);
+                $py = ($z[$b] - $z[$a]) * ($x[$c] - $x[$a]) - ($x[$b] - $x[$a]) * ($z[$c] - $z[$a]);
+                $pz = ($x[$b] - $x[$a]) * ($y[$c] - $y[$a]) - ($y[$b] - $y[$a]) * ($x[$c] - $x[$a]);
+                foreach ([$a, $b, $c] as $v) {
+                    $nx[$v] += $px;
+                    $ny[$v] += $py;
+                    $nz[$v] += $pz;
+                }
+            }
+        }
+
+        return [$nx, $ny, $nz];
     }
 
     /**

@@ -23,9 +23,64 @@ final readonly class Refinement
     public static function of(TriangleMesh $mesh, float $longest): self
     {
         [$x, $y, $z] = $mesh->coordinates();
-        $corners = $mesh->corners();
+        [$corners, $parents] = self::refined($x, $y, $z, $mesh->corners(), \range(0, $mesh->triangles() - 1), $longest);
+
+        return new self(self::mesh($x, $y, $z, $corners), $parents);
+    }
+
+    /**
+     * The same for a fine mesh with a few coarse triangles, such as the base beneath a sculpt: only those are decoded.
+     *
+     * @param  float  $longest  mm an edge may have
+     * @return self|null null where no edge is longer; what is split comes last otherwise
+     */
+    public static function ofFew(TriangleMesh $mesh, float $longest): ?self
+    {
+        [$x, $y, $z] = $mesh->coordinates();
         $most = $longest * $longest;
-        $parents = \range(0, $mesh->triangles() - 1);
+        $long = $corners = $parents = [];
+        $t = 0;
+        foreach ($mesh->chunks() as $chunk) {
+            for ($i = 1, $n = \count($chunk); $i < $n; $i += 3, $t++) {
+                [$a, $b, $c] = [$chunk[$i], $chunk[$i + 1], $chunk[$i + 2]];
+                // Whoever shares a long edge has it as well: nothing else needs to be split.
+                if (($x[$a] - $x[$b]) ** 2 + ($y[$a] - $y[$b]) ** 2 + ($z[$a] - $z[$b]) ** 2 > $most
+                    || ($x[$b] - $x[$c]) ** 2 + ($y[$b] - $y[$c]) ** 2 + ($z[$b] - $z[$c]) ** 2 > $most
+                    || ($x[$c] - $x[$a]) ** 2 + ($y[$c] - $y[$a]) ** 2 + ($z[$c] - $z[$a]) ** 2 > $most) {
+                    $long[$t] = true;
+                    array_push($corners, $a, $b, $c);
+                } else {
+                    $parents[] = $t;
+                }
+            }
+        }
+        if ($long === []) {
+            return null;
+        }
+        [$corners, $of] = self::refined($x, $y, $z, $corners, \array_keys($long), $longest);
+        $indices = '';
+        $from = 0;
+        foreach ([...\array_keys($long), $mesh->triangles()] as $next) {
+            $indices .= \substr($mesh->indices, 12 * $from, 12 * ($next - $from));
+            $from = $next + 1;
+        }
+        $split = self::mesh($x, $y, $z, $corners);
+        array_push($parents, ...$of);
+
+        return new self(TriangleMesh::of($split->positions, $indices.$split->indices), $parents);
+    }
+
+    /**
+     * @param  list<float>  $x  gets the vertices that are made
+     * @param  list<float>  $y
+     * @param  list<float>  $z
+     * @param  list<int>  $corners
+     * @param  list<int>  $parents  by triangle
+     * @return array{list<int>, list<int>} corners and parents
+     */
+    private static function refined(array &$x, array &$y, array &$z, array $corners, array $parents, float $longest): array
+    {
+        $most = $longest * $longest;
         for ($round = 0; $round < self::ROUNDS; $round++) {
             $middle = $out = $of = [];
             for ($t = 0, $n = \count($corners); $t < $n; $t += 3) {
@@ -61,7 +116,7 @@ final readonly class Refinement
             }
         }
 
-        return new self(self::mesh($x, $y, $z, $corners), $parents);
+        return [$corners, $parents];
     }
 
     /**
