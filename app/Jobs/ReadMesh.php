@@ -38,8 +38,7 @@ final class ReadMesh implements ShouldQueue
             return;
         }
         try {
-            $mesh = $import($upload->figure, $upload->file(), $upload->name, null);
-            $mesh->update(['sha256' => $sha256]);
+            [$mesh] = $import($upload->figure, $upload->file(), $upload->name, null, $sha256);
             $upload->update(['state' => UploadState::Done, 'mesh_id' => $mesh->id]);
         } catch (InvalidInput $e) {
             $upload->update(['state' => UploadState::Failed, 'problem' => ucfirst("{$upload->name}: {$e->getMessage()}. Nothing was added.")]);

@@ -113,6 +113,12 @@ final class MeshBuilder
         }
     }
 
+    /** @return int triangles so far, without those that have no area */
+    public function triangles(): int
+    {
+        return \intdiv(\strlen($this->indices), 12) + \intdiv(\count($this->pending), 3);
+    }
+
     /** @throws InvalidMesh when nothing is left, or too much of it is not made of numbers */
     public function mesh(): TriangleMesh
     {

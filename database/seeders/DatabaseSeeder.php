@@ -313,7 +313,7 @@ final class DatabaseSeeder extends Seeder
                 $count += $piece->triangles();
             }
             file_put_contents($path, str_pad('written by Hyalin', 80).pack('V', $count).$records);
-            $mesh = (new ImportMesh)($figure, $path, "{$part}.stl", $figure->parts()->where('name', $part)->firstOrFail()->id);
+            [$mesh] = (new ImportMesh)($figure, $path, "{$part}.stl", $figure->parts()->where('name', $part)->firstOrFail()->id);
             unlink($path);
             foreach (array_values($pieces) as $shell => $piece) {
                 $mesh->shells()->create(['shell' => $shell, 'area_id' => $areaIds[$piece[0]] ?? null]);

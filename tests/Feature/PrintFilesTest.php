@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Brief\Figure;
+use App\Models\Light\FigureMesh;
 use App\Models\Light\MeshUpload;
 use App\Models\Light\UploadState;
 use Hyalin\Formats\Meshes\StlWriter;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia;
+use Symfony\Component\Process\Process;
 use Tests\Support\Shapes;
 
 /**
@@ -91,6 +93,53 @@ final class PrintFilesTest extends TestCase
         self::assertSame([$fresh['id']], MeshUpload::query()->where('state', UploadState::Sending)->pluck('id')->all());
         $this->actingAs(\App\Models\Painter::factory()->create());
         $this->piece($figure, $fresh['id'], 0, $bytes)->assertNotFound();
+    }
+
+    /** Two bodies in one file: written by us as OBJ with names, and by assimp (Debian package assimp-utils) as 3MF with two objects. */
+    public function test_the_objects_of_a_file_become_parts_that_stand_where_they_stood(): void
+    {
+        $obj = '';
+        $first = 1;
+        foreach (['Head' => Shapes::ball(5.0, 12, 0.0, 30.0), 'Body' => Shapes::box(10.0, 10.0, 20.0, 2), 'Base' => Shapes::box(30.0, 30.0, 2.0)] as $name => $mesh) {
+            [$x, $y, $z] = $mesh->coordinates();
+            $obj .= "o {$name}\n";
+            foreach ($x as $v => $at) {
+                $obj .= sprintf("v %.6f %.6f %.6f\n", $at, $y[$v], $z[$v]);
+            }
+            foreach (array_chunk($mesh->corners(), 3) as $corners) {
+                $obj .= 'f '.implode(' ', array_map(static fn (int $c): int => $c + $first, $corners))."\n";
+            }
+            $first += count($x);
+        }
+        $figure = $this->figure();
+        $head = $figure->parts()->create(['name' => 'Head', 'position' => 1]);
+        $upload = $this->begin($figure, 'kit.obj', $obj);
+        $this->piece($figure, $upload['id'], 0, $obj)->assertOk()->assertJsonPath('state', 'done');
+        $meshes = $figure->meshes()->with('part')->get();
+        self::assertSame(['Head', 'Body', 'Base'], $meshes->pluck('title')->all());
+        self::assertSame(['Head', 'Body', 'Base'], $meshes->map(static fn (FigureMesh $m): ?string => $m->part?->name)->all());
+        self::assertSame([$head->id, 3], [$meshes[0]?->part_id, $figure->parts()->count()], 'a part of that name is that part');
+        self::assertEqualsWithDelta([600.0 + 400.0, 1800.0 + 240.0], [$meshes[1]?->measures['areaMm2'], $meshes[2]?->measures['areaMm2']], 1e-2);
+        self::assertEqualsWithDelta([25.0, 35.0], [$meshes[0]?->measures['boundsMm'][0][2], $meshes[0]?->measures['boundsMm'][1][2]], 1e-3);
+
+        [$from, $to] = [tempnam(sys_get_temp_dir(), 'kit').'.obj', tempnam(sys_get_temp_dir(), 'kit').'.3mf'];
+        file_put_contents($from, $obj);
+        (new Process(['assimp', 'export', $from, $to]))->mustRun();
+        $package = (string) file_get_contents($to);
+        $other = $this->figure();
+        $this->piece($other, $this->begin($other, 'kit.3mf', $package)['id'], 0, $package)->assertOk()->assertJsonPath('state', 'done');
+        self::assertSame([3, 3], [$other->meshes()->count(), $other->parts()->count()]);
+        self::assertEqualsWithDelta($meshes->sum('measures.areaMm2'), $other->meshes()->get()->sum('measures.areaMm2'), 0.1);
+        unlink($from);
+        unlink($to);
+        // More groups than a figure has parts are something else, and said to be.
+        $many = '';
+        foreach (range(1, 45) as $n) {
+            $many .= "g patch{$n}\nv {$n} 0 0\nv {$n} 9 0\nv {$n} 0 9\nf ".(3 * $n - 2).' '.(3 * $n - 1).' '.(3 * $n)."\n";
+        }
+        $third = $this->figure();
+        $this->piece($third, $this->begin($third, 'many.obj', $many)['id'], 0, $many)->assertOk()->assertJsonPath('state', 'done');
+        self::assertContains('45 named objects in it: too many to be parts, so they stay together.', $third->meshes()->sole()->measures['remarks']);
     }
 
     /** @return array{id: int, received: int, state: string} */

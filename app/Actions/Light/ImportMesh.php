@@ -7,31 +7,71 @@ namespace App\Actions\Light;
 use App\Adapters\Light\MeshFile;
 use App\Adapters\Light\MeshStore;
 use App\Models\Brief\Figure;
+use App\Models\Brief\Part;
 use App\Models\Light\FigureMesh;
+use App\Models\NextNumber;
+use Hyalin\Formats\Meshes\ReadMesh;
 use Hyalin\InvalidInput;
 use Hyalin\Mesh\MeshMeasures;
+use Hyalin\Mesh\NamedParts;
 use Hyalin\Mesh\NearWeld;
+use Hyalin\Mesh\TriangleMesh;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /**
- * A print file onto a figure: read, welded, measured.
+ * A print file onto a figure: read, taken apart into the objects it names, welded, measured.
  */
 final class ImportMesh
 {
     /** A model larger than this in its own numbers is hardly in inches, smaller than that hardly in mm. */
     private const LIKELY_MM = 4.0;
 
+    /** Print files, and so parts, of a figure. */
+    public const MOST = 40;
+
     /**
      * @param  string  $path  of the file
      * @param  string  $name  as the painter calls it
+     * @param  string|null  $sha256  of its content
+     * @return non-empty-list<FigureMesh> one for every object that the file names, each on the part of that name
      *
      * @throws InvalidInput when it cannot be read; nothing is kept then
      */
-    public function __invoke(Figure $figure, string $path, string $name, ?int $partId): FigureMesh
+    public function __invoke(Figure $figure, string $path, string $name, ?int $partId, ?string $sha256 = null): array
     {
         $read = MeshFile::read($path, $name);
-        $measures = MeshMeasures::of($read->mesh);
-        $mesh = $read->mesh;
+        $objects = array_unique(array_column($read->objects, 0));
+        $title = Str::limit(pathinfo($name, PATHINFO_FILENAME), 80, '') ?: 'Mesh';
+        if (count($objects) < 2) {
+            return [self::keep($figure, $read->mesh, $read, $title, $partId, $sha256)];
+        }
+        if (count($objects) + $figure->meshes()->count() > self::MOST) {
+            // Groups of materials or smoothing are no parts.
+            return [self::keep($figure, $read->mesh, $read, $title, $partId, $sha256, [count($objects).' named objects in it: too many to be parts, so they stay together.'])];
+        }
+
+        return DB::transaction(static function () use ($figure, $read, $title, $sha256): array {
+            $kept = [];
+            foreach (NamedParts::of($read->mesh, $read->objects) as $object => $mesh) {
+                $called = Str::limit((string) $object, 80, '') ?: $title;
+                $part = $figure->parts()->where('name', $called)->first();
+                if ($part === null) {
+                    $part = new Part(['name' => $called]);
+                    $part->position = NextNumber::of($figure->parts(), 'position');
+                    $figure->parts()->save($part);
+                }
+                $kept[] = self::keep($figure, $mesh, $read, $called, $part->id, $sha256);
+            }
+
+            return $kept === [] ? throw new \LogicException('a mesh with objects has one') : $kept;
+        });
+    }
+
+    /** @param  list<string>  $remarks */
+    private static function keep(Figure $figure, TriangleMesh $mesh, ReadMesh $read, string $title, ?int $partId, ?string $sha256, array $remarks = []): FigureMesh
+    {
+        $measures = MeshMeasures::of($mesh);
         if ($measures->openEdges > 0) {
             $mesh = NearWeld::of($mesh, $measures);
             $measures = MeshMeasures::of($mesh);
@@ -41,15 +81,16 @@ final class ImportMesh
 
         return $figure->meshes()->create([
             'part_id' => $partId,
-            'title' => Str::limit(pathinfo($name, PATHINFO_FILENAME), 80, '') ?: 'Mesh',
+            'title' => $title,
             'path' => $kept,
+            'sha256' => $sha256,
             'triangles' => $mesh->triangles(),
             // A format that states its unit is in mm already.
-            'unit_mm' => $read->unitMm === null && $measures->size() < self::LIKELY_MM ? 25.4 : 1.0,
+            'unit_mm' => $read->unitMm === null && MeshMeasures::of($read->mesh)->size() < self::LIKELY_MM ? 25.4 : 1.0,
             'measures' => [
                 'areaMm2' => $measures->areaMm2, 'volumeMm3' => $measures->volumeMm3, 'boundsMm' => $measures->boundsMm, 'shells' => $measures->shells,
                 'openEdges' => $measures->openEdges, 'inconsistentEdges' => $measures->inconsistentEdges, 'degenerate' => $read->degenerate,
-                'remarks' => [...$read->remarks, ...self::remarks($measures, $read->degenerate, $mesh->triangles())],
+                'remarks' => [...$read->remarks, ...$remarks, ...self::remarks($measures, $read->degenerate, $mesh->triangles())],
             ],
         ]);
     }

@@ -22,8 +22,6 @@ final class ReceiveMesh
 {
     private const MOST_BYTES = 120 * 1024 * 1024;
 
-    private const MOST_MESHES = 40;
-
     /** Days after which what never came whole is thrown away. */
     private const KEPT_DAYS = 3;
 
@@ -43,8 +41,8 @@ final class ReceiveMesh
         if ($bytes > self::MOST_BYTES) {
             throw self::refused(sprintf('%s has %.0f MB, and a print file may have %d. Nothing was added.', $name, $bytes / 1024 / 1024, self::MOST_BYTES / 1024 / 1024));
         }
-        if ($figure->meshes()->count() >= self::MOST_MESHES) {
-            throw self::refused('A figure has at most '.self::MOST_MESHES.' print files. Nothing was added.');
+        if ($figure->meshes()->count() >= ImportMesh::MOST) {
+            throw self::refused('A figure has at most '.ImportMesh::MOST.' print files. Nothing was added.');
         }
 
         return $figure->meshUploads()->create(['name' => $name, 'bytes' => $bytes, 'fingerprint' => $fingerprint, 'path' => 'uploads/'.Str::ulid()->toBase32()]);

@@ -8,8 +8,8 @@ use Hyalin\Formats\ByteSource;
 use Hyalin\Mesh\MeshBuilder;
 
 /**
- * Wavefront OBJ: vertices and faces; colours, normals, textures and materials are passed over. Faces of more corners are
- * cut into a fan.
+ * Wavefront OBJ: vertices, faces, and the names of objects and groups; colours, normals, textures and materials are passed
+ * over. Faces of more corners are cut into a fan.
  */
 final class ObjReader
 {
@@ -29,6 +29,7 @@ final class ObjReader
         $builder = new MeshBuilder;
         $vertices = [];
         $faces = 0;
+        $objects = [];
         $whole = '';
         foreach (Lines::of('', $source) as $number => $line) {
             // A line may go on after a backslash.
@@ -47,6 +48,8 @@ final class ObjReader
             } elseif (str_starts_with($line, 'f ') || str_starts_with($line, "f\t")) {
                 self::face($line, $number, $vertices, $builder);
                 $faces++;
+            } elseif (preg_match('/^[og]\s+(\S.*?)\s*$/', $line, $of) === 1) {
+                $objects[] = [mb_scrub($of[1]), $builder->triangles()];
             } elseif ($number === 1 && preg_match('/[\x00-\x08\x0E-\x1F]/', $line) === 1) {
                 throw UnreadableMesh::unknown();
             }
@@ -55,7 +58,27 @@ final class ObjReader
             throw UnreadableMesh::noTriangles('OBJ');
         }
 
-        return new ReadMesh($builder->mesh(), $builder->degenerate);
+        $all = $builder->triangles();
+        $mesh = $builder->mesh();
+
+        return new ReadMesh($mesh, $builder->degenerate, objects: $mesh->triangles() === $all ? self::counted($objects, $all) : []);
+    }
+
+    /**
+     * @param  list<array{string, int}>  $begun  names, and how many triangles there were before each
+     * @return list<array{string, int}> names, and how many each has
+     */
+    private static function counted(array $begun, int $all): array
+    {
+        $objects = [];
+        foreach ([['', 0], ...$begun] as $n => [$name, $from]) {
+            $count = ($begun[$n][1] ?? $all) - $from;
+            if ($count > 0) {
+                $objects[] = [$name, $count];
+            }
+        }
+
+        return $objects;
     }
 
     /** @return array{float, float, float} */

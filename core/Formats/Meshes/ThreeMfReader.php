@@ -31,6 +31,9 @@ final class ThreeMfReader
     /** @var list<array{int, list<float>}> */
     private array $items = [];
 
+    /** @var array<int, string> by object */
+    private array $names = [];
+
     private int $object = 0;
 
     private int $vertices = 0;
@@ -92,7 +95,7 @@ final class ThreeMfReader
         try {
             match (substr((string) strrchr('|'.$name, '|'), 1)) {
                 'model' => $this->unit = self::UNITS[$with['unit'] ?? 'millimeter'] ?? throw $this->bad('the unit is "'.mb_scrub($with['unit']).'"'),
-                'object' => $this->objects[$this->object = $this->number($with, 'id')] = [[], [], []],
+                'object' => $this->object($with),
                 'vertex' => $this->vertex($with),
                 'triangle' => $this->triangle($with),
                 'component' => $this->objects[$this->object][2][] = [$this->number($with, 'objectid'), $this->transform($with)],
@@ -103,6 +106,14 @@ final class ThreeMfReader
             // Thrown through the parser it would be lost in some versions of it.
             $this->fault = $e;
         }
+    }
+
+    /** @param  array<string, string>  $with */
+    private function object(array $with): void
+    {
+        $this->object = $this->number($with, 'id');
+        $this->objects[$this->object] = [[], [], []];
+        $this->names[$this->object] = trim(mb_scrub($with['name'] ?? ''));
     }
 
     /** @param  array<string, string>  $with */
@@ -161,14 +172,21 @@ final class ThreeMfReader
     private function built(): ReadMesh
     {
         $builder = new MeshBuilder;
-        foreach ($this->items as [$id, $transform]) {
+        $objects = [];
+        foreach ($this->items as $n => [$id, $transform]) {
+            $before = $builder->triangles();
             $this->place($builder, $id, [$transform], 0);
+            $name = ($this->names[$id] ?? '') === '' ? 'Object '.($n + 1) : $this->names[$id];
+            $objects[] = [$name, $builder->triangles() - $before];
         }
         if ($this->items === []) {
             throw UnreadableMesh::noTriangles('3MF');
         }
 
-        return new ReadMesh($builder->mesh(), $builder->degenerate, $this->unit);
+        $all = $builder->triangles();
+        $mesh = $builder->mesh();
+
+        return new ReadMesh($mesh, $builder->degenerate, $this->unit, objects: $mesh->triangles() === $all ? $objects : []);
     }
 
     /** @param  non-empty-list<list<float>>  $transforms  innermost last */

@@ -35,7 +35,7 @@ final class MeshController
         }
         ini_set('memory_limit', '1G');
         try {
-            $mesh = $take($figure, $file->getPathname(), $file->getClientOriginalName(), $request->filled('partId') ? $request->integer('partId') : null);
+            [$mesh] = $take($figure, $file->getPathname(), $file->getClientOriginalName(), $request->filled('partId') ? $request->integer('partId') : null);
         } catch (InvalidInput $e) {
             throw ValidationException::withMessages(['mesh' => ucfirst($e->getMessage()).'. Nothing was added.']);
         }
