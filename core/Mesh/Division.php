@@ -22,6 +22,11 @@ final readonly class Division
 
     private const SWEEPS = 400;
 
+    /** How far a seed reaches, in tips of a brush, and how strongly it draws for each mm2: own choices. */
+    private const TOUCH = 5.0;
+
+    private const DRAWS = 5.0;
+
     /** Rounds of threshold dynamics, and how far a border moves in each, in tips of a brush. */
     private const ROUNDS = 5;
 
@@ -71,15 +76,17 @@ final readonly class Division
         foreach ($seeds as $v => $area) {
             $byPatch[$this->patches->of[$v]][$v] = $area;
         }
-        $single = $several = [];
+        $several = [];
         foreach ($byPatch as $patch => $own) {
-            if (\count(\array_unique($own)) === 1) {
-                $single[$patch] = (int) \reset($own);
-            } else {
+            if (\count(\array_unique($own)) > 1) {
                 $several[$patch] = $own;
             }
         }
-        $of = $this->walked($single, $several);
+        $of = $this->walked($this->drawn($seeds), $several);
+        foreach ($byPatch as $patch => $own) {
+            // However strongly others draw: where a seed was set is its own.
+            $of[$patch] = isset($several[$patch]) ? $of[$patch] ?? self::NONE : (int) \reset($own);
+        }
         $labels = [];
         foreach ($this->patches->of as $patch) {
             $labels[] = $of[$patch] ?? self::NONE;
@@ -141,13 +148,17 @@ final readonly class Division
     }
 
     /**
-     * @param  array<int, int>  $single  area by patch with seeds of one area
-     * @param  array<int, array<int, int>>  $several  seeds by patch with those of more than one
+     * @param  array<int, array<int, float>>  $drawn  by patch and area: how strongly its seeds draw a walker there
+     * @param  array<int, array<int, int>>  $several  seeds by patch with those of more than one area
      * @return array<int, int> area by patch
      */
-    private function walked(array $single, array $several): array
+    private function walked(array $drawn, array $several): array
     {
-        $areas = \array_values(\array_unique([...\array_values($single), ...\array_merge([], ...\array_map(\array_values(...), \array_values($several)))]));
+        $areas = [];
+        foreach ($drawn as $own) {
+            $areas += $own;
+        }
+        $areas = \array_keys($areas);
         $to = [];
         foreach ($this->patches->borders as $p => $others) {
             foreach ($others as $q => [$length, $sum]) {
@@ -159,9 +170,7 @@ final readonly class Division
         $chance = [];
         for ($p = 0; $p < $n; $p++) {
             $chance[$p] = \array_fill_keys($areas, 0.0);
-            if (isset($single[$p])) {
-                $chance[$p][$single[$p]] = 1.0;
-            } elseif (isset($several[$p])) {
+            if (isset($several[$p])) {
                 foreach ($several[$p] as $area) {
                     $chance[$p][$area] += 1 / \count($several[$p]);
                 }
@@ -169,13 +178,14 @@ final readonly class Division
         }
         for ($sweep = 0; $sweep < self::SWEEPS; $sweep++) {
             $moved = 0.0;
-            foreach ($to as $p => $ways) {
-                if (isset($single[$p]) || isset($several[$p])) {
+            for ($p = 0; $p < $n; $p++) {
+                $ways = $to[$p] ?? [];
+                if (isset($several[$p])) {
                     continue;
                 }
-                $all = \max(1e-300, \array_sum($ways));
+                $all = \max(1e-300, \array_sum($ways) + \array_sum($drawn[$p] ?? []));
                 foreach ($areas as $area) {
-                    $sum = 0.0;
+                    $sum = $drawn[$p][$area] ?? 0.0;
                     foreach ($ways as $q => $weight) {
                         $sum += $weight * $chance[$q][$area];
                     }
@@ -197,6 +207,46 @@ final readonly class Division
         }
 
         return $of;
+    }
+
+    /**
+     * A seed is no point but a touch of the brush: what lies about it is its own, less the farther and the more creases lie
+     * between. Set a little elsewhere it means nearly the same.
+     *
+     * @param  array<int, int>  $seeds  area by vertex
+     * @return array<int, array<int, float>> by patch and area
+     */
+    private function drawn(array $seeds): array
+    {
+        $drawn = [];
+        $reach = self::TOUCH * $this->tip;
+        foreach ($seeds as $seed => $area) {
+            $way = [$seed => 0.0];
+            $settled = [];
+            /** @var \SplPriorityQueue<float, int> $queue */
+            $queue = new \SplPriorityQueue();
+            $queue->insert($seed, 0.0);
+            while (! $queue->isEmpty()) {
+                /** @var int $v */
+                $v = $queue->extract();
+                if (isset($settled[$v])) {
+                    continue;
+                }
+                $settled[$v] = true;
+                $patch = $this->patches->of[$v];
+                $drawn[$patch][$area] = ($drawn[$patch][$area] ?? 0.0) + self::DRAWS * $this->surface->area[$v] * \exp(-($way[$v] / $reach) ** 2 * 2);
+                for ($i = $this->surface->first[$v], $end = $this->surface->first[$v + 1]; $i < $end; $i++) {
+                    $w = $this->surface->next[$i];
+                    $far = $way[$v] + $this->surface->mm[$i] * (1 + self::HOLDS * \max(0.0, $this->crease[$w]));
+                    if ($far <= 2 * $reach && $far < ($way[$w] ?? \INF)) {
+                        $way[$w] = $far;
+                        $queue->insert($w, -$far);
+                    }
+                }
+            }
+        }
+
+        return $drawn;
     }
 
     /**

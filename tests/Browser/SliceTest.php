@@ -105,6 +105,9 @@ final class SliceTest extends BrowserTestCase
         $this->find("//h1[.='Prepare: Body']");
         $this->keys(' ');
         $this->find("//h1[.='Spray can: Coat']");
+        // The print is washed and still wet: the key waits for a word, too.
+        $this->button('Go on anyway')->click();
+        $this->gone("//button[.='Go on anyway']");
         $this->keys(' ');
         $this->find("//h1[.='Base coat: Coat']");
         $this->waitForText("//aside[@aria-label='Drying and timers']", 'dry in 60 min');
