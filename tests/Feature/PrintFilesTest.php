@@ -91,6 +91,11 @@ final class PrintFilesTest extends TestCase
         $this->travel(4)->days();
         $fresh = $this->begin($figure, 'other.stl', $bytes);
         self::assertSame([$fresh['id']], MeshUpload::query()->where('state', UploadState::Sending)->pluck('id')->all());
+        // Nobody reads it to the end: it is said, and not waited for for ever.
+        MeshUpload::query()->whereKey($fresh['id'])->update(['state' => UploadState::Reading]);
+        $this->getJson("/figures/{$figure->id}/mesh-uploads/{$fresh['id']}")->assertOk()->assertJsonPath('state', 'reading');
+        $this->travel(13)->minutes();
+        $this->getJson("/figures/{$figure->id}/mesh-uploads/{$fresh['id']}")->assertOk()->assertJsonPath('state', 'failed');
         $this->actingAs(\App\Models\Painter::factory()->create());
         $this->piece($figure, $fresh['id'], 0, $bytes)->assertNotFound();
     }

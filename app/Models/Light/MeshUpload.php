@@ -7,6 +7,7 @@ namespace App\Models\Light;
 use App\Models\Brief\Figure;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Storage;
 
 /**
@@ -23,12 +24,15 @@ use Illuminate\Support\Facades\Storage;
  * @property UploadState $state
  * @property string|null $problem
  * @property-read Figure $figure
+ * @property Carbon $updated_at
  * @property-read FigureMesh|null $mesh
  */
 final class MeshUpload extends Model
 {
     /** Bytes sent at once: small enough for any web server's usual limit. */
     public const PIECE = 900 * 1024;
+
+    private const READING_MINUTES = 12;
 
     protected $guarded = ['id', 'figure_id'];
 
@@ -55,6 +59,12 @@ final class MeshUpload extends Model
     public function file(): string
     {
         return Storage::disk('local')->path($this->path);
+    }
+
+    /** What reads it is gone, or nobody began: longer than that no reading takes. */
+    public function isOverdue(): bool
+    {
+        return $this->state === UploadState::Reading && $this->updated_at < now()->subMinutes(self::READING_MINUTES);
     }
 
     public function forget(): void

@@ -51,6 +51,10 @@ final class UploadController
 
     public function show(Figure $figure, MeshUpload $meshUpload): JsonResponse
     {
+        if ($meshUpload->isOverdue()) {
+            $meshUpload->update(['state' => UploadState::Failed, 'problem' => "{$meshUpload->name} was not read: the server stopped meanwhile. Nothing was added; send it again."]);
+        }
+
         return new JsonResponse(UploadProps::of($meshUpload));
     }
 
