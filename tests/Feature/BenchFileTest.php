@@ -116,6 +116,11 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
             assert($joint instanceof stdClass);
             unset($joint->isLast);
         }
+        assert(is_array($document->records->lightStudies));
+        foreach ($document->records->lightStudies as $light) {
+            assert($light instanceof stdClass);
+            unset($light->edges, $light->grooves);
+        }
         assert(is_array($document->records->runSteps));
         foreach ($document->records->runSteps as $step) {
             assert($step instanceof stdClass);

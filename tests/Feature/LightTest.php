@@ -113,6 +113,15 @@ final class LightTest extends TestCase
         Queue::assertNothingPushed();
         $wide = array_column($light->refresh()->result['areas'] ?? [], 'exposure', 'areaId');
         self::assertNotEqualsWithDelta($narrow, $wide[$table->id], 1e-6);
+        // A ball of 10 mm bends by 0.1 per mm: no edge for the usual strength, and all of its open side with four times that.
+        $edge = static fn (): float => array_column($light->refresh()->result['areas'] ?? [], 'shares', 'areaId')[$ball->id][4] ?? 0.0;
+        self::assertSame(0.0, $edge());
+        $this->putJson("/figures/{$figure->id}/light", ['edges' => 4])->assertOk()->assertJsonPath('edges', 4);
+        Queue::assertNothingPushed();
+        self::assertGreaterThan(0.5, $edge());
+        $this->putJson("/figures/{$figure->id}/light", ['edges' => 1, 'grooves' => 2])->assertOk()->assertJsonPath('grooves', 2);
+        self::assertSame(0.0, $edge());
+        $this->putJson("/figures/{$figure->id}/light", ['edges' => 9])->assertUnprocessable();
         $this->putJson("/figures/{$figure->id}/light", ['spray' => 'zenithal spray', 'spread' => 91])->assertUnprocessable();
         $this->putJson("/figures/{$figure->id}/light", ['spray' => 'base coat', 'spread' => 10])->assertUnprocessable();
         $this->putJson("/figures/{$figure->id}/light", ['up' => 'y'])->assertOk()->assertJsonPath('isStale', true);

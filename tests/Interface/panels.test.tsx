@@ -340,6 +340,8 @@ describe('the light on a mesh', () => {
         apart: [],
         camera: null,
         stillUrl: null,
+        edges: 1,
+        grooves: 1,
         canUndo: false,
         canRedo: false,
     };

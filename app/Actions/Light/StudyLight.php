@@ -38,7 +38,7 @@ final readonly class StudyLight
         $sky = Sky::around($light->axis());
         $study = LightStudy::of($assembly->mesh, $measures, $sky->directions, $progress);
         $stored = StoredStudy::create($study, $assembly);
-        [$zones, $open, $bend] = ZoneMap::studied($study, $sky, $measures->size());
+        [$zones, $open, $bend] = ZoneMap::studied($study, $sky, $measures->size(), $light->edges, $light->grooves);
         $stored->putOpenness($open);
         $stored->putCurvature($bend);
         $stored->putZones($zones->of);

@@ -292,7 +292,7 @@ final class Catalogue
                 Field::reference('figure_id', 'figures'), Field::json('up', ['type' => 'string', 'enum' => LightRecord::sideNames()]), Field::json(
                     'front',
                     ['type' => 'string', 'enum' => LightRecord::sideNames()],
-                )->optional(), Field::number('height_mm', 1, 5000)->optional(), Field::number('spread', 0, 90), Field::integer('passes', 0, 9),
+                )->optional(), Field::number('height_mm', 1, 5000)->optional(), Field::number('spread', 0, 90), Field::integer('passes', 0, 9), Field::number('edges', 0.25, 4)->optional(), Field::number('grooves', 0.25, 4)->optional(),
                 Field::json(
                     'sprays',
                     [

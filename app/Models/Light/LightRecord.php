@@ -27,6 +27,8 @@ use LogicException;
  * @property float|null $height_mm of the assembled figure; null for as it is in its files
  * @property float $spread half angle of the spray from above, degrees
  * @property int $passes of white from above
+ * @property float $edges strength with which edges are found, 1 for the usual
+ * @property float $grooves alike
  * @property array<string, Spray>|null $sprays what differs from the usual, by technique
  * @property Camera|null $camera from where to where it is looked, and how large the figure was then; mm
  * @property string|null $still picture of the figure from there
@@ -52,6 +54,8 @@ final class LightRecord extends Model
         'up' => 'z',
         'spread' => 30.0,
         'passes' => 2,
+        'edges' => 1.0,
+        'grooves' => 1.0,
         'state' => 'none',
         'progress' => 0.0,
         'stop_asked' => false,
@@ -69,7 +73,7 @@ final class LightRecord extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['result' => 'array', 'progress' => 'float', 'stop_asked' => 'boolean', 'spread' => 'float', 'height_mm' => 'float', 'sprays' => 'array', 'camera' => 'array'];
+        return ['result' => 'array', 'progress' => 'float', 'stop_asked' => 'boolean', 'spread' => 'float', 'edges' => 'float', 'grooves' => 'float', 'height_mm' => 'float', 'sprays' => 'array', 'camera' => 'array'];
     }
 
     /** @return list<string> */

@@ -471,6 +471,8 @@ export interface LightProps {
     front: string;
     heightMm: number | null;
     sprays: Array<SprayProps>;
+    edges: number;
+    grooves: number;
     hitsPerPass: number;
     beneath: number;
     state: string;

@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Light;
 use App\Actions\Light\CastGlow;
 use App\Actions\Light\CastSprays;
 use App\Actions\Light\ExportPaintedMesh;
+use App\Actions\Light\FindZones;
 use App\Actions\Light\SaveView;
 use App\Actions\Light\UseMeasurements;
 use App\Adapters\Light\AssembledFigure;
@@ -52,7 +53,7 @@ final class LightController
     }
 
     /** How it is sprayed; what needs new shadows is computed in the queue when the painter asks, the rest at once. */
-    public function settings(Request $request, Figure $figure, CastSprays $cast): JsonResponse
+    public function settings(Request $request, Figure $figure, CastSprays $cast, FindZones $findZones): JsonResponse
     {
         $sprays = implode(',', array_keys(LightRecord::ofFigure($figure)->directedSprays()));
         $request->validate([
@@ -64,6 +65,8 @@ final class LightController
             'side' => ['sometimes', 'numeric', 'between:-180,180'],
             'spread' => ['sometimes', 'numeric', 'between:0,90'],
             'passes' => ['sometimes', 'integer', 'between:0,9'],
+            'edges' => ['sometimes', 'numeric', 'between:0.25,4'],
+            'grooves' => ['sometimes', 'numeric', 'between:0.25,4'],
         ]);
         $light = LightRecord::ofFigure($figure);
         $light->up = $request->has('up') ? $request->string('up')->value() : $light->up;
@@ -72,6 +75,8 @@ final class LightController
             throw ValidationException::withMessages(['front' => 'The front must be at a right angle to up.']);
         }
         $light->height_mm = $request->has('heightMm') ? ($request->filled('heightMm') ? $request->float('heightMm') : null) : $light->height_mm;
+        $light->edges = $request->float('edges', $light->edges);
+        $light->grooves = $request->float('grooves', $light->grooves);
         if ($request->has('spray')) {
             $name = $request->string('spray')->value();
             $change = array_filter([
@@ -85,7 +90,7 @@ final class LightController
         $light->save();
         // What is stale is computed as a whole; what is not must follow, also what was set while it was stale.
         if (! AssembledFigure::isStale($figure, $light)) {
-            $cast($light);
+            $request->hasAny(['edges', 'grooves']) ? $findZones($light) : $cast($light);
         }
 
         return new JsonResponse(LightProps::of($figure));

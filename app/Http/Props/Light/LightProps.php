@@ -27,6 +27,8 @@ final readonly class LightProps
     /**
      * @param  string  $front  one of the six sides, across from up
      * @param  list<SprayProps>  $sprays  directed ones, in the order of the view's data
+     * @param  float  $edges  strength with which edges are found, 1 for the usual
+     * @param  float  $grooves  alike
      * @param  float  $hitsPerPass  of spray at full exposure in one pass
      * @param  float  $beneath  Y of the primer beneath the sprays, 0..1
      * @param  string  $state  none, waiting, running, done, stopped or failed
@@ -44,6 +46,8 @@ final readonly class LightProps
         public string $front,
         public ?float $heightMm,
         public array $sprays,
+        public float $edges,
+        public float $grooves,
         public float $hitsPerPass,
         public float $beneath,
         public string $state,
@@ -89,7 +93,7 @@ final readonly class LightProps
         }
 
         return new self(
-            $light->up, $light->frontName(), $light->height_mm, SprayProps::allOf($light), DepositProfile::HITS, SprayDirection::BENEATH, $light->exists ? $light->state : 'none', $light->progress, $light->problem,
+            $light->up, $light->frontName(), $light->height_mm, SprayProps::allOf($light), $light->edges, $light->grooves, DepositProfile::HITS, SprayDirection::BENEATH, $light->exists ? $light->state : 'none', $light->progress, $light->problem,
             AssembledFigure::isStale($figure, $light),
             self::dataUrl($figure, $light),
             $light->result['triangles'] ?? 0, $light->result['sizeMm'] ?? 0.0, $light->result['noAreaCm2'] ?? 0.0, $areas, $borders,
@@ -106,7 +110,7 @@ final readonly class LightProps
     {
         return $light->path === null || $light->result === null ? null : route(
             'light.data',
-            [$figure, 'of' => substr(hash('sha256', $light->path.json_encode([$light->result, $light->sprays, $light->front])), 0, 12)],
+            [$figure, 'of' => substr(hash('sha256', $light->path.json_encode([$light->result, $light->sprays, $light->front, $light->edges, $light->grooves])), 0, 12)],
             false,
         );
     }

@@ -5,11 +5,13 @@ import type { MeshViewer } from '@/features/mesh-view/viewer';
 import type { View } from '@/features/mesh-view/colours';
 import { Shell } from '@/features/shell/shell';
 import { send } from '@/shared/lib/api';
+import { one } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
 import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
 import { Choice } from '@/shared/ui/choice';
 import { Notice } from '@/shared/ui/notice';
+import { Slide } from '@/shared/ui/slide';
 import { Tick } from '@/shared/ui/tick';
 import type { FigureProps, LightProps, LitAreaProps, MeshProps, UploadProps } from '@/types/generated';
 import { Areas } from './areas';
@@ -218,6 +220,13 @@ function AreasPanel({ study }: { study: Study }) {
                     }
                 />
             )}
+            {view === 'zones' && light.dataUrl !== null && (
+                <Strength
+                    key={`${light.edges} ${light.grooves}`}
+                    light={light}
+                    onSet={(settings) => void change('PUT', url('light.settings', path), settings)}
+                />
+            )}
             {light.dataUrl !== null && <AreaTools study={study} />}
             {light.apart.map((words) => (
                 <Notice key={words}>{words}</Notice>
@@ -232,6 +241,38 @@ function AreasPanel({ study }: { study: Study }) {
                     Use these measurements
                 </Button>
             )}
+        </>
+    );
+}
+
+/** How easily a ridge counts as an edge, and a dip as a recess. */
+function Strength({
+    light,
+    onSet,
+}: {
+    light: LightProps;
+    onSet: (settings: { edges?: number; grooves?: number }) => void;
+}) {
+    const [strength, setStrength] = useState({ edges: light.edges, grooves: light.grooves });
+    return (
+        <>
+            {(['edges', 'grooves'] as const).map((what) => (
+                <Slide
+                    key={what}
+                    label={`Strength of ${what}`}
+                    said={`${what} ${one(strength[what])}`}
+                    min={0.3}
+                    max={3}
+                    step={0.1}
+                    value={strength[what]}
+                    onSlide={(value) => {
+                        setStrength({ ...strength, [what]: value });
+                    }}
+                    onSet={(value) => {
+                        onSet({ [what]: value });
+                    }}
+                />
+            ))}
         </>
     );
 }
