@@ -152,7 +152,6 @@ Route::middleware('auth')->group(function (): void {
         Route::delete('/balances/{balance}', [BalanceController::class, 'destroy'])->name('balances.destroy');
 
         Route::get('/light', [LightController::class, 'show'])->name('figures.light');
-        Route::post('/meshes', [MeshController::class, 'store'])->name('meshes.store');
         Route::post('/mesh-uploads', [UploadController::class, 'store'])->name('uploads.store');
         Route::post('/mesh-uploads/{meshUpload}/pieces', [UploadController::class, 'piece'])->name('uploads.piece');
         Route::post('/mesh-uploads/{meshUpload}/again', [UploadController::class, 'again'])->name('uploads.again');

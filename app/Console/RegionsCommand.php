@@ -6,7 +6,6 @@ namespace App\Console;
 
 use App\Adapters\CommandLine\BadInput;
 use App\Adapters\CommandLine\Document;
-use App\Adapters\Light\MeshFile;
 use Hyalin\Formats\Meshes\PlyWriter;
 use Hyalin\Light\LightStudy;
 use Hyalin\Light\ZoneMap;
@@ -14,9 +13,7 @@ use Hyalin\Mesh\Adjacency;
 use Hyalin\Mesh\Borders;
 use Hyalin\Mesh\Curvature;
 use Hyalin\Mesh\Division;
-use Hyalin\Mesh\MeshMeasures;
 use Hyalin\Mesh\Nearest;
-use Hyalin\Mesh\NearWeld;
 use Hyalin\Mesh\Regions;
 use Hyalin\Mesh\SurfaceGraph;
 use Hyalin\Mesh\TriangleMesh;
@@ -24,34 +21,21 @@ use Hyalin\Mesh\TriangleMesh;
 /**
  * A sculpt divided into areas, between seeds or by itself.
  */
-final class RegionsCommand extends CoreCommand
+final class RegionsCommand extends MeshCommand
 {
     protected $signature = 'hyalin:regions {file : STL, OBJ or 3MF, in mm} {--up=z : x, y, z, -x, -y or -z; a division does not depend on it} {--seeds= : JSON, a list of {"at":[x,y,z],"area":n}; none for a proposal} {--out= : a PLY with the area of every triangle}';
 
     protected $description = 'Divides a sculpt into areas with borders in its creases';
-
-    /** Pieces of a proposal at most. */
-    private const MOST = 14;
 
     /** mm within which a border lies in a crease. */
     private const NEAR = 0.5;
 
     protected function answer(): void
     {
-        ini_set('memory_limit', '1G');
-        $began = hrtime(true);
-        memory_reset_peak_usage();
-        $path = $this->argument('file');
-        if (! is_string($path) || ! is_file($path) || ! is_readable($path)) {
-            throw BadInput::at('FILE', (is_string($path) ? $path : '').' cannot be read');
-        }
+        $this->begin();
+        $this->up();
         $seeds = $this->seeds();
-        $mesh = MeshFile::read($path, $path)->mesh;
-        $measures = MeshMeasures::of($mesh);
-        if ($measures->openEdges > 0) {
-            $mesh = NearWeld::of($mesh, $measures);
-            $measures = MeshMeasures::of($mesh);
-        }
+        [$mesh, $measures] = $this->mesh();
         $coarse = LightStudy::coarser($mesh, $measures);
         [$working, $vertexOf] = [$coarse->mesh ?? $mesh, $coarse?->vertexOf];
         $division = Division::of(SurfaceGraph::of($working), Curvature::ofVertices($mesh, $vertexOf, $working), ZoneMap::tip($measures->size()));
@@ -59,50 +43,45 @@ final class RegionsCommand extends CoreCommand
         foreach ($seeds as [$point, $area]) {
             $at[Nearest::vertex($working, $point)] = $area;
         }
-        $labels = SurfaceGraph::onTriangles($mesh, $vertexOf, $seeds === [] ? $division->proposed(self::MOST) : $division->seeded($at));
+        $labels = SurfaceGraph::onTriangles($mesh, $vertexOf, $seeds === [] ? $division->proposed() : $division->seeded($at));
         // What no seed reaches is no area, and is told as such: -1.
         $areaOf = array_map(static fn (?int $area): int => $area ?? -1, $labels);
-        $this->write($mesh, $areaOf);
+        if ($this->out() !== null) {
+            $this->write($this->out(), PlyWriter::plain()->withFaceInts('area', $areaOf)->write($mesh));
+        }
         $edges = Adjacency::of($mesh);
         $counts = array_count_values(array_column($seeds, 1));
         $areas = [];
         foreach (Regions::given($areaOf)->areas($edges) as $area => $mm2) {
             $areas[] = ['area' => $area, 'areaMm2' => $mm2, 'seeds' => $counts[$area] ?? 0];
         }
-        $this->put(['areas' => $areas, 'borders' => self::borders($mesh, $edges, $areaOf, $division->nearCreases(self::NEAR), $vertexOf), 'milliseconds' => (hrtime(true) - $began) / 1e6, 'peakBytes' => memory_get_peak_usage()]);
+        $this->put(['areas' => $areas, 'borders' => self::borders($mesh, $edges, $areaOf, $division->nearCreases(self::NEAR), $vertexOf), ...$this->spent()]);
     }
 
     /**
      * @param  list<int>  $areaOf  by triangle
      * @param  list<bool>  $near  whether a working vertex lies near a crease
      * @param  list<int>|null  $vertexOf
-     * @return list<array{a: int, b: int, mm: float, concaveShare: float}>
+     * @return list<array{a: int, b: int, mm: float, concaveShare: float}> concaveShare 0..1 of the length
      */
     private static function borders(TriangleMesh $mesh, Adjacency $edges, array $areaOf, array $near, ?array $vertexOf): array
     {
+        [$x, $y, $z] = $mesh->coordinates();
         $all = $concave = [];
         foreach ($edges->angle as $e => $_) {
             [$one, $two] = $edges->triangles($e);
             if ($areaOf[$one] !== $areaOf[$two]) {
                 $pair = min($areaOf[$one], $areaOf[$two]).' '.max($areaOf[$one], $areaOf[$two]);
                 [$p, $q] = $edges->ends($e);
-                $all[$pair] = ($all[$pair] ?? 0) + 1;
-                $concave[$pair] = ($concave[$pair] ?? 0) + ($near[$vertexOf[$p] ?? $p] || $near[$vertexOf[$q] ?? $q] ? 1 : 0);
+                $mm = sqrt(($x[$p] - $x[$q]) ** 2 + ($y[$p] - $y[$q]) ** 2 + ($z[$p] - $z[$q]) ** 2);
+                $all[$pair] = ($all[$pair] ?? 0.0) + $mm;
+                $concave[$pair] = ($concave[$pair] ?? 0.0) + ($near[$vertexOf[$p] ?? $p] || $near[$vertexOf[$q] ?? $q] ? $mm : 0.0);
             }
         }
 
         return array_map(static fn (array $border): array => [
-            'a' => $border[0], 'b' => $border[1], 'mm' => $border[2], 'concaveShare' => ($concave["{$border[0]} {$border[1]}"] ?? 0) / max(1, $all["{$border[0]} {$border[1]}"] ?? 1),
+            'a' => $border[0], 'b' => $border[1], 'mm' => $border[2], 'concaveShare' => ($concave["{$border[0]} {$border[1]}"] ?? 0.0) / max(1e-12, $all["{$border[0]} {$border[1]}"] ?? 0.0),
         ], Borders::of($mesh, $edges, Regions::given($areaOf)));
-    }
-
-    /** @param  list<int>  $areaOf */
-    private function write(TriangleMesh $mesh, array $areaOf): void
-    {
-        $out = $this->option('out');
-        if (is_string($out) && $out !== '' && @file_put_contents($out, PlyWriter::plain()->withFaceInts('area', $areaOf)->write($mesh)) === false) {
-            throw BadInput::at('--out', "{$out} cannot be written");
-        }
     }
 
     /** @return list<array{array{float, float, float}, int}> */

@@ -18,6 +18,9 @@ final readonly class Layer
     /** A platelet lets nothing through: as good as so many coats of paint of its colour. */
     private const OPAQUE_COATS = 20.0;
 
+    /** What one coat leaves on each zone of such an area. */
+    private DepositProfile $profile;
+
     /**
      * @param  non-empty-list<Zone>  $zones
      * @param  PaintOptics|null  $into  the mix of the wet coat beneath that this one is blended into
@@ -38,6 +41,8 @@ final readonly class Layer
         public ?array $exposure = null,
         public AreaForm $form = AreaForm::Shaped,
     ) {
+        // Once: a mix search asks for coverage, thickness and scattering of every zone again and again.
+        $this->profile = $form->deposit($technique->profile($form === AreaForm::Gradient ? null : $exposure), $technique->spec()->blendsWet);
     }
 
     /**
@@ -107,7 +112,7 @@ final readonly class Layer
     public function coversAll(): bool
     {
         foreach ($this->zones as $zone) {
-            if ($this->flake || $this->profile()->coverage($zone) < 1.0) {
+            if ($this->flake || $this->profile->coverage($zone) < 1.0) {
                 return false;
             }
         }
@@ -156,12 +161,6 @@ final readonly class Layer
         return new self($this->technique, $this->mix, $this->thinner, $this->coats, $this->zones, $this->sheen, $this->flake, $this->hand, $this->into, $this->factors, $this->exposure, $form);
     }
 
-    private function profile(): DepositProfile
-    {
-        // How deep a coat lies does not hang on where it is sprayed from; only how much it covers does.
-        return $this->form->deposit($this->technique->profile($this->form === AreaForm::Gradient ? null : $this->exposure), $this->technique->spec()->blendsWet);
-    }
-
     /** @param  list<Zone>  $zones */
     private function but(float $thinner, int $coats, array $zones): self
     {
@@ -176,7 +175,7 @@ final readonly class Layer
         if (! in_array($zone, $this->zones, true)) {
             return 0.0;
         }
-        $covered = min(1.0, $this->profile()->coverage($zone) * ($this->hand->coverage ?? 1.0));
+        $covered = min(1.0, $this->profile->coverage($zone) * ($this->hand->coverage ?? 1.0));
 
         // Platelets lie where they fall: one dusting covers 63 %, three 95 % (common practice: three dustings).
         return $this->flake ? $covered * AreaCoverage::ofRandomHits(1.0)->fraction : $covered;
@@ -187,13 +186,13 @@ final readonly class Layer
     {
         return $this->flake
             ? self::OPAQUE_COATS
-            : $this->profile()->thickness($zone) * ($this->hand->thickness ?? 1.0) / (1 + $this->thinner);
+            : $this->profile->thickness($zone) * ($this->hand->thickness ?? 1.0) / (1 + $this->thinner);
     }
 
     /** @return float share of the scattering that a film of this thickness has in the zone, 0..1 */
     public function scattering(Zone $zone): float
     {
-        return $this->flake ? 1.0 : $this->profile()->scattering($zone);
+        return $this->flake ? 1.0 : $this->profile->scattering($zone);
     }
 
     /** @return PaintOptics of the mix as it lies in the zone, per reference coat */

@@ -13,7 +13,7 @@ final readonly class Practice
      * @param  array<string, Hand>  $hands  by technique; the usual where none is known
      * @param  array<string, list<float|null>>  $exposures  0..1 of the five zones to directed sprays, by technique
      */
-    public function __construct(private array $hands = [], private array $exposures = [], private AreaForm $form = AreaForm::Shaped)
+    public function __construct(private array $hands = [], private array $exposures = [], public AreaForm $form = AreaForm::Shaped)
     {
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Hyalin\Light;
 
+use Hyalin\Mesh\Normals;
 use Hyalin\Mesh\TriangleMesh;
 
 /**

@@ -45,13 +45,12 @@ final readonly class LightStudy
      */
     public static function of(TriangleMesh $mesh, MeshMeasures $measures, array $directions, ?Progress $progress = null): self
     {
-        if ($mesh->triangles() > self::COARSER_FROM) {
-            // The base beneath a sculpt has few large triangles: shadows would end at their corners.
-            $split = Refinement::ofFew($mesh, self::LONGEST * $measures->size());
-            $fine = $split->mesh ?? $mesh;
-            $coarse = Decimation::of($fine, $split === null ? $measures : MeshMeasures::of($fine), self::WORKING);
-
-            return new self($coarse->mesh, $fine, $coarse->vertexOf, $split?->parentOf, Visibility::of($coarse->mesh, $directions, $progress));
+        // The base beneath a sculpt has few large triangles: shadows would end at their corners.
+        $few = $mesh->triangles() > self::COARSER_FROM ? Refinement::ofFew($mesh, self::LONGEST * $measures->size()) : null;
+        $fine = $few->mesh ?? $mesh;
+        $coarse = self::coarser($fine, $few === null ? $measures : MeshMeasures::of($fine));
+        if ($coarse !== null) {
+            return new self($coarse->mesh, $fine, $coarse->vertexOf, $few?->parentOf, Visibility::of($coarse->mesh, $directions, $progress));
         }
         $split = Refinement::of($mesh, ($mesh->triangles() > self::FINE_FROM ? self::LONGEST_OF_FINE : self::LONGEST) * $measures->size());
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Hyalin\Light;
 
+use Hyalin\Mesh\Normals;
+
 /**
  * How much of the surroundings a surface sees: 1 on a ball, little in a fold. The mean of the free directions over its
  * own hemisphere, weighed by the cosine (ambient occlusion: S. Zhukov, A. Iones, G. Kronin, An ambient light illumination

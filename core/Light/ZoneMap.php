@@ -114,14 +114,23 @@ final readonly class ZoneMap
     public static function studied(LightStudy $study, Sky $sky, float $size, float $edges = 1.0, float $grooves = 1.0): array
     {
         $work = $study->working;
-        // Zones are those of light from a wide sky, however narrow the spray: an upright wall is a mid tone.
-        $wide = Exposure::ofVertices($work, $study->seen, $sky->spray($sky->up, Sky::CAP));
         [$x, $y, $z] = $work->coordinates();
         $open = Openness::ofVertices($x, $y, $z, $work->corners(), $study->seen, $sky->solidAngles);
         unset($x, $y, $z);
         $bend = Curvature::ofVertices($study->evaluated, $study->vertexOf, $work);
 
-        return [self::of($study->evaluated, $study->vertexOf, SurfaceGraph::of($work), $wide, $open, $bend, $size, $edges, $grooves), $open, $bend];
+        return [self::of($study->evaluated, $study->vertexOf, SurfaceGraph::of($work), self::wideLight($work, $study->seen, $sky), $open, $bend, $size, $edges, $grooves), $open, $bend];
+    }
+
+    /**
+     * Zones are those of light from a wide sky, however narrow the spray: an upright wall is a mid tone.
+     *
+     * @param  Sky  $sky  with the directions of what is seen
+     * @return array<int, float> 0..1 by vertex
+     */
+    public static function wideLight(TriangleMesh $working, Visibility $seen, Sky $sky): array
+    {
+        return Exposure::ofVertices($working, $seen, $sky->spray($sky->up, Sky::CAP));
     }
 
     /** @return float mm, the width of the brush tip that a figure of that size is painted with */

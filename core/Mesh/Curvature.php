@@ -19,7 +19,7 @@ final class Curvature
      */
     public static function ofVertices(TriangleMesh $mesh, ?array $vertexOf, TriangleMesh $working): array
     {
-        [$nx, $ny, $nz] = self::normals($mesh, $vertexOf, $working->vertices());
+        [$nx, $ny, $nz] = Normals::onto($mesh, $vertexOf, $working->vertices());
         [$x, $y, $z] = $working->coordinates();
         $sum = $area = \array_fill(0, \count($x), 0.0);
         foreach ($working->chunks() as $corners) {
@@ -64,39 +64,5 @@ final class Curvature
     private static function part(float $nx, float $ny, float $nz, float $px, float $py, float $pz, float $ex, float $ey, float $ez): float
     {
         return $nx * ($py * $ez - $pz * $ey) + $ny * ($pz * $ex - $px * $ez) + $nz * ($px * $ey - $py * $ex);
-    }
-
-    /**
-     * @param  list<int>|null  $vertexOf
-     * @return array{array<int, float>, array<int, float>, array<int, float>} of length 1, by working vertex
-     */
-    private static function normals(TriangleMesh $mesh, ?array $vertexOf, int $count): array
-    {
-        [$x, $y, $z] = $mesh->coordinates();
-        $nx = $ny = $nz = \array_fill(0, $count, 0.0);
-        foreach ($mesh->chunks() as $corners) {
-            for ($i = 1, $n = \count($corners); $i < $n; $i += 3) {
-                [$a, $b, $c] = [$corners[$i], $corners[$i + 1], $corners[$i + 2]];
-                $px = ($y[$b] - $y[$a]) * ($z[$c] - $z[$a]) - ($z[$b] - $z[$a]) * ($y[$c] - $y[$a]);
-                $py = ($z[$b] - $z[$a]) * ($x[$c] - $x[$a]) - ($x[$b] - $x[$a]) * ($z[$c] - $z[$a]);
-                $pz = ($x[$b] - $x[$a]) * ($y[$c] - $y[$a]) - ($y[$b] - $y[$a]) * ($x[$c] - $x[$a]);
-                for ($k = 0; $k < 3; $k++) {
-                    $v = $vertexOf === null ? $corners[$i + $k] : $vertexOf[$corners[$i + $k]];
-                    $nx[$v] += $px;
-                    $ny[$v] += $py;
-                    $nz[$v] += $pz;
-                }
-            }
-        }
-        foreach ($nx as $v => $px) {
-            $length = \sqrt($px * $px + $ny[$v] * $ny[$v] + $nz[$v] * $nz[$v]);
-            if ($length > 1e-20) {
-                $nx[$v] = $px / $length;
-                $ny[$v] /= $length;
-                $nz[$v] /= $length;
-            }
-        }
-
-        return [$nx, $ny, $nz];
     }
 }

@@ -26,7 +26,7 @@ final readonly class Decimation
         [$x, $y, $z] = $mesh->coordinates();
         // Clusters on a surface: each takes about a cell of it, and there are twice as many triangles as vertices.
         $cell = sqrt(2.6 * max(1e-12, $measures->areaMm2) / $target);
-        $normals = self::normals($mesh, $x, $y, $z);
+        $normals = Normals::onto($mesh, null, \count($x));
         $found = self::clusters($x, $y, $z, $normals, $measures, $cell);
         for ($try = 1; $try < self::TRIES && $found[1] > 0.65 * $target; $try++) {
             $cell *= sqrt(2 * $found[1] / $target);
@@ -67,32 +67,6 @@ final readonly class Decimation
         }
 
         return [$clusterOf, $count];
-    }
-
-    /**
-     * @param  list<float>  $x
-     * @param  list<float>  $y
-     * @param  list<float>  $z
-     * @return array{array<int, float>, array<int, float>, array<int, float>} by vertex, the longer the larger its triangles
-     */
-    private static function normals(TriangleMesh $mesh, array $x, array $y, array $z): array
-    {
-        $nx = $ny = $nz = \array_fill(0, \count($x), 0.0);
-        foreach ($mesh->chunks() as $corners) {
-            for ($i = 1, $n = \count($corners); $i < $n; $i += 3) {
-                [$a, $b, $c] = [$corners[$i], $corners[$i + 1], $corners[$i + 2]];
-                $px = ($y[$b] - $y[$a]) * ($z[$c] - $z[$a]) - ($z[$b] - $z[$a]) * ($y[$c] - $y[$a]);
-                $py = ($z[$b] - $z[$a]) * ($x[$c] - $x[$a]) - ($x[$b] - $x[$a]) * ($z[$c] - $z[$a]);
-                $pz = ($x[$b] - $x[$a]) * ($y[$c] - $y[$a]) - ($y[$b] - $y[$a]) * ($x[$c] - $x[$a]);
-                foreach ([$a, $b, $c] as $v) {
-                    $nx[$v] += $px;
-                    $ny[$v] += $py;
-                    $nz[$v] += $pz;
-                }
-            }
-        }
-
-        return [$nx, $ny, $nz];
     }
 
     /**

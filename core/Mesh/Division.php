@@ -11,6 +11,9 @@ namespace Hyalin\Mesh;
  */
 final readonly class Division
 {
+    /** Areas that a sculpt is divided into by itself, at most: own choice. */
+    private const USUAL = 14;
+
     /** Stands for no area while borders are drawn. */
     private const NONE = -1;
 
@@ -61,20 +64,22 @@ final readonly class Division
      * @param  int  $most  areas
      * @return list<int> area of each vertex, from 0
      */
-    public function proposed(int $most): array
+    public function proposed(int $most = self::USUAL): array
     {
         return $this->shortened($this->patches->proposed($most)->of, []);
     }
 
     /**
-     * @param  array<int, int>  $seeds  area by vertex
+     * @param  array<int, int>  $seeds  area, 0 or more, by vertex
      * @return list<int|null> area of each vertex; null where no seed's piece reaches
+     *
+     * @throws InvalidMesh when there is no such vertex
      */
     public function seeded(array $seeds): array
     {
         $byPatch = [];
         foreach ($seeds as $v => $area) {
-            $byPatch[$this->patches->of[$v]][$v] = $area;
+            $byPatch[$this->patches->of[$v] ?? throw InvalidMesh::unknownVertex($v, \count($this->patches->of))][$v] = $area;
         }
         $several = [];
         foreach ($byPatch as $patch => $own) {

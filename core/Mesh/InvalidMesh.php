@@ -57,11 +57,11 @@ final class InvalidMesh extends InvalidInput
     }
 
     /**
-     * @param  int  $triangle  counted from 0
-     * @param  int  $count  triangles of the mesh
+     * @param  int  $vertex  counted from 0
+     * @param  int  $count  vertices of the mesh
      */
-    public static function noTriangle(int $triangle, int $count): self
+    public static function unknownVertex(int $vertex, int $count): self
     {
-        return new self("triangle {$triangle} was named; the mesh has {$count}");
+        return new self("vertex {$vertex} was named; the mesh has {$count}");
     }
 }

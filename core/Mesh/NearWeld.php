@@ -13,6 +13,24 @@ final class NearWeld
     /** Of the longest side of the box. */
     private const HAIR = 1e-5;
 
+    /**
+     * A mesh as it is worked on: welded where it has open edges.
+     *
+     * @return array{TriangleMesh, MeshMeasures}
+     *
+     * @throws InvalidMesh when all points lie in one place
+     */
+    public static function measured(TriangleMesh $mesh): array
+    {
+        $measures = MeshMeasures::of($mesh);
+        if ($measures->openEdges === 0) {
+            return [$mesh, $measures];
+        }
+        $welded = self::of($mesh, $measures);
+
+        return [$welded, MeshMeasures::of($welded)];
+    }
+
     public static function of(TriangleMesh $mesh, MeshMeasures $measures): TriangleMesh
     {
         [$x, $y, $z] = $mesh->coordinates();

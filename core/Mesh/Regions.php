@@ -12,11 +12,6 @@ final readonly class Regions
     /** Sweeps in which small regions are given to their neighbours. */
     private const SWEEPS = 12;
 
-    /** How much farther it is through a fold, and over a ridge, by 1 - cosine of its angle: own choice. */
-    private const VALLEY = 60.0;
-
-    private const RIDGE = 10.0;
-
     /**
      * @param  list<int>  $of  region of each triangle, from 0
      */
@@ -141,56 +136,6 @@ final readonly class Regions
         return $reached;
     }
 
-    /**
-     * Everything is divided between seeds: each triangle goes to the seed it is nearest to over the surface, where going
-     * through a valley is far and over a ridge is a detour, so that borders come to lie in the folds. Shortest ways by E. W.
-     * Dijkstra, 1959, with a queue of buckets (R. B. Dial, 1969).
-     *
-     * @param  array<int, int>  $seeds  region by triangle
-     * @return list<int|null> region of each triangle; null where no seed's piece reaches
-     */
-    public static function seeded(TriangleMesh $mesh, Adjacency $edges, array $seeds): array
-    {
-        [$next, $cost, $first] = self::ways($mesh, $edges);
-        $n = \count($edges->area);
-        $mean = $cost === [] ? 1.0 : \max(1e-9, \array_sum($cost) / \count($cost));
-        $per = 4 / $mean;
-        // The hot loop of dividing: flat lists, whole-numbered distances as places of the queue.
-        $way = \array_fill(0, $n, \INF);
-        $of = \array_fill(0, $n, null);
-        $buckets = [0 => []];
-        foreach ($seeds as $t => $region) {
-            if (! isset($edges->area[$t])) {
-                throw InvalidMesh::noTriangle($t, $n);
-            }
-            $way[$t] = 0.0;
-            $of[$t] = $region;
-            $buckets[0][] = $t;
-        }
-        for ($at = 0, $last = 0; $at <= $last; $at++) {
-            while (($buckets[$at] ?? []) !== []) {
-                $t = \array_pop($buckets[$at]);
-                if ((int) ($way[$t] * $per) !== $at) {
-                    continue;
-                }
-                for ($i = $first[$t], $end = $first[$t + 1]; $i < $end; $i++) {
-                    $g = $next[$i];
-                    $far = $way[$t] + $cost[$i];
-                    if ($far < $way[$g]) {
-                        $way[$g] = $far;
-                        $of[$g] = $of[$t];
-                        $place = (int) ($far * $per);
-                        $buckets[$place][] = $g;
-                        $last = \max($last, $place);
-                    }
-                }
-            }
-            unset($buckets[$at]);
-        }
-
-        return \array_values($of);
-    }
-
     /** @return array<int, float> mm2 by region */
     public function areas(Adjacency $edges): array
     {
@@ -201,37 +146,6 @@ final readonly class Regions
         \ksort($areas);
 
         return $areas;
-    }
-
-    /**
-     * @return array{list<int>, list<float>, list<int>} neighbours one triangle after the other, what the way to each costs,
-     *                                                  and where those of each triangle begin
-     */
-    private static function ways(TriangleMesh $mesh, Adjacency $edges): array
-    {
-        [$x, $y, $z] = $mesh->coordinates();
-        $cx = $cy = $cz = [];
-        foreach ($mesh->chunks() as $corners) {
-            for ($i = 1, $n = \count($corners); $i < $n; $i += 3) {
-                [$a, $b, $c] = [$corners[$i], $corners[$i + 1], $corners[$i + 2]];
-                $cx[] = ($x[$a] + $x[$b] + $x[$c]) / 3;
-                $cy[] = ($y[$a] + $y[$b] + $y[$c]) / 3;
-                $cz[] = ($z[$a] + $z[$b] + $z[$c]) / 3;
-            }
-        }
-        $next = $cost = [];
-        $first = [0];
-        foreach ($edges->edgesOf() as $t => $around) {
-            foreach ($around as $e) {
-                $g = $edges->across($e, $t);
-                $turn = 1 - \cos(\deg2rad($edges->angle[$e]));
-                $next[] = $g;
-                $cost[] = \sqrt(($cx[$t] - $cx[$g]) ** 2 + ($cy[$t] - $cy[$g]) ** 2 + ($cz[$t] - $cz[$g]) ** 2) * (1 + ($edges->angle[$e] < 0 ? self::VALLEY : self::RIDGE) * $turn);
-            }
-            $first[] = \count($next);
-        }
-
-        return [$next, $cost, $first];
     }
 
     /** @param  array<int, int>  $parent */

@@ -71,7 +71,8 @@ final readonly class SurfaceGraph
     }
 
     /**
-     * Values smoothed as heat would smooth them until a point has spread to a Gaussian of that deviation along the surface.
+     * Values smoothed as heat would smooth them until a point has spread to a Gaussian of that deviation along the surface:
+     * explicit steps of the umbrella operator (M. Desbrun and others, Implicit fairing of irregular meshes, 1999).
      *
      * @param  list<float>  $values  by vertex
      * @param  float  $sigma  mm

@@ -306,11 +306,7 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
     /** A print file that stands turned, with areas chosen on it, sprays and a look. */
     private function printed(Figure $figure, int $partId, int $cloakId, int $handId): void
     {
-        $mesh = $this->post(
-            "/figures/{$figure->id}/meshes",
-            ['mesh' => UploadedFile::fake()->createWithContent('body.stl', StlWriter::write(Shapes::ball(10.0, 6))), 'partId' => $partId],
-            ['Accept' => 'application/json'],
-        )->assertCreated()->json('id');
+        $mesh = $this->printFile($figure, StlWriter::write(Shapes::ball(10.0, 6)), $partId)->json('id');
         self::assertIsInt($mesh);
         $this->patchJson("/figures/{$figure->id}/meshes/{$mesh}", ['turn' => 30, 'move' => [1, 2, 3]])->assertOk();
         $figure->meshes()->sole()->shells()->create(['shell' => 0, 'area_id' => $cloakId]);

@@ -35,12 +35,12 @@ final class LightTest extends TestCase
         $figure = $this->figure();
         $part = $figure->parts()->create(['name' => 'Body', 'position' => 1]);
         $this->get("/figures/{$figure->id}/light")->assertInertia(fn (AssertableInertia $page) => $page->component('light/index')->where('light.state', 'none')->where('light.dataUrl', null)->count('meshes', 0));
-        $mesh = $this->send($figure, Shapes::box(20.0, 30.0, 40.0), $part->id);
-        $mesh->assertCreated()->assertJsonPath('triangles', 12)->assertJsonPath('openEdges', 0)->assertJsonPath('unitMm', 1);
+        $mesh = $this->printFile($figure, StlWriter::write(Shapes::box(20.0, 30.0, 40.0)), $part->id);
+        $mesh->assertJsonPath('triangles', 12)->assertJsonPath('openEdges', 0)->assertJsonPath('unitMm', 1);
         self::assertEqualsWithDelta([20.0, 30.0, 40.0], $mesh->json('sizeMm'), 1e-4);
         self::assertEqualsWithDelta(52.0, $mesh->json('areaCm2'), 1e-4);
         // Two units high: hardly millimetres.
-        $this->send($figure, Shapes::box(1.0, 1.0, 2.0))->assertCreated()->assertJsonPath('unitMm', 25.4);
+        $this->printFile($figure, StlWriter::write(Shapes::box(1.0, 1.0, 2.0)))->assertJsonPath('unitMm', 25.4);
         $id = $mesh->json('id');
         self::assertIsInt($id);
         $this->patchJson(
@@ -48,12 +48,6 @@ final class LightTest extends TestCase
             ['move' => [1, 2, 3], 'turn' => 90, 'mirror' => true, 'unitMm' => 10],
         )->assertOk()->assertJsonPath('turn', 90)->assertJsonPath('areaCm2', fn (float $v): bool => abs($v - 5200.0) < 0.01);
         $this->patchJson("/figures/{$figure->id}/meshes/{$id}", ['unitMm' => 0])->assertUnprocessable();
-        $this->post(
-            "/figures/{$figure->id}/meshes",
-            ['mesh' => UploadedFile::fake()->createWithContent('x.stl', 'no mesh at all')],
-            ['Accept' => 'application/json'],
-        )->assertUnprocessable()->assertJsonPath('errors.mesh.0', fn (string $words): bool => str_ends_with($words, 'Nothing was added.'));
-        $this->postJson("/figures/{$figure->id}/meshes")->assertUnprocessable();
         $files = count(Storage::disk('local')->allFiles('meshes'));
         $this->deleteJson("/figures/{$figure->id}/meshes/{$id}")->assertOk();
         self::assertSame([1, $files - 2], [$figure->meshes()->count(), count(Storage::disk('local')->allFiles('meshes'))]);
@@ -76,7 +70,7 @@ final class LightTest extends TestCase
         $this->putJson("/figures/{$figure->id}/pictures/{$picture}/neutral", ['method' => 'grey', 'points' => [[0.2, 0.2], [0.8, 0.2], [0.8, 0.8], [0.2, 0.8]], 'reflectance' => 0.18])->assertOk();
         $this->get("/figures/{$figure->id}/pictures/{$picture}/image?neutral=1")->assertOk();
         // Another figure's files stay.
-        $other = $this->send($this->figure(), Shapes::box(5.0, 5.0, 5.0))->assertCreated()->json('id');
+        $other = $this->printFile($this->figure(), StlWriter::write(Shapes::box(5.0, 5.0, 5.0)))->json('id');
         self::assertIsInt($other);
         $kept = FigureMesh::query()->findOrFail($other)->path;
         self::assertGreaterThan(6, count(array_diff($files(), $before)));
@@ -158,7 +152,7 @@ final class LightTest extends TestCase
     {
         $figure = $this->figure();
         foreach (['Body' => Shapes::box(10.0, 10.0, 20.0, 3), 'Head' => Pose::of([60.0, 5.0, 3.0], [0.7, 0.1, 0.0, 1.0])->applied(Shapes::box(4.0, 6.0, 5.0, 3))] as $name => $mesh) {
-            $this->send($figure, $mesh, $figure->parts()->create(['name' => $name, 'position' => 1])->id)->assertCreated();
+            $this->printFile($figure, StlWriter::write($mesh), $figure->parts()->create(['name' => $name, 'position' => 1])->id);
         }
         $this->postJson("/figures/{$figure->id}/meshes/join", ['at' => [60, 5, 3], 'onto' => [5, 5, 20]])->assertUnprocessable()->assertJsonPath(
             'errors.at.0',
@@ -201,7 +195,7 @@ final class LightTest extends TestCase
     {
         $figure = $this->figure();
         foreach (['Body' => Shapes::box(10.0, 10.0, 20.0, 3), 'Head' => Pose::of([30.0, 0.0, 0.0])->applied(Shapes::box(4.0, 6.0, 5.0, 3))] as $name => $mesh) {
-            $this->send($figure, $mesh, $figure->parts()->create(['name' => $name, 'position' => 1])->id)->assertCreated();
+            $this->printFile($figure, StlWriter::write($mesh), $figure->parts()->create(['name' => $name, 'position' => 1])->id);
         }
         // Twice as high as in its files: what is pressed on the screen is twice as far.
         $this->putJson("/figures/{$figure->id}/light", ['heightMm' => 40])->assertOk()->assertJsonPath('state', 'none');
@@ -223,7 +217,7 @@ final class LightTest extends TestCase
     {
         $figure = $this->figure();
         $part = $figure->parts()->create(['name' => 'Block', 'position' => 1]);
-        $this->send($figure, Shapes::box(10.0, 10.0, 20.0, 6), $part->id)->assertCreated();
+        $this->printFile($figure, StlWriter::write(Shapes::box(10.0, 10.0, 20.0, 6)), $part->id);
         $this->postJson("/figures/{$figure->id}/light/areas/propose")->assertUnprocessable();
         $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
         $this->getJson("/figures/{$figure->id}/light/shown")->assertJsonPath('noAreaCm2', fn (float|int $v): bool => abs($v - 10.0) < 1e-3);
@@ -267,7 +261,7 @@ final class LightTest extends TestCase
         $this->getJson("/figures/{$figure->id}/light/shown")->assertJsonPath('noAreaCm2', fn (float|int $v): bool => abs($v - $lost) < 1e-3);
         $before = $sizes();
         // Another file besides changes how finely the block is split; what was chosen stays but for seam.
-        $this->send($figure, Pose::of([40.0, 0.0, 0.0])->applied(Shapes::box(10.0, 10.0, 60.0, 2)))->assertCreated();
+        $this->printFile($figure, StlWriter::write(Pose::of([40.0, 0.0, 0.0])->applied(Shapes::box(10.0, 10.0, 60.0, 2))));
         $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
         self::assertEqualsWithDelta($before, array_intersect_key($sizes(), $before), 0.6);
     }
@@ -419,7 +413,7 @@ final class LightTest extends TestCase
             $part = $figure->parts()->create(['name' => $name, 'position' => 1]);
             $area = $this->area($figure, $name);
             $area->update(['part_id' => $part->id]);
-            $this->send($figure, $mesh, $part->id)->assertCreated();
+            $this->printFile($figure, StlWriter::write($mesh), $part->id);
             $areas[] = $area;
         }
 
@@ -435,15 +429,5 @@ final class LightTest extends TestCase
         }
 
         return TriangleMesh::of($out, $mesh->indices);
-    }
-
-    /** @return \Illuminate\Testing\TestResponse<\Symfony\Component\HttpFoundation\Response> */
-    private function send(Figure $figure, TriangleMesh $mesh, ?int $partId = null): \Illuminate\Testing\TestResponse
-    {
-        return $this->post(
-            "/figures/{$figure->id}/meshes",
-            ['mesh' => UploadedFile::fake()->createWithContent('part.stl', StlWriter::write($mesh)), ...($partId === null ? [] : ['partId' => $partId])],
-            ['Accept' => 'application/json'],
-        );
     }
 }

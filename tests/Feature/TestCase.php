@@ -9,6 +9,8 @@ use App\Devices\ColourReader;
 use App\Devices\SimulatedColourReader;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
+use App\Models\Light\MeshUpload;
+use App\Models\Light\UploadState;
 use App\Models\Painter;
 use App\Models\References\Picture;
 use App\Models\References\Sample;
@@ -22,6 +24,7 @@ use Illuminate\Foundation\Testing\LazilyRefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
+use Illuminate\Testing\TestResponse;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -54,6 +57,26 @@ abstract class TestCase extends LaravelTestCase
         $paint->save();
 
         return $paint;
+    }
+
+    /**
+     * A print file through the door, in one piece; its answer is that of the file on its part.
+     *
+     * @return TestResponse<\Symfony\Component\HttpFoundation\Response>
+     */
+    protected function printFile(Figure $figure, string $bytes, ?int $partId = null): TestResponse
+    {
+        $id = $this->postJson("/figures/{$figure->id}/mesh-uploads", ['name' => 'part.stl', 'bytes' => strlen($bytes), 'fingerprint' => uniqid()])->assertCreated()->json('id');
+        self::assertIsInt($id);
+        $server = ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'];
+        $this->call('POST', "/figures/{$figure->id}/mesh-uploads/{$id}/pieces?at=0", server: $server, content: $bytes)->assertOk();
+        $upload = MeshUpload::query()->findOrFail($id);
+        if ($upload->state === UploadState::Known) {
+            $this->postJson("/figures/{$figure->id}/mesh-uploads/{$id}/again")->assertOk();
+        }
+        self::assertSame(UploadState::Done, $upload->refresh()->state);
+
+        return $this->patchJson("/figures/{$figure->id}/meshes/{$upload->mesh_id}", ['partId' => $partId])->assertOk();
     }
 
     protected function figure(?Painter $owner = null): Figure

@@ -117,6 +117,36 @@ final class Shapes
         return Pose::of(scale: $high / MeshMeasures::of($mesh)->size())->applied($mesh);
     }
 
+    /**
+     * A skin turned about z, closed at both ends.
+     *
+     * @param  callable(float): float  $radius
+     */
+    public static function turned(callable $radius, float $from, float $to, int $rows, int $around): TriangleMesh
+    {
+        $vertices = [[0.0, 0.0, $from]];
+        for ($i = 1; $i < $rows; $i++) {
+            $z = $from + ($to - $from) * $i / $rows;
+            for ($j = 0; $j < $around; $j++) {
+                $vertices[] = [$radius($z) * cos(2 * M_PI * $j / $around), $radius($z) * sin(2 * M_PI * $j / $around), $z];
+            }
+        }
+        $vertices[] = [0.0, 0.0, $to];
+        $last = count($vertices) - 1;
+        $at = static fn (int $i, int $j): int => 1 + ($i - 1) * $around + $j % $around;
+        $triangles = [];
+        for ($j = 0; $j < $around; $j++) {
+            $triangles[] = [0, $at(1, $j + 1), $at(1, $j)];
+            $triangles[] = [$last, $at($rows - 1, $j), $at($rows - 1, $j + 1)];
+            for ($i = 1; $i < $rows - 1; $i++) {
+                $triangles[] = [$at($i, $j), $at($i, $j + 1), $at($i + 1, $j + 1)];
+                $triangles[] = [$at($i, $j), $at($i + 1, $j + 1), $at($i + 1, $j)];
+            }
+        }
+
+        return TriangleMesh::build($vertices, $triangles);
+    }
+
     public static function both(TriangleMesh $one, TriangleMesh $two): TriangleMesh
     {
         $shifted = '';

@@ -92,7 +92,7 @@ final readonly class ProposeFinishes
         foreach ($areas as $id => $area) {
             $optics = FigureOptics::of($figure, $area, Illuminant::D65);
             $prediction ??= $optics->prediction;
-            $asked["a{$id}"] = [$optics->start, self::targets($area), $this->hands->practice($painter->id, $area), $area->form];
+            $asked["a{$id}"] = [$optics->start, self::targets($area), $this->hands->practice($painter->id, $area)];
         }
         if ($prediction === null) {
             throw ValidationException::withMessages(['figure' => 'No area of this figure has a colour to match yet: take some from a reference first.']);
@@ -121,7 +121,7 @@ final readonly class ProposeFinishes
     {
         $optics = FigureOptics::of($figure, $area, Illuminant::D65);
 
-        return new ProposalSearch($optics->prediction, $optics->start, $shelf, $targets, $this->hands->practice($painter->id, $area), $area->form);
+        return new ProposalSearch($optics->prediction, $optics->start, $shelf, $targets, $this->hands->practice($painter->id, $area));
     }
 
     /**

@@ -6,7 +6,6 @@ namespace App\Actions\Light;
 
 use App\Adapters\Light\StoredStudy;
 use App\Models\Light\LightRecord;
-use Hyalin\Light\Exposure;
 use Hyalin\Light\Sky;
 use Hyalin\Light\ZoneMap;
 use Hyalin\Mesh\SurfaceGraph;
@@ -28,7 +27,7 @@ final readonly class FindZones
         }
         $sky = Sky::around($light->axis());
         $work = $study->working();
-        $wide = Exposure::ofVertices($work, $study->seen($sky), $sky->spray($sky->up, Sky::CAP));
+        $wide = ZoneMap::wideLight($work, $study->seen($sky), $sky);
         $open = array_map(static fn (string $byte): float => ord($byte) / 255, str_split($study->openness()));
         $zones = ZoneMap::of($study->measured(), $study->vertexOf(), SurfaceGraph::of($work), $wide, $open, $study->curvature(), $light->result['sizeMm'], $light->edges, $light->grooves);
         $study->putZones($zones->of);

@@ -42,16 +42,18 @@ final class ImportMesh
     {
         $read = MeshFile::read($path, $name);
         $objects = array_unique(array_column($read->objects, 0));
+        // A format that states its unit is in mm already.
+        $unitMm = $read->unitMm === null && MeshMeasures::of($read->mesh)->size() < self::LIKELY_MM ? 25.4 : 1.0;
         $title = Str::limit(pathinfo($name, PATHINFO_FILENAME), 80, '') ?: 'Mesh';
         if (count($objects) < 2) {
-            return [self::keep($figure, $read->mesh, $read, $title, $partId, $sha256)];
+            return [self::keep($figure, $read->mesh, $read, $unitMm, $title, $partId, $sha256)];
         }
         if (count($objects) + $figure->meshes()->count() > self::MOST) {
             // Groups of materials or smoothing are no parts.
-            return [self::keep($figure, $read->mesh, $read, $title, $partId, $sha256, [count($objects).' named objects in it: too many to be parts, so they stay together.'])];
+            return [self::keep($figure, $read->mesh, $read, $unitMm, $title, $partId, $sha256, [count($objects).' named objects in it: too many to be parts, so they stay together.'])];
         }
 
-        return DB::transaction(static function () use ($figure, $read, $title, $sha256): array {
+        return DB::transaction(static function () use ($figure, $read, $unitMm, $title, $sha256): array {
             $kept = [];
             foreach (NamedParts::of($read->mesh, $read->objects) as $object => $mesh) {
                 $called = Str::limit((string) $object, 80, '') ?: $title;
@@ -61,21 +63,20 @@ final class ImportMesh
                     $part->position = NextNumber::of($figure->parts(), 'position');
                     $figure->parts()->save($part);
                 }
-                $kept[] = self::keep($figure, $mesh, $read, $called, $part->id, $sha256);
+                $kept[] = self::keep($figure, $mesh, $read, $unitMm, $called, $part->id, $sha256);
             }
 
             return $kept === [] ? throw new \LogicException('a mesh with objects has one') : $kept;
         });
     }
 
-    /** @param  list<string>  $remarks */
-    private static function keep(Figure $figure, TriangleMesh $mesh, ReadMesh $read, string $title, ?int $partId, ?string $sha256, array $remarks = []): FigureMesh
+    /**
+     * @param  float  $unitMm  what one unit of the file is
+     * @param  list<string>  $remarks
+     */
+    private static function keep(Figure $figure, TriangleMesh $mesh, ReadMesh $read, float $unitMm, string $title, ?int $partId, ?string $sha256, array $remarks = []): FigureMesh
     {
-        $measures = MeshMeasures::of($mesh);
-        if ($measures->openEdges > 0) {
-            $mesh = NearWeld::of($mesh, $measures);
-            $measures = MeshMeasures::of($mesh);
-        }
+        [$mesh, $measures] = NearWeld::measured($mesh);
         $kept = 'meshes/'.Str::ulid()->toBase32();
         MeshStore::putMesh($kept, $mesh);
 
@@ -85,8 +86,7 @@ final class ImportMesh
             'path' => $kept,
             'sha256' => $sha256,
             'triangles' => $mesh->triangles(),
-            // A format that states its unit is in mm already.
-            'unit_mm' => $read->unitMm === null && MeshMeasures::of($read->mesh)->size() < self::LIKELY_MM ? 25.4 : 1.0,
+            'unit_mm' => $unitMm,
             'measures' => [
                 'areaMm2' => $measures->areaMm2, 'volumeMm3' => $measures->volumeMm3, 'boundsMm' => $measures->boundsMm, 'shells' => $measures->shells,
                 'openEdges' => $measures->openEdges, 'inconsistentEdges' => $measures->inconsistentEdges, 'degenerate' => $read->degenerate,

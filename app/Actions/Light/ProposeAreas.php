@@ -31,9 +31,6 @@ final readonly class ProposeAreas
 
     private const MOST = 24;
 
-    /** Pieces that a sculpt is divided into at most. */
-    private const SCULPTED = 14;
-
     public function __construct(private AssignArea $assignArea)
     {
     }
@@ -92,7 +89,7 @@ final readonly class ProposeAreas
             return $flat;
         }
 
-        return Regions::given(SurfaceGraph::onTriangles($mesh, $study->vertexOf(), SculptDivision::of($study)->proposed(self::SCULPTED)));
+        return Regions::given(SurfaceGraph::onTriangles($mesh, $study->vertexOf(), SculptDivision::of($study)->proposed()));
     }
 
     /** @return array{int, string}|null id and name of the part that a triangle of the files belongs to */

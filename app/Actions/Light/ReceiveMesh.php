@@ -31,7 +31,7 @@ final class ReceiveMesh
     /** @throws ValidationException when it is too large, or the figure has as many files as it takes */
     public function begin(Figure $figure, string $name, int $bytes, string $fingerprint): MeshUpload
     {
-        foreach (MeshUpload::query()->where('updated_at', '<', now()->subDays(self::KEPT_DAYS))->whereNot('state', UploadState::Reading)->get() as $old) {
+        foreach (MeshUpload::query()->where('updated_at', '<', now()->subDays(self::KEPT_DAYS))->get() as $old) {
             $old->forget();
         }
         $known = $figure->meshUploads()->where(['fingerprint' => $fingerprint, 'bytes' => $bytes, 'state' => UploadState::Sending])->first();

@@ -55,7 +55,10 @@ final class MeshStore
     /** @return list<int> */
     public static function ints(string $path): array
     {
-        return self::unpacked('V*', self::get($path));
+        /** @var list<int> $values */
+        $values = self::unpacked('V*', self::get($path));
+
+        return $values;
     }
 
     /** @param  array<int, int>  $values  64 bits each */
@@ -67,7 +70,25 @@ final class MeshStore
     /** @return list<int> */
     public static function longs(string $path): array
     {
-        return self::unpacked('P*', self::get($path));
+        /** @var list<int> $values */
+        $values = self::unpacked('P*', self::get($path));
+
+        return $values;
+    }
+
+    /** @param  array<int, float>  $values  32 bits each */
+    public static function putFloats(string $path, array $values): void
+    {
+        self::put($path, self::packed('g*', $values));
+    }
+
+    /** @return list<float> */
+    public static function floats(string $path): array
+    {
+        /** @var list<float> $values */
+        $values = self::unpacked('g*', self::get($path));
+
+        return $values;
     }
 
     /** @param  array<int, float>  $values  0..1, a byte each */
@@ -81,9 +102,7 @@ final class MeshStore
         return $bytes;
     }
 
-    /**
-     * @param  array<int, int>  $values
-     */
+    /** @param  array<int, int|float>  $values */
     private static function packed(string $format, array $values): string
     {
         $bytes = '';
@@ -95,12 +114,12 @@ final class MeshStore
         return $bytes;
     }
 
-    /** @return list<int> */
+    /** @return list<int|float> */
     private static function unpacked(string $format, string $bytes): array
     {
         $all = [];
         for ($at = 0, $end = strlen($bytes); $at < $end; $at += 65_536) {
-            /** @var array<int, int> $part written by us */
+            /** @var array<int, int|float> $part written by us */
             $part = unpack($format, substr($bytes, $at, 65_536));
             array_push($all, ...array_values($part));
         }

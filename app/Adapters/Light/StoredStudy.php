@@ -151,7 +151,7 @@ final readonly class StoredStudy
     /** @param  list<float>  $bend  per mm, by working vertex */
     public function putCurvature(array $bend): void
     {
-        MeshStore::put("{$this->path}.bend", implode('', array_map(static fn (array $part): string => pack('g*', ...$part), array_chunk($bend, 8192))));
+        MeshStore::putFloats("{$this->path}.bend", $bend);
     }
 
     /** @return list<float> mean curvature by working vertex, per mm; computed where a study is older than that */
@@ -160,16 +160,8 @@ final readonly class StoredStudy
         if (! MeshStore::has("{$this->path}.bend")) {
             $this->putCurvature(Curvature::ofVertices($this->measured(), $this->vertexOf(), $this->working()));
         }
-        $bend = [];
-        foreach (str_split(MeshStore::get("{$this->path}.bend"), 65_536) as $part) {
-            /** @var array<int, float> $values written by us */
-            $values = unpack('g*', $part);
-            foreach ($values as $value) {
-                $bend[] = $value;
-            }
-        }
 
-        return $bend;
+        return MeshStore::floats("{$this->path}.bend");
     }
 
     /** @return string one byte a working vertex */
@@ -183,13 +175,8 @@ final readonly class StoredStudy
         $of = [];
         $keys = MeshStore::ints("{$this->path}.weightKeys");
         $vertices = MeshStore::ints("{$this->path}.weightVertices");
-        foreach (str_split(MeshStore::get("{$this->path}.weights"), 65_536) as $n => $part) {
-            /** @var array<int, float> $values written by us */
-            $values = unpack('g*', $part);
-            foreach ($values as $i => $mm2) {
-                $at = 16_384 * $n + $i - 1;
-                $of[$keys[$at]][$vertices[$at]] = $mm2;
-            }
+        foreach (MeshStore::floats("{$this->path}.weights") as $at => $mm2) {
+            $of[$keys[$at]][$vertices[$at]] = $mm2;
         }
 
         return ZoneWeights::known($of);
@@ -197,18 +184,17 @@ final readonly class StoredStudy
 
     public function putWeights(ZoneWeights $weights): void
     {
-        $keys = $vertices = [];
-        $bytes = '';
+        $keys = $vertices = $mm2 = [];
         foreach ($weights->of as $key => $byVertex) {
             foreach (array_chunk($byVertex, 8192, true) as $chunk) {
-                $bytes .= pack('g*', ...$chunk);
+                array_push($mm2, ...array_values($chunk));
                 array_push($keys, ...array_fill(0, count($chunk), $key));
                 array_push($vertices, ...array_keys($chunk));
             }
         }
         MeshStore::putInts("{$this->path}.weightKeys", $keys);
         MeshStore::putInts("{$this->path}.weightVertices", $vertices);
-        MeshStore::put("{$this->path}.weights", $bytes);
+        MeshStore::putFloats("{$this->path}.weights", $mm2);
     }
 
     /** @param  array<int, float>  $exposure  0..1 by working vertex */

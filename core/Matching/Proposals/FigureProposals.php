@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Hyalin\Matching\Proposals;
 
 use Hyalin\Colour\Lab;
-use Hyalin\Finish\AreaForm;
 use Hyalin\Finish\Practice;
 use Hyalin\Finish\SectionPrediction;
 use Hyalin\Finish\SectionRow;
@@ -29,7 +28,7 @@ final class FigureProposals
 
     /**
      * @param  list<ShelfPot>  $shelf
-     * @param  array<string, array{SectionRow, non-empty-array<string, Lab>, Practice, AreaForm}>  $areas  start, targets, how it is painted and its form, by area
+     * @param  array<string, array{SectionRow, non-empty-array<string, Lab>, Practice}>  $areas  start, targets and how it is painted, by area
      * @param  list<ProposalKind>  $kinds
      */
     private function __construct(
@@ -42,7 +41,7 @@ final class FigureProposals
 
     /**
      * @param  list<ShelfPot>  $shelf
-     * @param  array<string, array{SectionRow, non-empty-array<string, Lab>, Practice, AreaForm}>  $areas  start, targets, how it is painted and its form, by area
+     * @param  array<string, array{SectionRow, non-empty-array<string, Lab>, Practice}>  $areas  start, targets and how it is painted, by area
      * @param  list<ProposalKind>  $kinds
      * @param  int|null  $mostPots  null for as few as cost little
      * @return array<string, Proposal> by area; an area nothing can be proposed for is left out. Places are those of the
@@ -162,9 +161,9 @@ final class FigureProposals
     {
         $key = implode(',', $places).'/'.implode(',', array_map(static fn (ProposalKind $kind): string => $kind->value, $kinds));
         if (! isset($this->known[$area][$key])) {
-            [$start, $targets, $practice, $form] = $this->areas[$area];
+            [$start, $targets, $practice] = $this->areas[$area];
             $shelf = array_map(fn (int $place): ShelfPot => $this->shelf[$place], $places);
-            $found = (new ProposalSearch($this->prediction, $start, $shelf, $targets, $practice, $form))->find($kinds);
+            $found = (new ProposalSearch($this->prediction, $start, $shelf, $targets, $practice))->find($kinds);
             if ($found === []) {
                 return null;
             }

@@ -32,6 +32,8 @@ final readonly class ProposalSearch
 
     private ProposalBench $bench;
 
+    private AreaForm $form;
+
     /** @var non-empty-array<string, Lab> those that were really wanted */
     private array $wanted;
 
@@ -39,10 +41,11 @@ final readonly class ProposalSearch
      * @param  list<ShelfPot>  $shelf
      * @param  non-empty-array<string, Lab>  $targets  by zone, as seen
      */
-    public function __construct(SectionPrediction $prediction, SectionRow $start, array $shelf, array $targets, Practice $practice = new Practice, private AreaForm $form = AreaForm::Shaped)
+    public function __construct(SectionPrediction $prediction, SectionRow $start, array $shelf, array $targets, Practice $practice = new Practice)
     {
+        $this->form = $practice->form;
         $this->wanted = $targets;
-        $this->bench = new ProposalBench($prediction, $start, $shelf, RampTargets::complete($targets, $form !== AreaForm::Gradient), $practice);
+        $this->bench = new ProposalBench($prediction, $start, $shelf, RampTargets::complete($targets, $practice->form !== AreaForm::Gradient), $practice);
     }
 
     /**

@@ -135,7 +135,7 @@ final class ProposalTest extends TestCase
         $shelf = [...$this->shelf(), new ShelfPot(self::paint('#b9bcc2', Opacity::OneCoat), PotRole::Metal), new ShelfPot(self::paint('#e6e8ea', Opacity::OneCoat), PotRole::Metal)];
         $silver = self::targets(['#3a3c40', '#6c7076', '#a8acb2', '#d0d3d8', '#eceef0']);
         $start = $this->prediction->start(Reflectance::flat(0.25));
-        $metal = (new ProposalSearch($this->prediction, $start, $shelf, $silver, form: AreaForm::Metal))->find(ProposalKind::cases());
+        $metal = (new ProposalSearch($this->prediction, $start, $shelf, $silver, new Practice(form: AreaForm::Metal)))->find(ProposalKind::cases());
         self::assertSame([ProposalKind::Metals], array_column($metal, 'kind'));
         foreach ($metal[0]->layers as $layer) {
             $flakes = array_filter(array_keys($layer->drops), static fn (int $place): bool => $shelf[$place]->role === PotRole::Metal);
@@ -156,7 +156,7 @@ final class ProposalTest extends TestCase
         $start = $this->prediction->start(Reflectance::flat(0.25));
         // From light at the root to dark at the tip: no light and shade would ever ask for that.
         $hair = ['recess' => Srgb::hex('#c9a05a')->toXyz()->toLab(), 'edge' => Srgb::hex('#5b3420')->toXyz()->toLab()];
-        $found = (new ProposalSearch($this->prediction, $start, $this->shelf(), $hair, new Practice([], [], AreaForm::Gradient), AreaForm::Gradient))->find(ProposalKind::cases());
+        $found = (new ProposalSearch($this->prediction, $start, $this->shelf(), $hair, new Practice(form: AreaForm::Gradient)))->find(ProposalKind::cases());
         self::assertSame([ProposalKind::Bands], array_column($found, 'kind'));
         $lightness = array_map(fn (Zone $z): float => $found[0]->section->top()->cell($z)->seen->lightness, Zone::cases());
         $sorted = $lightness;
@@ -173,7 +173,7 @@ final class ProposalTest extends TestCase
         }
 
         $eye = ['recess' => Lab::of(15, 0, 0), 'mid' => Lab::of(45, -5, -20), 'light' => Lab::of(90, 0, 3)];
-        $kinds = array_column((new ProposalSearch($this->prediction, $start, $this->shelf(), $eye, form: AreaForm::Eye))->find(ProposalKind::cases()), 'kind');
+        $kinds = array_column((new ProposalSearch($this->prediction, $start, $this->shelf(), $eye, new Practice(form: AreaForm::Eye)))->find(ProposalKind::cases()), 'kind');
         self::assertEqualsCanonicalizing([ProposalKind::Flat, ProposalKind::OneCoat], $kinds);
     }
 

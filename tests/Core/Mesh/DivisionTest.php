@@ -8,6 +8,7 @@ use Hyalin\Mesh\Adjacency;
 use Hyalin\Mesh\Borders;
 use Hyalin\Mesh\Curvature;
 use Hyalin\Mesh\Division;
+use Hyalin\Mesh\InvalidMesh;
 use Hyalin\Mesh\Nearest;
 use Hyalin\Mesh\Regions;
 use Hyalin\Mesh\SurfaceGraph;
@@ -24,7 +25,7 @@ final class DivisionTest extends TestCase
 
     public function test_a_waist_parts_two_bodies_by_itself_and_between_seeds(): void
     {
-        $mesh = self::turned(180, 90, static fn (float $z): float => 7.0 - 3.0 * exp(-(($z - 15) / 1.5) ** 2), 30.0);
+        $mesh = Shapes::turned(static fn (float $z): float => 7.0 - 3.0 * exp(-(($z - 15) / 1.5) ** 2), 0.0, 30.0, 180, 90);
         $division = self::division($mesh);
         [, , $z] = $mesh->coordinates();
         $cut = static function (array $labels) use ($z): array {
@@ -59,6 +60,35 @@ final class DivisionTest extends TestCase
         // A second body that no seed is on belongs to nobody.
         $two = Shapes::both($mesh, Shapes::ball(3.0, 20, 40.0));
         self::assertContains(null, self::division($two)->seeded($seeds));
+    }
+
+    public function test_seeds_divide_a_body_with_borders_in_its_folds(): void
+    {
+        // Two balls grown into each other, seen as one skin with a waist: a dumb-bell. One seed in each, far from the waist.
+        $bell = Shapes::turned(static fn (float $z): float => sqrt(max(1e-6, $z < 0 ? 25 - ($z + 4.5) ** 2 : 25 - ($z - 4.5) ** 2)), -9.5, 9.5, 120, 96);
+        [, , $z] = $bell->coordinates();
+        // One of them close to the waist: nearer to it than half of the other ball, and the border stays in the fold.
+        $seeds = [Nearest::vertex($bell, [2.5, 0.0, -8.5]) => 7, Nearest::vertex($bell, [4.0, 0.0, 1.5]) => 9];
+        $of = self::division($bell)->seeded($seeds);
+        $wrong = 0;
+        foreach ($of as $v => $area) {
+            $wrong += $area === ($z[$v] < 0 ? 7 : 9) ? 0 : 1;
+        }
+        self::assertLessThan(0.02 * count($of), $wrong);
+        // What no seed reaches is nobody's.
+        $none = self::division(Shapes::both($bell, Shapes::box(1.0, 1.0, 1.0)))->seeded($seeds);
+        self::assertSame([null], array_values(array_unique(array_slice($none, $bell->vertices()))));
+        self::assertNotContains(null, array_slice($none, 0, $bell->vertices()));
+        $this->expectException(InvalidMesh::class);
+        self::division($bell)->seeded([$bell->vertices() => 1]);
+    }
+
+    public function test_seeds_on_a_flat_sheet_share_it_by_nearness(): void
+    {
+        $sheet = Shapes::land(0.0, 40.0, 0.0, 20.0, 80, 40, static fn (): float => 0.0);
+        $labels = self::division($sheet)->seeded([Nearest::vertex($sheet, [10.0, 10.0, 0.0]) => 1, Nearest::vertex($sheet, [30.0, 10.0, 0.0]) => 2]);
+        $regions = Regions::given(array_map(static fn (?int $area): int => $area ?? -1, SurfaceGraph::onTriangles($sheet, null, $labels)));
+        self::assertEqualsWithDelta([1 => 400.0, 2 => 400.0], $regions->areas(Adjacency::of($sheet)), 20.0);
     }
 
     public function test_where_no_crease_helps_a_border_is_about_as_short_as_it_can_be(): void
@@ -130,24 +160,5 @@ final class DivisionTest extends TestCase
         $regions = Regions::given(array_map(static fn (?int $area): int => $area ?? -1, SurfaceGraph::onTriangles($mesh, null, $labels)));
 
         return array_sum(array_column(Borders::of($mesh, Adjacency::of($mesh), $regions), 2));
-    }
-
-    /** @param  callable(float): float  $radius  by height */
-    private static function turned(int $rows, int $columns, callable $radius, float $high): TriangleMesh
-    {
-        $vertices = $triangles = [];
-        for ($i = 0; $i <= $rows; $i++) {
-            $z = $high * $i / $rows;
-            for ($j = 0; $j < $columns; $j++) {
-                $a = 2 * M_PI * $j / $columns;
-                $vertices[] = [$radius($z) * cos($a), $radius($z) * sin($a), $z];
-                if ($i < $rows) {
-                    [$p, $q] = [$i * $columns + $j, $i * $columns + ($j + 1) % $columns];
-                    array_push($triangles, [$p, $q, $q + $columns], [$p, $q + $columns, $p + $columns]);
-                }
-            }
-        }
-
-        return TriangleMesh::build($vertices, $triangles);
     }
 }

@@ -6,7 +6,6 @@ namespace Tests\Core\Mesh;
 
 use Hyalin\Mesh\Adjacency;
 use Hyalin\Mesh\Borders;
-use Hyalin\Mesh\InvalidMesh;
 use Hyalin\Mesh\Regions;
 use Hyalin\Mesh\TriangleMesh;
 use PHPUnit\Framework\TestCase;
@@ -109,46 +108,6 @@ final class RegionsTest extends TestCase
         }
     }
 
-    public function test_seeds_divide_a_body_with_borders_in_its_folds(): void
-    {
-        // Two balls grown into each other, seen as one skin with a waist: a dumb-bell. One seed in each, far from the waist.
-        $bell = self::turnedBody(static fn (float $z): float => sqrt(max(1e-6, $z < 0 ? 25 - ($z + 4.5) ** 2 : 25 - ($z - 4.5) ** 2)), -9.5, 9.5, 120, 96);
-        $edges = Adjacency::of($bell);
-        [, , $z] = $bell->coordinates();
-        $middles = array_map(static fn (array $c): float => ($z[$c[0]] + $z[$c[1]] + $z[$c[2]]) / 3, array_chunk($bell->corners(), 3));
-        // One of them close to the waist: nearer to it than half of the other ball, and the border stays in the fold.
-        $seeds = [self::nearest($middles, -8.5) => 7, self::nearest($middles, 1.5) => 9];
-        $of = Regions::seeded($bell, $edges, $seeds);
-        $wrong = 0;
-        foreach ($of as $t => $region) {
-            $wrong += $region === ($middles[$t] < 0 ? 7 : 9) ? 0 : 1;
-        }
-        self::assertLessThan(0.02 * count($of), $wrong);
-        // What no seed reaches is nobody's.
-        $apart = Shapes::both($bell, Shapes::box(1.0, 1.0, 1.0));
-        $none = Regions::seeded($apart, Adjacency::of($apart), $seeds);
-        self::assertSame(array_fill(0, 12, null), array_slice($none, $bell->triangles()));
-        self::assertNotContains(null, array_slice($none, 0, $bell->triangles()));
-        $this->expectException(InvalidMesh::class);
-        Regions::seeded($bell, $edges, [$bell->triangles() => 1]);
-    }
-
-    public function test_seeds_on_a_flat_sheet_share_it_by_nearness(): void
-    {
-        $sheet = Shapes::land(0.0, 40.0, 0.0, 20.0, 80, 40, static fn (): float => 0.0);
-        $edges = Adjacency::of($sheet);
-        [$x] = $sheet->coordinates();
-        $corners = array_chunk($sheet->corners(), 3);
-        $seed = static function (float $at) use ($corners, $sheet): int {
-            [$x, $y] = $sheet->coordinates();
-            $far = array_map(static fn (array $c): float => hypot(($x[$c[0]] + $x[$c[1]] + $x[$c[2]]) / 3 - $at, ($y[$c[0]] + $y[$c[1]] + $y[$c[2]]) / 3 - 10), $corners);
-
-            return (int) array_search(min($far ?: [0.0]), $far, true);
-        };
-        $regions = Regions::given(array_map(intval(...), Regions::seeded($sheet, $edges, [$seed(10.0) => 1, $seed(30.0) => 2])));
-        self::assertEqualsWithDelta([1 => 400.0, 2 => 400.0], $regions->areas($edges), 20.0);
-    }
-
     public function test_a_region_grows_up_to_the_crease_and_small_ones_are_given_away(): void
     {
         $box = Shapes::box(4.0, 4.0, 4.0, 6);
@@ -218,43 +177,5 @@ final class RegionsTest extends TestCase
         }
 
         return TriangleMesh::build($vertices, $triangles);
-    }
-
-    /**
-     * A skin turned about z, closed at both ends.
-     *
-     * @param  callable(float): float  $radius
-     */
-    private static function turnedBody(callable $radius, float $from, float $to, int $rows, int $around): TriangleMesh
-    {
-        $vertices = [[0.0, 0.0, $from]];
-        for ($i = 1; $i < $rows; $i++) {
-            $z = $from + ($to - $from) * $i / $rows;
-            for ($j = 0; $j < $around; $j++) {
-                $vertices[] = [$radius($z) * cos(2 * M_PI * $j / $around), $radius($z) * sin(2 * M_PI * $j / $around), $z];
-            }
-        }
-        $vertices[] = [0.0, 0.0, $to];
-        $last = count($vertices) - 1;
-        $at = static fn (int $i, int $j): int => 1 + ($i - 1) * $around + $j % $around;
-        $triangles = [];
-        for ($j = 0; $j < $around; $j++) {
-            $triangles[] = [0, $at(1, $j + 1), $at(1, $j)];
-            $triangles[] = [$last, $at($rows - 1, $j), $at($rows - 1, $j + 1)];
-            for ($i = 1; $i < $rows - 1; $i++) {
-                $triangles[] = [$at($i, $j), $at($i, $j + 1), $at($i + 1, $j + 1)];
-                $triangles[] = [$at($i, $j), $at($i + 1, $j + 1), $at($i + 1, $j)];
-            }
-        }
-
-        return TriangleMesh::build($vertices, $triangles);
-    }
-
-    /** @param  list<float>  $middles */
-    private static function nearest(array $middles, float $z): int
-    {
-        $far = array_map(static fn (float $m): float => abs($m - $z), $middles);
-
-        return (int) array_search(min($far ?: [0.0]), $far, true);
     }
 }

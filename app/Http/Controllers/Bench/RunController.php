@@ -31,7 +31,7 @@ use Illuminate\Validation\ValidationException;
  */
 final class RunController
 {
-    public function updateStep(RunStepRequest $request, Run $run, RunStep $step, SaveVersioned $save, TakePaintFromPots $take, #[CurrentUser] Painter $painter): JsonResponse
+    public function updateStep(RunStepRequest $request, Run $run, RunStep $step, SaveVersioned $save, TakePaintFromPots $take, AidedDrying $drying, #[CurrentUser] Painter $painter): JsonResponse
     {
         $show = static fn (RunStep $s): RunStepProps => RunStepProps::one($s);
         $save(
@@ -39,10 +39,10 @@ final class RunController
             $step,
             $request->integer('version'),
             $request->validated(),
-            static function (RunStep $step) use ($request, $painter, $take): void {
+            static function (RunStep $step) use ($request, $painter, $take, $drying): void {
                 $request->applyTo($step, $painter);
                 self::useCup($step);
-                app(AidedDrying::class)->keep($step);
+                $drying->keep($step);
                 $take($step);
             },
             $show,

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Light;
 
 use App\Actions\Light\AttachPart;
-use App\Actions\Light\ImportMesh;
 use App\Adapters\Light\AssembledFigure;
 use App\Adapters\StoredFile;
 use App\Http\Props\Light\MeshProps;
@@ -13,10 +12,8 @@ use App\Http\Requests\Light\PointRule;
 use App\Models\Brief\Figure;
 use App\Models\Light\FigureMesh;
 use App\Models\Light\LightRecord;
-use Hyalin\InvalidInput;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 
@@ -25,24 +22,6 @@ use Illuminate\Validation\ValidationException;
  */
 final class MeshController
 {
-    /** @throws ValidationException when it is no mesh, or too large */
-    public function store(Request $request, Figure $figure, ImportMesh $take): JsonResponse
-    {
-        $request->validate(['partId' => ['nullable', 'integer', Rule::exists('parts', 'id')->where('figure_id', $figure->id)]]);
-        $file = $request->file('mesh');
-        if (! $file instanceof UploadedFile || ! $file->isValid()) {
-            throw ValidationException::withMessages(['mesh' => 'No file arrived: it may be larger than this server allows. Nothing was added.']);
-        }
-        ini_set('memory_limit', '1G');
-        try {
-            [$mesh] = $take($figure, $file->getPathname(), $file->getClientOriginalName(), $request->filled('partId') ? $request->integer('partId') : null);
-        } catch (InvalidInput $e) {
-            throw ValidationException::withMessages(['mesh' => ucfirst($e->getMessage()).'. Nothing was added.']);
-        }
-
-        return new JsonResponse(MeshProps::of($mesh), JsonResponse::HTTP_CREATED);
-    }
-
     public function update(Request $request, Figure $figure, FigureMesh $mesh): JsonResponse
     {
         $request->validate([

@@ -110,7 +110,7 @@ final class NamedColourRequest extends FormRequest
         }
         $drafts = LayerDraft::stackOf($area);
         if ($drafts === []) {
-            throw ValidationException::withMessages(['areaId' => "{$area->name} has neither a colour for its {$zone->value} nor a finish yet."]);
+            throw ValidationException::withMessages(['areaId' => "{$area->name} has neither a colour for its {$area->form->words($zone)} nor a finish yet."]);
         }
 
         return FigureOptics::of($figure, $area, Illuminant::D65)->section($drafts)->top()->cell($zone)->seen;

@@ -4,7 +4,7 @@ import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
 import { Notice } from '@/shared/ui/notice';
 import type { UploadProps } from '@/types/generated';
-import { sendInPieces, type Sent } from './send-pieces';
+import { sendInPieces, untilRead, type Sent } from './send-pieces';
 
 type Props = { figureId: number; uploads: readonly UploadProps[]; onDone: () => unknown };
 
@@ -124,16 +124,18 @@ function usePrintFiles(figureId: number, onDone: () => unknown) {
     }
 
     async function again(upload: UploadProps) {
-        const at = { figure: figureId, meshUpload: upload.id };
         setKnown((now) => now.filter((u) => u.id !== upload.id));
-        let now = await send<UploadProps>('POST', url('uploads.again', at));
-        while (now.state === 'reading') {
-            setSent({ name: upload.name, fraction: null, isLost: false });
-            await new Promise((resolve) => setTimeout(resolve, 400));
-            now = await send<UploadProps>('GET', url('uploads.show', at));
+        try {
+            const begun = await send<UploadProps>(
+                'POST',
+                url('uploads.again', { figure: figureId, meshUpload: upload.id }),
+            );
+            await untilRead(figureId, begun, setSent);
+        } catch (error) {
+            if (!(error instanceof ApiError)) throw error;
+            setProblems([error.message]);
         }
         setSent(null);
-        if (now.problem !== null) setProblems([now.problem]);
         await onDone();
     }
 

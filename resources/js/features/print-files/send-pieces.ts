@@ -1,9 +1,15 @@
-import { ApiError, send, sendBytes } from '@/shared/lib/api';
+import { ApiError, send } from '@/shared/lib/api';
 import { url } from '@/shared/lib/url';
 import type { UploadProps } from '@/types/generated';
 
 /** A lost connection is tried again after so many milliseconds, each time longer. */
 const WAITS = [500, 1000, 2000, 4000, 8000, 15_000, 30_000];
+
+/** Milliseconds between two looks at a file that is read. */
+const LOOK = 400;
+
+/** Bytes below which a piece is not halved any more. */
+const LEAST = 64 * 1024;
 
 /** How far a file is: 0..1 of its bytes, null while the server reads it. */
 export type Sent = { name: string; fraction: number | null; isLost: boolean };
@@ -42,45 +48,66 @@ export async function sendInPieces(
         onSent({ name: file.name, fraction: upload.received / file.size, isLost: lost > 0 });
         const from = upload.received;
         try {
-            upload = await sendBytes<UploadProps>(
-                url('uploads.piece', { ...at, at: from }),
-                file.slice(from, from + size),
-                signal,
-            );
+            const piece = file.slice(from, from + size);
+            upload = await send<UploadProps>('POST', url('uploads.piece', { ...at, at: from }), piece, signal);
             lost = 0;
         } catch (error) {
-            if (signal.aborted) throw error;
-            if (error instanceof ApiError && error.status === 413 && size > 64 * 1024) {
+            if (!(error instanceof ApiError)) throw error;
+            if (error.status === 413 && size > LEAST) {
                 // Something between here and Hyalin takes less at once.
                 size = Math.floor(size / 2);
                 continue;
             }
-            const isLost = !(error instanceof ApiError) || error.status === 0 || error.status >= 500;
+            if (!error.isTransient) throw error;
             const wait = WAITS[lost];
-            if (!isLost || wait === undefined) throw error instanceof ApiError ? error : new ApiError(0, LOST);
+            if (wait === undefined) throw new ApiError(0, LOST);
             lost++;
             onSent({ name: file.name, fraction: from / file.size, isLost: true });
             await pause(wait, signal);
-            upload = await send<UploadProps>('GET', url('uploads.show', at), undefined, signal).catch(() => upload);
+            upload = await look(figure, upload, signal);
         }
     }
     signal.removeEventListener('abort', cancel);
-    while (upload.state === 'reading') {
-        onSent({ name: file.name, fraction: null, isLost: false });
-        await pause(400, signal);
-        upload = await send<UploadProps>('GET', url('uploads.show', at), undefined, signal);
+    return untilRead(figure, upload, onSent, signal);
+}
+
+/**
+ * Waits until the server has read a file that it has.
+ *
+ * @throws ApiError when it cannot be read; nothing was added then
+ */
+export async function untilRead(
+    figure: number,
+    upload: UploadProps,
+    onSent: (sent: Sent) => void,
+    signal?: AbortSignal,
+): Promise<UploadProps> {
+    let now = upload;
+    while (now.state === 'reading') {
+        onSent({ name: now.name, fraction: null, isLost: false });
+        await pause(LOOK, signal);
+        now = await look(figure, now, signal);
     }
-    if (upload.state === 'failed')
-        throw new ApiError(422, upload.problem ?? 'It could not be read. Nothing was added.');
-    return upload;
+    if (now.state === 'failed') throw new ApiError(422, now.problem ?? 'It could not be read. Nothing was added.');
+    return now;
+}
+
+/** As the server has it, or as it was known where the server cannot be asked just now. */
+function look(figure: number, upload: UploadProps, signal?: AbortSignal): Promise<UploadProps> {
+    return send<UploadProps>('GET', url('uploads.show', { figure, meshUpload: upload.id }), undefined, signal).catch(
+        (error: unknown) => {
+            if (error instanceof ApiError && error.isTransient) return upload;
+            throw error;
+        },
+    );
 }
 
 const LOST = 'Hyalin cannot be reached. What has arrived is kept: choose the file again to go on.';
 
-function pause(milliseconds: number, signal: AbortSignal): Promise<void> {
+function pause(milliseconds: number, signal?: AbortSignal): Promise<void> {
     return new Promise((resolve, reject) => {
         const timer = setTimeout(resolve, milliseconds);
-        signal.addEventListener(
+        signal?.addEventListener(
             'abort',
             () => {
                 clearTimeout(timer);

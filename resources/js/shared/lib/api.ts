@@ -37,14 +37,15 @@ export async function send<T>(
 ): Promise<T> {
     const headers: Record<string, string> = { Accept: 'application/json', 'X-XSRF-TOKEN': token() };
     if (once !== undefined) headers['X-Once'] = once;
-    const isForm = body instanceof FormData;
-    if (body !== undefined && !isForm) headers['Content-Type'] = 'application/json';
+    // A form says its own type, bytes go as they are.
+    const isRaw = body instanceof FormData || body instanceof Blob;
+    if (body !== undefined && !isRaw) headers['Content-Type'] = 'application/json';
     let response: Response;
     try {
         response = await fetch(path, {
             method,
             headers,
-            body: body === undefined ? null : isForm ? body : JSON.stringify(body),
+            body: body === undefined ? null : isRaw ? body : JSON.stringify(body),
             ...(signal ? { signal } : {}),
         });
     } catch (error) {
@@ -90,19 +91,6 @@ export function upload<T>(path: string, form: FormData, onProgress: (fraction: n
         };
         request.send(form);
     });
-}
-
-/** Sends bytes as they are. */
-export async function sendBytes<T>(path: string, bytes: Blob, signal: AbortSignal): Promise<T> {
-    const response = await fetch(path, {
-        method: 'POST',
-        body: bytes,
-        signal,
-        headers: { Accept: 'application/json', 'Content-Type': 'application/octet-stream', 'X-XSRF-TOKEN': token() },
-    });
-    const answer: unknown = await response.json().catch(() => null);
-    if (!response.ok) throw failure(response.status, answer);
-    return answer as T;
 }
 
 /** What an upload button says while it works. */
