@@ -9,7 +9,6 @@ use Facebook\WebDriver\Chrome\ChromeOptions;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Exception\TimeoutException;
 use Facebook\WebDriver\Exception\WebDriverException;
-use Facebook\WebDriver\Interactions\WebDriverActions;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
@@ -96,7 +95,7 @@ abstract class BrowserTestCase extends TestCase
         }, "not to be seen: {$xpath}");
         self::assertInstanceOf(RemoteWebElement::class, $element);
 
-        return $element;
+        return PatientElement::of($element, fn (): RemoteWebElement => $this->find($xpath, $seconds));
     }
 
     protected function gone(string $xpath, int $seconds = self::PATIENCE): void
@@ -195,10 +194,11 @@ abstract class BrowserTestCase extends TestCase
         }
     }
 
+    /** Presses keys, each going to whatever has the focus then: no element is named that may be drawn anew meanwhile. */
     protected function keys(string ...$keys): void
     {
         foreach ($keys as $key) {
-            (new WebDriverActions($this->browser))->sendKeys(null, $key)->perform();
+            $this->browser->getKeyboard()->pressKey($key)->releaseKey($key);
         }
     }
 
