@@ -166,6 +166,10 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/light/data', [LightController::class, 'data'])->name('light.data');
         Route::get('/light/glow/{area}', [LightController::class, 'glow'])->name('light.glow');
         Route::post('/meshes/join', [MeshController::class, 'join'])->name('meshes.join');
+        Route::post('/meshes/fit', [MeshController::class, 'fit'])->name('meshes.fit');
+        Route::post('/meshes/undo', [MeshController::class, 'undo'])->name('meshes.undo');
+        Route::post('/meshes/redo', [MeshController::class, 'redo'])->name('meshes.redo');
+        Route::get('/meshes/{mesh}/bare', [MeshController::class, 'bare'])->name('meshes.bare');
         Route::post('/meshes/{mesh}/turn', [MeshController::class, 'turnAtJoint'])->name('meshes.turn');
         Route::post('/light/areas', [LitAreasController::class, 'assign'])->name('light.assign');
         Route::post('/light/areas/divide', [LitAreasController::class, 'divide'])->name('light.divide');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Actions\Light\ImportMesh;
+use App\Adapters\Light\BareMesh;
 use App\Models\Light\MeshUpload;
 use App\Models\Light\UploadState;
 use Hyalin\InvalidInput;
@@ -38,8 +39,10 @@ final class ReadMesh implements ShouldQueue
             return;
         }
         try {
-            [$mesh] = $import($upload->figure, $upload->file(), $upload->name, null, $sha256);
-            $upload->update(['state' => UploadState::Done, 'mesh_id' => $mesh->id]);
+            $meshes = $import($upload->figure, $upload->file(), $upload->name, null, $sha256);
+            // Its picture comes with it: nobody looks at an empty room.
+            array_map(BareMesh::of(...), $meshes);
+            $upload->update(['state' => UploadState::Done, 'mesh_id' => $meshes[0]->id]);
         } catch (InvalidInput $e) {
             $upload->update(['state' => UploadState::Failed, 'problem' => ucfirst("{$upload->name}: {$e->getMessage()}. Nothing was added.")]);
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Light;
 
 use Hyalin\Mesh\FlatFace;
+use Hyalin\Mesh\Plug;
 use Hyalin\Mesh\TriangleMesh;
 
 /**
@@ -92,6 +93,19 @@ final readonly class Pose
     }
 
     /**
+     * The other hand of it, about one of its own points.
+     *
+     * @param  array{float, float, float}  $middle  that stays, in units of the file
+     */
+    public function mirroredAt(array $middle): self
+    {
+        $other = new self($this->rotation, $this->move, ! $this->mirrored, $this->scale);
+        [$was, $is] = [$this->place($middle), $other->place($middle)];
+
+        return new self($this->rotation, [$this->move[0] + $was[0] - $is[0], $this->move[1] + $was[1] - $is[1], $this->move[2] + $was[2] - $is[2]], ! $this->mirrored, $this->scale);
+    }
+
+    /**
      * @param  array{float, float, float}  $point  in units of the file
      * @return array{float, float, float} mm, on the finished figure
      */
@@ -112,6 +126,37 @@ final readonly class Pose
         $d = self::rotated([-$x, -$y, -$z, $w], $direction);
 
         return [($this->mirrored ? -1 : 1) * $d[0], $d[1], $d[2]];
+    }
+
+    /**
+     * What stands on a part goes with it when that is moved.
+     *
+     * @param  self  $before  of the other part
+     */
+    public function following(self $before, self $after): self
+    {
+        [$x, $y, $z, $w] = $before->rotation;
+        $by = self::times($after->rotation, [-$x, -$y, -$z, $w]);
+        $arm = self::rotated($by, [$this->move[0] - $before->move[0], $this->move[1] - $before->move[1], $this->move[2] - $before->move[2]]);
+
+        return new self(self::times($by, $this->rotation), [$after->move[0] + $arm[0], $after->move[1] + $arm[1], $after->move[2] + $arm[2]], $this->mirrored, $this->scale);
+    }
+
+    /**
+     * @param  array{float, float, float}  $direction  as the file has it
+     * @return array{float, float, float} on the finished figure
+     */
+    public function onFigure(array $direction): array
+    {
+        return self::rotated($this->rotation, [($this->mirrored ? -1 : 1) * $direction[0], $direction[1], $direction[2]]);
+    }
+
+    /** @param  Plug  $plug  in mm, as the file has it */
+    public function plug(Plug $plug): Plug
+    {
+        $place = (new self($this->rotation, $this->move, $this->mirrored, 1.0))->place(...);
+
+        return new Plug($plug->isSocket, $place($plug->centre), $this->onFigure($plug->axis), $plug->radius, $plug->depth, array_map(static fn (array $t): array => [$place($t[0]), $place($t[1]), $place($t[2])], $plug->face));
     }
 
     public function applied(TriangleMesh $mesh): TriangleMesh

@@ -9,6 +9,9 @@ namespace Hyalin\Mesh;
  */
 final readonly class FlatFace
 {
+    /** mm about a point that a face is looked for in at first: a large print is not gone through for a small peg. */
+    private const NEAR = 8.0;
+
     /** Degrees by which neighbours of one face may differ: a printed face is made of facets. */
     private const FLAT = 12.0;
 
@@ -16,8 +19,38 @@ final readonly class FlatFace
      * @param  array{float, float, float}  $centre  mm
      * @param  array{float, float, float}  $normal  outwards, of length 1
      */
-    private function __construct(public array $centre, public array $normal, public float $mm2)
+    public function __construct(public array $centre, public array $normal, public float $mm2)
     {
+    }
+
+    /**
+     * The face at a point of a mesh.
+     *
+     * @param  array{float, float, float}  $at  mm
+     *
+     * @throws InvalidMesh when it has no area
+     */
+    public static function at(TriangleMesh $mesh, array $at): self
+    {
+        [$seed] = Nearest::to($mesh, $at);
+        $corners = $mesh->corners();
+        for ($near = self::NEAR; ; $near *= 4) {
+            $around = array_fill_keys(Nearest::within($mesh, $at, $near), true) + [$seed => true];
+            $isAll = count($around) === $mesh->triangles();
+            ksort($around);
+            $indices = '';
+            foreach (array_keys($around) as $t) {
+                $indices .= pack('V3', $corners[3 * $t], $corners[3 * $t + 1], $corners[3 * $t + 2]);
+            }
+            $piece = TriangleMesh::of($mesh->positions, $indices);
+            $own = (int) array_search($seed, array_keys($around), true);
+            $edges = Adjacency::of($piece);
+            $face = Regions::grown($edges, $own, self::FLAT);
+            // A face that reaches the end of the piece goes on beyond it.
+            if ($isAll || self::farthest($piece, array_keys($face), $at) < 0.8 * $near) {
+                return self::around($piece, $edges, $own);
+            }
+        }
     }
 
     /**
@@ -48,5 +81,24 @@ final readonly class FlatFace
         }
 
         return new self([$centre[0] / $mm2, $centre[1] / $mm2, $centre[2] / $mm2], [$sum[0] / $length, $sum[1] / $length, $sum[2] / $length], $mm2);
+    }
+
+    /**
+     * @param  list<int>  $face
+     * @param  array{float, float, float}  $at
+     */
+    private static function farthest(TriangleMesh $mesh, array $face, array $at): float
+    {
+        [$x, $y, $z] = $mesh->coordinates();
+        $corners = $mesh->corners();
+        $far = 0.0;
+        foreach ($face as $t) {
+            for ($k = 0; $k < 3; $k++) {
+                $v = $corners[3 * $t + $k];
+                $far = max($far, ($x[$v] - $at[0]) ** 2 + ($y[$v] - $at[1]) ** 2 + ($z[$v] - $at[2]) ** 2);
+            }
+        }
+
+        return sqrt($far);
     }
 }

@@ -5,15 +5,19 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Closure;
+use Facebook\WebDriver\Exception\ElementClickInterceptedException;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 
 /**
- * An element of a page that may be drawn anew between being found and being used: it is then looked for once more, as
- * one would with the hand already on the mouse.
+ * An element of a page that may be drawn anew or pushed on between being found and being used: it is then looked for once
+ * more, as one would with the hand already on the mouse.
  */
 final class PatientElement extends RemoteWebElement
 {
+    /** Seconds for which something may lie over it: what stays there is a fault. */
+    private const PATIENCE = 20;
+
     /** @var Closure(): RemoteWebElement */
     private Closure $again;
 
@@ -60,12 +64,16 @@ final class PatientElement extends RemoteWebElement
      */
     private function patiently(Closure $act): mixed
     {
-        try {
-            return $act();
-        } catch (StaleElementReferenceException) {
-            $this->id = ($this->again)()->id;
-
-            return $act();
+        for ($until = microtime(true) + self::PATIENCE; ; usleep(50_000)) {
+            try {
+                return $act();
+            } catch (StaleElementReferenceException|ElementClickInterceptedException $e) {
+                if (microtime(true) > $until) {
+                    throw $e;
+                }
+                // A sheet that opens pushes things on: what lay there a moment ago lies elsewhere now.
+                $this->id = ($this->again)()->id;
+            }
         }
     }
 }

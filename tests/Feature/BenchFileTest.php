@@ -308,7 +308,7 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
     {
         $mesh = $this->printFile($figure, StlWriter::write(Shapes::ball(10.0, 6)), $partId)->json('id');
         self::assertIsInt($mesh);
-        $this->patchJson("/figures/{$figure->id}/meshes/{$mesh}", ['turn' => 30, 'move' => [1, 2, 3]])->assertOk();
+        $this->patchJson("/figures/{$figure->id}/meshes/{$mesh}", ['turnBy' => ['axis' => 'z', 'degrees' => 30], 'move' => [1, 2, 3]])->assertOk();
         $figure->meshes()->sole()->shells()->create(['shell' => 0, 'area_id' => $cloakId]);
         // The top of it is another area, a piece of one triangle none at all.
         StoredStudy::putChosen($figure->meshes()->sole()->path, [...array_fill(0, 12, [$handId]), [$cloakId, 0, null], ...array_fill(0, 120 - 13, [null])]);

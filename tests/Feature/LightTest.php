@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Adapters\Finish\FigureOptics;
 use App\Adapters\Finish\LayerDraft;
 use App\Adapters\Light\AssembledFigure;
+use App\Adapters\Light\MeshStore;
 use App\Jobs\ComputeLight;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
@@ -45,12 +46,12 @@ final class LightTest extends TestCase
         self::assertIsInt($id);
         $this->patchJson(
             "/figures/{$figure->id}/meshes/{$id}",
-            ['move' => [1, 2, 3], 'turn' => 90, 'mirror' => true, 'unitMm' => 10],
-        )->assertOk()->assertJsonPath('turn', 90)->assertJsonPath('areaCm2', fn (float $v): bool => abs($v - 5200.0) < 0.01);
+            ['move' => [1, 2, 3], 'mirror' => true, 'unitMm' => 10],
+        )->assertOk()->assertJsonPath('mirror', true)->assertJsonPath('areaCm2', fn (float $v): bool => abs($v - 5200.0) < 0.01);
         $this->patchJson("/figures/{$figure->id}/meshes/{$id}", ['unitMm' => 0])->assertUnprocessable();
         $files = count(Storage::disk('local')->allFiles('meshes'));
         $this->deleteJson("/figures/{$figure->id}/meshes/{$id}")->assertOk();
-        self::assertSame([1, $files - 2], [$figure->meshes()->count(), count(Storage::disk('local')->allFiles('meshes'))]);
+        self::assertSame([1, $files - 3], [$figure->meshes()->count(), count(Storage::disk('local')->allFiles('meshes'))]);
     }
 
     public function test_the_files_of_a_deleted_figure_are_deleted_with_it(): void
@@ -154,35 +155,42 @@ final class LightTest extends TestCase
         foreach (['Body' => Shapes::box(10.0, 10.0, 20.0, 3), 'Head' => Pose::of([60.0, 5.0, 3.0], [0.7, 0.1, 0.0, 1.0])->applied(Shapes::box(4.0, 6.0, 5.0, 3))] as $name => $mesh) {
             $this->printFile($figure, StlWriter::write($mesh), $figure->parts()->create(['name' => $name, 'position' => 1])->id);
         }
-        $this->postJson("/figures/{$figure->id}/meshes/join", ['at' => [60, 5, 3], 'onto' => [5, 5, 20]])->assertUnprocessable()->assertJsonPath(
-            'errors.at.0',
-            fn (string $words): bool => str_starts_with($words, 'Calculate the lighting first'),
-        );
         $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
-        // The middle of the head's own top, wherever it lies.
-        [$x, $y, $z] = Pose::of([60.0, 5.0, 3.0], [0.7, 0.1, 0.0, 1.0])->place([2.0, 3.0, 5.0]);
-        $this->postJson(
-            "/figures/{$figure->id}/meshes/join",
-            ['at' => [5, 5, 20], 'onto' => [5, 5, 0]],
-        )->assertUnprocessable()->assertJsonPath('errors.onto.0', fn (string $words): bool => str_contains($words, 'glued to'));
-        $this->postJson("/figures/{$figure->id}/meshes/join", ['at' => [$x, $y, $z], 'onto' => [5, 5, 20]])->assertOk()->assertJsonPath('mesh.isJoined', true);
+        [$body, $head] = $figure->meshes()->reorder('id')->get()->all();
+        // The middle of the head's own top: where its file has it.
+        $top = Pose::of([60.0, 5.0, 3.0], [0.7, 0.1, 0.0, 1.0])->place([2.0, 3.0, 5.0]);
+        $join = "/figures/{$figure->id}/meshes/join";
+        $this->postJson($join, ['part' => $body->id, 'at' => [5, 5, 20], 'onto' => $body->id, 'ontoAt' => [5, 5, 0]])->assertUnprocessable()->assertJsonPath(
+            'errors.onto.0',
+            fn (string $words): bool => str_contains($words, 'glued to'),
+        );
+        $this->postJson($join, ['part' => $head->id, 'at' => $top, 'onto' => $body->id, 'ontoAt' => [5, 5, 20]])->assertOk()->assertJsonPath('mesh.isJoined', true)->assertJsonPath('mesh.ontoId', $body->id);
         $light = LightRecord::query()->sole();
         self::assertTrue(AssembledFigure::isStale($figure, $light));
         $bounds = static fn (): array => MeshMeasures::of(AssembledFigure::of($figure, $light)->mesh ?? Shapes::box(1.0, 1.0, 1.0))->boundsMm;
         self::assertEqualsWithDelta([[0.0, 0.0, 0.0], [10.0, 10.0, 25.0]], $bounds(), 1e-3);
-        $head = $figure->meshes()->reorder('id', 'desc')->firstOrFail();
         $this->postJson("/figures/{$figure->id}/meshes/{$head->id}/turn", ['degrees' => 45])->assertOk();
         self::assertEqualsWithDelta([[0.0, 0.0, 0.0], [10.0, 10.0, 25.0]], $bounds(), 1e-3);
         $this->postJson("/figures/{$figure->id}/meshes/{$head->id}/turn", ['degrees' => 200])->assertUnprocessable();
-        // A part that stands by itself, or was moved by hand since, has no joint to be turned at.
-        $body = $figure->meshes()->reorder('id')->firstOrFail();
+        // A part that stands by itself has no joint to be turned at, nor one that was taken off.
         $this->postJson("/figures/{$figure->id}/meshes/{$body->id}/turn", ['degrees' => 45])->assertUnprocessable()->assertJsonPath(
             'errors.degrees.0',
             fn (string $words): bool => str_contains($words, 'face to face'),
         );
-        $this->patchJson("/figures/{$figure->id}/meshes/{$head->id}", ['move' => $head->refresh()->pose['move'] ?? []])->assertOk()->assertJsonPath('isJoined', false);
+        // What stands on a part goes with it; every act is taken back, and done again.
+        $this->patchJson("/figures/{$figure->id}/meshes/{$body->id}", ['turnBy' => ['axis' => 'x', 'degrees' => 90]])->assertOk();
+        self::assertEqualsWithDelta([[0.0, -10.0, 5.0], [10.0, 15.0, 15.0]], $bounds(), 1e-3);
+        $this->patchJson("/figures/{$figure->id}/meshes/{$head->id}", ['detach' => true])->assertOk()->assertJsonPath('isJoined', false);
         $this->postJson("/figures/{$figure->id}/meshes/{$head->id}/turn", ['degrees' => 45])->assertUnprocessable();
+        $this->postJson("/figures/{$figure->id}/meshes/undo")->assertOk();
+        $this->postJson("/figures/{$figure->id}/meshes/undo")->assertOk();
         self::assertEqualsWithDelta([[0.0, 0.0, 0.0], [10.0, 10.0, 25.0]], $bounds(), 1e-3);
+        $this->postJson("/figures/{$figure->id}/meshes/redo")->assertOk();
+        self::assertEqualsWithDelta(15.0, $bounds()[1][2], 1e-3);
+        $this->postJson("/figures/{$figure->id}/meshes/undo")->assertOk();
+        self::assertSame($body->id, $head->refresh()->onto_id);
+        // Neither has a peg.
+        $this->postJson("/figures/{$figure->id}/meshes/fit")->assertUnprocessable()->assertJsonPath('errors.parts.0', fn (string $words): bool => str_contains($words, 'No peg'));
         // It looks down in its file: sprayed apart as it is there, its light sits on the wrong side. That is said.
         $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
         $apart = $this->getJson("/figures/{$figure->id}/light/shown")->json('apart');
@@ -191,26 +199,29 @@ final class LightTest extends TestCase
         self::assertStringContainsString('of its light on the wrong side', is_string($apart[0]) ? $apart[0] : '');
     }
 
-    public function test_parts_of_a_figure_of_another_height_are_joined_where_they_are_seen(): void
+    public function test_a_kit_is_put_together_by_its_pegs(): void
     {
         $figure = $this->figure();
-        foreach (['Body' => Shapes::box(10.0, 10.0, 20.0, 3), 'Head' => Pose::of([30.0, 0.0, 0.0])->applied(Shapes::box(4.0, 6.0, 5.0, 3))] as $name => $mesh) {
-            $this->printFile($figure, StlWriter::write($mesh), $figure->parts()->create(['name' => $name, 'position' => 1])->id);
+        $torso = [['square', 2.0, 3.0, -4.0], ['square', 2.0, 3.0, 0.0], ['round', 7.0, 7.0, 0.0], ['round', 5.0, 5.0, 20.0], ['round', 2.0, 2.0, 20.0], ['round', 2.0, 2.0, 16.5]];
+        $base = [['round', 14.0, 14.0, -9.0], ['round', 14.0, 14.0, 0.0], ['square', 2.1, 3.1, 0.0], ['square', 2.1, 3.1, -4.2]];
+        $parts = ['Base' => Shapes::stacked($base), 'Torso' => Pose::of([40.0, 9.0, 2.0], [0.5, 0.3, 0.0, 1.0])->applied(Shapes::stacked($torso)), 'Ball' => Shapes::ball(3.0, 12)];
+        foreach ($parts as $name => $mesh) {
+            $this->printFile($figure, StlWriter::write($mesh), $figure->parts()->create(['name' => $name, 'position' => 1])->id, $name.'.stl');
         }
-        // Twice as high as in its files: what is pressed on the screen is twice as far.
-        $this->putJson("/figures/{$figure->id}/light", ['heightMm' => 40])->assertOk()->assertJsonPath('state', 'none');
-        $this->putJson("/figures/{$figure->id}/light", ['heightMm' => 'tall'])->assertUnprocessable();
-        $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
-        $this->postJson("/figures/{$figure->id}/meshes/join", ['at' => [64, 6, 0], 'onto' => [10, 10, 40]])->assertOk();
-        $light = LightRecord::query()->sole();
-        $assembly = AssembledFigure::of($figure, $light);
-        self::assertNotNull($assembly);
-        self::assertEqualsWithDelta([[0.0, 0.0, 0.0], [16.0, 16.0, 40.0]], MeshMeasures::of($assembly->mesh)->boundsMm, 1e-3);
-        self::assertEqualsWithDelta([1.6, 2], [$assembly->scale, count($assembly->parts)], 1e-4);
+        $this->postJson("/figures/{$figure->id}/meshes/fit")->assertOk()->assertJsonPath('message', '1 of 3 parts were set by their pegs. No peg fits for "Ball": attach face to face.');
+        $torsoMesh = $figure->meshes()->where('title', 'Torso')->sole();
+        $bounds = MeshMeasures::of($torsoMesh->stands([0.0, 0.0, 1.0])->applied(MeshStore::mesh($torsoMesh->path)))->boundsMm;
+        self::assertEqualsWithDelta([-4.0, 20.0], [$bounds[0][2], $bounds[1][2]], 0.01);
+        $this->postJson("/figures/{$figure->id}/meshes/fit")->assertOk()->assertJsonPath('message', fn (string $words): bool => str_starts_with($words, 'Every peg sits'));
+        // Its picture is there before any light: counts, positions, corners.
+        $bare = (string) gzdecode((string) $this->get("/figures/{$figure->id}/meshes/{$torsoMesh->id}/bare")->assertOk()->getContent());
+        $mesh = MeshStore::mesh($torsoMesh->path);
+        self::assertSame(pack('V2', $mesh->vertices(), $mesh->triangles()).$mesh->positions.$mesh->indices, $bare);
         // Its own numbers are asked in mm and degrees, within reason.
-        foreach ([['at' => [64, 6], 'onto' => [0, 0, 0]], ['at' => [64, 6, 'x'], 'onto' => [0, 0, 0]], ['at' => [64, 6, 0]]] as $wrong) {
-            $this->postJson("/figures/{$figure->id}/meshes/join", $wrong)->assertUnprocessable();
+        foreach ([['at' => [64, 6], 'ontoAt' => [0, 0, 0]], ['at' => [64, 6, 'x'], 'ontoAt' => [0, 0, 0]], ['at' => [64, 6, 0]]] as $wrong) {
+            $this->postJson("/figures/{$figure->id}/meshes/join", ['part' => $torsoMesh->id, 'onto' => $torsoMesh->id, ...$wrong])->assertUnprocessable();
         }
+        $this->patchJson("/figures/{$figure->id}/meshes/{$torsoMesh->id}", ['rotation' => [0, 0, 0, 0]])->assertUnprocessable();
     }
 
     public function test_the_mesh_is_cut_by_a_proposal_and_by_seeds_and_a_new_computing_keeps_it(): void
@@ -248,7 +259,7 @@ final class LightTest extends TestCase
         self::assertEqualsWithDelta(5.0, $before[$low->id], 0.6);
         // Turned and computed anew, the painter's areas are where they were.
         $mesh = $figure->meshes()->sole();
-        $this->patchJson("/figures/{$figure->id}/meshes/{$mesh->id}", ['turn' => 30, 'move' => [5, 0, 1]])->assertOk();
+        $this->patchJson("/figures/{$figure->id}/meshes/{$mesh->id}", ['turnBy' => ['axis' => 'z', 'degrees' => 30], 'move' => [5, 0, 1]])->assertOk();
         $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
         self::assertEqualsWithDelta($before, $sizes(), 1e-3);
         // An area that is used of the brief is no area of the mesh either, once it is computed anew.

@@ -64,9 +64,9 @@ abstract class TestCase extends LaravelTestCase
      *
      * @return TestResponse<\Symfony\Component\HttpFoundation\Response>
      */
-    protected function printFile(Figure $figure, string $bytes, ?int $partId = null): TestResponse
+    protected function printFile(Figure $figure, string $bytes, ?int $partId = null, string $name = 'part.stl'): TestResponse
     {
-        $id = $this->postJson("/figures/{$figure->id}/mesh-uploads", ['name' => 'part.stl', 'bytes' => strlen($bytes), 'fingerprint' => uniqid()])->assertCreated()->json('id');
+        $id = $this->postJson("/figures/{$figure->id}/mesh-uploads", ['name' => $name, 'bytes' => strlen($bytes), 'fingerprint' => uniqid()])->assertCreated()->json('id');
         self::assertIsInt($id);
         $server = ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'];
         $this->call('POST', "/figures/{$figure->id}/mesh-uploads/{$id}/pieces?at=0", server: $server, content: $bytes)->assertOk();

@@ -358,9 +358,11 @@ describe('the light on a mesh', () => {
         openEdges: 0,
         remarks: ['It is hollow.'],
         move: [0, 0, 0],
-        turn: 0,
+        rotation: [0, 0, 0, 1],
         mirror: false,
         isJoined: true,
+        ontoId: null,
+        bareUrl: '/bare',
     };
 
     it('is read area by area', async () => {
@@ -388,8 +390,22 @@ describe('the light on a mesh', () => {
         expect(props.onShow).toHaveBeenCalledWith(0);
     });
 
+    const acts = {
+        hand: 'look' as const,
+        take: vi.fn(),
+        held: null,
+        choose: vi.fn(),
+        marks: [],
+        pick: vi.fn(),
+        put: vi.fn(),
+        fits: 0,
+        fit: null,
+        undo: null,
+        redo: null,
+    };
+
     it('follows how a file stands and mirrors, and turns it at its joint', async () => {
-        const moved = vi.fn();
+        const posing = { ...acts, change: vi.fn(), turnAtJoint: vi.fn() };
         render(
             <Files
                 figure={figure()}
@@ -398,26 +414,24 @@ describe('the light on a mesh', () => {
                 light={light}
                 uploads={[]}
                 onSettings={vi.fn()}
-                isJoining={false}
-                onJoin={vi.fn()}
-                onMoved={moved}
+                posing={posing}
             />,
         );
         expect(screen.getByText(/20.0 x 20.0 x 75.0 mm, 40.0 cm², 2 pieces/)).toBeTruthy();
         expect(screen.getByText('It is hollow.')).toBeTruthy();
         await press(screen.getByLabelText('mirrored'));
-        expect(server.asked[0]).toMatchObject({ method: 'PATCH', body: { mirror: true } });
-        await answered(200);
+        expect(posing.change).toHaveBeenLastCalledWith(mesh.id, { mirror: true });
         fireEvent.blur(screen.getByLabelText('y, mm'), { target: { value: '2,5' } });
-        await act(settled);
-        expect(server.asked[1]?.body).toEqual({ move: [0, 2.5, 0] });
-        await answered(200);
+        expect(posing.change).toHaveBeenLastCalledWith(mesh.id, { move: [0, 2.5, 0] });
+        fireEvent.blur(screen.getByLabelText('turn by, °'), { target: { value: '30' } });
+        await press(screen.getByLabelText('Turn body.stl about x'));
+        expect(posing.change).toHaveBeenLastCalledWith(mesh.id, { turnBy: { axis: 'x', degrees: 30 } });
         await press(screen.getByText('+15°'));
-        expect(server.asked[2]?.body).toEqual({ degrees: 15 });
-        await answered(200);
-        expect(moved).toHaveBeenCalledOnce();
+        expect(posing.turnAtJoint).toHaveBeenCalledWith(mesh.id, 15);
+        await press(screen.getByText('Detach'));
+        expect(posing.change).toHaveBeenLastCalledWith(mesh.id, { detach: true });
         await press(screen.getByLabelText('Remove body.stl'));
-        expect(server.asked[3]).toMatchObject({ method: 'DELETE' });
+        expect(server.asked[0]).toMatchObject({ method: 'DELETE' });
         await answered(422, { message: 'It is being computed.' });
         expect(screen.getByText('It is being computed.')).toBeTruthy();
     });

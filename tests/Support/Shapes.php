@@ -147,6 +147,38 @@ final class Shapes
         return TriangleMesh::build($vertices, $triangles);
     }
 
+    /**
+     * A skin over rings of as many points each, closed at both ends: pegs, sockets, and what they stand on.
+     *
+     * @param  list<array{string, float, float, float}>  $rings  round or square, half width along x and along y, height
+     */
+    public static function stacked(array $rings, int $around = 48): TriangleMesh
+    {
+        $vertices = $triangles = [];
+        foreach ($rings as [$shape, $a, $b, $z]) {
+            for ($j = 0; $j < $around; $j++) {
+                [$cos, $sin] = [cos(2 * M_PI * ($j + 0.5) / $around), sin(2 * M_PI * ($j + 0.5) / $around)];
+                $by = $shape === 'square' ? 1 / max(abs($cos), abs($sin)) : 1.0;
+                $vertices[] = [$a * $by * $cos, $b * $by * $sin, $z];
+            }
+        }
+        $ends = [count($vertices), count($vertices) + 1];
+        $vertices[] = [0.0, 0.0, $rings[0][3]];
+        $vertices[] = [0.0, 0.0, $rings[count($rings) - 1][3]];
+        $last = (count($rings) - 1) * $around;
+        for ($j = 0; $j < $around; $j++) {
+            $k = ($j + 1) % $around;
+            $triangles[] = [$ends[0], $k, $j];
+            $triangles[] = [$ends[1], $last + $j, $last + $k];
+            for ($i = 0; $i < $last; $i += $around) {
+                $triangles[] = [$i + $j, $i + $k, $i + $around + $k];
+                $triangles[] = [$i + $j, $i + $around + $k, $i + $around + $j];
+            }
+        }
+
+        return TriangleMesh::build($vertices, $triangles);
+    }
+
     public static function both(TriangleMesh $one, TriangleMesh $two): TriangleMesh
     {
         $shifted = '';

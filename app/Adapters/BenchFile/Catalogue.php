@@ -286,6 +286,7 @@ final class Catalogue
                         ],
                     ],
                 )->optional(),
+                Field::reference('onto_id', 'meshes')->optional(),
                 Field::pieces('shell_areas', new Link('mesh_shells', 'mesh_id', 'area_id', 'shell'))->optional(),
             ]),
             new RecordType('light_studies', 'figure_id', [

@@ -29,6 +29,7 @@ use Illuminate\Support\Carbon;
  * @property float $unit_mm
  * @property string|null $sha256 of the file it was read from
  * @property Stands|null $pose rotation as a quaternion x, y, z, w, before it is turned about up; joint it was set on by, mm
+ * @property int|null $onto_id of the mesh it stands on and goes with
  * @property Collection<int, MeshShell> $shells pieces of the file that are an area as a whole
  * @property Carbon $updated_at
  */

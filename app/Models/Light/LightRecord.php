@@ -31,6 +31,8 @@ use LogicException;
  * @property float $grooves alike
  * @property array<string, Spray>|null $sprays what differs from the usual, by technique
  * @property Camera|null $camera from where to where it is looked, and how large the figure was then; mm
+ * @property list<array<int, array{pose: array<string, mixed>|null, onto: int|null}>>|null $poses_back how the parts stood before each act, the last at the end
+ * @property list<array<int, array{pose: array<string, mixed>|null, onto: int|null}>>|null $poses_forth what was taken back of that
  * @property string|null $still picture of the figure from there
  * @property string $state none, waiting, running, done, stopped, failed
  * @property float $progress
@@ -68,12 +70,14 @@ final class LightRecord extends Model
         'sprays' => null,
         'camera' => null,
         'still' => null,
+        'poses_back' => null,
+        'poses_forth' => null,
     ];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['result' => 'array', 'progress' => 'float', 'stop_asked' => 'boolean', 'spread' => 'float', 'edges' => 'float', 'grooves' => 'float', 'height_mm' => 'float', 'sprays' => 'array', 'camera' => 'array'];
+        return ['result' => 'array', 'progress' => 'float', 'stop_asked' => 'boolean', 'spread' => 'float', 'edges' => 'float', 'grooves' => 'float', 'height_mm' => 'float', 'sprays' => 'array', 'camera' => 'array', 'poses_back' => 'array', 'poses_forth' => 'array'];
     }
 
     /** @return list<string> */

@@ -554,9 +554,11 @@ export interface MeshProps {
     openEdges: number;
     remarks: Array<string>;
     move: Array<number>;
-    turn: number;
+    rotation: Array<number>;
     mirror: boolean;
     isJoined: boolean;
+    ontoId: number | null;
+    bareUrl: string;
 }
 
 export interface MetamerismProps {

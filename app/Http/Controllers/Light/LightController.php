@@ -45,7 +45,16 @@ final class LightController
     {
         return Inertia::render('light/index', [
             'figure' => static fn () => FigureProps::of($figure, 'Light'),
-            'meshes' => static fn () => array_values($figure->loadMissing('meshes')->meshes->map(static fn (FigureMesh $m) => MeshProps::of($m))->all()),
+            'meshes' => static function () use ($figure): array {
+                $light = LightRecord::ofFigure($figure);
+
+                return array_values($figure->loadMissing('meshes')->meshes->map(static fn (FigureMesh $m) => MeshProps::of($m, $light))->all());
+            },
+            'posing' => static function () use ($figure): array {
+                $light = LightRecord::ofFigure($figure);
+
+                return ['canUndo' => ($light->poses_back ?? []) !== [], 'canRedo' => ($light->poses_forth ?? []) !== []];
+            },
             'parts' => static fn () => array_values($figure->loadMissing('parts')->parts->map(static fn ($p): array => ['id' => $p->id, 'name' => $p->name])->all()),
             'light' => static fn () => LightProps::of($figure),
             'uploads' => static fn () => array_values($figure->meshUploads()->where('state', UploadState::Sending)->get()->map(static fn (MeshUpload $u): UploadProps => UploadProps::of($u))->all()),

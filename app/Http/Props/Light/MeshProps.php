@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Props\Light;
 
 use App\Models\Light\FigureMesh;
+use App\Models\Light\LightRecord;
 
 /**
  * One print file.
@@ -16,8 +17,10 @@ final readonly class MeshProps
      * @param  float  $unitMm  of one unit of the file
      * @param  list<string>  $remarks  what is wrong with it, and whether it matters
      * @param  list<float>  $move  mm
-     * @param  float  $turn  degrees about up
+     * @param  list<float>  $rotation  quaternion x, y, z, w
      * @param  bool  $isJoined  set on another part by its face
+     * @param  int|null  $ontoId  of the part it stands on and goes with
+     * @param  string  $bareUrl  of what the view shows before there is light: counts, positions in units of the file, corners
      */
     public function __construct(
         public int $id,
@@ -32,15 +35,18 @@ final readonly class MeshProps
         public int $openEdges,
         public array $remarks,
         public array $move,
-        public float $turn,
+        public array $rotation,
         public bool $mirror,
         public bool $isJoined,
+        public ?int $ontoId,
+        public string $bareUrl,
     ) {
     }
 
-    public static function of(FigureMesh $mesh): self
+    public static function of(FigureMesh $mesh, LightRecord $light): self
     {
         $m = $mesh->measures;
+        $pose = $mesh->stands($light->axis());
         $unit = $mesh->unit_mm;
 
         return new self(
@@ -55,10 +61,12 @@ final readonly class MeshProps
             $m['shells'],
             $m['openEdges'],
             $m['remarks'],
-            $mesh->pose['move'] ?? [0.0, 0.0, 0.0],
-            $mesh->pose['turn'] ?? 0.0,
-            $mesh->pose['mirror'] ?? false,
+            $pose->move,
+            $pose->rotation,
+            $pose->mirrored,
             isset($mesh->pose['joint']),
+            $mesh->onto_id,
+            route('meshes.bare', ['figure' => $mesh->figure_id, 'mesh' => $mesh->id, 'of' => substr($mesh->path, -12)]),
         );
     }
 }

@@ -1,3 +1,5 @@
+import { BufferAttribute, BufferGeometry } from 'three';
+
 /** What the server sends of a lit mesh: see docs/formats.md. */
 export type LitMesh = {
     /** x, y, z of every vertex, mm. */
@@ -26,6 +28,46 @@ export async function loadGlow(path: string, signal: AbortSignal): Promise<Uint8
 }
 
 export function parseMesh(buffer: ArrayBuffer, sprays: number): LitMesh {
+    const { vertices, triangles, positions, corners, take, end } = begun(buffer);
+    const mesh = {
+        positions,
+        corners,
+        areas: new Uint32Array(buffer, take(4 * triangles), triangles),
+        exposures: Array.from({ length: sprays }, () => new Uint8Array(buffer, take(vertices), vertices)),
+        zones: new Uint8Array(buffer, take(triangles), triangles),
+    };
+    end();
+    return mesh;
+}
+
+/** A part as it is in its file, before there is light: counts, positions, corners. */
+export async function loadBare(path: string): Promise<BufferGeometry> {
+    const response = await fetch(path);
+    if (!response.ok) throw new Error(`a part cannot be loaded (${response.status})`);
+    const { positions, corners, end } = begun(await response.arrayBuffer());
+    end();
+    return faceted(positions, corners);
+}
+
+/** Every triangle with corners of its own: each can have its colour, and edges stay sharp. */
+export function faceted(positions: Float32Array, corners: Uint32Array): BufferGeometry {
+    const n = corners.length;
+    const places = new Float32Array(3 * n);
+    for (let i = 0; i < n; i++) {
+        const v = 3 * (corners[i] ?? 0);
+        places[3 * i] = positions[v] ?? 0;
+        places[3 * i + 1] = positions[v + 1] ?? 0;
+        places[3 * i + 2] = positions[v + 2] ?? 0;
+    }
+    const geometry = new BufferGeometry();
+    geometry.setAttribute('position', new BufferAttribute(places, 3));
+    geometry.computeVertexNormals();
+    geometry.computeBoundingSphere();
+    return geometry;
+}
+
+/** What every mesh begins with. */
+function begun(buffer: ArrayBuffer) {
     const head = new Uint32Array(buffer, 0, 2);
     const vertices = head[0] ?? 0;
     const triangles = head[1] ?? 0;
@@ -35,13 +77,14 @@ export function parseMesh(buffer: ArrayBuffer, sprays: number): LitMesh {
         at += bytes;
         return from;
     };
-    const mesh = {
+    return {
+        vertices,
+        triangles,
         positions: new Float32Array(buffer, take(12 * vertices), 3 * vertices),
         corners: new Uint32Array(buffer, take(12 * triangles), 3 * triangles),
-        areas: new Uint32Array(buffer, take(4 * triangles), triangles),
-        exposures: Array.from({ length: sprays }, () => new Uint8Array(buffer, take(vertices), vertices)),
-        zones: new Uint8Array(buffer, take(triangles), triangles),
+        take,
+        end: () => {
+            if (at !== buffer.byteLength) throw new Error('the mesh arrived incomplete');
+        },
     };
-    if (at !== buffer.byteLength) throw new Error('the mesh arrived incomplete');
-    return mesh;
 }

@@ -1,18 +1,9 @@
 import { useEffect, useRef, useState, type RefObject, type Dispatch, type SetStateAction } from 'react';
-import { Vector3 } from 'three';
 import { colours, type View } from './colours';
 import { loadGlow, loadMesh, type LitMesh } from './data';
 import type { CameraProps, LightProps } from '@/types/generated';
+import { canDraw, RoomCanvas, side, useRoom } from './room-canvas';
 import { MeshViewer } from './viewer';
-
-const SIDES: Record<string, [number, number, number]> = {
-    x: [1, 0, 0],
-    y: [0, 1, 0],
-    z: [0, 0, 1],
-    '-x': [-1, 0, 0],
-    '-y': [0, -1, 0],
-    '-z': [0, 0, -1],
-};
 
 const NO_MARKS: [number, number, number][] = [];
 
@@ -61,7 +52,7 @@ export function MeshView({
     const [problem, setProblem] = useState<string | null>(() =>
         canDraw() ? null : 'This browser cannot draw meshes (no WebGL). Measurements and zones are in the table.',
     );
-    const viewer = useViewer(canvas, onViewer);
+    const viewer = useRoom(canvas, (element, room) => new MeshViewer(element, room), onViewer);
     const { mesh, glow } = useMeshAndGlow({ dataUrl, sprayCount: sprays.length, glowUrl, setProblem });
     usePainting({
         mesh,
@@ -86,7 +77,15 @@ export function MeshView({
 
     return (
         <div className="absolute inset-0 bg-room">
-            <MeshCanvas canvas={canvas} label={label} onPick={onPick} viewer={viewer} mesh={mesh} />
+            <RoomCanvas
+                canvas={canvas}
+                room={viewer}
+                label={`${label}. Arrows turn it, plus and minus zoom${onPick ? '; a click selects an area' : ''}.`}
+                onClick={(x, y) => {
+                    const hit = viewer.current?.pick(x, y);
+                    if (hit && mesh) onPick?.(hit.at, mesh.areas[hit.triangle] ?? 0);
+                }}
+            />
             {problem !== null && <p className="absolute inset-x-0 top-0 bg-raised p-3 text-sm">{problem}</p>}
             {glowUrl !== null && glow?.of !== glowUrl && problem === null && (
                 <p className="absolute inset-x-0 top-0 p-3 text-sm">Calculating the glow.</p>
@@ -96,10 +95,6 @@ export function MeshView({
             )}
         </div>
     );
-}
-
-function canDraw(): boolean {
-    return document.createElement('canvas').getContext('webgl2') !== null;
 }
 
 type Painting = {
@@ -124,14 +119,7 @@ function useShowing({ mesh, viewer, up, front, camera, sizeMm }: Painting) {
     useEffect(() => {
         if (!mesh || !viewer.current) return;
         const key = `${mesh.corners.length} ${up} ${front}`;
-        if (dressed.current !== key)
-            viewer.current.show(
-                mesh,
-                new Vector3(...(SIDES[up] ?? [0, 0, 1])),
-                new Vector3(...(SIDES[front] ?? [0, -1, 0])),
-                camera,
-                sizeMm,
-            );
+        if (dressed.current !== key) viewer.current.show(mesh, side(up), side(front), camera, sizeMm);
         dressed.current = key;
     }, [mesh, up, front, sizeMm, camera, viewer]);
 }
@@ -190,79 +178,4 @@ function useMeshAndGlow({
     }, [glowUrl, setProblem]);
 
     return { mesh, glow };
-}
-
-function useViewer(canvas: RefObject<HTMLCanvasElement | null>, onViewer: Props['onViewer']) {
-    const viewer = useRef<MeshViewer | null>(null);
-    // Whoever is told may be another function at every drawing of the page.
-    const told = useRef(onViewer);
-    useEffect(() => {
-        told.current = onViewer;
-    });
-
-    useEffect(() => {
-        const element = canvas.current;
-        const box = element?.parentElement;
-        if (!element || !box) return;
-        if (!canDraw()) return;
-        const made = new MeshViewer(element, getComputedStyle(box).backgroundColor);
-        viewer.current = made;
-        told.current?.(made);
-        const observer = new ResizeObserver(() => {
-            made.resize(box.clientWidth, box.clientHeight);
-        });
-        observer.observe(box);
-        // The surround can be changed while the mesh is looked at.
-        const surround = new MutationObserver(() => {
-            made.background(getComputedStyle(box).backgroundColor);
-        });
-        surround.observe(document.documentElement, { attributes: true });
-        return () => {
-            observer.disconnect();
-            surround.disconnect();
-            made.dispose();
-            viewer.current = null;
-            told.current?.(null);
-        };
-    }, [canvas]);
-
-    return viewer;
-}
-
-function MeshCanvas({
-    canvas,
-    label,
-    onPick,
-    viewer,
-    mesh,
-}: {
-    canvas: RefObject<HTMLCanvasElement | null>;
-    label: string;
-    onPick: ((at: [number, number, number], areaId: number) => void) | undefined;
-    viewer: RefObject<MeshViewer | null>;
-    mesh: LitMesh | null;
-}) {
-    const down = useRef<{ x: number; y: number } | null>(null);
-    return (
-        <canvas
-            ref={canvas}
-            tabIndex={0}
-            role="application"
-            aria-label={`${label}. Arrows turn it, plus and minus zoom${onPick ? '; a click selects an area' : ''}.`}
-            className="h-full w-full touch-none"
-            onKeyDown={(event) => {
-                if (viewer.current?.turn(event.key)) event.preventDefault();
-            }}
-            onPointerDown={(event) => {
-                down.current = { x: event.clientX, y: event.clientY };
-            }}
-            onPointerUp={(event) => {
-                // Turning is no choosing.
-                const from = down.current;
-                if (!from || Math.hypot(event.clientX - from.x, event.clientY - from.y) > 4) return;
-                const hit = viewer.current?.pick(event.clientX, event.clientY);
-                if (hit && mesh) onPick?.(hit.at, mesh.areas[hit.triangle] ?? 0);
-            }}
-        />
-    );
 }

@@ -1,4 +1,5 @@
 import { Trash2 } from 'lucide-react';
+import { useEffect, useRef, useState } from 'react';
 import { PrintFiles } from '@/features/print-files/print-files';
 import { send } from '@/shared/lib/api';
 import { one } from '@/shared/lib/format';
@@ -10,8 +11,10 @@ import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
 import { Tick } from '@/shared/ui/tick';
 import type { FigureProps, LightProps, MeshProps, UploadProps } from '@/types/generated';
+import type { PosingActs } from './posing';
 
 const NONE = 'none';
+const AXES = ['x', 'y', 'z'] as const;
 const SIDES = ['z', 'y', 'x', '-z', '-y', '-x'];
 const FIELD = 'w-full border border-strong bg-raised px-2 py-1';
 
@@ -22,30 +25,18 @@ type FilesProps = {
     parts: readonly { id: number; name: string }[];
     light: LightProps;
     onSettings: (change: Record<string, unknown>) => unknown;
-    /** A face is waited for. */
-    isJoining: boolean;
-    onJoin: () => void;
-    /** A part stands otherwise now. */
-    onMoved: () => void;
+    posing: PosingActs;
 };
 
 /** Print files: what each is, where it stands on the finished figure, and which way is up. */
 export function Files(props: FilesProps) {
     const files = useFiles(props);
-    const { figure, meshes, light, onSettings, isJoining, onJoin, message } = files;
+    const { figure, meshes, light, onSettings, message } = files;
 
     return (
         <>
             {message !== null && <Notice strong>{message}</Notice>}
             <PrintFiles figureId={figure.id} uploads={files.uploads} onDone={() => reloaded()} />
-            {meshes.length > 1 && light.dataUrl !== null && (
-                <div className="flex flex-wrap items-center gap-2">
-                    <Button look={isJoining ? 'main' : 'plain'} onClick={onJoin}>
-                        {isJoining ? 'Cancel' : 'Attach a part'}
-                    </Button>
-                    <span className="text-xs">Face to face: click one, then the other.</span>
-                </div>
-            )}
             <Standing light={light} onSettings={onSettings} />
             {meshes.length > 0 && (
                 <p className="flex gap-4 text-xs">
@@ -70,75 +61,82 @@ export function Files(props: FilesProps) {
 
 type Files = ReturnType<typeof useFiles>;
 
-function useFiles({ figure, meshes, uploads, parts, light, onSettings, isJoining, onJoin, onMoved }: FilesProps) {
+function useFiles({ figure, meshes, uploads, parts, light, onSettings, posing }: FilesProps) {
     const { message, attempt } = useAttempt();
-    const { change, turnAtJoint } = useMeshes({ attempt, figure, onMoved });
-    return {
-        figure,
-        meshes,
-        parts,
-        light,
-        onSettings,
-        isJoining,
-        onJoin,
-        uploads,
-        message,
-        change,
-        turnAtJoint,
-    };
+    async function remove(mesh: MeshProps) {
+        const done = await attempt(() => send('DELETE', url('meshes.destroy', { figure: figure.id, mesh: mesh.id })));
+        if (done) await reloaded();
+    }
+    return { figure, meshes, parts, light, onSettings, posing, uploads, message, remove };
 }
 
-function Position({
-    mesh,
-    change,
-    turnAtJoint,
-}: {
-    mesh: MeshProps;
-    change: (mesh: MeshProps, body: Record<string, unknown> | null) => Promise<void>;
-    turnAtJoint: (mesh: MeshProps, degrees: number) => Promise<void>;
-}) {
+function Position({ mesh, posing }: { mesh: MeshProps; posing: PosingActs }) {
+    const { change, turnAtJoint } = posing;
+    const [by, setBy] = useState(15);
     return (
-        <details className="mt-1">
+        <details className="mt-1" open={posing.held === mesh.id}>
             <summary className="cursor-pointer text-xs underline">Position</summary>
-            <div className="grid grid-cols-4 gap-1">
-                {(['x', 'y', 'z'] as const).map((axis, i) => (
+            <div className="grid grid-cols-3 gap-1">
+                {AXES.map((axis, i) => (
                     <label key={axis} className="text-xs">
                         {axis}, mm
                         <input
+                            key={mesh.move[i]}
                             inputMode="decimal"
                             className={FIELD}
-                            defaultValue={mesh.move[i]}
+                            defaultValue={one(mesh.move[i] ?? 0)}
                             onBlur={(event) => {
-                                const move = mesh.move.map((v, j) =>
-                                    j === i ? Number(event.target.value.replace(',', '.')) : v,
-                                );
-                                if (move[i] !== mesh.move[i]) void change(mesh, { move });
+                                const text = event.target.value.replace(',', '.');
+                                if (text === one(mesh.move[i] ?? 0)) return;
+                                void change(mesh.id, { move: mesh.move.map((v, j) => (j === i ? Number(text) : v)) });
                             }}
                         />
                     </label>
                 ))}
-                <label className="text-xs">
-                    turned, °
+            </div>
+            <div className="mt-1 flex flex-wrap items-center gap-2 text-xs">
+                <label className="flex items-center gap-1">
+                    turn by, °
                     <input
                         inputMode="decimal"
-                        className={FIELD}
-                        defaultValue={mesh.turn}
+                        className={`${FIELD} w-16`}
+                        defaultValue={by}
                         onBlur={(event) => {
-                            const turn = Number(event.target.value.replace(',', '.'));
-                            if (turn !== mesh.turn) void change(mesh, { turn });
+                            setBy(Number(event.target.value.replace(',', '.')));
                         }}
                     />
                 </label>
+                about
+                {AXES.map((axis) => (
+                    <Button
+                        key={axis}
+                        size="small"
+                        aria-label={`Turn ${mesh.title} about ${axis}`}
+                        onClick={() => void change(mesh.id, { turnBy: { axis, degrees: by } })}
+                    >
+                        {axis}
+                    </Button>
+                ))}
+                <Tick
+                    checked={mesh.mirror}
+                    onTick={async (isOn) => {
+                        await change(mesh.id, { mirror: isOn });
+                    }}
+                >
+                    mirrored
+                </Tick>
             </div>
-            <Mirrored mesh={mesh} change={change} />
             {mesh.isJoined && (
-                <div className="mt-1 flex items-center gap-2 text-xs">
-                    Turn at the joint
+                <div className="mt-1 flex flex-wrap items-center gap-2 text-xs">
+                    At the joint
                     {[-90, -15, 15, 90].map((degrees) => (
-                        <Button key={degrees} size="small" onClick={() => void turnAtJoint(mesh, degrees)}>
+                        <Button key={degrees} size="small" onClick={() => void turnAtJoint(mesh.id, degrees)}>
                             {degrees > 0 ? `+${degrees}` : degrees}°
                         </Button>
                     ))}
+                    <Button size="small" onClick={() => void change(mesh.id, { detach: true })}>
+                        Detach
+                    </Button>
                 </div>
             )}
         </details>
@@ -146,25 +144,35 @@ function Position({
 }
 
 function MeshItem({ files, mesh }: { files: Files; mesh: MeshProps }) {
-    const { change, parts, turnAtJoint } = files;
+    const { meshes, parts, posing, remove } = files;
+    const onto = meshes.find((other) => other.id === mesh.ontoId);
+    const item = useRef<HTMLLIElement>(null);
+    const isHeld = posing.held === mesh.id;
+    useEffect(() => {
+        if (isHeld) item.current?.scrollIntoView({ block: 'nearest' });
+    }, [isHeld]);
     return (
-        <li className="border border-line bg-raised p-2">
+        <li ref={item} className={`border bg-raised p-2 ${isHeld ? 'border-strong' : 'border-line'}`}>
             <div className="flex items-center gap-2">
-                <strong className="flex-1 truncate" title={mesh.title}>
-                    {mesh.title}
-                </strong>
-                <Button
-                    size="small"
-                    look="quiet"
-                    aria-label={`Remove ${mesh.title}`}
-                    onClick={() => void change(mesh, null)}
+                <button
+                    type="button"
+                    className="min-w-0 flex-1 truncate text-left font-bold underline-offset-4 hover:underline"
+                    title={mesh.title}
+                    aria-pressed={isHeld}
+                    onClick={() => {
+                        posing.choose(mesh.id);
+                    }}
                 >
+                    {mesh.title}
+                </button>
+                <Button size="small" look="quiet" aria-label={`Remove ${mesh.title}`} onClick={() => void remove(mesh)}>
                     <Trash2 size={15} aria-hidden />
                 </Button>
             </div>
             <p className="text-xs text-quiet">
                 {mesh.triangles.toLocaleString()} triangles, {mesh.sizeMm.map(one).join(' x ')} mm, {one(mesh.areaCm2)}{' '}
                 cm², {mesh.shells === 1 ? 'one piece' : `${mesh.shells} pieces`}
+                {onto && `; on ${onto.title}`}
             </p>
             {mesh.remarks.map((remark) => (
                 <p key={remark} className="text-xs">
@@ -179,7 +187,7 @@ function MeshItem({ files, mesh }: { files: Files; mesh: MeshProps }) {
                         { value: NONE, label: 'several, or none' },
                         ...parts.map((part) => ({ value: String(part.id), label: part.name })),
                     ]}
-                    onPick={(value) => change(mesh, { partId: value === NONE ? null : Number(value) })}
+                    onPick={(value) => posing.change(mesh.id, { partId: value === NONE ? null : Number(value) })}
                 />
                 <Pick
                     label="Units"
@@ -190,10 +198,10 @@ function MeshItem({ files, mesh }: { files: Files; mesh: MeshProps }) {
                         { value: '25.4', label: 'inches' },
                         { value: '1000', label: 'm' },
                     ]}
-                    onPick={(unitMm) => change(mesh, { unitMm: Number(unitMm) })}
+                    onPick={(unitMm) => posing.change(mesh.id, { unitMm: Number(unitMm) })}
                 />
             </div>
-            <Position key={mesh.unitMm} mesh={mesh} change={change} turnAtJoint={turnAtJoint} />
+            <Position mesh={mesh} posing={posing} />
         </li>
     );
 }
@@ -236,44 +244,5 @@ function Standing({
                 />
             </label>
         </div>
-    );
-}
-
-function useMeshes({
-    attempt,
-    figure,
-    onMoved,
-}: {
-    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
-    figure: FigureProps;
-    onMoved: () => void;
-}) {
-    async function change(mesh: MeshProps, body: Record<string, unknown> | null) {
-        const path = { figure: figure.id, mesh: mesh.id };
-        const done = await attempt(() =>
-            body ? send('PATCH', url('meshes.update', path), body) : send('DELETE', url('meshes.destroy', path)),
-        );
-        if (done) await reloaded();
-    }
-
-    async function turnAtJoint(mesh: MeshProps, degrees: number) {
-        const path = { figure: figure.id, mesh: mesh.id };
-        if (await attempt(() => send('POST', url('meshes.turn', path), { degrees }))) onMoved();
-    }
-
-    return { change, turnAtJoint };
-}
-
-function Mirrored({
-    mesh,
-    change,
-}: {
-    mesh: MeshProps;
-    change: (mesh: MeshProps, body: Record<string, unknown> | null) => Promise<void>;
-}) {
-    return (
-        <Tick className="mt-1 text-xs" checked={mesh.mirror} onTick={(isOn) => change(mesh, { mirror: isOn })}>
-            mirrored
-        </Tick>
     );
 }

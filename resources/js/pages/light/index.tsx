@@ -1,6 +1,7 @@
 import { router } from '@inertiajs/react';
 import { useCallback, useEffect, useMemo, useRef, useState, type Dispatch, type SetStateAction } from 'react';
 import { MeshView } from '@/features/mesh-view/mesh-view';
+import { PartsView } from '@/features/mesh-view/parts-view';
 import type { MeshViewer } from '@/features/mesh-view/viewer';
 import type { View } from '@/features/mesh-view/colours';
 import { Shell } from '@/features/shell/shell';
@@ -16,6 +17,8 @@ import { Tick } from '@/shared/ui/tick';
 import type { FigureProps, LightProps, LitAreaProps, MeshProps, UploadProps } from '@/types/generated';
 import { Areas } from './areas';
 import { Files } from './files';
+import { usePosing, type Posing } from './posing';
+import { PosingBar } from './posing-bar';
 import { Sprays, type SprayChange } from './sprays';
 import { Tools, type Seed, type Tool } from './tools';
 
@@ -25,6 +28,7 @@ type Props = {
     parts: { id: number; name: string }[];
     light: LightProps;
     uploads: UploadProps[];
+    posing: Posing;
 };
 
 type Point = [number, number, number];
@@ -37,15 +41,35 @@ const KEYS = [
 /** The printed mesh and the light on it: where directed spray falls, what that means for every area. */
 export default function LightPage(props: Props) {
     const study = useLight(props);
-    const { figure, meshes, parts, light, joining, setJoining, message, setMessage, tab, busy, path, change, compute } =
-        study;
+    const { figure, meshes, parts, light, message, tab, busy, path, change } = study;
+    const posing = usePosing(props, study);
 
     return (
         <Shell title={`Light on ${figure.name}`} figure={figure} keys={KEYS} wide>
             <div className="flex min-h-full flex-col lg:h-full lg:flex-row">
                 <div className="flex min-h-[60vh] min-w-0 flex-1 flex-col lg:min-h-0">
-                    <ViewBar study={study} />
-                    <LitFigure study={study} />
+                    {tab === 'files' && meshes.length > 0 ? (
+                        <>
+                            <PosingBar posing={posing} />
+                            <div className="relative min-h-0 flex-1">
+                                <PartsView
+                                    meshes={meshes}
+                                    light={light}
+                                    held={posing.held}
+                                    hand={posing.hand}
+                                    marks={posing.marks}
+                                    framed={posing.fits}
+                                    onPick={posing.pick}
+                                    onPut={posing.put}
+                                />
+                            </div>
+                        </>
+                    ) : (
+                        <>
+                            <ViewBar study={study} />
+                            <LitFigure study={study} />
+                        </>
+                    )}
                 </div>
                 <aside className="flex w-full shrink-0 flex-col gap-3 overflow-y-auto border-l border-line p-3 text-sm lg:w-[26rem]">
                     <PanelHead study={study} />
@@ -64,12 +88,7 @@ export default function LightPage(props: Props) {
                             parts={parts}
                             light={light}
                             onSettings={(settings) => change('PUT', url('light.settings', path), settings)}
-                            isJoining={joining !== 'no'}
-                            onJoin={() => {
-                                setJoining(joining === 'no' ? 'part' : 'no');
-                                setMessage(joining === 'no' ? 'Click the face of the part to move.' : null);
-                            }}
-                            onMoved={() => void compute()}
+                            posing={posing}
                         />
                     ) : (
                         <AreasPanel study={study} />
@@ -96,7 +115,6 @@ function useLightState(props: Props) {
     const [size, setSize] = useState({ crease: 30, brush: 2 });
     const [seeds, setSeeds] = useState<Seed[]>([]);
     const [area, setArea] = useState<number | null>(() => asked(props.light.areas));
-    const [joining, setJoining] = useState<'no' | 'part' | { at: Point }>('no');
     const { message, setMessage, attempt } = useAttempt();
     const [tab, setTab] = useState<'areas' | 'files'>(props.light.dataUrl === null ? 'files' : 'areas');
     const viewer = useRef<MeshViewer | null>(null);
@@ -106,7 +124,7 @@ function useLightState(props: Props) {
     const most = Math.max(1, ...light.areas.map((a) => a.rows.length - 1));
     const busy = light.state === 'waiting' || light.state === 'running';
     const path = { figure: figure.id };
-    const marks = useLightProgress({ busy, figure, setLight, seeds, joining });
+    const marks = useLightProgress({ busy, figure, setLight, seeds });
     return {
         figure,
         meshes,
@@ -129,8 +147,6 @@ function useLightState(props: Props) {
         setSeeds,
         area,
         setArea,
-        joining,
-        setJoining,
         message,
         setMessage,
         attempt,
@@ -413,8 +429,7 @@ function ViewBar({ study }: { study: Study }) {
 }
 
 function useLightActions(state: LightState) {
-    const { attempt, setLight, path, joining, setJoining, setMessage, tool, setArea, area, setSeeds, seeds, size } =
-        state;
+    const { attempt, setLight, path, setMessage, tool, setArea, area, setSeeds, seeds, size } = state;
     const keepLook = useKeepLook(state);
 
     /** Something that gives the light anew. */
@@ -427,20 +442,7 @@ function useLightActions(state: LightState) {
     const compute = () => change('POST', url('light.compute', path));
 
     function pick(at: Point, areaId: number) {
-        if (joining === 'part') {
-            setJoining({ at });
-            setMessage('Now click the face that it is glued to.');
-        } else if (joining !== 'no') {
-            setJoining('no');
-            void attempt(() =>
-                send('POST', url('meshes.join', path), {
-                    at: joining.at,
-                    onto: at,
-                }),
-            ).then((done) => {
-                if (done) void compute();
-            });
-        } else if (tool === 'look') {
+        if (tool === 'look') {
             setArea(areaId === 0 ? null : areaId);
         } else if (tool === 'seeds') {
             if (area !== null) setSeeds([...seeds, { at, areaId: area }]);
@@ -463,13 +465,11 @@ function useLightProgress({
     figure,
     setLight,
     seeds,
-    joining,
 }: {
     busy: boolean;
     figure: FigureProps;
     setLight: Dispatch<SetStateAction<LightProps>>;
     seeds: Seed[];
-    joining: 'no' | 'part' | { at: Point };
 }) {
     useEffect(() => {
         if (!busy) return;
@@ -492,11 +492,7 @@ function useLightProgress({
         };
     }, [busy, figure.id, setLight]);
 
-    // Seeds that are set, and the face that another part will be set on.
-    const marks = useMemo(
-        () => [...seeds.map((seed) => seed.at), ...(typeof joining === 'object' ? [joining.at] : [])],
-        [seeds, joining],
-    );
+    const marks = useMemo(() => seeds.map((seed) => seed.at), [seeds]);
 
     return marks;
 }

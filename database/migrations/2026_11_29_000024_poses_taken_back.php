@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\Schema;
+
+return new class extends Migration
+{
+    public function up(): void
+    {
+        Schema::table('light_studies', static function (Blueprint $table): void {
+            $table->json('poses_back')->nullable();
+            $table->json('poses_forth')->nullable();
+        });
+        Schema::table('meshes', static function (Blueprint $table): void {
+            $table->foreignId('onto_id')->nullable()->constrained('meshes')->nullOnDelete();
+            $table->index('onto_id');
+        });
+    }
+};
