@@ -169,6 +169,8 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/meshes/fit', [MeshController::class, 'fit'])->name('meshes.fit');
         Route::post('/meshes/undo', [MeshController::class, 'undo'])->name('meshes.undo');
         Route::post('/meshes/redo', [MeshController::class, 'redo'])->name('meshes.redo');
+        Route::post('/meshes/{mesh}/mend', [MeshController::class, 'mend'])->name('meshes.mend');
+        Route::post('/meshes/{mesh}/apart', [MeshController::class, 'pullApart'])->name('meshes.apart');
         Route::get('/meshes/{mesh}/bare', [MeshController::class, 'bare'])->name('meshes.bare');
         Route::post('/meshes/{mesh}/turn', [MeshController::class, 'turnAtJoint'])->name('meshes.turn');
         Route::post('/light/areas', [LitAreasController::class, 'assign'])->name('light.assign');

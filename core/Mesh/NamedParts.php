@@ -24,29 +24,10 @@ final class NamedParts
         $parts = [];
         foreach ($indices as $name => $own) {
             if ($own !== '') {
-                $parts[$name] = self::part($mesh, $own);
+                $parts[$name] = $mesh->only($own);
             }
         }
 
         return $parts;
-    }
-
-    private static function part(TriangleMesh $mesh, string $indices): TriangleMesh
-    {
-        $known = [];
-        $positions = $out = '';
-        foreach (TriangleMesh::of($mesh->positions, $indices)->chunks() as $corners) {
-            $own = [];
-            foreach ($corners as $v) {
-                if (! isset($known[$v])) {
-                    $known[$v] = \count($known);
-                    $positions .= \substr($mesh->positions, 12 * $v, 12);
-                }
-                $own[] = $known[$v];
-            }
-            $out .= \pack('V*', ...$own);
-        }
-
-        return TriangleMesh::of($positions, $out);
     }
 }

@@ -117,4 +117,28 @@ final readonly class TriangleMesh
 
         return $values;
     }
+
+    /**
+     * Some of its triangles, without the vertices that none of them uses.
+     *
+     * @param  string  $indices  three vertices a triangle, as in the whole
+     */
+    public function only(string $indices): self
+    {
+        $known = [];
+        $positions = $out = '';
+        foreach (self::of($this->positions, $indices)->chunks() as $corners) {
+            $own = [];
+            foreach ($corners as $v) {
+                if (! isset($known[$v])) {
+                    $known[$v] = \count($known);
+                    $positions .= \substr($this->positions, 12 * $v, 12);
+                }
+                $own[] = $known[$v];
+            }
+            $out .= \pack('V*', ...$own);
+        }
+
+        return self::of($positions, $out);
+    }
 }

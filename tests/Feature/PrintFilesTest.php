@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Adapters\Light\MeshStore;
+use App\Adapters\Light\StoredStudy;
 use App\Models\Brief\Figure;
 use App\Models\Light\FigureMesh;
 use App\Models\Light\MeshUpload;
 use App\Models\Light\UploadState;
 use Hyalin\Formats\Meshes\StlWriter;
+use Hyalin\Light\Pose;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia;
@@ -160,5 +163,41 @@ final class PrintFilesTest extends TestCase
     private function piece(Figure $figure, int $id, int $at, string $bytes): TestResponse
     {
         return $this->call('POST', "/figures/{$figure->id}/mesh-uploads/{$id}/pieces?at={$at}", server: ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'], content: $bytes);
+    }
+
+    public function test_supports_are_left_out_and_put_back_and_a_plate_is_pulled_apart(): void
+    {
+        $figure = $this->figure();
+        $file = Shapes::ball(10.0, 30, 0.0, 18.0);
+        $own = $file->triangles();
+        foreach (range(0, 5) as $n) {
+            $column = Shapes::stacked([['round', 0.5, 0.5, 0.0], ['round', 0.5, 0.5, 9.0], ['round', 0.1, 0.1, 11.0]], 12);
+            $file = Shapes::both($file, Pose::of([6 * cos($n), 6 * sin($n), 0.0])->applied($column));
+        }
+        $answer = $this->printFile($figure, StlWriter::write($file))->assertJsonPath('findings.0.words', fn (string $w): bool => str_starts_with($w, '6 pieces look like supports'));
+        $mesh = $figure->meshes()->sole();
+        self::assertSame($mesh->id, $answer->json('id'));
+        // What was chosen on the file goes with its triangles, also when some of them are left out.
+        StoredStudy::putChosen($mesh->path, array_map(static fn (int $t): array => [$t % 7], range(0, $file->triangles() - 1)));
+        $mend = "/figures/{$figure->id}/meshes/{$mesh->id}/mend";
+        $this->postJson($mend, ['kind' => 'supports', 'isMended' => true])->assertOk()->assertJsonPath('triangles', $own)->assertJsonPath('findings.0.words', 'Supports are left out.');
+        $mesh->refresh();
+        self::assertSame(array_map(static fn (int $t): array => [$t % 7], range(0, $own - 1)), StoredStudy::chosenOf($mesh->path));
+        self::assertSame($own, MeshStore::mesh($mesh->path)->triangles());
+        $this->postJson($mend, ['kind' => 'inner walls', 'isMended' => true])->assertUnprocessable();
+        $this->postJson($mend, ['kind' => 'grown supports', 'isMended' => true])->assertUnprocessable();
+        $this->postJson($mend, ['kind' => 'supports', 'isMended' => false])->assertOk()->assertJsonPath('triangles', $file->triangles())->assertJsonPath('findings.0.act', 'Leave out');
+        self::assertSame([[3 % 7]], array_slice(StoredStudy::chosenOf($mesh->refresh()->path), 3, 1));
+        self::assertNull($mesh->whole_path);
+        $this->postJson("/figures/{$figure->id}/meshes/{$mesh->id}/apart")->assertUnprocessable();
+        $this->deleteJson("/figures/{$figure->id}/meshes/{$mesh->id}")->assertOk();
+
+        $plate = Shapes::both(Shapes::ball(5.0, 20, 0.0, 5.0), Shapes::box(4.0, 4.0, 9.0, 2));
+        $plate = Shapes::both(Shapes::ball(5.0, 20, 30.0, 5.0), $plate);
+        $id = $this->printFile($figure, StlWriter::write($plate), name: 'plate.stl')->assertJsonPath('findings.0.kind', 'side by side')->json('id');
+        self::assertIsInt($id);
+        $this->postJson("/figures/{$figure->id}/meshes/{$id}/apart")->assertOk()->assertJsonPath('message', '"plate" became 2 print files.');
+        self::assertSame(['plate 1', 'plate 2'], $figure->meshes()->reorder('id')->pluck('title')->all());
+        self::assertSame($plate->triangles(), (int) $figure->meshes()->sum('triangles'));
     }
 }

@@ -357,6 +357,10 @@ describe('the light on a mesh', () => {
         shells: 2,
         openEdges: 0,
         remarks: ['It is hollow.'],
+        findings: [
+            { kind: 'supports', words: '8 pieces look like supports.', act: 'Leave out', isMended: false },
+            { kind: 'inner walls', words: 'Inner walls are left out.', act: 'Put back', isMended: true },
+        ],
         move: [0, 0, 0],
         rotation: [0, 0, 0, 1],
         mirror: false,
@@ -398,6 +402,7 @@ describe('the light on a mesh', () => {
         marks: [],
         pick: vi.fn(),
         put: vi.fn(),
+        mend: vi.fn(),
         fits: 0,
         fit: null,
         undo: null,
@@ -405,7 +410,7 @@ describe('the light on a mesh', () => {
     };
 
     it('follows how a file stands and mirrors, and turns it at its joint', async () => {
-        const posing = { ...acts, change: vi.fn(), turnAtJoint: vi.fn() };
+        const posing = { ...acts, change: vi.fn(), turnAtJoint: vi.fn(), mend: vi.fn() };
         render(
             <Files
                 figure={figure()}
@@ -419,6 +424,10 @@ describe('the light on a mesh', () => {
         );
         expect(screen.getByText(/20.0 x 20.0 x 75.0 mm, 40.0 cm², 2 pieces/)).toBeTruthy();
         expect(screen.getByText('It is hollow.')).toBeTruthy();
+        await press(screen.getByText('Leave out'));
+        expect(posing.mend).toHaveBeenLastCalledWith(mesh.id, 'supports', true);
+        await press(screen.getByText('Put back'));
+        expect(posing.mend).toHaveBeenLastCalledWith(mesh.id, 'inner walls', false);
         await press(screen.getByLabelText('mirrored'));
         expect(posing.change).toHaveBeenLastCalledWith(mesh.id, { mirror: true });
         fireEvent.blur(screen.getByLabelText('y, mm'), { target: { value: '2,5' } });

@@ -20,7 +20,7 @@ final class DeleteFigure
         $light = $figure->lightStudy()->first();
         $paths = [
             ...$figure->pictures()->get()->map(static fn (Picture $p): string => $p->path),
-            ...$figure->meshes()->get()->map(static fn (FigureMesh $m): string => $m->path),
+            ...$figure->meshes()->get()->flatMap(static fn (FigureMesh $m): array => $m->files()),
             ...array_filter([$light?->path, $light?->still]),
         ];
         $figure->delete();

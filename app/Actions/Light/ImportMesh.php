@@ -12,9 +12,11 @@ use App\Models\Light\FigureMesh;
 use App\Models\NextNumber;
 use Hyalin\Formats\Meshes\ReadMesh;
 use Hyalin\InvalidInput;
+use Hyalin\Mesh\Finding;
 use Hyalin\Mesh\MeshMeasures;
 use Hyalin\Mesh\NamedParts;
 use Hyalin\Mesh\NearWeld;
+use Hyalin\Mesh\PrintFindings;
 use Hyalin\Mesh\TriangleMesh;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -88,28 +90,45 @@ final class ImportMesh
             'triangles' => $mesh->triangles(),
             'unit_mm' => $unitMm,
             'measures' => [
-                'areaMm2' => $measures->areaMm2, 'volumeMm3' => $measures->volumeMm3, 'boundsMm' => $measures->boundsMm, 'shells' => $measures->shells,
-                'openEdges' => $measures->openEdges, 'inconsistentEdges' => $measures->inconsistentEdges, 'degenerate' => $read->degenerate,
-                'remarks' => [...$read->remarks, ...$remarks, ...self::remarks($measures, $read->degenerate, $mesh->triangles())],
+                ...self::measured($mesh, $measures, $unitMm),
+                'degenerate' => $read->degenerate,
+                'remarks' => [...$read->remarks, ...$remarks, ...self::remarks($measures, $read, $mesh->triangles(), $unitMm)],
             ],
         ]);
     }
 
+    /**
+     * @param  float  $unitMm  of one unit of the mesh
+     * @return array{areaMm2: float, volumeMm3: float, boundsMm: array{array{float, float, float}, array{float, float, float}}, shells: int, openEdges: int, inconsistentEdges: int, findings: list<array{kind: string, count: int, area: float}>}
+     */
+    public static function measured(TriangleMesh $mesh, MeshMeasures $measures, float $unitMm): array
+    {
+        return [
+            'areaMm2' => $measures->areaMm2,
+            'volumeMm3' => $measures->volumeMm3,
+            'boundsMm' => $measures->boundsMm,
+            'shells' => $measures->shells,
+            'openEdges' => $measures->openEdges,
+            'inconsistentEdges' => $measures->inconsistentEdges,
+            'findings' => array_map(static fn (Finding $f): array => ['kind' => $f->kind->value, 'count' => $f->count, 'area' => $f->area], PrintFindings::of($mesh, $measures, $unitMm)),
+        ];
+    }
+
     /** @return list<string> what is wrong, and whether it matters for painting */
-    private static function remarks(MeshMeasures $measures, int $degenerate, int $triangles): array
+    private static function remarks(MeshMeasures $measures, ReadMesh $read, int $triangles, float $unitMm): array
     {
         $remarks = [];
+        if ($read->unitMm === null && $unitMm !== 1.0) {
+            $remarks[] = sprintf('Its longest side is %.2f in its own numbers: taken for inches, %.0f mm. Choose another unit if it is not.', $measures->size(), $measures->size() * $unitMm);
+        }
         if ($measures->openEdges > 0) {
             $remarks[] = "{$measures->openEdges} open edges: it has holes. Light and areas are still right; its volume is not.";
         }
         if ($measures->inconsistentEdges > 0) {
             $remarks[] = "{$measures->inconsistentEdges} edges where neighbouring faces point opposite ways: light may be missing there.";
         }
-        if ($measures->openEdges === 0 && $measures->volumeMm3 < 0) {
-            $remarks[] = 'It is inside out: no light falls on it until its faces are flipped in the program it was made with.';
-        }
-        if ($degenerate > 0) {
-            $remarks[] = "{$degenerate} triangles without area were ignored. This does no harm.";
+        if ($read->degenerate > 0) {
+            $remarks[] = "{$read->degenerate} triangles without area were ignored. This does no harm.";
         }
         if ($triangles > 1_000_000) {
             $remarks[] = 'More than a million triangles: lighting takes a while.';

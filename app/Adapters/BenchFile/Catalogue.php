@@ -17,6 +17,7 @@ use Hyalin\Finish\BalanceKind;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
 use Hyalin\Matching\Neutral\Shading;
+use Hyalin\Mesh\FindingKind;
 use Hyalin\Optics\OpticsQuality;
 use Hyalin\Optics\Sheen;
 use Hyalin\Order\Plan\PieceUse;
@@ -269,6 +270,14 @@ final class Catalogue
                             'inconsistentEdges' => $count,
                             'degenerate' => $count,
                             'remarks' => ['type' => 'array', 'items' => ['type' => 'string']],
+                            'findings' => [
+                                'type' => 'array',
+                                'items' => [
+                                    'type' => 'object',
+                                    'required' => ['kind', 'count', 'area'],
+                                    'properties' => ['kind' => ['type' => 'string', 'enum' => array_column(FindingKind::cases(), 'value')], 'count' => $count, 'area' => ['type' => 'number']],
+                                ],
+                            ],
                         ],
                     ],
                 ),

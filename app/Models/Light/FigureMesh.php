@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Light;
 
+use App\Models\Brief\Figure;
 use App\Models\Brief\Part;
 use Hyalin\Light\Pose;
 use Illuminate\Database\Eloquent\Collection;
@@ -16,14 +17,17 @@ use Illuminate\Support\Carbon;
  * One print file of a figure, welded.
  *
  * @phpstan-type Stands array{move: array{float, float, float}, turn: float, mirror: bool, rotation?: array{float, float, float, float}, joint?: array{at: array{float, float, float}, axis: array{float, float, float}}}
- * @phpstan-type Measured array{areaMm2: float, volumeMm3: float, boundsMm: array{array{float, float, float}, array{float, float, float}}, shells: int, openEdges: int, inconsistentEdges: int, degenerate: int, remarks: list<string>}
+ * @phpstan-type Measured array{areaMm2: float, volumeMm3: float, boundsMm: array{array{float, float, float}, array{float, float, float}}, shells: int, openEdges: int, inconsistentEdges: int, degenerate: int, remarks: list<string>, findings?: list<array{kind: string, count: int, area: float}>}
  *
  * @property int $id
  * @property int $figure_id
  * @property int|null $part_id
+ * @property-read Figure $figure
  * @property-read Part|null $part
  * @property string $title
  * @property string $path of its two lists, without their endings
+ * @property string|null $whole_path of the file as it came, where something of it is left out
+ * @property list<string>|null $mended what was found in it and is left out or turned round
  * @property int $triangles
  * @property Measured $measures in units of the file
  * @property float $unit_mm
@@ -44,7 +48,13 @@ final class FigureMesh extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['measures' => 'array', 'pose' => 'array', 'unit_mm' => 'float'];
+        return ['measures' => 'array', 'pose' => 'array', 'unit_mm' => 'float', 'mended' => 'array'];
+    }
+
+    /** @return list<string> paths of its files, as it is worked with and as it came */
+    public function files(): array
+    {
+        return $this->whole_path === null ? [$this->path] : [$this->path, $this->whole_path];
     }
 
     /** @return HasMany<MeshShell, $this> */
@@ -62,6 +72,12 @@ final class FigureMesh extends Model
         }
 
         return $areas;
+    }
+
+    /** @return BelongsTo<Figure, $this> */
+    public function figure(): BelongsTo
+    {
+        return $this->belongsTo(Figure::class);
     }
 
     /** @return BelongsTo<Part, $this> */

@@ -383,6 +383,13 @@ export interface FigureProps {
     stages: Array<StageProps>;
 }
 
+export interface FindingProps {
+    kind: string;
+    words: string;
+    act: string | null;
+    isMended: boolean;
+}
+
 export interface FoundMixProps {
     drops: Array<DropsProps>;
     colour: ColourProps;
@@ -553,6 +560,7 @@ export interface MeshProps {
     shells: number;
     openEdges: number;
     remarks: Array<string>;
+    findings: Array<FindingProps>;
     move: Array<number>;
     rotation: Array<number>;
     mirror: boolean;

@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Light;
 
 use App\Actions\Light\AttachPart;
 use App\Actions\Light\FitParts;
+use App\Actions\Light\MendMesh;
 use App\Actions\Light\PoseParts;
 use App\Adapters\Light\BareMesh;
 use App\Adapters\StoredFile;
@@ -16,6 +17,7 @@ use App\Models\Light\FigureMesh;
 use App\Models\Light\LightRecord;
 use Hyalin\InvalidInput;
 use Hyalin\Light\Pose;
+use Hyalin\Mesh\FindingKind;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -87,9 +89,30 @@ final class MeshController
     public function destroy(Figure $figure, FigureMesh $mesh): JsonResponse
     {
         $mesh->delete();
-        StoredFile::forget($mesh->path);
+        foreach ($mesh->files() as $path) {
+            StoredFile::forget($path);
+        }
 
         return new JsonResponse(['message' => 'The file was removed.']);
+    }
+
+    /**
+     * What was found in a file is left out, or put back.
+     *
+     * @throws ValidationException when nothing of the kind was found
+     */
+    public function mend(Request $request, Figure $figure, FigureMesh $mesh, MendMesh $mend): JsonResponse
+    {
+        $request->validate(['kind' => ['required', Rule::enum(FindingKind::class)], 'isMended' => ['required', 'boolean']]);
+        $mend($mesh, FindingKind::from($request->string('kind')->value()), $request->boolean('isMended'));
+
+        return new JsonResponse(MeshProps::of($mesh->refresh(), LightRecord::ofFigure($figure)));
+    }
+
+    /** @throws ValidationException when it holds one part only */
+    public function pullApart(Figure $figure, FigureMesh $mesh, MendMesh $mend): JsonResponse
+    {
+        return new JsonResponse(['message' => "\"{$mesh->title}\" became {$mend->pullApart($mesh)} print files."]);
     }
 
     /**

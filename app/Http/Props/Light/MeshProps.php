@@ -16,6 +16,7 @@ final readonly class MeshProps
      * @param  list<float>  $sizeMm  x, y, z of its box
      * @param  float  $unitMm  of one unit of the file
      * @param  list<string>  $remarks  what is wrong with it, and whether it matters
+     * @param  list<FindingProps>  $findings  what it holds besides the figure, with what can be done
      * @param  list<float>  $move  mm
      * @param  list<float>  $rotation  quaternion x, y, z, w
      * @param  bool  $isJoined  set on another part by its face
@@ -34,6 +35,7 @@ final readonly class MeshProps
         public int $shells,
         public int $openEdges,
         public array $remarks,
+        public array $findings,
         public array $move,
         public array $rotation,
         public bool $mirror,
@@ -61,6 +63,7 @@ final readonly class MeshProps
             $m['shells'],
             $m['openEdges'],
             $m['remarks'],
+            FindingProps::of($mesh),
             $pose->move,
             $pose->rotation,
             $pose->mirrored,

@@ -174,6 +174,16 @@ function MeshItem({ files, mesh }: { files: Files; mesh: MeshProps }) {
                 cm², {mesh.shells === 1 ? 'one piece' : `${mesh.shells} pieces`}
                 {onto && `; on ${onto.title}`}
             </p>
+            {mesh.findings.map((finding) => (
+                <p key={finding.words} className="mt-1 flex flex-wrap items-center gap-2 text-sm">
+                    {finding.words}
+                    {finding.act !== null && (
+                        <Button size="small" onClick={() => void posing.mend(mesh.id, finding.kind, !finding.isMended)}>
+                            {finding.act}
+                        </Button>
+                    )}
+                </p>
+            ))}
             {mesh.remarks.map((remark) => (
                 <p key={remark} className="text-xs">
                     {remark}

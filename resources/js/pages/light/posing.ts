@@ -80,6 +80,12 @@ export function usePosing(
         put: (part: number, to: Put) => void change(part, to),
         turnAtJoint: (mesh: number, degrees: number) =>
             act(() => send('POST', url('meshes.turn', { ...path, mesh }), { degrees })),
+        mend: (mesh: number, kind: string, isMended: boolean) =>
+            act(() =>
+                kind === 'side by side'
+                    ? send('POST', url('meshes.apart', { ...path, mesh }))
+                    : send('POST', url('meshes.mend', { ...path, mesh }), { kind, isMended }),
+            ),
         /** Another number asks for a look at all of it. */
         fits,
         fit:

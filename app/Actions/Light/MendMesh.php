@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Light;
+
+use App\Adapters\Light\MeshStore;
+use App\Adapters\Light\StoredStudy;
+use App\Adapters\StoredFile;
+use App\Models\Light\FigureMesh;
+use Hyalin\Mesh\Finding;
+use Hyalin\Mesh\FindingKind;
+use Hyalin\Mesh\MeshMeasures;
+use Hyalin\Mesh\PrintFindings;
+use Hyalin\Mesh\TriangleMesh;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
+
+/**
+ * Leaves out of a print file what is not the figure, turns it right side out, or pulls it apart. The file as it came is kept,
+ * so that what was left out can be put back.
+ */
+final class MendMesh
+{
+    /** @throws ValidationException when nothing of the kind was found */
+    public function __invoke(FigureMesh $mesh, FindingKind $kind, bool $isMended): void
+    {
+        $whole = $mesh->whole_path ?? $mesh->path;
+        $kinds = array_values(array_unique([...array_diff($mesh->mended ?? [], [$kind->value]), ...$isMended ? [$kind->value] : []]));
+        $full = MeshStore::mesh($whole);
+        $measures = MeshMeasures::of($full);
+        $without = [];
+        $isFound = $isTurnedRound = false;
+        foreach (PrintFindings::of($full, $measures, $mesh->unit_mm) as $finding) {
+            $isFound = $isFound || $finding->kind === $kind;
+            if (in_array($finding->kind->value, $kinds, true)) {
+                $isTurnedRound = $isTurnedRound || $finding->kind === FindingKind::InsideOut;
+                $without = [...$without, ...$finding->kind === FindingKind::InsideOut ? [] : array_merge(...$finding->groups)];
+            }
+        }
+        if (! $isFound || ! $kind->isMended()) {
+            throw ValidationException::withMessages(['kind' => "No {$kind->value} were found in \"{$mesh->title}\"."]);
+        }
+        [$left, $from] = PrintFindings::mended($full, $measures, $without, $isTurnedRound);
+        if ($left->triangles() === 0) {
+            throw ValidationException::withMessages(['kind' => "Nothing would be left of \"{$mesh->title}\"."]);
+        }
+        $chosen = self::chosenOfWhole($mesh, $full);
+        $old = $mesh->path;
+        $path = $kinds === [] ? $whole : self::stored($left);
+        StoredStudy::putChosen($path, array_map(static fn (int $t): array => $chosen[$t] ?? [], $kinds === [] ? range(0, $full->triangles() - 1) : $from));
+        $mesh->update([
+            'path' => $path,
+            'whole_path' => $kinds === [] ? null : $whole,
+            'mended' => $kinds === [] ? null : $kinds,
+            'triangles' => $left->triangles(),
+            'measures' => [...$mesh->measures, ...ImportMesh::measured($left, MeshMeasures::of($left), $mesh->unit_mm)],
+        ]);
+        if ($old !== $whole && $old !== $path) {
+            StoredFile::forget($old);
+        }
+    }
+
+    /**
+     * @return int parts that it became
+     *
+     * @throws ValidationException when it holds one part only
+     */
+    public function pullApart(FigureMesh $mesh): int
+    {
+        $full = MeshStore::mesh($mesh->path);
+        $measures = MeshMeasures::of($full);
+        $found = array_filter(PrintFindings::of($full, $measures, $mesh->unit_mm), static fn (Finding $f): bool => $f->kind === FindingKind::SideBySide);
+        $groups = (array_values($found)[0] ?? throw ValidationException::withMessages(['kind' => "\"{$mesh->title}\" is one part."]))->groups;
+        if (count($groups) + $mesh->figure->meshes()->count() - 1 > ImportMesh::MOST) {
+            throw ValidationException::withMessages(['kind' => 'A figure takes '.ImportMesh::MOST.' print files.']);
+        }
+        $chosen = StoredStudy::chosenOf($mesh->path);
+        DB::transaction(static function () use ($mesh, $full, $measures, $groups, $chosen): void {
+            $all = array_merge(...$groups);
+            foreach ($groups as $n => $group) {
+                [$part, $from] = PrintFindings::mended($full, $measures, array_values(array_diff($all, $group)), false);
+                $path = self::stored($part);
+                StoredStudy::putChosen($path, $chosen === [] ? [] : array_map(static fn (int $t): array => $chosen[$t] ?? [], $from));
+                $mesh->figure->meshes()->create([
+                    ...$mesh->only(['part_id', 'sha256', 'unit_mm', 'pose', 'onto_id']),
+                    'title' => Str::limit($mesh->title, 76, '').' '.($n + 1),
+                    'path' => $path,
+                    'triangles' => $part->triangles(),
+                    'measures' => [...$mesh->measures, 'remarks' => [], ...ImportMesh::measured($part, MeshMeasures::of($part), $mesh->unit_mm)],
+                ]);
+            }
+            $mesh->delete();
+        });
+        foreach ($mesh->files() as $path) {
+            StoredFile::forget($path);
+        }
+
+        return count($groups);
+    }
+
+    /**
+     * What the painter chose, by triangle of the file as it came.
+     *
+     * @return array<int, list<int|null>>
+     */
+    private static function chosenOfWhole(FigureMesh $mesh, TriangleMesh $full): array
+    {
+        $chosen = StoredStudy::chosenOf($mesh->path);
+        if ($mesh->whole_path === null || $chosen === []) {
+            return $chosen;
+        }
+        $measures = MeshMeasures::of($full);
+        $without = [];
+        foreach (PrintFindings::of($full, $measures, $mesh->unit_mm) as $finding) {
+            if ($finding->kind !== FindingKind::InsideOut && in_array($finding->kind->value, $mesh->mended ?? [], true)) {
+                $without = [...$without, ...array_merge(...$finding->groups)];
+            }
+        }
+        $known = StoredStudy::chosenOf($mesh->whole_path);
+        foreach (PrintFindings::mended($full, $measures, $without, false)[1] as $n => $t) {
+            $known[$t] = $chosen[$n] ?? [];
+        }
+
+        return $known;
+    }
+
+    private static function stored(TriangleMesh $mesh): string
+    {
+        $path = 'meshes/'.Str::ulid()->toBase32();
+        MeshStore::putMesh($path, $mesh);
+
+        return $path;
+    }
+}
