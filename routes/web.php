@@ -175,6 +175,9 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/meshes/{mesh}/turn', [MeshController::class, 'turnAtJoint'])->name('meshes.turn');
         Route::post('/light/areas', [LitAreasController::class, 'assign'])->name('light.assign');
         Route::post('/light/areas/divide', [LitAreasController::class, 'divide'])->name('light.divide');
+        Route::post('/light/areas/lasso', [LitAreasController::class, 'lasso'])->name('light.lasso');
+        Route::post('/light/areas/grow', [LitAreasController::class, 'grow'])->name('light.grow');
+        Route::post('/light/areas/mirror', [LitAreasController::class, 'mirror'])->name('light.mirror');
         Route::post('/light/areas/propose', [LitAreasController::class, 'propose'])->name('light.propose');
         Route::post('/light/areas/undo', [LitAreasController::class, 'undo'])->name('light.undo');
         Route::post('/light/areas/redo', [LitAreasController::class, 'redo'])->name('light.redo');

@@ -129,27 +129,60 @@ final readonly class Division
         return \array_fill_keys(\array_keys(\array_filter($this->patches->of, static fn (int $p): bool => isset($reached[$p]))), true);
     }
 
-    /** @return list<bool> whether a vertex lies within so many mm of a concave crease */
-    public function nearCreases(float $mm): array
+    /**
+     * What a line around it closes in, drawn from point to point along the creases beside its way.
+     *
+     * @param  list<int>  $points  vertices, three at least
+     * @return array<int, true>|null by vertex, the line with it; null when it closes nothing in
+     */
+    public function enclosed(array $points): ?array
     {
-        $near = \array_fill(0, \count($this->crease), \INF);
-        foreach ($this->crease as $v => $crease) {
-            $open = $crease >= self::CONCAVE ? [[$v, 0.0]] : [];
-            while ($open !== []) {
-                [$w, $far] = \array_pop($open);
-                if ($near[$w] <= $far) {
-                    continue;
-                }
-                $near[$w] = $far;
-                for ($i = $this->surface->first[$w], $end = $this->surface->first[$w + 1]; $i < $end; $i++) {
-                    if ($far + $this->surface->mm[$i] <= $mm) {
-                        $open[] = [$this->surface->next[$i], $far + $this->surface->mm[$i]];
-                    }
+        $cheap = \array_map(static fn (float $crease): float => 1 / (1 + self::HOLDS * \max(0.0, $crease)), $this->crease);
+        $line = [];
+        foreach ($points as $n => $point) {
+            $next = $points[($n + 1) % \count($points)];
+            $way = Ways::from($this->surface, [$point => 0], $cheap, until: $next)->to($next);
+            if ($way === []) {
+                return null;
+            }
+            $line += \array_fill_keys($way, true);
+        }
+        $labels = [];
+        foreach ($this->crease as $v => $_) {
+            $labels[] = isset($line[$v]) ? 1 : 0;
+        }
+        [$of, $areas] = $this->surface->pieces($labels);
+        // What lies beside the line; the largest of that is the rest of the figure.
+        $beside = [];
+        foreach ($line as $v => $_) {
+            for ($i = $this->surface->first[$v], $end = $this->surface->first[$v + 1]; $i < $end; $i++) {
+                $w = $this->surface->next[$i];
+                if (! isset($line[$w])) {
+                    $beside[$of[$w]] = $areas[$of[$w]];
                 }
             }
         }
+        \arsort($beside);
+        $inner = \array_slice($beside, 1, null, true);
+        if ($inner === []) {
+            return null;
+        }
+        $within = $line;
+        foreach ($of as $v => $piece) {
+            if (isset($inner[$piece])) {
+                $within[$v] = true;
+            }
+        }
 
-        return \array_map(static fn (float $far): bool => $far <= $mm, \array_values($near));
+        return $within;
+    }
+
+    /** @return list<bool> whether a vertex lies within so many mm of a concave crease */
+    public function nearCreases(float $mm): array
+    {
+        $far = Ways::from($this->surface, \array_fill_keys(\array_keys(\array_filter($this->crease, static fn (float $crease): bool => $crease >= self::CONCAVE)), 0), most: $mm)->far;
+
+        return \array_map(static fn (int $v): bool => isset($far[$v]), \array_keys($this->crease));
     }
 
     /**
@@ -225,29 +258,11 @@ final readonly class Division
     {
         $drawn = [];
         $reach = self::TOUCH * $this->tip;
+        $dear = $this->dear();
         foreach ($seeds as $seed => $area) {
-            $way = [$seed => 0.0];
-            $settled = [];
-            /** @var \SplPriorityQueue<float, int> $queue */
-            $queue = new \SplPriorityQueue();
-            $queue->insert($seed, 0.0);
-            while (! $queue->isEmpty()) {
-                /** @var int $v */
-                $v = $queue->extract();
-                if (isset($settled[$v])) {
-                    continue;
-                }
-                $settled[$v] = true;
+            foreach (Ways::from($this->surface, [$seed => $area], $dear, 2 * $reach)->far as $v => $far) {
                 $patch = $this->patches->of[$v];
-                $drawn[$patch][$area] = ($drawn[$patch][$area] ?? 0.0) + self::DRAWS * $this->surface->area[$v] * \exp(-($way[$v] / $reach) ** 2 * 2);
-                for ($i = $this->surface->first[$v], $end = $this->surface->first[$v + 1]; $i < $end; $i++) {
-                    $w = $this->surface->next[$i];
-                    $far = $way[$v] + $this->surface->mm[$i] * (1 + self::HOLDS * \max(0.0, $this->crease[$w]));
-                    if ($far <= 2 * $reach && $far < ($way[$w] ?? \INF)) {
-                        $way[$w] = $far;
-                        $queue->insert($w, -$far);
-                    }
-                }
+                $drawn[$patch][$area] = ($drawn[$patch][$area] ?? 0.0) + self::DRAWS * $this->surface->area[$v] * \exp(-($far / $reach) ** 2 * 2);
             }
         }
 
@@ -255,7 +270,7 @@ final readonly class Division
     }
 
     /**
-     * One patch with seeds of several areas: each vertex goes to the seed it is nearest to along the surface (E. W. Dijkstra 1959).
+     * One patch with seeds of several areas: each vertex goes to the seed it is nearest to along the surface.
      *
      * @param  array<int, int>  $seeds  area by vertex, of one patch
      * @return array<int, int> area by vertex of the patch
@@ -263,37 +278,14 @@ final readonly class Division
     private function nearest(array $seeds): array
     {
         $patch = $this->patches->of[(int) \array_key_first($seeds)];
-        $way = $of = [];
-        /** @var \SplPriorityQueue<float, int> $queue */
-        $queue = new \SplPriorityQueue();
-        foreach ($seeds as $v => $area) {
-            $way[$v] = 0.0;
-            $of[$v] = $area;
-            $queue->insert($v, 0.0);
-        }
-        $settled = [];
-        while (! $queue->isEmpty()) {
-            /** @var int $v */
-            $v = $queue->extract();
-            if (isset($settled[$v])) {
-                continue;
-            }
-            $settled[$v] = true;
-            for ($i = $this->surface->first[$v], $end = $this->surface->first[$v + 1]; $i < $end; $i++) {
-                $w = $this->surface->next[$i];
-                if ($this->patches->of[$w] !== $patch) {
-                    continue;
-                }
-                $far = $way[$v] + $this->surface->mm[$i] * (1 + self::HOLDS * \max(0.0, $this->crease[$w]));
-                if (! isset($way[$w]) || $far < $way[$w]) {
-                    $way[$w] = $far;
-                    $of[$w] = $of[$v];
-                    $queue->insert($w, -$far);
-                }
-            }
-        }
 
-        return $of;
+        return Ways::from($this->surface, $seeds, $this->dear(), enters: fn (int $v): bool => $this->patches->of[$v] === $patch)->of;
+    }
+
+    /** @return list<float> what a mm to each vertex costs: creases are dear */
+    private function dear(): array
+    {
+        return \array_map(static fn (float $crease): float => 1 + self::HOLDS * \max(0.0, $crease), $this->crease);
     }
 
     /**

@@ -199,6 +199,36 @@ final class LightTest extends TestCase
         self::assertStringContainsString('of its light on the wrong side', is_string($apart[0]) ? $apart[0] : '');
     }
 
+    /** Laws of a border that moves: grown by r a disc has pi r2 more and the ring, shrunk again it is itself. */
+    public function test_areas_are_grown_shrunk_mirrored_and_drawn_around(): void
+    {
+        $figure = $this->figure();
+        $this->printFile($figure, StlWriter::write(Shapes::box(40.0, 40.0, 4.0, 40)));
+        $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
+        $spot = $this->area($figure, 'Spot');
+        $url = "/figures/{$figure->id}/light/areas";
+        $this->postJson($url, ['at' => [10, 20, 4], 'tool' => 'brush', 'size' => 5, 'areaId' => $spot->id])->assertOk();
+        $cm2 = static fn (): float => array_column(LightRecord::query()->sole()->result['areas'] ?? [], 'cm2', 'areaId')[$spot->id] ?? 0.0;
+        // A brush wider than the plate is thick touches one side of it.
+        self::assertEqualsWithDelta(M_PI * 25 / 100, $first = $cm2(), 0.1);
+        $this->postJson("{$url}/grow", ['areaId' => $spot->id, 'mm' => 3])->assertOk();
+        // Ways along edges are a little longer than as the crow flies.
+        self::assertEqualsWithDelta(M_PI * 64 / 100, $cm2(), 0.35);
+        self::assertGreaterThan($first + 0.6, $cm2());
+        $this->postJson("{$url}/grow", ['areaId' => $spot->id, 'mm' => -3])->assertOk();
+        self::assertEqualsWithDelta($first, $cm2(), 0.25);
+        $first = $cm2();
+        $this->postJson("{$url}/mirror", ['areaId' => $spot->id])->assertOk();
+        self::assertEqualsWithDelta(2 * $first, $cm2(), 0.15);
+        $other = $this->area($figure, 'Other');
+        $this->postJson("{$url}/lasso", ['points' => [[18, 4, 4], [30, 4, 4], [30, 12, 4], [18, 12, 4]], 'areaId' => $other->id])->assertOk();
+        self::assertEqualsWithDelta(0.96, array_column(LightRecord::query()->sole()->result['areas'] ?? [], 'cm2', 'areaId')[$other->id], 0.25);
+        // The other side of the strip between them is bare, and nothing is across from a side face but a side face.
+        foreach ([['lasso', ['points' => [[1, 1, 4], [2, 1, 4]], 'areaId' => $other->id]], ['lasso', ['points' => [[1, 1, 4], [1, 1, 4], [1, 1, 4]], 'areaId' => $other->id]], ['grow', ['areaId' => $other->id, 'mm' => 0]], ['mirror', ['areaId' => 9999]]] as [$what, $body]) {
+            $this->postJson("{$url}/{$what}", $body)->assertUnprocessable();
+        }
+    }
+
     public function test_a_kit_is_put_together_by_its_pegs(): void
     {
         $figure = $this->figure();
@@ -232,7 +262,17 @@ final class LightTest extends TestCase
         $this->postJson("/figures/{$figure->id}/light/areas/propose")->assertUnprocessable();
         $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
         $this->getJson("/figures/{$figure->id}/light/shown")->assertJsonPath('noAreaCm2', fn (float|int $v): bool => abs($v - 10.0) < 1e-3);
-        // Six sides, each an area of the part now; a second proposal has nothing left.
+        // Six sides, each an area of the part; taken back, the brief is as it was. What it names by then is used, not doubled.
+        $this->postJson("/figures/{$figure->id}/light/areas/propose")->assertOk()->assertJsonCount(6, 'areas');
+        $this->postJson("/figures/{$figure->id}/light/areas/undo")->assertOk()->assertJsonCount(0, 'areas')->assertJsonPath('canRedo', false);
+        self::assertSame(0, $figure->areas()->count());
+        [$hat] = [$this->area($figure, 'Hat'), $this->area($figure, 'Base')];
+        $this->postJson("/figures/{$figure->id}/light/areas/propose")->assertOk()->assertJsonCount(6, 'areas');
+        self::assertEqualsCanonicalizing(['Hat', 'Base', 'Block 1', 'Block 2', 'Block 3', 'Block 4'], $figure->areas()->pluck('name')->all());
+        self::assertEqualsWithDelta(1.0, array_column(LightRecord::query()->sole()->result['areas'] ?? [], 'cm2', 'areaId')[$hat->id], 1e-3);
+        $this->postJson("/figures/{$figure->id}/light/areas/undo")->assertOk();
+        self::assertSame(2, $figure->areas()->count());
+        $figure->areas()->delete();
         $this->postJson("/figures/{$figure->id}/light/areas/propose")->assertOk()->assertJsonCount(6, 'areas')->assertJsonCount(12, 'borders')->assertJsonPath('noAreaCm2', 0);
         self::assertEqualsCanonicalizing(['Block 1', 'Block 2', 'Block 3', 'Block 4', 'Block 5', 'Block 6'], $figure->areas()->pluck('name')->all());
         self::assertSame([$part->id], $figure->areas()->pluck('part_id')->unique()->all());

@@ -454,6 +454,10 @@ describe('the light on a mesh', () => {
             size: { crease: 30, brush: 2 },
             onSize: vi.fn(),
             onDivide: vi.fn(),
+            line: 0,
+            onClose: vi.fn(),
+            onGrow: vi.fn(),
+            onMirror: vi.fn(),
             onForget: vi.fn(),
             onPropose: vi.fn(),
             onUndo: vi.fn(),
@@ -467,6 +471,13 @@ describe('the light on a mesh', () => {
         expect(screen.getByText('Redo').hasAttribute('disabled')).toBe(true);
         await press(screen.getByText('brush'));
         expect(props.onTool).toHaveBeenCalledWith('brush');
+        await press(screen.getByText('Shrink'));
+        expect(props.onGrow).toHaveBeenLastCalledWith(-1);
+        await press(screen.getByText('Other side too'));
+        expect(props.onMirror).toHaveBeenCalledOnce();
+        rerender(<Tools {...props} tool="lasso" line={3} seeds={[]} noAreaCm2={0} />);
+        await press(screen.getByText('Close the line'));
+        expect(props.onClose).toHaveBeenCalledOnce();
         const seeds = [
             { at: [0, 0, 0] as [number, number, number], areaId: 11 },
             { at: [1, 0, 0] as [number, number, number], areaId: 12 },

@@ -7,9 +7,11 @@ namespace App\Actions\Light;
 use App\Adapters\Light\AssembledFigure;
 use App\Adapters\Light\SculptDivision;
 use App\Adapters\Light\StoredStudy;
+use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Light\LightRecord;
 use App\Models\NextNumber;
+use Hyalin\Light\AreaNames;
 use Hyalin\Mesh\Adjacency;
 use Hyalin\Mesh\MeshMeasures;
 use Hyalin\Mesh\Regions;
@@ -19,7 +21,8 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * A first proposal of areas: what is no area yet is cut at its creases and its pieces, and each large region becomes an
- * area of the brief, named after its part. To be renamed, joined and brushed by the painter.
+ * area: one that the brief names and the mesh does not show yet where one is likely, a new one named after its part
+ * otherwise. To be renamed, joined and brushed by the painter.
  */
 final readonly class ProposeAreas
 {
@@ -35,7 +38,7 @@ final readonly class ProposeAreas
     {
     }
 
-    /** @return int areas that were made */
+    /** @return int areas that were given a place */
     public function __invoke(Figure $figure, LightRecord $light): int
     {
         $study = StoredStudy::of($light);
@@ -59,25 +62,60 @@ final readonly class ProposeAreas
         arsort($free);
         $free = array_slice(array_filter($free, static fn (float $mm2): bool => $mm2 >= $least), 0, self::MOST, true);
 
-        return DB::transaction(function () use ($figure, $light, $study, $assembly, $parentOf, $free, $triangles): int {
-            $given = [];
-            $numbers = [];
+        $shown = array_fill_keys($areaOf, true);
+        $regions = self::described($light, $mesh, $edges, $assembly, $parentOf, array_intersect_key($triangles, $free));
+        $unplaced = $figure->areas()->get()->reject(static fn (Area $a): bool => isset($shown[$a->id]))->keyBy(static fn (Area $a): int => $a->id);
+        $guessed = AreaNames::guessed($regions, $unplaced->map(static fn (Area $a): array => ['name' => $a->name, 'mm2' => $a->square_cm === null ? null : 100 * $a->square_cm, 'part' => $a->part_id])->all());
+
+        return DB::transaction(function () use ($figure, $light, $study, $free, $triangles, $regions, $guessed): int {
+            $given = $numbers = $made = [];
+            $parts = $figure->parts()->pluck('name', 'id');
             foreach (array_keys($free) as $region) {
-                $first = $triangles[$region][0];
-                $part = self::part($assembly, $parentOf === null ? $first : $parentOf[$first]);
-                [$partId, $name] = $part ?? [null, $figure->name];
-                do {
-                    $numbers[$name] = ($numbers[$name] ?? 0) + 1;
-                } while ($figure->areas()->where('name', "{$name} {$numbers[$name]}")->exists());
-                $area = $figure->areas()->make(['name' => "{$name} {$numbers[$name]}", 'part_id' => $partId]);
-                $area->position = NextNumber::of($figure->areas(), 'position');
-                $figure->areas()->save($area);
-                $given += array_fill_keys($triangles[$region], $area->id);
+                // What the brief names already is not named again.
+                $areaId = $guessed[$region] ?? null;
+                if ($areaId === null) {
+                    $partId = $regions[$region]['part'];
+                    $name = $partId === null || ! is_string($parts[$partId] ?? null) ? $figure->name : $parts[$partId];
+                    do {
+                        $numbers[$name] = ($numbers[$name] ?? 0) + 1;
+                    } while ($figure->areas()->where('name', "{$name} {$numbers[$name]}")->exists());
+                    $area = $figure->areas()->make(['name' => "{$name} {$numbers[$name]}", 'part_id' => $partId]);
+                    $area->position = NextNumber::of($figure->areas(), 'position');
+                    $figure->areas()->save($area);
+                    $made[] = $areaId = $area->id;
+                }
+                $given += array_fill_keys($triangles[$region], $areaId);
             }
-            $this->assignArea->give($light, $study, $given);
+            $this->assignArea->give($light, $study, $given, $made);
 
             return count($free);
         });
+    }
+
+    /**
+     * @param  list<int>|null  $parentOf
+     * @param  array<int, non-empty-list<int>>  $triangles  by region
+     * @return array<int, array{mm2: float, height: float, part: int|null}>
+     */
+    private static function described(LightRecord $light, TriangleMesh $mesh, Adjacency $edges, AssembledFigure $assembly, ?array $parentOf, array $triangles): array
+    {
+        $up = $light->axis();
+        $axis = (int) array_search(true, array_map(static fn (float $a): bool => $a !== 0.0, $up), true);
+        $along = $mesh->coordinates()[$axis];
+        $corners = $mesh->corners();
+        [$low, $high] = $along === [] ? [0.0, 0.0] : [min($along), max($along)];
+        $described = [];
+        foreach ($triangles as $region => $own) {
+            $mm2 = $sum = 0.0;
+            foreach ($own as $t) {
+                $mm2 += $edges->area[$t];
+                $sum += $edges->area[$t] * $along[$corners[3 * $t]];
+            }
+            $height = $mm2 > 0.0 && $high > $low ? ($sum / $mm2 - $low) / ($high - $low) : 0.5;
+            $described[$region] = ['mm2' => $mm2, 'height' => $up[$axis] < 0.0 ? 1 - $height : $height, 'part' => self::part($assembly, $parentOf === null ? $own[0] : $parentOf[$own[0]])];
+        }
+
+        return $described;
     }
 
     /** Flat faces part along their sharp edges; a sculpt, which has none, along its folds. */
@@ -92,12 +130,12 @@ final readonly class ProposeAreas
         return Regions::given(SurfaceGraph::onTriangles($mesh, $study->vertexOf(), SculptDivision::of($study)->proposed()));
     }
 
-    /** @return array{int, string}|null id and name of the part that a triangle of the files belongs to */
-    private static function part(AssembledFigure $assembly, int $triangle): ?array
+    /** @return int|null the part that a triangle of the files belongs to */
+    private static function part(AssembledFigure $assembly, int $triangle): ?int
     {
         foreach ($assembly->parts as [$record, $mesh]) {
             if ($triangle < $mesh->triangles()) {
-                return $record->part === null ? null : [$record->part->id, $record->part->name];
+                return $record->part_id;
             }
             $triangle -= $mesh->triangles();
         }

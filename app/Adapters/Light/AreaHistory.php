@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Adapters\Light;
 
+use App\Models\Brief\Area;
+
 /**
  * What the painter gave to areas on a mesh, act by act, so that each can be taken back and done again. It lasts as long as the
  * lighting it was done on.
@@ -15,20 +17,21 @@ final readonly class AreaHistory
     /**
      * @param  list<int>  $back  numbers of what is kept, the last act last
      * @param  list<int>  $forth  alike, of what was taken back
+     * @param  array<int, list<int>>  $made  areas of the brief that an act made, by its number
      */
-    private function __construct(private StoredStudy $study, private array $back, private array $forth)
+    private function __construct(private StoredStudy $study, private array $back, private array $forth, private array $made)
     {
     }
 
     public static function of(StoredStudy $study): self
     {
         if (! MeshStore::has("{$study->path}.acts")) {
-            return new self($study, [], []);
+            return new self($study, [], [], []);
         }
-        /** @var array{list<int>, list<int>} $kept written by us */
+        /** @var array{0: list<int>, 1: list<int>, 2?: array<int, list<int>>} $kept written by us */
         $kept = json_decode(MeshStore::get("{$study->path}.acts"), true, 8, JSON_THROW_ON_ERROR);
 
-        return new self($study, $kept[0], $kept[1]);
+        return new self($study, $kept[0], $kept[1], $kept[2] ?? []);
     }
 
     public function canGoBack(): bool
@@ -41,14 +44,19 @@ final readonly class AreaHistory
         return $this->forth !== [];
     }
 
-    /** Keeps what is about to be changed. */
-    public function keep(): void
+    /**
+     * Keeps what is about to be changed.
+     *
+     * @param  list<int>  $made  areas of the brief that are made with it
+     */
+    public function keep(array $made = []): void
     {
-        $back = [...$this->back, $this->put()];
+        $number = $this->put();
+        $back = [...$this->back, $number];
         foreach ([...$this->forth, ...array_slice($back, 0, -self::MOST)] as $old) {
             MeshStore::forget("{$this->study->path}.act{$old}");
         }
-        $this->write(array_slice($back, -self::MOST), []);
+        $this->write(array_slice($back, -self::MOST), [], $made === [] ? $this->made : $this->made + [$number => $made]);
     }
 
     /** @return bool whether there was an act to take back */
@@ -58,9 +66,12 @@ final readonly class AreaHistory
         if ($last === null) {
             return false;
         }
-        $now = $this->put();
+        $made = $this->made[$last] ?? [];
+        $now = $made === [] ? [$this->put()] : [];
         $this->take($last);
-        $this->write(array_slice($this->back, 0, -1), [...$this->forth, $now]);
+        // Areas that the act made go with it, unless something was planned for them since; it is not done again then, but proposed.
+        Area::query()->whereKey($made)->whereDoesntHave('layers')->whereDoesntHave('samples')->delete();
+        $this->write(array_slice($this->back, 0, -1), $made === [] ? [...$this->forth, ...$now] : [], array_diff_key($this->made, [$last => true]));
 
         return true;
     }
@@ -74,7 +85,7 @@ final readonly class AreaHistory
         }
         $now = $this->put();
         $this->take($last);
-        $this->write([...$this->back, $now], array_slice($this->forth, 0, -1));
+        $this->write([...$this->back, $now], array_slice($this->forth, 0, -1), $this->made);
 
         return true;
     }
@@ -97,9 +108,10 @@ final readonly class AreaHistory
     /**
      * @param  list<int>  $back
      * @param  list<int>  $forth
+     * @param  array<int, list<int>>  $made
      */
-    private function write(array $back, array $forth): void
+    private function write(array $back, array $forth, array $made): void
     {
-        MeshStore::put("{$this->study->path}.acts", json_encode([$back, $forth], JSON_THROW_ON_ERROR));
+        MeshStore::put("{$this->study->path}.acts", json_encode([$back, $forth, (object) $made], JSON_THROW_ON_ERROR));
     }
 }

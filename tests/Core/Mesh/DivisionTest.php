@@ -9,6 +9,7 @@ use Hyalin\Mesh\Borders;
 use Hyalin\Mesh\Curvature;
 use Hyalin\Mesh\Division;
 use Hyalin\Mesh\InvalidMesh;
+use Hyalin\Mesh\Mirror;
 use Hyalin\Mesh\Nearest;
 use Hyalin\Mesh\Regions;
 use Hyalin\Mesh\SurfaceGraph;
@@ -91,6 +92,45 @@ final class DivisionTest extends TestCase
         self::assertEqualsWithDelta([1 => 400.0, 2 => 400.0], $regions->areas(Adjacency::of($sheet)), 20.0);
     }
 
+    public function test_a_line_drawn_around_a_place_closes_it_in(): void
+    {
+        // On a plain, what lies between its points; around a waist, the smaller of the two bodies.
+        $sheet = Shapes::land(0.0, 40.0, 0.0, 40.0, 80, 80, static fn (): float => 0.0);
+        $points = array_map(static fn (array $p): int => Nearest::vertex($sheet, $p), [[10.0, 10.0, 0.0], [30.0, 10.0, 0.0], [30.0, 25.0, 0.0], [10.0, 25.0, 0.0]]);
+        $within = self::division($sheet)->enclosed($points);
+        self::assertEqualsWithDelta(20.0 * 15.0, self::mm2(SurfaceGraph::of($sheet), $within), 36.0);
+        self::assertNull(self::division($sheet)->enclosed([$points[0], $points[1], $points[0]]));
+        $bodies = Shapes::turned(static fn (float $z): float => 7.0 - 3.0 * exp(-(($z - 12) / 1.5) ** 2), 0.0, 30.0, 180, 90);
+        // Clicked beside the waist on purpose: the line finds it.
+        $points = array_map(static fn (array $p): int => Nearest::vertex($bodies, $p), [[4.5, 0.0, 13.0], [0.0, 4.5, 11.2], [-4.5, 0.0, 12.8], [0.0, -4.5, 11.0]]);
+        [, , $z] = $bodies->coordinates();
+        $heights = array_map(static fn (int $v): float => $z[$v], array_keys(self::division($bodies)->enclosed($points) ?? []));
+        self::assertEqualsWithDelta([0.0, 12.5], [min([30.0, ...$heights]), max([0.0, ...$heights])], 0.8);
+    }
+
+    public function test_what_lies_across_is_found_wherever_the_figure_stands(): void
+    {
+        // A body with two hands, the whole moved aside; one ear on one side only.
+        $body = Shapes::both(Shapes::ball(8.0, 40, 3.0), Shapes::both(Shapes::ball(2.0, 20, 14.0, 4.0), Shapes::ball(2.0, 20, -8.0, 4.0)));
+        $mesh = Shapes::both($body, Shapes::ball(1.0, 12, 3.0, 9.5));
+        $mirror = Mirror::of($mesh, [1.0, 0.0, 0.0]);
+        self::assertEqualsWithDelta(3.0, $mirror->at, 0.1);
+        [$x] = $mesh->coordinates();
+        $right = $left = [];
+        foreach ($x as $v => $at) {
+            $right += $at > 11.5 ? [$v => true] : [];
+            $left += $at < -5.5 ? [$v => true] : [];
+        }
+        $across = $mirror->across($right);
+        ksort($across);
+        self::assertSame($left, $across);
+        // There and back.
+        self::assertCount(count($right), $mirror->across($left));
+        // Nothing is across from what stands alone.
+        $alone = Mirror::of(Shapes::both(Shapes::ball(8.0, 40), Shapes::ball(2.0, 20, 12.0)), [1.0, 0.0, 0.0]);
+        self::assertSame([], $alone->across(array_fill_keys(range(Shapes::ball(8.0, 40)->vertices(), Shapes::ball(8.0, 40)->vertices() + 50), true)));
+    }
+
     public function test_where_no_crease_helps_a_border_is_about_as_short_as_it_can_be(): void
     {
         $ball = Shapes::ball(10.0, 60);
@@ -160,5 +200,11 @@ final class DivisionTest extends TestCase
         $regions = Regions::given(array_map(static fn (?int $area): int => $area ?? -1, SurfaceGraph::onTriangles($mesh, null, $labels)));
 
         return array_sum(array_column(Borders::of($mesh, Adjacency::of($mesh), $regions), 2));
+    }
+
+    /** @param  array<int, true>|null  $vertices */
+    private static function mm2(SurfaceGraph $surface, ?array $vertices): float
+    {
+        return array_sum(array_map(static fn (int $v): float => $surface->area[$v], array_keys($vertices ?? [])));
     }
 }

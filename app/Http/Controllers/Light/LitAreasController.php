@@ -61,6 +61,52 @@ final class LitAreasController
         return new JsonResponse(LightProps::of($figure));
     }
 
+    /**
+     * What a line around it closes in.
+     *
+     * @throws ValidationException when it closes nothing in
+     */
+    public function lasso(Request $request, Figure $figure, AssignArea $assign): JsonResponse
+    {
+        $request->validate([
+            'points' => ['required', 'array', 'list', 'between:3,60'],
+            'points.*' => PointRule::LIST,
+            'points.*.*' => PointRule::EACH,
+            'areaId' => ['nullable', 'integer', self::own($figure)],
+        ]);
+        $points = array_values(array_map(PointRule::of(...), array_filter($request->array('points'), is_array(...))));
+        if ($assign->lasso(self::lit($figure), $points, $request->integer('areaId')) === null) {
+            throw ValidationException::withMessages(['points' => 'The line closes nothing in: click at least three points around the place.']);
+        }
+
+        return new JsonResponse(LightProps::of($figure));
+    }
+
+    /** The border of an area moves along the surface. */
+    public function grow(Request $request, Figure $figure, AssignArea $assign): JsonResponse
+    {
+        $request->validate(['areaId' => ['required', 'integer', self::own($figure)], 'mm' => ['required', 'numeric', 'between:-50,50', 'not_in:0']]);
+        $assign->grow(self::lit($figure), $request->integer('areaId'), $request->float('mm'));
+
+        return new JsonResponse(LightProps::of($figure));
+    }
+
+    /**
+     * The other side of an area.
+     *
+     * @throws ValidationException when the figure looks otherwise there
+     */
+    public function mirror(Request $request, Figure $figure, AssignArea $assign): JsonResponse
+    {
+        $request->validate(['areaId' => ['required', 'integer', self::own($figure)], 'toId' => ['nullable', 'integer', self::own($figure)]]);
+        $area = $request->integer('areaId');
+        if ($assign->mirror(self::lit($figure), $area, $request->filled('toId') ? $request->integer('toId') : $area) === null) {
+            throw ValidationException::withMessages(['areaId' => 'The figure looks different on the other side: nothing was given.']);
+        }
+
+        return new JsonResponse(LightProps::of($figure));
+    }
+
     /** A first proposal: what is no area yet becomes areas of the brief. */
     public function propose(Figure $figure, ProposeAreas $propose): JsonResponse
     {

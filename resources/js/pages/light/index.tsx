@@ -114,6 +114,7 @@ function useLightState(props: Props) {
     const [tool, setTool] = useState<Tool>('look');
     const [size, setSize] = useState({ crease: 30, brush: 2 });
     const [seeds, setSeeds] = useState<Seed[]>([]);
+    const [line, setLine] = useState<Point[]>([]);
     const [area, setArea] = useState<number | null>(() => asked(props.light.areas));
     const { message, setMessage, attempt } = useAttempt();
     const [tab, setTab] = useState<'areas' | 'files'>(props.light.dataUrl === null ? 'files' : 'areas');
@@ -124,7 +125,7 @@ function useLightState(props: Props) {
     const most = Math.max(1, ...light.areas.map((a) => a.rows.length - 1));
     const busy = light.state === 'waiting' || light.state === 'running';
     const path = { figure: figure.id };
-    const marks = useLightProgress({ busy, figure, setLight, seeds });
+    const marks = useLightProgress({ busy, figure, setLight, seeds, line });
     return {
         figure,
         meshes,
@@ -145,6 +146,8 @@ function useLightState(props: Props) {
         setSize,
         seeds,
         setSeeds,
+        line,
+        setLine,
         area,
         setArea,
         message,
@@ -187,7 +190,22 @@ function BorderWords({ light }: { light: LightProps }) {
 }
 
 function AreaTools({ study }: { study: Study }) {
-    const { light, area, setArea, tool, setTool, setView, size, setSize, seeds, change, path, setSeeds } = study;
+    const {
+        light,
+        area,
+        setArea,
+        tool,
+        setTool,
+        setView,
+        size,
+        setSize,
+        seeds,
+        change,
+        path,
+        setSeeds,
+        line,
+        setLine,
+    } = study;
     return (
         <Tools
             areas={light.areas}
@@ -196,6 +214,7 @@ function AreaTools({ study }: { study: Study }) {
             tool={tool}
             onTool={(next) => {
                 setTool(next);
+                setLine([]);
                 if (next !== 'look') setView('areas');
             }}
             size={size}
@@ -207,7 +226,15 @@ function AreaTools({ study }: { study: Study }) {
             }}
             onForget={() => {
                 setSeeds([]);
+                setLine([]);
             }}
+            line={line.length}
+            onClose={() => {
+                void change('POST', url('light.lasso', path), { points: line, areaId: area });
+                setLine([]);
+            }}
+            onGrow={(mm) => void change('POST', url('light.grow', path), { areaId: area, mm })}
+            onMirror={() => void change('POST', url('light.mirror', path), { areaId: area })}
             noAreaCm2={light.noAreaCm2}
             onPropose={() => void change('POST', url('light.propose', path))}
             onUndo={light.canUndo ? () => void change('POST', url('light.undo', path)) : null}
@@ -429,7 +456,7 @@ function ViewBar({ study }: { study: Study }) {
 }
 
 function useLightActions(state: LightState) {
-    const { attempt, setLight, path, setMessage, tool, setArea, area, setSeeds, seeds, size } = state;
+    const { attempt, setLight, path, setMessage, tool, setArea, area, setSeeds, seeds, size, line, setLine } = state;
     const keepLook = useKeepLook(state);
 
     /** Something that gives the light anew. */
@@ -444,6 +471,8 @@ function useLightActions(state: LightState) {
     function pick(at: Point, areaId: number) {
         if (tool === 'look') {
             setArea(areaId === 0 ? null : areaId);
+        } else if (tool === 'lasso') {
+            setLine([...line, at]);
         } else if (tool === 'seeds') {
             if (area !== null) setSeeds([...seeds, { at, areaId: area }]);
             else setMessage('First choose the area of this seed.');
@@ -465,11 +494,13 @@ function useLightProgress({
     figure,
     setLight,
     seeds,
+    line,
 }: {
     busy: boolean;
     figure: FigureProps;
     setLight: Dispatch<SetStateAction<LightProps>>;
     seeds: Seed[];
+    line: Point[];
 }) {
     useEffect(() => {
         if (!busy) return;
@@ -492,7 +523,7 @@ function useLightProgress({
         };
     }, [busy, figure.id, setLight]);
 
-    const marks = useMemo(() => seeds.map((seed) => seed.at), [seeds]);
+    const marks = useMemo(() => [...seeds.map((seed) => seed.at), ...line], [seeds, line]);
 
     return marks;
 }

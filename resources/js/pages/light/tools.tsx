@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { many, one } from '@/shared/lib/format';
 import { Button } from '@/shared/ui/button';
 import { Choice } from '@/shared/ui/choice';
@@ -5,7 +6,7 @@ import { Pick } from '@/shared/ui/pick';
 import { Slide } from '@/shared/ui/slide';
 import type { LitAreaProps } from '@/types/generated';
 
-export type Tool = 'look' | 'piece' | 'crease' | 'brush' | 'seeds';
+export type Tool = 'look' | 'piece' | 'crease' | 'brush' | 'lasso' | 'seeds';
 
 export type Seed = { at: [number, number, number]; areaId: number };
 
@@ -20,6 +21,12 @@ type ToolsProps = {
     size: { crease: number; brush: number };
     onSize: (size: { crease: number; brush: number }) => void;
     seeds: readonly Seed[];
+    /** Points of the line that is drawn around a place. */
+    line: number;
+    onClose: () => void;
+    /** mm that the border of the chosen area moves outwards. */
+    onGrow: (mm: number) => void;
+    onMirror: () => void;
     onDivide: () => void;
     onForget: () => void;
     noAreaCm2: number;
@@ -31,7 +38,7 @@ type ToolsProps = {
 /** What a press on the mesh does: which part of it becomes which area. */
 export function Tools(props: ToolsProps) {
     const tools = useTools(props);
-    const { areas, area, onArea, tool, onTool, size, onSize, noAreaCm2, onPropose } = tools;
+    const { areas, area, onArea, tool, onTool, size, onSize, noAreaCm2, onPropose, onForget } = tools;
 
     return (
         <div className="flex flex-col gap-2 bg-sunk p-2">
@@ -43,6 +50,7 @@ export function Tools(props: ToolsProps) {
                     { value: 'piece', label: 'pick shell' },
                     { value: 'crease', label: 'fill to creases' },
                     { value: 'brush', label: 'brush' },
+                    { value: 'lasso', label: 'lasso' },
                     { value: 'seeds', label: 'split from seeds' },
                 ]}
                 onChoose={onTool}
@@ -62,6 +70,22 @@ export function Tools(props: ToolsProps) {
                     }}
                 />
             )}
+            {tool === 'lasso' && (
+                <div className="flex flex-wrap items-center gap-2">
+                    <Button disabled={props.line < 3} onClick={props.onClose}>
+                        Close the line
+                    </Button>
+                    {props.line > 0 && (
+                        <Button look="quiet" onClick={onForget}>
+                            Clear {props.line}
+                        </Button>
+                    )}
+                    <span className="text-xs">
+                        Click points around the place: the line follows the creases beside it.
+                    </span>
+                </div>
+            )}
+            {area !== null && <Whole area={area} areas={areas} onGrow={props.onGrow} onMirror={props.onMirror} />}
             {(props.onUndo !== null || props.onRedo !== null) && (
                 <div className="flex gap-2">
                     <Button size="small" disabled={props.onUndo === null} onClick={() => props.onUndo?.()}>
@@ -79,6 +103,61 @@ export function Tools(props: ToolsProps) {
                     <span className="text-xs">{one(noAreaCm2)} cm² belong to no area yet.</span>
                 </div>
             )}
+        </div>
+    );
+}
+
+/** What is done with an area as a whole. */
+function Whole({
+    area,
+    areas,
+    onGrow,
+    onMirror,
+}: {
+    area: number;
+    areas: readonly LitAreaProps[];
+    onGrow: (mm: number) => void;
+    onMirror: () => void;
+}) {
+    const [mm, setMm] = useState(1);
+    return (
+        <div className="flex flex-wrap items-center gap-2 text-xs">
+            <span className="max-w-40 truncate font-bold">{areas.find((a) => a.id === area)?.name}</span>
+            <Button
+                size="small"
+                onClick={() => {
+                    onGrow(mm);
+                }}
+            >
+                Grow
+            </Button>
+            <Button
+                size="small"
+                onClick={() => {
+                    onGrow(-mm);
+                }}
+            >
+                Shrink
+            </Button>
+            <label className="flex items-center gap-1">
+                by
+                <input
+                    type="number"
+                    min={0.2}
+                    max={20}
+                    step={0.2}
+                    className="w-16 border border-strong bg-raised px-1 py-1"
+                    aria-label="Move the border by, mm"
+                    value={mm}
+                    onChange={(event) => {
+                        setMm(Math.max(0.2, Math.min(20, Number(event.target.value))));
+                    }}
+                />
+                mm
+            </label>
+            <Button size="small" onClick={onMirror}>
+                Other side too
+            </Button>
         </div>
     );
 }
@@ -152,7 +231,7 @@ function BecomesPick({
     areas,
     onArea,
 }: {
-    tool: 'piece' | 'crease' | 'brush' | 'seeds';
+    tool: Exclude<Tool, 'look'>;
     area: number | null;
     areas: readonly LitAreaProps[];
     onArea: (id: number | null) => void;
