@@ -164,6 +164,7 @@ Route::middleware('auth')->group(function (): void {
         Route::delete('/light', [LightController::class, 'stop'])->name('light.stop');
         Route::get('/light/progress', [LightController::class, 'progress'])->name('light.progress');
         Route::get('/light/data', [LightController::class, 'data'])->name('light.data');
+        Route::get('/light/areas', [LightController::class, 'areas'])->name('light.areas');
         Route::get('/light/glow/{area}', [LightController::class, 'glow'])->name('light.glow');
         Route::post('/meshes/join', [MeshController::class, 'join'])->name('meshes.join');
         Route::post('/meshes/fit', [MeshController::class, 'fit'])->name('meshes.fit');
@@ -178,6 +179,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/light/areas/lasso', [LitAreasController::class, 'lasso'])->name('light.lasso');
         Route::post('/light/areas/grow', [LitAreasController::class, 'grow'])->name('light.grow');
         Route::post('/light/areas/mirror', [LitAreasController::class, 'mirror'])->name('light.mirror');
+        Route::put('/light/areas/{area}/gradient', [LitAreasController::class, 'gradient'])->name('light.gradient');
         Route::post('/light/areas/propose', [LitAreasController::class, 'propose'])->name('light.propose');
         Route::post('/light/areas/undo', [LitAreasController::class, 'undo'])->name('light.undo');
         Route::post('/light/areas/redo', [LitAreasController::class, 'redo'])->name('light.redo');

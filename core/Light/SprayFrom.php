@@ -13,7 +13,12 @@ final readonly class SprayFrom
     /** Passes after which more changes nothing that is seen. */
     private const MOST_PASSES = 9;
 
-    private function __construct(public float $elevation, public float $side, public float $spread, public int $passes)
+    /** mm a nozzle is held from the figure. */
+    public const NEAREST = 20.0;
+
+    public const FARTHEST = 2000.0;
+
+    private function __construct(public float $elevation, public float $side, public float $spread, public int $passes, public ?float $distance)
     {
     }
 
@@ -22,16 +27,18 @@ final readonly class SprayFrom
      * @param  float  $side  degrees from the front, to the figure's own left, -180..180
      * @param  float  $spread  half angle of the cone, degrees, 0..90
      * @param  int  $passes  0..9
+     * @param  float|null  $distance  mm from the nozzle to the middle of the figure, 20..2000; null where it is held so far
+     *                                that it comes from everywhere alike
      *
      * @throws InvalidLight outside these ranges
      */
-    public static function of(float $elevation, float $side, float $spread, int $passes): self
+    public static function of(float $elevation, float $side, float $spread, int $passes, ?float $distance = null): self
     {
-        if (! ($elevation >= -90 && $elevation <= 90 && $side >= -180 && $side <= 180 && $spread >= 0 && $spread <= 90 && $passes >= 0 && $passes <= self::MOST_PASSES)) {
+        if (! ($elevation >= -90 && $elevation <= 90 && $side >= -180 && $side <= 180 && $spread >= 0 && $spread <= 90 && $passes >= 0 && $passes <= self::MOST_PASSES && ($distance === null || ($distance >= self::NEAREST && $distance <= self::FARTHEST)))) {
             throw InvalidLight::spray($elevation, $side, $spread, $passes);
         }
 
-        return new self($elevation, $side, $spread, $passes);
+        return new self($elevation, $side, $spread, $passes, $distance);
     }
 
     /**

@@ -14,6 +14,7 @@ use App\Models\Brief\Figure;
 use App\Models\Light\FigureMesh;
 use App\Models\Light\LightRecord;
 use App\Models\References\PictureKind;
+use Hyalin\Finish\AreaForm;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
 use Hyalin\Formats\Meshes\StlWriter;
@@ -227,6 +228,44 @@ final class LightTest extends TestCase
         foreach ([['lasso', ['points' => [[1, 1, 4], [2, 1, 4]], 'areaId' => $other->id]], ['lasso', ['points' => [[1, 1, 4], [1, 1, 4], [1, 1, 4]], 'areaId' => $other->id]], ['grow', ['areaId' => $other->id, 'mm' => 0]], ['mirror', ['areaId' => 9999]]] as [$what, $body]) {
             $this->postJson("{$url}/{$what}", $body)->assertUnprocessable();
         }
+    }
+
+    public function test_an_area_is_a_gradient_and_a_spray_comes_from_near_by(): void
+    {
+        $figure = $this->figure();
+        $part = $figure->parts()->create(['name' => 'Arm', 'position' => 1]);
+        $this->printFile($figure, StlWriter::write(Shapes::box(10.0, 10.0, 40.0, 16)), $part->id);
+        $arm = $this->area($figure, 'Arm');
+        $arm->update(['part_id' => $part->id]);
+        $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
+        $shares = static fn (): array => array_column(LightRecord::query()->sole()->result['areas'] ?? [], 'shares', 'areaId')[$arm->id];
+        $depths = $shares();
+        $url = "/figures/{$figure->id}/light/areas/{$arm->id}/gradient";
+        // A box of 10 x 10 x 40 has 400 mm2 of wall a fifth, and its ends more: root, middle and tip are sure by hand.
+        $this->putJson($url, ['isGradient' => true])->assertOk()->assertJsonPath('areas.0.gradient.to.2', fn (float|int $z): bool => abs($z - 40) < 0.1);
+        self::assertEqualsWithDelta([420 / 1800, 320 / 1800, 320 / 1800, 320 / 1800, 420 / 1800], $shares(), 0.02);
+        self::assertSame(AreaForm::Gradient, $arm->refresh()->form);
+        $this->putJson($url, ['isGradient' => true, 'along' => 'side'])->assertOk();
+        self::assertEqualsWithDelta(0.0, $arm->refresh()->gradient['from'][2] ?? 1.0, 1e-6);
+        // Between two points: beyond the tip all is tip.
+        $this->putJson($url, ['isGradient' => true, 'from' => [5, 5, 0], 'to' => [5, 5, 20]])->assertOk();
+        self::assertEqualsWithDelta((100 + 24 * 40) / 1800, $shares()[4], 0.03);
+        foreach ([['isGradient' => true, 'from' => [1, 2, 3], 'to' => [1, 2, 3]], ['isGradient' => true, 'from' => [1, 2, 3]], ['from' => [1, 2, 3], 'to' => [1, 2, 4]]] as $wrong) {
+            $this->putJson($url, $wrong)->assertUnprocessable();
+        }
+        $this->putJson($url, ['isGradient' => false])->assertOk()->assertJsonPath('areas.0.gradient', null);
+        self::assertEqualsWithDelta($depths, $shares(), 1e-9);
+
+        $exposure = static fn (): float => array_column(LightRecord::query()->sole()->result['areas'] ?? [], 'exposure', 'areaId')[$arm->id];
+        $settings = "/figures/{$figure->id}/light";
+        $this->putJson($settings, ['spray' => 'zenithal spray', 'spread' => 90])->assertOk();
+        $everywhere = $exposure();
+        // The top alone is seen from straight above near by, and it alone gets paint: 100 of 1800 mm2.
+        $this->putJson($settings, ['spray' => 'zenithal spray', 'distance' => 80, 'aim' => [5, 5, 40]])->assertOk()->assertJsonPath('sprays.0.distance', 80)->assertJsonPath('sprays.0.aim.2', 40);
+        self::assertEqualsWithDelta(100 / 1800, $exposure(), 0.02);
+        $this->putJson($settings, ['spray' => 'zenithal spray', 'distance' => 5])->assertUnprocessable();
+        $this->putJson($settings, ['spray' => 'zenithal spray', 'distance' => null, 'aim' => null])->assertOk()->assertJsonPath('sprays.0.distance', null)->assertJsonPath('sprays.0.aim', null);
+        self::assertEqualsWithDelta($everywhere, $exposure(), 1e-9);
     }
 
     public function test_a_kit_is_put_together_by_its_pegs(): void

@@ -104,10 +104,24 @@ describe('the colours of a mesh', () => {
         spread: 60,
         passes,
         luminance: technique === 'zenithal spray' ? 0.8 : 0.07,
+        distance: null,
+        aim: null,
     });
     const under = (sprays: SprayProps[] = []) => ({ sprays, hitsPerPass: 1.2, beneath: 0.02 });
     const ramp = ['#101010', '#303030', '#606060', '#a0a0a0', '#e0e0e0'];
     const red = ['#200000', '#400000', '#800000', '#c00000', '#ff0000'];
+
+    it('run along a gradient by the place of each corner, whatever its zone is', () => {
+        const mesh = pair([7, 7], [0, 4]);
+        mesh.positions.set([0, 0, 0, 0, 0, 5, 0, 0, 10, 0, 0, -3]);
+        const gradient = { from: [0, 0, 0], to: [0, 0, 10] };
+        const shown = colours(mesh, 'finish', [{ id: 7, rows: [ramp], gradient }], 9, under(), 0, null, null);
+        const level = (v: number) => Number(shown[3 * v]?.toFixed(3));
+        const of = (hex: string) => Number((Number.parseInt(hex.slice(1, 3), 16) / 255).toFixed(4));
+        const linear = (v: number) => Number((v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4).toFixed(3));
+        // Root, middle, tip; and what lies before the root is root.
+        expect([0, 1, 2, 5].map(level)).toEqual(['#101010', '#606060', '#e0e0e0', '#101010'].map((h) => linear(of(h))));
+    });
 
     it('are the paint of each zone, in linear light (IEC 61966-2-1), by the layers put on so far', () => {
         const areas = [{ id: 3, rows: [['#000000', '#000000', '#000000', '#000000', '#000000'], ramp] }];

@@ -309,6 +309,7 @@ describe('the light on a mesh', () => {
         cm2: 12.34,
         exposure: 0.42,
         shares: [0.1, 0.2, 0.4, 0.2, 0.1],
+        gradient: null,
         advice: ['Little spray: it stays dark.'],
         rows: [['#111111', '#222222', '#333333', '#444444', '#555555']],
     };
@@ -319,6 +320,8 @@ describe('the light on a mesh', () => {
         spread: 30,
         passes: 1,
         luminance: 0.8,
+        distance: null,
+        aim: null,
     };
     const light: LightProps = {
         up: '+z',
@@ -332,6 +335,7 @@ describe('the light on a mesh', () => {
         problem: null,
         isStale: false,
         dataUrl: '/light/1.bin',
+        areasUrl: '/light/1.areas',
         triangles: 1000,
         sizeMm: 75,
         noAreaCm2: 0,
@@ -382,11 +386,17 @@ describe('the light on a mesh', () => {
 
     it('is set by spray: how often, how wide, from where', async () => {
         const set = vi.fn();
-        const props = { light, onShow: vi.fn(), onSet: set };
+        const props = { light, onShow: vi.fn(), onSet: set, onAim: vi.fn() };
         const { rerender } = render(<Sprays {...props} shown={0} />);
         await press(screen.getByText('3'));
         expect(set).toHaveBeenLastCalledWith('zenithal spray', { passes: 3 });
         expect(screen.getByText(/side 0°/)).toBeTruthy();
+        await press(screen.getByLabelText('from a place near by'));
+        expect(set).toHaveBeenLastCalledWith('zenithal spray', { distance: 150 });
+        await press(screen.getByText('Point it'));
+        expect(props.onAim).toHaveBeenCalledWith('zenithal spray');
+        await press(screen.getByLabelText('from a place near by'));
+        expect(set).toHaveBeenLastCalledWith('zenithal spray', { distance: null, aim: null });
         rerender(<Sprays {...props} shown={1} />);
         // Straight from below there is no side to come from.
         expect(screen.queryByText(/side 0°/)).toBeNull();
@@ -458,6 +468,7 @@ describe('the light on a mesh', () => {
             onClose: vi.fn(),
             onGrow: vi.fn(),
             onMirror: vi.fn(),
+            onGradient: vi.fn(),
             onForget: vi.fn(),
             onPropose: vi.fn(),
             onUndo: vi.fn(),

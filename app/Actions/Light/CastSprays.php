@@ -8,7 +8,10 @@ use App\Adapters\Light\StoredStudy;
 use App\Models\Light\LightRecord;
 use Hyalin\Finish\Technique;
 use Hyalin\Light\Exposure;
+use Hyalin\Light\NozzleSpray;
 use Hyalin\Light\Sky;
+use Hyalin\Mesh\MeshMeasures;
+use Hyalin\Mesh\TriangleMesh;
 
 /**
  * Weighs the directed sprays of a figure with the shadows that are known: exposure of every vertex of the working mesh, and
@@ -28,7 +31,14 @@ final class CastSprays
         $weights = $study->weights();
         $means = [];
         foreach ($light->directedSprays() as $name => $spray) {
-            $exposure = Exposure::ofVertices($work, $seen, $sky->spray($spray->axis($light->axis(), $light->frontAxis()), $spray->spread));
+            $axis = $spray->axis($light->axis(), $light->frontAxis());
+            if ($spray->distance === null) {
+                $exposure = Exposure::ofVertices($work, $seen, $sky->spray($axis, $spray->spread));
+            } else {
+                $aim = $light->sprays[$name]['aim'] ?? self::middle($work);
+                $nozzle = [$aim[0] + $spray->distance * $axis[0], $aim[1] + $spray->distance * $axis[1], $aim[2] + $spray->distance * $axis[2]];
+                $exposure = NozzleSpray::ofVertices($work, $nozzle, $aim, $spray->spread);
+            }
             $study->putExposure($name, $exposure);
             $means[$name] = $weights->means($exposure);
         }
@@ -40,5 +50,13 @@ final class CastSprays
             }
         }
         $light->update(['result' => [...$light->result, 'areas' => $areas]]);
+    }
+
+    /** @return array{float, float, float} of the box around the figure, mm: where a spray points unless it is told */
+    private static function middle(TriangleMesh $mesh): array
+    {
+        [$low, $high] = MeshMeasures::of($mesh)->boundsMm;
+
+        return [($low[0] + $high[0]) / 2, ($low[1] + $high[1]) / 2, ($low[2] + $high[2]) / 2];
     }
 }

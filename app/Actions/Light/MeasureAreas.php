@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace App\Actions\Light;
 
 use App\Adapters\Light\StoredStudy;
+use App\Models\Brief\Area;
 use App\Models\Light\LightRecord;
+use Hyalin\Finish\AreaForm;
+use Hyalin\Light\Gradient;
 use Hyalin\Light\Openness;
 use Hyalin\Light\ZoneMap;
 use Hyalin\Light\ZoneWeights;
@@ -31,7 +34,9 @@ final class MeasureAreas
         $mesh = $study->measured();
         $edges = Adjacency::of($mesh);
         $areaOf = $study->areas();
-        $zones = ZoneMap::known($study->zones());
+        [$placed, $gradients] = self::placed($light, $mesh, $study->zones(), $areaOf);
+        $study->showZones($placed);
+        $zones = ZoneMap::known($placed);
         $vertexOf = $study->vertexOf();
         $study->putWeights(ZoneWeights::of($mesh, $vertexOf, $edges->area, $zones->of, $areaOf));
         $open = $study->openness();
@@ -52,12 +57,54 @@ final class MeasureAreas
         $shares = $zones->shares($edges->area, $areaOf);
         $areas = [];
         foreach ($mm2 as $id => $all) {
-            $areas[] = ['areaId' => $id, 'cm2' => $all / 100, 'hidden' => $hidden[$id] / max(1e-9, $all), 'shares' => $shares[$id], 'exposure' => 0.0, 'byZone' => []];
+            $areas[] = ['areaId' => $id, 'cm2' => $all / 100, 'hidden' => $hidden[$id] / max(1e-9, $all), 'shares' => $shares[$id], 'exposure' => 0.0, 'byZone' => [], ...isset($gradients[$id]) ? ['gradient' => ['from' => $gradients[$id]->from, 'to' => $gradients[$id]->to]] : []];
         }
         $light->update(['result' => [
             ...$light->result, 'areas' => array_values(array_filter($areas, static fn (array $a): bool => $a['areaId'] !== 0)),
             'noAreaCm2' => ($mm2[0] ?? 0.0) / 100, 'borders' => self::borders($mesh, $edges, $areaOf),
         ]]);
+    }
+
+    /**
+     * The zones of areas that are a gradient are places along it.
+     *
+     * @param  list<int>  $zones  as the relief has them
+     * @param  list<int>  $areaOf
+     * @return array{list<int>, array<int, Gradient>} zones, and gradients by area
+     */
+    private static function placed(LightRecord $light, TriangleMesh $mesh, array $zones, array $areaOf): array
+    {
+        $own = Area::query()->where('figure_id', $light->figure_id)->where('form', AreaForm::Gradient)->get()->keyBy(static fn (Area $a): int => $a->id);
+        if ($own->isEmpty()) {
+            return [$zones, []];
+        }
+        [$x, $y, $z] = $mesh->coordinates();
+        $corners = $mesh->corners();
+        $triangles = [];
+        foreach ($areaOf as $t => $id) {
+            if ($own->has($id)) {
+                $triangles[$id][] = $t;
+            }
+        }
+        $middle = static function (int $t) use ($x, $y, $z, $corners): array {
+            [$a, $b, $c] = [$corners[3 * $t], $corners[3 * $t + 1], $corners[3 * $t + 2]];
+
+            return [($x[$a] + $x[$b] + $x[$c]) / 3, ($y[$a] + $y[$b] + $y[$c]) / 3, ($z[$a] + $z[$b] + $z[$c]) / 3];
+        };
+        $gradients = [];
+        foreach ($triangles as $id => $of) {
+            $kept = $own->get($id)?->gradient;
+            $gradient = $kept === null ? Gradient::along(array_map($middle, $of), $light->axis()) : Gradient::between($kept['from'], $kept['to']);
+            if ($gradient === null) {
+                continue;
+            }
+            $gradients[$id] = $gradient;
+            foreach ($of as $t) {
+                $zones[$t] = $gradient->zone(...$middle($t));
+            }
+        }
+
+        return [array_values($zones), $gradients];
     }
 
     /**

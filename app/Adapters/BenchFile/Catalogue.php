@@ -16,6 +16,7 @@ use Hyalin\Finish\AreaForm;
 use Hyalin\Finish\BalanceKind;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
+use Hyalin\Light\SprayFrom;
 use Hyalin\Matching\Neutral\Shading;
 use Hyalin\Mesh\FindingKind;
 use Hyalin\Optics\OpticsQuality;
@@ -67,6 +68,7 @@ final class Catalogue
                     'zone_exposures',
                     ['type' => 'object', 'additionalProperties' => ['type' => 'array', 'items' => ['type' => ['number', 'null'], 'minimum' => 0, 'maximum' => 1]]],
                 )->optional(),
+                Field::json('gradient', ['type' => 'object', 'required' => ['from', 'to'], 'properties' => ['from' => self::POINT, 'to' => self::POINT]])->optional(),
             ]),
             new RecordType('layers', 'area_id', [
                 Field::reference('area_id', 'areas'), Field::text('key', 26), Field::integer('position'), Field::choice('technique', Technique::class), self::zones(),
@@ -315,6 +317,8 @@ final class Catalogue
                                 'side' => ['type' => 'number', 'minimum' => -180, 'maximum' => 180],
                                 'spread' => ['type' => 'number', 'minimum' => 0, 'maximum' => 90],
                                 'passes' => ['type' => 'integer', 'minimum' => 0, 'maximum' => 9],
+                                'distance' => ['type' => 'number', 'minimum' => SprayFrom::NEAREST, 'maximum' => SprayFrom::FARTHEST],
+                                'aim' => self::POINT,
                             ],
                         ],
                     ],

@@ -30,6 +30,12 @@ final class MeshStore
         return $bytes === false ? throw new RuntimeException("{$path} no longer exists") : $bytes;
     }
 
+    /** @return string changes with what is in it */
+    public static function stamp(string $path): string
+    {
+        return substr(hash('sha256', (string) self::disk()->get("{$path}.gz")), 0, 12);
+    }
+
     public static function has(string $path): bool
     {
         return self::disk()->exists("{$path}.gz");

@@ -142,6 +142,22 @@ final readonly class StoredStudy
         MeshStore::put("{$this->path}.zones", implode('', array_map(chr(...), $this->onWorking($zones))));
     }
 
+    /**
+     * What the view shows where it differs from what was found: along a gradient, places instead of depths.
+     *
+     * @param  list<int>  $zones  by measured triangle
+     */
+    public function showZones(array $zones): void
+    {
+        MeshStore::put("{$this->path}.zones", implode('', array_map(chr(...), $this->onWorking($zones))));
+    }
+
+    /** @return string changes whenever a zone that is shown does */
+    public function stampOfZones(): string
+    {
+        return MeshStore::stamp("{$this->path}.zones");
+    }
+
     /** @param  array<int, float>  $open  0..1 by working vertex */
     public function putOpenness(array $open): void
     {
@@ -219,6 +235,18 @@ final readonly class StoredStudy
     public function workingAreas(): array
     {
         return MeshStore::ints("{$this->path}.workAreas");
+    }
+
+    /** @return string changes whenever an area does */
+    public function stampOfAreas(): string
+    {
+        return MeshStore::stamp("{$this->path}.workAreas");
+    }
+
+    /** @return string area id a working triangle, 32 bits, 0 for none */
+    public function areasForView(): string
+    {
+        return MeshStore::get("{$this->path}.workAreas");
     }
 
     /**

@@ -31,6 +31,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property Reach $reach
  * @property list<float>|null $zone_shares recess to edge, as the mesh has them
  * @property array<string, list<float|null>>|null $zone_exposures what each directed spray gives to recess .. edge, 0..1, by technique
+ * @property array{from: array{float, float, float}, to: array{float, float, float}}|null $gradient from root to tip where its form is one, mm on the figure; null for from its foot up
  * @property Sheen|null $sheen of its finish where no varnish sets another; null for that of the figure
  * @property AreaForm $form what it is to be
  * @property float|null $tolerance CIEDE2000 the painted piece may differ by; null for the usual
@@ -47,7 +48,7 @@ final class Area extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['form' => AreaForm::class, 'sheen' => Sheen::class, 'tolerance' => 'float', 'square_cm' => 'float', 'is_hidden' => 'boolean', 'is_left_bare' => 'boolean', 'reach' => Reach::class, 'zone_shares' => 'array', 'zone_exposures' => 'array'];
+        return ['form' => AreaForm::class, 'sheen' => Sheen::class, 'tolerance' => 'float', 'square_cm' => 'float', 'is_hidden' => 'boolean', 'is_left_bare' => 'boolean', 'reach' => Reach::class, 'zone_shares' => 'array', 'zone_exposures' => 'array', 'gradient' => 'array'];
     }
 
     /** @return BelongsTo<Figure, $this> */

@@ -14,9 +14,9 @@ use LogicException;
 /**
  * The light on a figure: how it is sprayed, and what was computed of it.
  *
- * @phpstan-type LitArea array{areaId: int, cm2: float, exposure: float, hidden: float, shares: list<float>, byZone: array<string, list<float|null>>}
+ * @phpstan-type LitArea array{areaId: int, cm2: float, exposure: float, hidden: float, shares: list<float>, byZone: array<string, list<float|null>>, gradient?: array{from: array{float, float, float}, to: array{float, float, float}}}
  * @phpstan-type LitBorder array{areaId: int, otherId: int, mm: float, isCurved: bool}
- * @phpstan-type Spray array{elevation?: float, side?: float, spread?: float, passes?: int}
+ * @phpstan-type Spray array{elevation?: float, side?: float, spread?: float, passes?: int, distance?: float, aim?: array{float, float, float}}
  * @phpstan-type Camera array{from: array{float, float, float}, to: array{float, float, float}, size: float}
  *
  * @property int $id
@@ -132,7 +132,7 @@ final class LightRecord extends Model
             $own = $this->sprays[$technique->value] ?? [];
             // The first release kept the spray from above in columns of its own.
             [$spread, $passes] = $technique === Technique::ZenithalSpray ? [$this->spread, $this->passes] : [$usual->spread, $usual->passes];
-            $sprays[$technique->value] = SprayFrom::of($own['elevation'] ?? $usual->elevation, $own['side'] ?? $usual->side, $own['spread'] ?? $spread, $own['passes'] ?? $passes);
+            $sprays[$technique->value] = SprayFrom::of($own['elevation'] ?? $usual->elevation, $own['side'] ?? $usual->side, $own['spread'] ?? $spread, $own['passes'] ?? $passes, $own['distance'] ?? null);
         }
 
         return $sprays;

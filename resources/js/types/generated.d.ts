@@ -487,6 +487,7 @@ export interface LightProps {
     problem: string | null;
     isStale: boolean;
     dataUrl: string | null;
+    areasUrl: string | null;
     triangles: number;
     sizeMm: number;
     noAreaCm2: number;
@@ -506,6 +507,7 @@ export interface LitAreaProps {
     cm2: number | null;
     exposure: number | null;
     shares: Array<number>;
+    gradient: { from: Array<number>; to: Array<number> } | null;
     advice: Array<string>;
     rows: Array<Array<string>>;
 }
@@ -1063,6 +1065,8 @@ export interface SprayProps {
     spread: number;
     passes: number;
     luminance: number;
+    distance: number | null;
+    aim: Array<number> | null;
 }
 
 export interface SpreadProps {

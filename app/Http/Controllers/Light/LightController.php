@@ -17,6 +17,7 @@ use App\Http\Props\Light\LightProps;
 use App\Http\Props\Light\MeshProps;
 use App\Http\Props\Light\UploadProps;
 use App\Http\Requests\Light\CameraRule;
+use App\Http\Requests\Light\PointRule;
 use App\Jobs\ComputeLight;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
@@ -25,6 +26,7 @@ use App\Models\Light\LightRecord;
 use App\Models\Light\MeshUpload;
 use App\Models\Light\UploadState;
 use Hyalin\Formats\Meshes\StlWriter;
+use Hyalin\Light\SprayFrom;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response as PlainResponse;
@@ -74,6 +76,9 @@ final class LightController
             'side' => ['sometimes', 'numeric', 'between:-180,180'],
             'spread' => ['sometimes', 'numeric', 'between:0,90'],
             'passes' => ['sometimes', 'integer', 'between:0,9'],
+            'distance' => ['sometimes', 'nullable', 'numeric', 'between:'.SprayFrom::NEAREST.','.SprayFrom::FARTHEST],
+            'aim' => ['sometimes', 'nullable', 'array', 'list', 'size:3'],
+            'aim.*' => PointRule::EACH,
             'edges' => ['sometimes', 'numeric', 'between:0.25,4'],
             'grooves' => ['sometimes', 'numeric', 'between:0.25,4'],
         ]);
@@ -88,13 +93,25 @@ final class LightController
         $light->grooves = $request->float('grooves', $light->grooves);
         if ($request->has('spray')) {
             $name = $request->string('spray')->value();
-            $change = array_filter([
-                'elevation' => $request->has('elevation') ? $request->float('elevation') : null,
-                'side' => $request->has('side') ? $request->float('side') : null,
-                'spread' => $request->has('spread') ? $request->float('spread') : null,
-                'passes' => $request->has('passes') ? $request->integer('passes') : null,
-            ], static fn (float|int|null $v): bool => $v !== null);
-            $light->sprays = [...$light->sprays ?? [], $name => [...$light->sprays[$name] ?? [], ...$change]];
+            $own = $light->sprays[$name] ?? [];
+            foreach (['elevation', 'side', 'spread'] as $key) {
+                if ($request->has($key)) {
+                    $own[$key] = $request->float($key);
+                }
+            }
+            if ($request->has('passes')) {
+                $own['passes'] = $request->integer('passes');
+            }
+            // Held far away it has no place; told nothing, it points at the middle.
+            if ($request->has('distance')) {
+                unset($own['distance']);
+                $own = [...$own, ...$request->filled('distance') ? ['distance' => $request->float('distance')] : []];
+            }
+            if ($request->has('aim')) {
+                unset($own['aim']);
+                $own = [...$own, ...$request->filled('aim') ? ['aim' => PointRule::of($request->array('aim'))] : []];
+            }
+            $light->sprays = [...$light->sprays ?? [], $name => $own];
         }
         $light->save();
         // What is stale is computed as a whole; what is not must follow, also what was set while it was stale.
@@ -141,15 +158,30 @@ final class LightController
     /** The view's own format, described in docs/formats.md. */
     public function data(Figure $figure): PlainResponse
     {
+        [$light, $study] = self::computed($figure);
+
+        return self::packed($study->forView(array_keys($light->directedSprays())));
+    }
+
+    /** Which area each triangle of the view is. */
+    public function areas(Figure $figure): PlainResponse
+    {
+        return self::packed(self::computed($figure)[1]->areasForView());
+    }
+
+    /** @return array{LightRecord, StoredStudy} */
+    private static function computed(Figure $figure): array
+    {
         $light = $figure->lightStudy()->first();
         $study = $light === null || $light->result === null ? null : StoredStudy::of($light);
         abort_if($light === null || $study === null, 404);
 
-        return new PlainResponse(
-            (string) gzencode($study->forView(array_keys($light->directedSprays())), 4),
-            200,
-            ['Content-Type' => 'application/octet-stream', 'Content-Encoding' => 'gzip', 'Cache-Control' => 'private, max-age=3600'],
-        );
+        return [$light, $study];
+    }
+
+    private static function packed(string $bytes): PlainResponse
+    {
+        return new PlainResponse((string) gzencode($bytes, 4), 200, ['Content-Type' => 'application/octet-stream', 'Content-Encoding' => 'gzip', 'Cache-Control' => 'private, max-age=3600']);
     }
 
     /** The figure put together, as a print file. */

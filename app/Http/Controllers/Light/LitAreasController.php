@@ -6,8 +6,10 @@ namespace App\Http\Controllers\Light;
 
 use App\Actions\Light\AssignArea;
 use App\Actions\Light\ProposeAreas;
+use App\Actions\Light\SetGradient;
 use App\Http\Props\Light\LightProps;
 use App\Http\Requests\Light\PointRule;
+use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Light\LightRecord;
 use Illuminate\Http\JsonResponse;
@@ -105,6 +107,35 @@ final class LitAreasController
         }
 
         return new JsonResponse(LightProps::of($figure));
+    }
+
+    /**
+     * The zones of an area as places along it, or as depths again.
+     *
+     * @throws ValidationException when root and tip are one point
+     */
+    public function gradient(Request $request, Figure $figure, Area $area, SetGradient $set): JsonResponse
+    {
+        $request->validate([
+            'isGradient' => ['required', 'boolean'],
+            'from' => ['nullable', 'required_with:to', 'array', 'list', 'size:3'],
+            'from.*' => PointRule::EACH,
+            'to' => ['nullable', 'required_with:from', 'array', 'list', 'size:3'],
+            'to.*' => PointRule::EACH,
+            'along' => ['sometimes', Rule::in(['side', 'front'])],
+        ]);
+        $light = self::lit($figure);
+        $points = $request->filled('from') ? ['from' => PointRule::of($request->array('from')), 'to' => PointRule::of($request->array('to'))] : null;
+        if ($points !== null && $points['from'] === $points['to']) {
+            throw ValidationException::withMessages(['to' => 'Root and tip must be two points.']);
+        }
+        if ($request->has('along')) {
+            [$u, $f] = [$light->axis(), $light->frontAxis()];
+            $points = SetGradient::along($light, $area, $request->string('along')->value() === 'front' ? $f : [$u[1] * $f[2] - $u[2] * $f[1], $u[2] * $f[0] - $u[0] * $f[2], $u[0] * $f[1] - $u[1] * $f[0]]);
+        }
+        $set($light, $area, $request->boolean('isGradient'), $points);
+
+        return new JsonResponse(LightProps::of($figure->refresh()));
     }
 
     /** A first proposal: what is no area yet becomes areas of the brief. */

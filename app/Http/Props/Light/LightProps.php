@@ -34,6 +34,7 @@ final readonly class LightProps
      * @param  string  $state  none, waiting, running, done, stopped or failed
      * @param  bool  $isStale  meshes or pose changed since it was computed
      * @param  string|null  $dataUrl  of what the view shows
+     * @param  string|null  $areasUrl  of which area its triangles are: they change while the rest stays
      * @param  float  $noAreaCm2  of the surface that is no area yet
      * @param  list<LitAreaProps>  $areas
      * @param  list<BorderProps>  $borders
@@ -55,6 +56,7 @@ final readonly class LightProps
         public ?string $problem,
         public bool $isStale,
         public ?string $dataUrl,
+        public ?string $areasUrl,
         public int $triangles,
         public float $sizeMm,
         public float $noAreaCm2,
@@ -81,7 +83,7 @@ final readonly class LightProps
             $exposures = $found['byZone'] ?? null;
             $section = FigureOptics::of($figure, $area, null, $exposures)->section(LayerDraft::stackOf($area));
             $areas[] = new LitAreaProps(
-                $area->id, $area->name, $area->part?->name, $found['cm2'] ?? null, $found['exposure'] ?? null, $found['shares'] ?? [],
+                $area->id, $area->name, $area->part?->name, $found['cm2'] ?? null, $found['exposure'] ?? null, $found['shares'] ?? [], $found['gradient'] ?? null,
                 $found === null ? [] : LightAdvice::of($figure, $area, $found, $section), self::rows($section),
             );
         }
@@ -96,6 +98,7 @@ final readonly class LightProps
             $light->up, $light->frontName(), $light->height_mm, SprayProps::allOf($light), $light->edges, $light->grooves, DepositProfile::HITS, SprayDirection::BENEATH, $light->exists ? $light->state : 'none', $light->progress, $light->problem,
             AssembledFigure::isStale($figure, $light),
             self::dataUrl($figure, $light),
+            self::areasUrl($figure, $light),
             $light->result['triangles'] ?? 0, $light->result['sizeMm'] ?? 0.0, $light->result['noAreaCm2'] ?? 0.0, $areas, $borders,
             LightAdvice::apart($figure, $light),
             CameraProps::of($light->camera),
@@ -110,9 +113,17 @@ final readonly class LightProps
     {
         return $light->path === null || $light->result === null ? null : route(
             'light.data',
-            [$figure, 'of' => substr(hash('sha256', $light->path.json_encode([$light->result, $light->sprays, $light->front, $light->edges, $light->grooves])), 0, 12)],
+            [$figure, 'of' => substr(hash('sha256', $light->path.(StoredStudy::of($light)?->stampOfZones() ?? '').json_encode([$light->sprays, $light->front, $light->edges, $light->grooves])), 0, 12)],
             false,
         );
+    }
+
+    /** @return string|null another one whenever an area changes; null while nothing is computed */
+    public static function areasUrl(Figure $figure, LightRecord $light): ?string
+    {
+        $study = StoredStudy::of($light);
+
+        return $study === null || $light->result === null ? null : route('light.areas', [$figure, 'of' => $study->stampOfAreas()], false);
     }
 
     /** @return string|null of the picture that was kept with the look */

@@ -17,9 +17,11 @@ final readonly class SprayProps
      * @param  float  $side  degrees from the front, to the figure's own left
      * @param  float  $spread  half angle of the cone, degrees
      * @param  int  $passes  0 where it is not used
+     * @param  float|null  $distance  mm from the nozzle to where it points; null for far away
+     * @param  list<float>|null  $aim  where it points, mm; null for the middle of the figure
      * @param  float  $luminance  Y of its usual primer, 0..1
      */
-    public function __construct(public Technique $technique, public float $elevation, public float $side, public float $spread, public int $passes, public float $luminance)
+    public function __construct(public Technique $technique, public float $elevation, public float $side, public float $spread, public int $passes, public float $luminance, public ?float $distance = null, public ?array $aim = null)
     {
     }
 
@@ -29,7 +31,7 @@ final readonly class SprayProps
         $sprays = [];
         foreach ($light->directedSprays() as $name => $spray) {
             $technique = Technique::from($name);
-            $sprays[] = new self($technique, $spray->elevation, $spray->side, $spray->spread, $spray->passes, $technique->spec()->direction->luminance ?? 0.0);
+            $sprays[] = new self($technique, $spray->elevation, $spray->side, $spray->spread, $spray->passes, $technique->spec()->direction->luminance ?? 0.0, $spray->distance, $light->sprays[$name]['aim'] ?? null);
         }
 
         return $sprays;

@@ -4,7 +4,8 @@ import type { LitMesh } from './data';
 export type View = 'bare' | 'prime' | 'exposure' | 'zones' | 'finish' | 'lightness' | 'areas' | 'glow';
 
 type Rgb = readonly [number, number, number];
-type AreaColours = { id: number; rows: readonly (readonly string[])[] };
+type Ends = { from: readonly number[]; to: readonly number[] };
+export type AreaColours = { id: number; rows: readonly (readonly string[])[]; gradient?: Ends | null };
 
 /** sRGB 0..1 to linear light (IEC 61966-2-1). */
 function linear(v: number): number {
@@ -46,6 +47,7 @@ export function colours(
         .filter(({ passes }) => passes > 0)
         .sort((p, q) => p.luminance - q.luminance);
     const order = new Map(areas.map((area, i) => [area.id, i]));
+    const gradients = new Map(areas.flatMap(({ id, gradient }) => (gradient ? [[id, gradient] as const] : [])));
     const blended = view === 'finish' || view === 'lightness' ? blend(mesh, paint) : null;
     for (let t = 0; t < mesh.areas.length; t++) {
         const area = mesh.areas[t] ?? 0;
@@ -75,7 +77,11 @@ export function colours(
                     break;
                 case 'finish':
                 case 'lightness':
-                    c = blended?.(t, v) ?? paint.get(area)?.[zone] ?? grey(BARE);
+                    c =
+                        drawnOut(mesh, area, v, gradients, paint) ??
+                        blended?.(t, v) ??
+                        paint.get(area)?.[zone] ??
+                        grey(BARE);
                     if (view === 'lightness') c = grey(0.2126 * c[0] + 0.7152 * c[1] + 0.0722 * c[2]);
             }
             out[at] = c[0];
@@ -112,6 +118,32 @@ function blend(mesh: LitMesh, paint: ReadonlyMap<number, readonly Rgb[]>): (tria
         if (n === 0 || !paint.has(mesh.areas[t] ?? 0)) return grey(BARE);
         return [(sums[i] ?? 0) / n, (sums[i + 1] ?? 0) / n, (sums[i + 2] ?? 0) / n];
     };
+}
+
+/** Along a gradient each corner has the colour of its own place between root and tip. */
+function drawnOut(
+    { positions }: LitMesh,
+    area: number,
+    v: number,
+    gradients: ReadonlyMap<number, Ends>,
+    paint: ReadonlyMap<number, readonly Rgb[]>,
+): Rgb | null {
+    const ends = gradients.get(area);
+    const row = ends && paint.get(area);
+    if (!row) return null;
+    let along = 0;
+    let whole = 0;
+    for (let k = 0; k < 3; k++) {
+        const way = (ends.to[k] ?? 0) - (ends.from[k] ?? 0);
+        along += ((positions[3 * v + k] ?? 0) - (ends.from[k] ?? 0)) * way;
+        whole += way * way;
+    }
+    // A zone has its colour in its middle.
+    const place = Math.max(0, Math.min(row.length - 1, (along / (whole || 1)) * row.length - 0.5));
+    const one = row[Math.floor(place)] ?? grey(BARE);
+    const next = row[Math.ceil(place)] ?? one;
+    const f = place - Math.floor(place);
+    return [one[0] + f * (next[0] - one[0]), one[1] + f * (next[1] - one[1]), one[2] + f * (next[2] - one[2])];
 }
 
 /** Random drops over a dark primer: each spray covers what it reaches, and what came before shows between. */

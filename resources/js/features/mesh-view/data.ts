@@ -20,6 +20,13 @@ export async function loadMesh(path: string, sprays: number, signal: AbortSignal
     return parseMesh(await response.arrayBuffer(), sprays);
 }
 
+/** Which area each triangle is: it changes while the rest of the mesh stays. */
+export async function loadAreas(path: string, signal: AbortSignal): Promise<Uint32Array> {
+    const response = await fetch(path, { signal });
+    if (!response.ok) throw new Error(`the areas cannot be loaded (${response.status})`);
+    return new Uint32Array(await response.arrayBuffer());
+}
+
 /** How an area that shines lights every vertex, 0..255. */
 export async function loadGlow(path: string, signal: AbortSignal): Promise<Uint8Array> {
     const response = await fetch(path, { signal });

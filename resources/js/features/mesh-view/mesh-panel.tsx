@@ -41,11 +41,13 @@ export function MeshPanel({
     const size = light?.sizeMm ?? 0;
     if (problem !== null) return <p className="p-3 text-sm">{problem}</p>;
     if (light === null) return <p className="p-3 text-sm text-quiet">Loading the mesh.</p>;
-    if (light.dataUrl === null) return <p className="p-3 text-sm">Lighting is not calculated for this figure yet.</p>;
+    if (light.dataUrl === null || light.areasUrl === null)
+        return <p className="p-3 text-sm">Lighting is not calculated for this figure yet.</p>;
     return (
         <Suspense fallback={<p className="p-3 text-sm text-quiet">Loading the mesh.</p>}>
             <MeshView
                 dataUrl={light.dataUrl}
+                areasUrl={light.areasUrl}
                 glowUrl={null}
                 light={light}
                 view={view}

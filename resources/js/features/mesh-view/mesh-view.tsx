@@ -1,6 +1,6 @@
-import { useEffect, useRef, useState, type RefObject, type Dispatch, type SetStateAction } from 'react';
-import { colours, type View } from './colours';
-import { loadGlow, loadMesh, type LitMesh } from './data';
+import { useEffect, useMemo, useRef, useState, type RefObject, type Dispatch, type SetStateAction } from 'react';
+import { colours, type AreaColours, type View } from './colours';
+import { loadAreas, loadGlow, loadMesh, type LitMesh } from './data';
 import type { CameraProps, LightProps } from '@/types/generated';
 import { canDraw, RoomCanvas, side, useRoom } from './room-canvas';
 import { MeshViewer } from './viewer';
@@ -9,11 +9,12 @@ const NO_MARKS: [number, number, number][] = [];
 
 type Props = {
     dataUrl: string;
+    areasUrl: string;
     /** Of the glow of the chosen area; null while it is not looked at. */
     glowUrl: string | null;
     light: Pick<LightProps, 'up' | 'front' | 'sprays' | 'sizeMm' | 'hitsPerPass' | 'beneath'>;
     view: View;
-    areas: readonly { id: number; rows: readonly (readonly string[])[] }[];
+    areas: readonly AreaColours[];
     step: number;
     /** Which of the sprays the exposure is of. */
     shown?: number;
@@ -33,6 +34,7 @@ type Props = {
 /** The printed mesh, wearing what is asked. */
 export function MeshView({
     dataUrl,
+    areasUrl,
     glowUrl,
     light,
     view,
@@ -53,7 +55,7 @@ export function MeshView({
         canDraw() ? null : 'This browser cannot draw meshes (no WebGL). Measurements and zones are in the table.',
     );
     const viewer = useRoom(canvas, (element, room) => new MeshViewer(element, room), onViewer);
-    const { mesh, glow } = useMeshAndGlow({ dataUrl, sprayCount: sprays.length, glowUrl, setProblem });
+    const { mesh, glow } = useMeshAndGlow({ dataUrl, areasUrl, sprayCount: sprays.length, glowUrl, setProblem });
     usePainting({
         mesh,
         viewer,
@@ -138,16 +140,19 @@ function useColours(painting: Painting) {
 
 function useMeshAndGlow({
     dataUrl,
+    areasUrl,
     sprayCount,
     glowUrl,
     setProblem,
 }: {
     dataUrl: string;
+    areasUrl: string;
     sprayCount: number;
     setProblem: Dispatch<SetStateAction<string | null>>;
     glowUrl: string | null;
 }) {
-    const [mesh, setMesh] = useState<LitMesh | null>(null);
+    const [whole, setMesh] = useState<LitMesh | null>(null);
+    const [areas, setAreas] = useState<Uint32Array | null>(null);
     useEffect(() => {
         const loading = new AbortController();
         loadMesh(dataUrl, sprayCount, loading.signal)
@@ -159,6 +164,23 @@ function useMeshAndGlow({
             loading.abort();
         };
     }, [dataUrl, setProblem, sprayCount]);
+
+    useEffect(() => {
+        const loading = new AbortController();
+        loadAreas(areasUrl, loading.signal)
+            .then(setAreas)
+            .catch((error: unknown) => {
+                if (!loading.signal.aborted) setProblem(error instanceof Error ? error.message : String(error));
+            });
+        return () => {
+            loading.abort();
+        };
+    }, [areasUrl, setProblem]);
+    // Those of another mesh are on their way out.
+    const mesh = useMemo(
+        () => (whole && areas?.length === whole.zones.length ? { ...whole, areas } : whole),
+        [whole, areas],
+    );
 
     const [glow, setGlow] = useState<{ of: string; bytes: Uint8Array } | null>(null);
     useEffect(() => {

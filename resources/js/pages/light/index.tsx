@@ -20,7 +20,7 @@ import { Files } from './files';
 import { usePosing, type Posing } from './posing';
 import { PosingBar } from './posing-bar';
 import { Sprays, type SprayChange } from './sprays';
-import { Tools, type Seed, type Tool } from './tools';
+import { Tools, type Along, type Seed, type Tool } from './tools';
 
 type Props = {
     figure: FigureProps;
@@ -234,6 +234,7 @@ function AreaTools({ study }: { study: Study }) {
                 setLine([]);
             }}
             onGrow={(mm) => void change('POST', url('light.grow', path), { areaId: area, mm })}
+            onGradient={(along) => void study.setGradient(along)}
             onMirror={() => void change('POST', url('light.mirror', path), { areaId: area })}
             noAreaCm2={light.noAreaCm2}
             onPropose={() => void change('POST', url('light.propose', path))}
@@ -255,6 +256,7 @@ function AreasPanel({ study }: { study: Study }) {
                         setSpray(index);
                         if (view !== 'prime') setView('exposure');
                     }}
+                    onAim={study.aim}
                     onSet={(technique: string, settings: SprayChange) =>
                         void change('PUT', url('light.settings', path), {
                             spray: technique,
@@ -360,7 +362,7 @@ function LitFigure({ study }: { study: Study }) {
     const { light, view, area, path, step, spray, isLit, marks, pick, onViewer } = study;
     return (
         <div className="relative min-h-0 flex-1">
-            {light.dataUrl === null ? (
+            {light.dataUrl === null || light.areasUrl === null ? (
                 <p className="max-w-prose p-4">
                     Import the print files of this figure, set which part each one is, and calculate the lighting: where
                     spray from above lands, where recesses and edges are, how large every area is.
@@ -368,9 +370,10 @@ function LitFigure({ study }: { study: Study }) {
             ) : (
                 <MeshView
                     dataUrl={light.dataUrl}
+                    areasUrl={light.areasUrl}
                     glowUrl={
                         view === 'glow' && area !== null
-                            ? url('light.glow', { ...path, area, of: light.dataUrl.slice(-12) })
+                            ? url('light.glow', { ...path, area, of: light.areasUrl.slice(-12) })
                             : null
                     }
                     light={light}
@@ -456,7 +459,9 @@ function ViewBar({ study }: { study: Study }) {
 }
 
 function useLightActions(state: LightState) {
-    const { attempt, setLight, path, setMessage, tool, setArea, area, setSeeds, seeds, size, line, setLine } = state;
+    const { attempt, light, setLight, path, setMessage, tool, setTool, setView, setArea, area, setSeeds, seeds } =
+        state;
+    const { size, line, setLine, spray } = state;
     const keepLook = useKeepLook(state);
 
     /** Something that gives the light anew. */
@@ -473,6 +478,21 @@ function useLightActions(state: LightState) {
             setArea(areaId === 0 ? null : areaId);
         } else if (tool === 'lasso') {
             setLine([...line, at]);
+        } else if (tool === 'aim') {
+            setTool('look');
+            setMessage(null);
+            void change('PUT', url('light.settings', path), { spray: light.sprays[spray]?.technique, aim: at });
+        } else if (tool === 'gradient') {
+            const from = line[0];
+            if (!from) {
+                setLine([at]);
+                setMessage('Now click the tip.');
+                return;
+            }
+            setLine([]);
+            setTool('look');
+            setMessage(null);
+            void change('PUT', url('light.gradient', { ...path, area: area ?? 0 }), { isGradient: true, from, to: at });
         } else if (tool === 'seeds') {
             if (area !== null) setSeeds([...seeds, { at, areaId: area }]);
             else setMessage('First choose the area of this seed.');
@@ -486,7 +506,27 @@ function useLightActions(state: LightState) {
         }
     }
 
-    return { change, compute, pick, keepLook };
+    function setGradient(along: Along) {
+        if (area === null || along === 'now') return;
+        setView('zones');
+        if (along === 'points') {
+            setTool('gradient');
+            setLine([]);
+            setMessage('Click where it begins, its root.');
+            return;
+        }
+        return change('PUT', url('light.gradient', { ...path, area }), {
+            isGradient: along !== 'none',
+            ...(along === 'side' || along === 'front' ? { along } : {}),
+        });
+    }
+
+    function aim() {
+        setTool('aim');
+        setMessage('Click where the spray points.');
+    }
+
+    return { change, compute, pick, keepLook, setGradient, aim };
 }
 
 function useLightProgress({

@@ -1,9 +1,11 @@
 import { useState } from 'react';
 import { Choice } from '@/shared/ui/choice';
+import { Button } from '@/shared/ui/button';
 import { Slide } from '@/shared/ui/slide';
+import { Tick } from '@/shared/ui/tick';
 import type { LightProps, SprayProps } from '@/types/generated';
 
-export type SprayChange = Partial<Pick<SprayProps, 'elevation' | 'side' | 'spread' | 'passes'>>;
+export type SprayChange = Partial<Pick<SprayProps, 'elevation' | 'side' | 'spread' | 'passes' | 'distance' | 'aim'>>;
 
 const NAMES: Record<string, string> = {
     'zenithal spray': 'From above',
@@ -19,12 +21,15 @@ export function Sprays({
     shown,
     onShow,
     onSet,
+    onAim,
 }: {
     light: LightProps;
     /** Which of them the exposure is shown of. */
     shown: number;
     onShow: (index: number) => void;
     onSet: (technique: string, change: SprayChange) => void;
+    /** A press on the mesh says where it points. */
+    onAim: (technique: string) => void;
 }) {
     const spray = light.sprays[shown] ?? light.sprays[0];
     if (!spray) return null;
@@ -58,6 +63,15 @@ export function Sprays({
             </div>
             {/* Another spray has other settings: its sliders begin anew. */}
             <Adjust key={spray.technique} spray={spray} onSet={set} />
+            <Nozzle
+                key={`nozzle ${spray.technique}`}
+                spray={spray}
+                size={light.sizeMm}
+                onSet={set}
+                onAim={() => {
+                    onAim(spray.technique);
+                }}
+            />
         </fieldset>
     );
 }
@@ -109,6 +123,71 @@ function Adjust({ spray, onSet }: { spray: SprayProps; onSet: (change: SprayChan
                         onSet({ side });
                     }}
                 />
+            )}
+        </>
+    );
+}
+
+/** A spray from a place near by: how far, and where it points. */
+function Nozzle({
+    spray,
+    size,
+    onSet,
+    onAim,
+}: {
+    spray: SprayProps;
+    size: number;
+    onSet: (change: SprayChange) => void;
+    onAim: () => void;
+}) {
+    const [distance, setDistance] = useState(spray.distance);
+    // From close by to where a hand holds it at most.
+    const least = Math.max(20, Math.ceil((0.8 * size) / 10) * 10);
+    const most = Math.max(400, 10 * Math.ceil(size / 4));
+    return (
+        <>
+            <Tick
+                checked={distance !== null}
+                onTick={(isNear) => {
+                    const next = isNear ? Math.max(least, Math.min(most, 150)) : null;
+                    setDistance(next);
+                    onSet(next === null ? { distance: null, aim: null } : { distance: next });
+                }}
+            >
+                from a place near by
+            </Tick>
+            {distance !== null && (
+                <>
+                    <Slide
+                        label="Distance of the nozzle, mm"
+                        said={`${distance} mm away`}
+                        min={least}
+                        max={most}
+                        step={10}
+                        value={distance}
+                        onSlide={setDistance}
+                        onSet={(next) => {
+                            onSet({ distance: next });
+                        }}
+                    />
+                    <div className="flex items-center gap-2 text-xs">
+                        <span>{spray.aim === null ? 'points at the middle' : 'points where you clicked'}</span>
+                        <Button size="small" onClick={onAim}>
+                            Point it
+                        </Button>
+                        {spray.aim !== null && (
+                            <Button
+                                size="small"
+                                look="quiet"
+                                onClick={() => {
+                                    onSet({ aim: null });
+                                }}
+                            >
+                                At the middle
+                            </Button>
+                        )}
+                    </div>
+                </>
             )}
         </>
     );

@@ -6,7 +6,10 @@ import { Pick } from '@/shared/ui/pick';
 import { Slide } from '@/shared/ui/slide';
 import type { LitAreaProps } from '@/types/generated';
 
-export type Tool = 'look' | 'piece' | 'crease' | 'brush' | 'lasso' | 'seeds';
+export type Tool = 'look' | 'piece' | 'crease' | 'brush' | 'lasso' | 'seeds' | 'gradient' | 'aim';
+
+/** Along what the zones of an area run. */
+export type Along = 'none' | 'now' | 'up' | 'side' | 'front' | 'points';
 
 export type Seed = { at: [number, number, number]; areaId: number };
 
@@ -27,6 +30,7 @@ type ToolsProps = {
     /** mm that the border of the chosen area moves outwards. */
     onGrow: (mm: number) => void;
     onMirror: () => void;
+    onGradient: (along: Along) => void;
     onDivide: () => void;
     onForget: () => void;
     noAreaCm2: number;
@@ -55,7 +59,9 @@ export function Tools(props: ToolsProps) {
                 ]}
                 onChoose={onTool}
             />
-            {tool !== 'look' && <BecomesPick tool={tool} area={area} areas={areas} onArea={onArea} />}
+            {tool !== 'look' && tool !== 'gradient' && tool !== 'aim' && (
+                <BecomesPick tool={tool} area={area} areas={areas} onArea={onArea} />
+            )}
             {tool === 'crease' && <CreaseSlide size={size} onSize={onSize} />}
             {tool === 'brush' && (
                 <Slide
@@ -85,7 +91,14 @@ export function Tools(props: ToolsProps) {
                     </span>
                 </div>
             )}
-            {area !== null && <Whole area={area} areas={areas} onGrow={props.onGrow} onMirror={props.onMirror} />}
+            {area !== null && (
+                <Whole
+                    area={areas.find((a) => a.id === area)}
+                    onGrow={props.onGrow}
+                    onMirror={props.onMirror}
+                    onGradient={props.onGradient}
+                />
+            )}
             {(props.onUndo !== null || props.onRedo !== null) && (
                 <div className="flex gap-2">
                     <Button size="small" disabled={props.onUndo === null} onClick={() => props.onUndo?.()}>
@@ -110,19 +123,20 @@ export function Tools(props: ToolsProps) {
 /** What is done with an area as a whole. */
 function Whole({
     area,
-    areas,
     onGrow,
     onMirror,
+    onGradient,
 }: {
-    area: number;
-    areas: readonly LitAreaProps[];
+    area: LitAreaProps | undefined;
     onGrow: (mm: number) => void;
     onMirror: () => void;
+    onGradient: (along: Along) => void;
 }) {
     const [mm, setMm] = useState(1);
+    if (!area) return null;
     return (
         <div className="flex flex-wrap items-center gap-2 text-xs">
-            <span className="max-w-40 truncate font-bold">{areas.find((a) => a.id === area)?.name}</span>
+            <span className="max-w-40 truncate font-bold">{area.name}</span>
             <Button
                 size="small"
                 onClick={() => {
@@ -158,6 +172,19 @@ function Whole({
             <Button size="small" onClick={onMirror}>
                 Other side too
             </Button>
+            <Pick<Along>
+                label="Its zones"
+                value={area.gradient === null ? 'none' : 'now'}
+                options={[
+                    { value: 'none', label: 'recess to edge' },
+                    ...(area.gradient === null ? [] : [{ value: 'now' as const, label: 'a gradient, as it is' }]),
+                    { value: 'up', label: 'a gradient upwards' },
+                    { value: 'side', label: 'a gradient from side to side' },
+                    { value: 'front', label: 'a gradient from front to back' },
+                    { value: 'points', label: 'a gradient between two points' },
+                ]}
+                onPick={onGradient}
+            />
         </div>
     );
 }
@@ -231,7 +258,7 @@ function BecomesPick({
     areas,
     onArea,
 }: {
-    tool: Exclude<Tool, 'look'>;
+    tool: Exclude<Tool, 'look' | 'gradient' | 'aim'>;
     area: number | null;
     areas: readonly LitAreaProps[];
     onArea: (id: number | null) => void;

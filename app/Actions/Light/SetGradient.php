@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Light;
+
+use App\Adapters\Light\StoredStudy;
+use App\Models\Brief\Area;
+use App\Models\Light\LightRecord;
+use Hyalin\Finish\AreaForm;
+use Hyalin\Light\Gradient;
+
+/**
+ * Makes an area a gradient from root to tip, or one of light and shade again; its zones and what they measure follow.
+ */
+final readonly class SetGradient
+{
+    public function __construct(private MeasureAreas $measureAreas, private CastSprays $castSprays)
+    {
+    }
+
+    /** @param  array{from: array{float, float, float}, to: array{float, float, float}}|null  $gradient  mm on the figure; null for from its foot up */
+    public function __invoke(LightRecord $light, Area $area, bool $isGradient, ?array $gradient): void
+    {
+        $area->update([
+            'form' => $isGradient ? AreaForm::Gradient : ($area->form === AreaForm::Gradient ? AreaForm::Shaped : $area->form),
+            'gradient' => $isGradient ? $gradient : null,
+            'version' => $area->version + 1,
+        ]);
+        ($this->measureAreas)($light);
+        ($this->castSprays)($light);
+    }
+
+    /**
+     * From end to end of an area as the mesh has it.
+     *
+     * @param  array{float, float, float}  $axis  of length 1
+     * @return array{from: array{float, float, float}, to: array{float, float, float}}|null null when the mesh shows none of it
+     */
+    public static function along(LightRecord $light, Area $area, array $axis): ?array
+    {
+        $study = StoredStudy::of($light);
+        if ($study === null) {
+            return null;
+        }
+        $mesh = $study->working();
+        [$x, $y, $z] = $mesh->coordinates();
+        $corners = $mesh->corners();
+        $points = [];
+        foreach ($study->workingAreas() as $t => $id) {
+            for ($k = 0; $k < 3 && $id === $area->id; $k++) {
+                $v = $corners[3 * $t + $k];
+                $points[] = [$x[$v], $y[$v], $z[$v]];
+            }
+        }
+        $gradient = Gradient::along($points, $axis);
+
+        return $gradient === null ? null : ['from' => $gradient->from, 'to' => $gradient->to];
+    }
+}
