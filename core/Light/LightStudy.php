@@ -28,6 +28,9 @@ final readonly class LightStudy
 
     private const FINE_FROM = 50_000;
 
+    /** Open edges of a body with cracks, of its vertices; a cloak that is one sheet has many times as many. */
+    private const CRACKS = 0.001;
+
     /**
      * @param  TriangleMesh  $working  what the screen shows and shadows are cast by
      * @param  TriangleMesh  $evaluated  whose triangles face the spray: the mesh itself, or its split one
@@ -50,17 +53,23 @@ final readonly class LightStudy
         $fine = $few->mesh ?? $mesh;
         $coarse = self::coarser($fine, $few === null ? $measures : MeshMeasures::of($fine));
         if ($coarse !== null) {
-            return new self($coarse->mesh, $fine, $coarse->vertexOf, $few?->parentOf, Visibility::of($coarse->mesh, $directions, $progress));
+            return new self($coarse->mesh, $fine, $coarse->vertexOf, $few?->parentOf, Visibility::of($coarse->mesh, $directions, $progress, isClosed: self::isClosed($measures)));
         }
         $split = Refinement::of($mesh, ($mesh->triangles() > self::FINE_FROM ? self::LONGEST_OF_FINE : self::LONGEST) * $measures->size());
 
-        return new self($split->mesh, $split->mesh, null, $split->parentOf, Visibility::of($split->mesh, $directions, $progress));
+        return new self($split->mesh, $split->mesh, null, $split->parentOf, Visibility::of($split->mesh, $directions, $progress, isClosed: self::isClosed($measures)));
     }
 
     /** @return Decimation|null what a fine mesh is worked on by; null where it is worked on itself */
     public static function coarser(TriangleMesh $mesh, MeshMeasures $measures): ?Decimation
     {
         return $mesh->triangles() > self::COARSER_FROM ? Decimation::of($mesh, $measures, self::WORKING) : null;
+    }
+
+    /** @return bool whether what faces away from the light is hidden behind what faces it: a crack here and there does no harm */
+    private static function isClosed(MeshMeasures $measures): bool
+    {
+        return $measures->openEdges <= self::CRACKS * count($measures->shellOf) && $measures->inconsistentEdges === 0 && $measures->volumeMm3 > 0.0;
     }
 
     /** @param  SprayCone  $cone  with the directions of this study */

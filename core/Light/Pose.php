@@ -196,6 +196,17 @@ final readonly class Pose
     }
 
     /**
+     * @param  array{float, float, float}  $up  of length 1
+     * @return bool whether it stands as in its file, turned about up at most
+     */
+    public function isUpright(array $up): bool
+    {
+        $there = $this->inFile($up);
+
+        return 1 - 1e-9 < $there[0] * $up[0] + $there[1] * $up[1] + $there[2] * $up[2];
+    }
+
+    /**
      * How much of the light on a part would sit on its wrong side, were it sprayed standing as in its file: of what faces
      * up there, the share that does not on the finished figure. Shadows are left out.
      *

@@ -50,10 +50,11 @@ final readonly class Visibility
 
     /**
      * @param  list<array{float, float, float}>  $directions  to the light, of length 1
+     * @param  bool  $isClosed  the mesh has no open edge and its faces look outwards: half of them need not be drawn
      *
      * @throws InvalidLight when it was stopped
      */
-    public static function of(TriangleMesh $mesh, array $directions, ?Progress $progress = null, int $resolution = self::RESOLUTION): self
+    public static function of(TriangleMesh $mesh, array $directions, ?Progress $progress = null, int $resolution = self::RESOLUTION, bool $isClosed = false): self
     {
         [$x, $y, $z] = $mesh->coordinates();
         $corners = $mesh->corners();
@@ -68,7 +69,7 @@ final readonly class Visibility
             $bits[$word] ??= \array_fill(0, \count($x), 0);
             [$u, $v] = SprayCone::across($d);
             [$pu, $pv, $pw, $width, $height] = self::projected($x, $y, $z, $d, $u, $v, $box, $resolution);
-            $buffer = self::drawn($corners, $pu, $pv, $pw, $width, $height);
+            $buffer = self::drawn($corners, $pu, $pv, $pw, $width, $height, $isClosed);
             $bits[$word] = self::compared($bits[$word], 1 << ($k % 64), $buffer, $width, $pu, $pv, $pw, $nx, $ny, $nz, $d, $u, $v);
         }
 
@@ -142,13 +143,21 @@ final readonly class Visibility
      * @param  array<int, float>  $pw
      * @return list<float> depth by pixel, row after row
      */
-    private static function drawn(array $corners, array $pu, array $pv, array $pw, int $width, int $height): array
+    private static function drawn(array $corners, array $pu, array $pv, array $pw, int $width, int $height, bool $isClosed): array
     {
         $buffer = \array_fill(0, $width * $height, -1e30);
         for ($t = 0, $n = \count($corners); $t < $n; $t += 3) {
             $a = $corners[$t];
             $b = $corners[$t + 1];
             $c = $corners[$t + 2];
+            $e1 = $pu[$b] - $pu[$a];
+            $f1 = $pv[$b] - $pv[$a];
+            $e2 = $pu[$c] - $pu[$a];
+            $f2 = $pv[$c] - $pv[$a];
+            // Of a closed body what faces the light lies before what faces away.
+            if ($isClosed && $e1 * $f2 <= $e2 * $f1) {
+                continue;
+            }
             // From the lowest row to the highest.
             if ($pv[$b] < $pv[$a]) {
                 $s = $a;

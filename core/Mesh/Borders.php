@@ -51,6 +51,46 @@ final readonly class Borders
     }
 
     /**
+     * The same of a large mesh without all its edges: a border lies only where a vertex is of two regions.
+     *
+     * @param  list<int>  $regions  by triangle
+     * @return list<array{int, int, float, bool}>
+     */
+    public static function between(TriangleMesh $mesh, array $regions): array
+    {
+        $first = $several = [];
+        $t = 0;
+        foreach ($mesh->chunks() as $c) {
+            for ($i = 1, $n = \count($c); $i < $n; $i += 3, $t++) {
+                $region = $regions[$t];
+                for ($k = $i; $k < $i + 3; $k++) {
+                    if (($first[$c[$k]] ??= $region) !== $region) {
+                        $several[$c[$k]] = true;
+                    }
+                }
+            }
+        }
+        unset($first);
+        $indices = '';
+        $own = [];
+        $t = 0;
+        foreach ($several === [] ? [] : $mesh->chunks() as $c) {
+            for ($i = 1, $n = \count($c); $i < $n; $i += 3, $t++) {
+                if (isset($several[$c[$i]]) + isset($several[$c[$i + 1]]) + isset($several[$c[$i + 2]]) > 1) {
+                    $indices .= \pack('V3', $c[$i], $c[$i + 1], $c[$i + 2]);
+                    $own[] = $regions[$t];
+                }
+            }
+        }
+        if ($own === []) {
+            return [];
+        }
+        $strip = $mesh->only($indices);
+
+        return self::of($strip, Adjacency::of($strip), Regions::given($own));
+    }
+
+    /**
      * Edges joined end to end; where three or more meet, a line ends.
      *
      * @param  list<array{int, int}>  $pieces

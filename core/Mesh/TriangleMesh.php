@@ -118,6 +118,32 @@ final readonly class TriangleMesh
         return $values;
     }
 
+    /** @return list<float> mm2 by triangle */
+    public function areas(): array
+    {
+        [$x, $y, $z] = $this->coordinates();
+        $areas = [];
+        foreach ($this->chunks() as $c) {
+            for ($i = 1, $n = \count($c); $i < $n; $i += 3) {
+                $a = $c[$i];
+                $b = $c[$i + 1];
+                $d = $c[$i + 2];
+                $ux = $x[$b] - $x[$a];
+                $uy = $y[$b] - $y[$a];
+                $uz = $z[$b] - $z[$a];
+                $vx = $x[$d] - $x[$a];
+                $vy = $y[$d] - $y[$a];
+                $vz = $z[$d] - $z[$a];
+                $px = $uy * $vz - $uz * $vy;
+                $py = $uz * $vx - $ux * $vz;
+                $pz = $ux * $vy - $uy * $vx;
+                $areas[] = \sqrt($px * $px + $py * $py + $pz * $pz) / 2;
+            }
+        }
+
+        return $areas;
+    }
+
     /**
      * Some of its triangles, without the vertices that none of them uses.
      *

@@ -12,9 +12,7 @@ use Hyalin\Light\Gradient;
 use Hyalin\Light\Openness;
 use Hyalin\Light\ZoneMap;
 use Hyalin\Light\ZoneWeights;
-use Hyalin\Mesh\Adjacency;
 use Hyalin\Mesh\Borders;
-use Hyalin\Mesh\Regions;
 use Hyalin\Mesh\TriangleMesh;
 
 /**
@@ -32,36 +30,36 @@ final class MeasureAreas
             return;
         }
         $mesh = $study->measured();
-        $edges = Adjacency::of($mesh);
+        $mm2Of = $mesh->areas();
         $areaOf = $study->areas();
         [$placed, $gradients] = self::placed($light, $mesh, $study->zones(), $areaOf);
         $study->showZones($placed);
         $zones = ZoneMap::known($placed);
         $vertexOf = $study->vertexOf();
-        $study->putWeights(ZoneWeights::of($mesh, $vertexOf, $edges->area, $zones->of, $areaOf));
+        $study->putWeights(ZoneWeights::of($mesh, $vertexOf, $mm2Of, $zones->of, $areaOf));
         $open = $study->openness();
         $mm2 = $hidden = [];
         $t = 0;
         foreach ($mesh->chunks() as $corners) {
             for ($i = 1, $n = count($corners); $i < $n; $i += 3, $t++) {
                 $id = $areaOf[$t];
-                $mm2[$id] = ($mm2[$id] ?? 0.0) + $edges->area[$t];
+                $mm2[$id] = ($mm2[$id] ?? 0.0) + $mm2Of[$t];
                 $most = 0;
                 foreach ([$corners[$i], $corners[$i + 1], $corners[$i + 2]] as $v) {
                     $most = max($most, ord($open[$vertexOf === null ? $v : $vertexOf[$v]]));
                 }
                 // No way out in any direction from any corner: no eye gets there either.
-                $hidden[$id] = ($hidden[$id] ?? 0.0) + (Openness::isHidden($most / 255) ? $edges->area[$t] : 0.0);
+                $hidden[$id] = ($hidden[$id] ?? 0.0) + (Openness::isHidden($most / 255) ? $mm2Of[$t] : 0.0);
             }
         }
-        $shares = $zones->shares($edges->area, $areaOf);
+        $shares = $zones->shares($mm2Of, $areaOf);
         $areas = [];
         foreach ($mm2 as $id => $all) {
             $areas[] = ['areaId' => $id, 'cm2' => $all / 100, 'hidden' => $hidden[$id] / max(1e-9, $all), 'shares' => $shares[$id], 'exposure' => 0.0, 'byZone' => [], ...isset($gradients[$id]) ? ['gradient' => ['from' => $gradients[$id]->from, 'to' => $gradients[$id]->to]] : []];
         }
         $light->update(['result' => [
             ...$light->result, 'areas' => array_values(array_filter($areas, static fn (array $a): bool => $a['areaId'] !== 0)),
-            'noAreaCm2' => ($mm2[0] ?? 0.0) / 100, 'borders' => self::borders($mesh, $edges, $areaOf),
+            'noAreaCm2' => ($mm2[0] ?? 0.0) / 100, 'borders' => self::borders($mesh, $areaOf),
         ]]);
     }
 
@@ -111,10 +109,10 @@ final class MeasureAreas
      * @param  list<int>  $areaOf
      * @return list<LitBorder> between areas that have a name
      */
-    private static function borders(TriangleMesh $mesh, Adjacency $edges, array $areaOf): array
+    private static function borders(TriangleMesh $mesh, array $areaOf): array
     {
         $borders = [];
-        foreach (Borders::of($mesh, $edges, Regions::given($areaOf)) as [$a, $b, $mm, $isCurved]) {
+        foreach (Borders::between($mesh, $areaOf) as [$a, $b, $mm, $isCurved]) {
             if ($a !== 0 && $b !== 0) {
                 $borders[] = ['areaId' => $a, 'otherId' => $b, 'mm' => $mm, 'isCurved' => $isCurved];
             }

@@ -103,6 +103,9 @@ final readonly class StudyLight
         $apart = [];
         foreach ($assembly->parts as [$record]) {
             $pose = $record->stands($light->axis());
+            if ($pose->isUpright($light->axis())) {
+                continue;
+            }
             $share = $pose->lightOnWrongSide(MeshStore::mesh($record->path), $light->axis());
             if ($share > 0.0) {
                 $apart[$record->id] = ['share' => $share, 'up' => $pose->inFile($light->axis())];

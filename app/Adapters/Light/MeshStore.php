@@ -19,7 +19,7 @@ final class MeshStore
 
     public static function put(string $path, string $bytes): void
     {
-        self::disk()->put("{$path}.gz", (string) gzencode($bytes, 3));
+        self::disk()->put("{$path}.gz", (string) gzencode($bytes, 1));
     }
 
     /** @throws RuntimeException when it is gone */
