@@ -42,6 +42,10 @@ final class AreaNames
                     continue;
                 }
                 $height = self::height($area['name']);
+                // A name that says nothing of where, and nothing known of its size, is no reason.
+                if ($height === null && ($area['mm2'] ?? 0.0) <= 0.0) {
+                    continue;
+                }
                 $cost = ($height === null ? self::UNKNOWN : self::HEIGHT * abs($height - $region['height']))
                     + ($area['mm2'] === null || $area['mm2'] <= 0.0 ? self::UNKNOWN : self::SIZE * abs(log($area['mm2'] / max(1e-6, $region['mm2']))));
                 if ($cost <= self::UNLIKELY) {

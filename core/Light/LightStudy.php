@@ -46,18 +46,18 @@ final readonly class LightStudy
      *
      * @throws InvalidLight when it was stopped
      */
-    public static function of(TriangleMesh $mesh, MeshMeasures $measures, array $directions, ?Progress $progress = null): self
+    public static function of(TriangleMesh $mesh, MeshMeasures $measures, array $directions, ?Progress $progress = null, CastsShadows $shadows = new OwnShadows): self
     {
         // The base beneath a sculpt has few large triangles: shadows would end at their corners.
         $few = $mesh->triangles() > self::COARSER_FROM ? Refinement::ofFew($mesh, self::LONGEST * $measures->size()) : null;
         $fine = $few->mesh ?? $mesh;
         $coarse = self::coarser($fine, $few === null ? $measures : MeshMeasures::of($fine));
         if ($coarse !== null) {
-            return new self($coarse->mesh, $fine, $coarse->vertexOf, $few?->parentOf, Visibility::of($coarse->mesh, $directions, $progress, isClosed: self::isClosed($measures)));
+            return new self($coarse->mesh, $fine, $coarse->vertexOf, $few?->parentOf, $shadows->seen($coarse->mesh, $directions, self::isClosed($measures), $progress));
         }
         $split = Refinement::of($mesh, ($mesh->triangles() > self::FINE_FROM ? self::LONGEST_OF_FINE : self::LONGEST) * $measures->size());
 
-        return new self($split->mesh, $split->mesh, null, $split->parentOf, Visibility::of($split->mesh, $directions, $progress, isClosed: self::isClosed($measures)));
+        return new self($split->mesh, $split->mesh, null, $split->parentOf, $shadows->seen($split->mesh, $directions, self::isClosed($measures), $progress));
     }
 
     /** @return Decimation|null what a fine mesh is worked on by; null where it is worked on itself */

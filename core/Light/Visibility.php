@@ -50,23 +50,24 @@ final readonly class Visibility
 
     /**
      * @param  list<array{float, float, float}>  $directions  to the light, of length 1
+     * @param  int  $from  direction with which it begins, and before which it ends: the bits of the others stay 0
      * @param  bool  $isClosed  the mesh has no open edge and its faces look outwards: half of them need not be drawn
      *
      * @throws InvalidLight when it was stopped
      */
-    public static function of(TriangleMesh $mesh, array $directions, ?Progress $progress = null, int $resolution = self::RESOLUTION, bool $isClosed = false): self
+    public static function of(TriangleMesh $mesh, array $directions, ?Progress $progress = null, int $resolution = self::RESOLUTION, bool $isClosed = false, int $from = 0, ?int $before = null): self
     {
         [$x, $y, $z] = $mesh->coordinates();
         $corners = $mesh->corners();
         [$nx, $ny, $nz] = Normals::ofVertices($x, $y, $z, $corners);
         $box = [[\min(\INF, ...$x), \max(-\INF, ...$x)], [\min(\INF, ...$y), \max(-\INF, ...$y)], [\min(\INF, ...$z), \max(-\INF, ...$z)]];
-        $bits = [];
-        foreach ($directions as $k => $d) {
-            if ($progress !== null && ! $progress->at($k / \count($directions))) {
+        $bits = \array_fill(0, \intdiv(\count($directions) + 63, 64), \array_fill(0, \count($x), 0));
+        for ($k = $from, $before ??= \count($directions); $k < $before; $k++) {
+            $d = $directions[$k];
+            if ($progress !== null && ! $progress->at(($k - $from) / ($before - $from))) {
                 throw InvalidLight::stopped();
             }
             $word = intdiv($k, 64);
-            $bits[$word] ??= \array_fill(0, \count($x), 0);
             [$u, $v] = SprayCone::across($d);
             [$pu, $pv, $pw, $width, $height] = self::projected($x, $y, $z, $d, $u, $v, $box, $resolution);
             $buffer = self::drawn($corners, $pu, $pv, $pw, $width, $height, $isClosed);
@@ -74,6 +75,23 @@ final readonly class Visibility
         }
 
         return new self($directions, array_values($bits));
+    }
+
+    /**
+     * What this one and another know, of the same mesh and directions.
+     *
+     * @param  list<array<int, int>>  $bits  of the other
+     */
+    public function with(array $bits): self
+    {
+        $all = $this->bits;
+        foreach ($bits as $word => $own) {
+            foreach ($own as $v => $bit) {
+                $all[$word][$v] |= $bit;
+            }
+        }
+
+        return new self($this->directions, array_values($all));
     }
 
     /**

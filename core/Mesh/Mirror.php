@@ -68,6 +68,19 @@ final readonly class Mirror
     }
 
     /**
+     * Of the figure and not of how its file happens to face: the axis that it is more alike on both sides of.
+     *
+     * @param  list<array{float, float, float}>  $axes  of length 1, one at least
+     */
+    public static function best(TriangleMesh $mesh, array $axes): self
+    {
+        $planes = array_map(static fn (array $axis): self => self::of($mesh, $axis), $axes);
+        usort($planes, static fn (self $a, self $b): int => $a->unlike() <=> $b->unlike());
+
+        return $planes[0];
+    }
+
+    /**
      * @param  array<int, true>  $vertices
      * @return array<int, true> those that lie across from them, where the figure is alike there
      */

@@ -8,6 +8,7 @@ use App\Adapters\Finish\FigureOptics;
 use App\Adapters\Finish\LayerDraft;
 use App\Adapters\Light\AssembledFigure;
 use App\Adapters\Light\MeshStore;
+use App\Adapters\Light\SharedShadows;
 use App\Jobs\ComputeLight;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
@@ -19,9 +20,12 @@ use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
 use Hyalin\Formats\Meshes\StlWriter;
 use Hyalin\Light\Pose;
+use Hyalin\Light\Sky;
+use Hyalin\Light\Visibility;
 use Hyalin\Mesh\MeshMeasures;
 use Hyalin\Mesh\TriangleMesh;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 use Inertia\Testing\AssertableInertia;
@@ -266,6 +270,31 @@ final class LightTest extends TestCase
         $this->putJson($settings, ['spray' => 'zenithal spray', 'distance' => 5])->assertUnprocessable();
         $this->putJson($settings, ['spray' => 'zenithal spray', 'distance' => null, 'aim' => null])->assertOk()->assertJsonPath('sprays.0.distance', null)->assertJsonPath('sprays.0.aim', null);
         self::assertEqualsWithDelta($everywhere, $exposure(), 1e-9);
+    }
+
+    /** A helper brings what this process would have found itself, bit by bit; together they know what one alone knows. */
+    public function test_shadows_are_shared_out(): void
+    {
+        $mesh = Shapes::both(Shapes::ball(8.0, 20), Shapes::ball(4.0, 16, 9.0, 8.0));
+        $directions = Sky::around([0.0, 0.0, 1.0])->directions;
+        $whole = Visibility::of($mesh, $directions, isClosed: true);
+        MeshStore::putMesh('light/shared.work', $mesh);
+        MeshStore::put('light/shared.directions', json_encode($directions, JSON_THROW_ON_ERROR));
+        self::assertSame(0, Artisan::call('hyalin:shadows', ['path' => 'light/shared', 'from' => 100, 'before' => 192, '--closed' => true]));
+        $bits = array_map(static fn (int $word): array => MeshStore::longs("light/shared.bits100 {$word}"), [0, 1, 2]);
+        self::assertSame($whole->bits, Visibility::of($mesh, $directions, isClosed: true, before: 100)->with($bits)->bits);
+        // All faces or those that look to the light: of closed bodies the shadows are the same.
+        $drawn = Visibility::of($mesh, $directions)->bits;
+        $other = 0;
+        foreach ($drawn as $word => $own) {
+            foreach ($own as $v => $bit) {
+                $other += substr_count(decbin($bit ^ $whole->bits[$word][$v]), '1');
+            }
+        }
+        self::assertLessThan(0.002 * 192 * $mesh->vertices(), $other);
+        // A large mesh is shared out by itself, and where no helper comes the work is done all the same.
+        $large = Shapes::ball(8.0, 130);
+        self::assertSame(Visibility::of($large, $directions, isClosed: true)->bits, (new SharedShadows)->seen($large, $directions, true, null)->bits);
     }
 
     public function test_a_kit_is_put_together_by_its_pegs(): void

@@ -430,6 +430,7 @@ describe('the light on a mesh', () => {
                 uploads={[]}
                 onSettings={vi.fn()}
                 posing={posing}
+                onArriving={vi.fn()}
             />,
         );
         expect(screen.getByText(/20.0 x 20.0 x 75.0 mm, 40.0 cm², 2 pieces/)).toBeTruthy();

@@ -160,7 +160,7 @@ final readonly class AssignArea
                 $own[$corners[3 * $t]] = $own[$corners[3 * $t + 1]] = $own[$corners[3 * $t + 2]] = true;
             }
         }
-        $across = Mirror::of($working, [$u[1] * $f[2] - $u[2] * $f[1], $u[2] * $f[0] - $u[0] * $f[2], $u[0] * $f[1] - $u[1] * $f[0]])->across($own);
+        $across = Mirror::best($working, [[$u[1] * $f[2] - $u[2] * $f[1], $u[2] * $f[0] - $u[0] * $f[2], $u[0] * $f[1] - $u[1] * $f[0]], $f])->across($own);
         if (count($across) < self::ALIKE * count($own)) {
             return null;
         }
@@ -218,7 +218,7 @@ final readonly class AssignArea
     private function measure(LightRecord $light): void
     {
         ($this->measureAreas)($light);
-        ($this->castSprays)($light);
+        $this->castSprays->share($light);
     }
 
     /**

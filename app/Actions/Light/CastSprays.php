@@ -28,8 +28,6 @@ final class CastSprays
         $sky = Sky::around($light->axis());
         $work = $study->working();
         $seen = $study->seen($sky);
-        $weights = $study->weights();
-        $means = [];
         foreach ($light->directedSprays() as $name => $spray) {
             $axis = $spray->axis($light->axis(), $light->frontAxis());
             if ($spray->distance === null) {
@@ -40,13 +38,26 @@ final class CastSprays
                 $exposure = NozzleSpray::ofVertices($work, $nozzle, $aim, $spray->spread);
             }
             $study->putExposure($name, $exposure);
-            $means[$name] = $weights->means($exposure);
         }
+        $this->share($light);
+    }
+
+    /** The same sprays over other areas or zones: what falls where is known, only its means change. */
+    public function share(LightRecord $light): void
+    {
+        $study = StoredStudy::of($light);
+        if ($study === null || $light->result === null) {
+            return;
+        }
+        $weights = $study->weights();
         $areas = $light->result['areas'];
-        foreach ($areas as $n => $area) {
-            $areas[$n]['exposure'] = $means[Technique::ZenithalSpray->value][$area['areaId']][0] ?? 0.0;
-            foreach ($means as $name => $byArea) {
-                $areas[$n]['byZone'][$name] = $byArea[$area['areaId']][1] ?? [];
+        foreach (array_keys($light->directedSprays()) as $name) {
+            $means = $weights->means(array_map(static fn (string $byte): float => ord($byte) / 255, str_split($study->exposure($name))));
+            foreach ($areas as $n => $area) {
+                $areas[$n]['byZone'][$name] = $means[$area['areaId']][1] ?? [];
+                if ($name === Technique::ZenithalSpray->value) {
+                    $areas[$n]['exposure'] = $means[$area['areaId']][0] ?? 0.0;
+                }
             }
         }
         $light->update(['result' => [...$light->result, 'areas' => $areas]]);

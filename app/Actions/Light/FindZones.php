@@ -32,6 +32,6 @@ final readonly class FindZones
         $zones = ZoneMap::of($study->measured(), $study->vertexOf(), SurfaceGraph::of($work), $wide, $open, $study->curvature(), $light->result['sizeMm'], $light->edges, $light->grooves);
         $study->putZones($zones->of);
         ($this->measureAreas)($light);
-        ($this->castSprays)($light);
+        $this->castSprays->share($light);
     }
 }

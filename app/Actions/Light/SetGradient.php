@@ -28,7 +28,7 @@ final readonly class SetGradient
             'version' => $area->version + 1,
         ]);
         ($this->measureAreas)($light);
-        ($this->castSprays)($light);
+        $this->castSprays->share($light);
     }
 
     /**

@@ -6,16 +6,19 @@ namespace App\Actions\Light;
 
 use App\Adapters\Light\AssembledFigure;
 use App\Adapters\Light\MeshStore;
+use App\Adapters\Light\SharedShadows;
 use App\Adapters\Light\StoredStudy;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Light\LightRecord;
 use Hyalin\InvalidInput;
+use Hyalin\Light\InvalidLight;
 use Hyalin\Light\LightStudy;
 use Hyalin\Light\Sky;
 use Hyalin\Light\ZoneMap;
 use Hyalin\Mesh\MeshMeasures;
 use Hyalin\Progress;
+use Hyalin\ProgressShare;
 
 /**
  * Computes the light on a figure and keeps what is slow to compute: its working mesh, which directions reach it, its zones.
@@ -23,7 +26,7 @@ use Hyalin\Progress;
  */
 final readonly class StudyLight
 {
-    public function __construct(private MeasureAreas $measureAreas, private CastSprays $castSprays)
+    public function __construct(private MeasureAreas $measureAreas, private CastSprays $castSprays, private SharedShadows $shadows)
     {
     }
 
@@ -34,27 +37,49 @@ final readonly class StudyLight
         if ($assembly === null) {
             return;
         }
+        // Shares of the time as a print of half a million triangles takes it.
+        self::reached($progress, 0.06);
         $measures = MeshMeasures::of($assembly->mesh);
+        self::reached($progress, 0.12);
         $sky = Sky::around($light->axis());
-        $study = LightStudy::of($assembly->mesh, $measures, $sky->directions, $progress);
+        $study = LightStudy::of($assembly->mesh, $measures, $sky->directions, new ProgressShare($progress, 0.2, 0.6), $this->shadows);
         $stored = StoredStudy::create($study, $assembly);
-        [$zones, $open, $bend] = ZoneMap::studied($study, $sky, $measures->size(), $light->edges, $light->grooves);
-        $stored->putOpenness($open);
-        $stored->putCurvature($bend);
-        $stored->putZones($zones->of);
-        $old = StoredStudy::of($light);
-        $chosen = self::chosen($figure, $assembly, $study->parentOf);
-        $areaOf = [];
-        foreach ($chosen as $t => $own) {
-            $areaOf[] = $own ?? $assembly->areaOf[$study->parentOf[$t] ?? $t];
+        try {
+            self::reached($progress, 0.68);
+            [$zones, $open, $bend] = ZoneMap::studied($study, $sky, $measures->size(), $light->edges, $light->grooves);
+            $stored->putOpenness($open);
+            $stored->putCurvature($bend);
+            $stored->putZones($zones->of);
+            self::reached($progress, 0.8);
+            $chosen = self::chosen($figure, $assembly, $study->parentOf);
+            $areaOf = [];
+            foreach ($chosen as $t => $own) {
+                $areaOf[] = $own ?? $assembly->areaOf[$study->parentOf[$t] ?? $t];
+            }
+            $stored->putAreas($chosen, $areaOf);
+            $apart = self::apart($assembly, $light);
+            self::reached($progress, 0.86);
+        } catch (InvalidInput $e) {
+            $stored->forget();
+            throw $e;
         }
-        $stored->putAreas($chosen, $areaOf);
+        $old = StoredStudy::of($light);
         $light->update(['path' => $stored->path, 'of' => AssembledFigure::signature($figure, $light), 'result' => [
-            'areas' => [], 'borders' => [], 'noAreaCm2' => 0.0, 'triangles' => $study->evaluated->triangles(), 'sizeMm' => $measures->size(), 'apart' => self::apart($assembly, $light),
+            'areas' => [], 'borders' => [], 'noAreaCm2' => 0.0, 'triangles' => $study->evaluated->triangles(), 'sizeMm' => $measures->size(), 'apart' => $apart,
         ]]);
+        unset($assembly, $study, $zones, $open, $bend, $chosen, $areaOf);
         ($this->measureAreas)($light);
+        $progress->at(0.95);
         ($this->castSprays)($light);
         $old?->forget();
+    }
+
+    /** @throws InvalidLight when it was stopped */
+    private static function reached(Progress $progress, float $fraction): void
+    {
+        if (! $progress->at($fraction)) {
+            throw InvalidLight::stopped();
+        }
     }
 
     /**

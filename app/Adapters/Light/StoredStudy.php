@@ -292,10 +292,24 @@ final readonly class StoredStudy
     {
         /** @var list<array{string, int}> $sources written by us */
         $sources = json_decode(MeshStore::get("{$this->path}.sources"), true, 512, JSON_THROW_ON_ERROR);
-        $byTriangle = [];
         $parentOf = $this->parentOf();
+        if ($parentOf === null) {
+            $first = 0;
+            foreach ($sources as [$file, $count]) {
+                $values = [];
+                for ($t = $first; $t < $first + $count; $t++) {
+                    $values[] = 1;
+                    $values[] = $chosen[$t] ?? self::NONE;
+                }
+                MeshStore::putInts("{$file}.chosen", $values);
+                $first += $count;
+            }
+
+            return;
+        }
+        $byTriangle = [];
         foreach ($chosen as $t => $area) {
-            $byTriangle[$parentOf === null ? $t : $parentOf[$t]][] = $area;
+            $byTriangle[$parentOf[$t]][] = $area;
         }
         $first = 0;
         foreach ($sources as [$file, $count]) {

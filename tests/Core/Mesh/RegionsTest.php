@@ -178,4 +178,35 @@ final class RegionsTest extends TestCase
 
         return TriangleMesh::build($vertices, $triangles);
     }
+
+    /** The same borders by all edges and by those strips alone that have one, whatever the regions are. */
+    public function test_borders_are_the_same_by_strips(): void
+    {
+        $ball = Shapes::ball(10.0, 40);
+        mt_srand(4);
+        foreach ([1, 2, 7, 300] as $many) {
+            [, , $z] = $ball->coordinates();
+            $corners = $ball->corners();
+            $regions = [];
+            for ($t = 0; $t < $ball->triangles(); $t++) {
+                $regions[] = $many === 300 ? mt_rand(0, 300) : (int) (($z[$corners[3 * $t]] + 10) / 20.001 * $many);
+            }
+            $strips = Borders::between($ball, $regions);
+            $all = Borders::of($ball, Adjacency::of($ball), Regions::given($regions));
+            self::assertSame($many > 1, $all !== []);
+            self::assertEqualsWithDelta(self::sorted($all), self::sorted($strips), 1e-4);
+        }
+        self::assertEqualsWithDelta(Adjacency::of($ball)->area, $ball->areas(), 1e-9);
+    }
+
+    /**
+     * @param  list<array{int, int, float, bool}>  $borders
+     * @return list<array{int, int, float}>
+     */
+    private static function sorted(array $borders): array
+    {
+        sort($borders);
+
+        return array_map(static fn (array $b): array => [$b[0], $b[1], $b[2]], $borders);
+    }
 }

@@ -11,6 +11,8 @@ type Props = {
     held: number | null;
     hand: Hand;
     marks: readonly OnPart[];
+    /** What a file on its way looks like. */
+    arriving: BufferGeometry | null;
     /** Another number asks for a look at all of it. */
     framed: number;
     onPick: (on: OnPart) => void;
@@ -18,7 +20,7 @@ type Props = {
 };
 
 /** The bare parts of a figure as they stand now, before any light is calculated. */
-export function PartsView({ meshes, light, held, hand, marks, framed, onPick, onPut }: Props) {
+export function PartsView({ meshes, light, held, hand, marks, arriving, framed, onPick, onPut }: Props) {
     const canvas = useRef<HTMLCanvasElement>(null);
     const put = useRef(onPut);
     useEffect(() => {
@@ -34,14 +36,16 @@ export function PartsView({ meshes, light, held, hand, marks, framed, onPick, on
     const { shapes, problem } = useShapes(meshes);
     const { up, front } = light;
     useEffect(() => {
+        viewer.current?.arrive(arriving);
         viewer.current?.show(
             meshes,
             shapes,
             side(up),
             side(front),
-            `${framed} ${[...shapes.keys()].join(' ')} ${up} ${front} ${meshes.map((mesh) => mesh.unitMm).join(' ')}`,
+            `${framed} ${arriving === null ? '' : 'arriving'} ${[...shapes.keys()].join(' ')} ${up} ${front} ${meshes.map((mesh) => mesh.unitMm).join(' ')}`,
         );
-    }, [meshes, shapes, up, front, framed, viewer]);
+        // Framed once it is there: told apart by the key above.
+    }, [meshes, shapes, up, front, framed, arriving, viewer]);
     // After it is shown: a part is held where it stands now.
     useEffect(() => {
         viewer.current?.hold(held, hand);

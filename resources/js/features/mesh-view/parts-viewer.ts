@@ -1,16 +1,13 @@
 import {
     Box3,
-    BufferAttribute,
-    BufferGeometry,
     Matrix4,
     Mesh,
     MeshLambertMaterial,
     Object3D,
-    Points,
-    PointsMaterial,
     Quaternion,
     Sphere,
     Vector3,
+    type BufferGeometry,
 } from 'three';
 import { TransformControls } from 'three/examples/jsm/controls/TransformControls.js';
 import type { MeshProps } from '@/types/generated';
@@ -24,31 +21,26 @@ export type Put = { move: number[]; rotation: number[] };
 /** A point on a part, in units of its file. */
 export type OnPart = { mesh: number; at: [number, number, number] };
 
-const GREY = 0x8a8a8a;
+const GREY = 0xa0a0a0;
 const CHOSEN = 0xe6e6e6;
 
 /** The bare parts of a figure as they stand, each to be turned and moved by hand. */
 export class PartsViewer extends Room {
     private readonly parts = new Map<number, Mesh<BufferGeometry, MeshLambertMaterial>>();
+    private arriving: Mesh<BufferGeometry, MeshLambertMaterial> | null = null;
     private readonly handle: TransformControls;
     /** In the middle of the part that is held. */
     private readonly pivot = new Object3D();
     private held: { part: number; from: Matrix4; mesh: Matrix4 } | null = null;
     private isDragged = false;
     private shownAs = '';
-    private readonly marks = new Points(
-        new BufferGeometry(),
-        new PointsMaterial({ color: 0xffffff, size: 12, sizeAttenuation: false, depthTest: false }),
-    );
 
     constructor(
         canvas: HTMLCanvasElement,
         room: string,
         private readonly onPut: (part: number, put: Put) => void,
     ) {
-        super(canvas, room);
-        this.marks.renderOrder = 1;
-        this.marks.visible = false;
+        super(canvas, room, 0.6);
         this.handle = new TransformControls(this.camera, canvas);
         // Whatever is not paint is neutral: the axes differ in grey, and the one that is held is white.
         this.handle.setColors(0xb0b0b0, 0x707070, 0x404040, 0xffffff);
@@ -61,9 +53,22 @@ export class PartsViewer extends Room {
             this.controls.enabled = !this.isDragged;
             if (!this.isDragged) this.put();
         });
-        this.scene.add(this.pivot, this.handle.getHelper(), this.marks);
+        this.scene.add(this.pivot, this.handle.getHelper());
         this.handle.enabled = false;
         this.handle.getHelper().visible = false;
+    }
+
+    /** Something that is on its way, as it stands in its own file; null when it is there or was called off. */
+    arrive(shape: BufferGeometry | null): void {
+        if ((this.arriving?.geometry ?? null) === shape) return;
+        if (this.arriving) {
+            this.scene.remove(this.arriving);
+            this.arriving.geometry.dispose();
+            this.arriving.material.dispose();
+        }
+        this.arriving = shape && new Mesh(shape, new MeshLambertMaterial({ color: GREY }));
+        if (this.arriving) this.scene.add(this.arriving);
+        this.draw();
     }
 
     /** @param shapes of the parts that have arrived */
@@ -96,7 +101,7 @@ export class PartsViewer extends Room {
             mesh.updateMatrixWorld(true);
         }
         // What one looks at stays where it is, unless there is more to see.
-        if (look !== this.shownAs && this.parts.size > 0) {
+        if (look !== this.shownAs && (this.parts.size > 0 || this.arriving)) {
             const sphere = this.bounds().getBoundingSphere(new Sphere());
             this.lookAt(sphere, up, front);
             this.shownAs = look;
@@ -142,25 +147,21 @@ export class PartsViewer extends Room {
             const part = this.parts.get(mesh);
             return part ? part.localToWorld(new Vector3(...at)).toArray() : [];
         });
-        this.marks.geometry.dispose();
-        this.marks.geometry = new BufferGeometry();
-        this.marks.geometry.setAttribute('position', new BufferAttribute(new Float32Array(points), 3));
-        this.marks.visible = points.length > 0;
-        this.draw();
+        this.markAt(points);
     }
 
     override dispose(): void {
+        this.arrive(null);
         this.handle.detach();
         this.handle.dispose();
         for (const mesh of this.parts.values()) mesh.material.dispose();
-        this.marks.geometry.dispose();
-        this.marks.material.dispose();
         super.dispose();
     }
 
     private bounds(): Box3 {
         const box = new Box3();
         for (const mesh of this.parts.values()) box.expandByObject(mesh);
+        if (this.arriving) box.expandByObject(this.arriving);
         return box;
     }
 

@@ -1,8 +1,12 @@
 import {
     AmbientLight,
+    BufferAttribute,
+    BufferGeometry,
     Color,
     DirectionalLight,
     PerspectiveCamera,
+    Points,
+    PointsMaterial,
     Raycaster,
     Scene,
     Vector2,
@@ -22,17 +26,37 @@ export class Room {
     protected readonly scene = new Scene();
     protected readonly camera = new PerspectiveCamera(FIELD, 1, 0.1, 10_000);
     protected readonly controls: OrbitControls;
+    /** White in a dark rim: seen on whatever lies behind. */
+    private readonly marks = [18, 12].map(
+        (size, i) =>
+            new Points(
+                new BufferGeometry(),
+                new PointsMaterial({
+                    color: i === 0 ? 0x000000 : 0xffffff,
+                    size,
+                    sizeAttenuation: false,
+                    depthTest: false,
+                }),
+            ),
+    );
     private readonly headlight = new DirectionalLight(0xffffff, 2.2);
     private waiting = false;
 
     constructor(
         protected readonly canvas: HTMLCanvasElement,
         room: string,
+        /** How far the lamp stands above and beside the eye, of the distance; relief shows, and less of the shadows. */
+        private readonly aside = 0,
     ) {
         this.renderer = new WebGLRenderer({ canvas, antialias: true, preserveDrawingBuffer: true });
         this.renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
         this.scene.background = new Color(room);
-        this.scene.add(new AmbientLight(0xffffff, 1.2), this.headlight);
+        this.scene.add(new AmbientLight(0xffffff, aside > 0 ? 0.5 : 1.2), this.headlight);
+        this.marks.forEach((marks, i) => {
+            marks.renderOrder = 1 + i;
+            marks.visible = false;
+            this.scene.add(marks);
+        });
         this.controls = new OrbitControls(this.camera, canvas);
         this.controls.addEventListener('change', () => {
             this.draw();
@@ -101,7 +125,22 @@ export class Room {
         this.draw();
     }
 
+    /** Places that are marked, before everything. */
+    protected markAt(places: readonly number[]): void {
+        for (const marks of this.marks) {
+            marks.geometry.dispose();
+            marks.geometry = new BufferGeometry();
+            marks.geometry.setAttribute('position', new BufferAttribute(new Float32Array(places), 3));
+            marks.visible = places.length > 0;
+        }
+        this.draw();
+    }
+
     dispose(): void {
+        for (const marks of this.marks) {
+            marks.geometry.dispose();
+            marks.material.dispose();
+        }
         this.controls.dispose();
         this.renderer.dispose();
     }
@@ -128,7 +167,11 @@ export class Room {
     }
 
     protected render(): void {
-        this.headlight.position.copy(this.camera.position);
+        const offset = this.camera.position.clone().sub(this.controls.target);
+        this.headlight.position
+            .copy(this.camera.position)
+            .addScaledVector(this.camera.up, this.aside * offset.length())
+            .addScaledVector(new Vector3().crossVectors(this.camera.up, offset), -this.aside);
         this.renderer.render(this.scene, this.camera);
     }
 }

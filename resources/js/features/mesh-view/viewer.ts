@@ -5,8 +5,6 @@ import {
     Mesh,
     MeshBasicMaterial,
     MeshLambertMaterial,
-    Points,
-    PointsMaterial,
     type Vector3,
 } from 'three';
 import type { CameraProps } from '@/types/generated';
@@ -18,17 +16,11 @@ export class MeshViewer extends Room {
     private readonly painted = new MeshBasicMaterial({ vertexColors: true });
     private readonly lit = new MeshLambertMaterial({ vertexColors: true });
     private readonly mesh: Mesh;
-    private readonly marks = new Points(
-        new BufferGeometry(),
-        new PointsMaterial({ color: 0xffffff, size: 12, sizeAttenuation: false, depthTest: false }),
-    );
 
     constructor(canvas: HTMLCanvasElement, room: string) {
         super(canvas, room);
         this.mesh = new Mesh(new BufferGeometry(), this.lit);
-        this.marks.renderOrder = 1;
-        this.marks.visible = false;
-        this.scene.add(this.mesh, this.marks);
+        this.scene.add(this.mesh);
     }
 
     /** @param camera kept before; null looks from the front and a little above */
@@ -83,11 +75,7 @@ export class MeshViewer extends Room {
 
     /** Places that are marked, before everything. */
     mark(places: readonly (readonly [number, number, number])[]): void {
-        this.marks.geometry.dispose();
-        this.marks.geometry = new BufferGeometry();
-        this.marks.geometry.setAttribute('position', new BufferAttribute(new Float32Array(places.flat()), 3));
-        this.marks.visible = places.length > 0;
-        this.draw();
+        this.markAt(places.flat());
     }
 
     /** @returns the point of the mesh under a place of the canvas, and its triangle */
@@ -98,8 +86,6 @@ export class MeshViewer extends Room {
 
     override dispose(): void {
         this.mesh.geometry.dispose();
-        this.marks.geometry.dispose();
-        this.marks.material.dispose();
         this.painted.dispose();
         this.lit.dispose();
         super.dispose();

@@ -1,17 +1,25 @@
 import { useRef, useState } from 'react';
+import type { BufferGeometry } from 'three';
 import { ApiError, send } from '@/shared/lib/api';
 import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
 import { Notice } from '@/shared/ui/notice';
 import type { UploadProps } from '@/types/generated';
+import { shapeOf } from './local-shape';
 import { sendInPieces, untilRead, type Sent } from './send-pieces';
 
-type Props = { figureId: number; uploads: readonly UploadProps[]; onDone: () => unknown };
+type Props = {
+    figureId: number;
+    uploads: readonly UploadProps[];
+    onDone: () => unknown;
+    /** What is on its way looks like this; null when nothing is. */
+    onArriving: (shape: BufferGeometry | null) => void;
+};
 
 /** The way of print files onto a figure: chosen, sent in pieces, gone on with after a break, cancelled in one press. */
-export function PrintFiles({ figureId, uploads, onDone }: Props) {
+export function PrintFiles({ figureId, uploads, onDone, onArriving }: Props) {
     const input = useRef<HTMLInputElement>(null);
-    const files = usePrintFiles(figureId, onDone);
+    const files = usePrintFiles(figureId, onDone, onArriving);
     const { sent, problems, known, take, cancel, forget, again } = files;
     return (
         <section aria-label="Import print files" className="flex flex-col gap-2">
@@ -91,7 +99,7 @@ function Sending({ sent, onCancel }: { sent: Sent; onCancel: () => void }) {
     );
 }
 
-function usePrintFiles(figureId: number, onDone: () => unknown) {
+function usePrintFiles(figureId: number, onDone: () => unknown, onArriving: Props['onArriving']) {
     const [sent, setSent] = useState<Sent | null>(null);
     const [problems, setProblems] = useState<string[]>([]);
     const [known, setKnown] = useState<UploadProps[]>([]);
@@ -104,6 +112,9 @@ function usePrintFiles(figureId: number, onDone: () => unknown) {
         for (const file of chosen) {
             if (control.signal.aborted) break;
             setSent({ name: file.name, fraction: 0, isLost: false });
+            void shapeOf(file).then((shape) => {
+                if (!control.signal.aborted) onArriving(shape);
+            });
             try {
                 const upload = await sendInPieces(figureId, file, setSent, control.signal);
                 if (upload.state === 'known') setKnown((now) => [...now.filter((u) => u.id !== upload.id), upload]);
@@ -115,6 +126,8 @@ function usePrintFiles(figureId: number, onDone: () => unknown) {
         }
         setSent(null);
         await onDone();
+        control.abort();
+        onArriving(null);
     }
 
     async function forget(upload: UploadProps) {

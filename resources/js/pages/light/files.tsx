@@ -1,4 +1,5 @@
 import { Trash2 } from 'lucide-react';
+import type { BufferGeometry } from 'three';
 import { useEffect, useRef, useState } from 'react';
 import { PrintFiles } from '@/features/print-files/print-files';
 import { send } from '@/shared/lib/api';
@@ -26,6 +27,7 @@ type FilesProps = {
     light: LightProps;
     onSettings: (change: Record<string, unknown>) => unknown;
     posing: PosingActs;
+    onArriving: (shape: BufferGeometry | null) => void;
 };
 
 /** Print files: what each is, where it stands on the finished figure, and which way is up. */
@@ -36,7 +38,12 @@ export function Files(props: FilesProps) {
     return (
         <>
             {message !== null && <Notice strong>{message}</Notice>}
-            <PrintFiles figureId={figure.id} uploads={files.uploads} onDone={() => reloaded()} />
+            <PrintFiles
+                figureId={figure.id}
+                uploads={files.uploads}
+                onDone={() => reloaded()}
+                onArriving={files.onArriving}
+            />
             <Standing light={light} onSettings={onSettings} />
             {meshes.length > 0 && (
                 <p className="flex gap-4 text-xs">
@@ -61,13 +68,13 @@ export function Files(props: FilesProps) {
 
 type Files = ReturnType<typeof useFiles>;
 
-function useFiles({ figure, meshes, uploads, parts, light, onSettings, posing }: FilesProps) {
+function useFiles({ figure, meshes, uploads, parts, light, onSettings, posing, onArriving }: FilesProps) {
     const { message, attempt } = useAttempt();
     async function remove(mesh: MeshProps) {
         const done = await attempt(() => send('DELETE', url('meshes.destroy', { figure: figure.id, mesh: mesh.id })));
         if (done) await reloaded();
     }
-    return { figure, meshes, parts, light, onSettings, posing, uploads, message, remove };
+    return { figure, meshes, parts, light, onSettings, posing, onArriving, uploads, message, remove };
 }
 
 function Position({ mesh, posing }: { mesh: MeshProps; posing: PosingActs }) {

@@ -1,5 +1,6 @@
 import { router } from '@inertiajs/react';
 import { useCallback, useEffect, useMemo, useRef, useState, type Dispatch, type SetStateAction } from 'react';
+import type { BufferGeometry } from 'three';
 import { MeshView } from '@/features/mesh-view/mesh-view';
 import { PartsView } from '@/features/mesh-view/parts-view';
 import type { MeshViewer } from '@/features/mesh-view/viewer';
@@ -43,12 +44,13 @@ export default function LightPage(props: Props) {
     const study = useLight(props);
     const { figure, meshes, parts, light, message, tab, busy, path, change } = study;
     const posing = usePosing(props, study);
+    const [arriving, setArriving] = useState<BufferGeometry | null>(null);
 
     return (
         <Shell title={`Light on ${figure.name}`} figure={figure} keys={KEYS} wide>
             <div className="flex min-h-full flex-col lg:h-full lg:flex-row">
                 <div className="flex min-h-[60vh] min-w-0 flex-1 flex-col lg:min-h-0">
-                    {tab === 'files' && meshes.length > 0 ? (
+                    {tab === 'files' && (meshes.length > 0 || arriving !== null) ? (
                         <>
                             <PosingBar posing={posing} />
                             <div className="relative min-h-0 flex-1">
@@ -58,6 +60,7 @@ export default function LightPage(props: Props) {
                                     held={posing.held}
                                     hand={posing.hand}
                                     marks={posing.marks}
+                                    arriving={arriving}
                                     framed={posing.fits}
                                     onPick={posing.pick}
                                     onPut={posing.put}
@@ -89,6 +92,7 @@ export default function LightPage(props: Props) {
                             light={light}
                             onSettings={(settings) => change('PUT', url('light.settings', path), settings)}
                             posing={posing}
+                            onArriving={setArriving}
                         />
                     ) : (
                         <AreasPanel study={study} />

@@ -51,11 +51,11 @@ export function Tools(props: ToolsProps) {
                 value={tool}
                 options={[
                     { value: 'look', label: 'select' },
-                    { value: 'piece', label: 'pick shell' },
-                    { value: 'crease', label: 'fill to creases' },
+                    { value: 'piece', label: 'shell' },
+                    { value: 'crease', label: 'fill' },
                     { value: 'brush', label: 'brush' },
                     { value: 'lasso', label: 'lasso' },
-                    { value: 'seeds', label: 'split from seeds' },
+                    { value: 'seeds', label: 'seeds' },
                 ]}
                 onChoose={onTool}
             />
@@ -135,8 +135,8 @@ function Whole({
     const [mm, setMm] = useState(1);
     if (!area) return null;
     return (
-        <div className="flex flex-wrap items-center gap-2 text-xs">
-            <span className="max-w-40 truncate font-bold">{area.name}</span>
+        <div className="flex flex-wrap items-end gap-2 text-xs">
+            <span className="max-w-40 self-center truncate font-bold">{area.name}</span>
             <Button
                 size="small"
                 onClick={() => {
