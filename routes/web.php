@@ -166,6 +166,8 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/light/data', [LightController::class, 'data'])->name('light.data');
         Route::get('/light/areas', [LightController::class, 'areas'])->name('light.areas');
         Route::get('/light/glow/{area}', [LightController::class, 'glow'])->name('light.glow');
+        Route::get('/light/glow/{area}/shares', [LightController::class, 'glowShares'])->name('light.glowShares');
+        Route::post('/light/glow/{area}', [LightController::class, 'addGlow'])->name('light.addGlow');
         Route::post('/meshes/join', [MeshController::class, 'join'])->name('meshes.join');
         Route::post('/meshes/fit', [MeshController::class, 'fit'])->name('meshes.fit');
         Route::post('/meshes/undo', [MeshController::class, 'undo'])->name('meshes.undo');

@@ -16,6 +16,9 @@ final readonly class DepositProfile
     /** Hits at full exposure in one pass of a directed spray: own estimate. */
     public const HITS = 1.2;
 
+    /** Reference coats of a glaze that light is painted with: own estimate. */
+    private const GLAZE = 0.5;
+
     /**
      * @param  array{float, float, float, float, float}  $coverage
      * @param  array{float, float, float, float, float}  $thickness
@@ -62,6 +65,16 @@ final readonly class DepositProfile
     public static function everywhere(float $thickness): self
     {
         return new self([1.0, 1.0, 1.0, 1.0, 1.0], [$thickness, $thickness, $thickness, $thickness, $thickness]);
+    }
+
+    /**
+     * A thin film where a lamp shines, drawn out to nothing where it does not.
+     *
+     * @param  array{float, float, float, float, float}  $light  0..1 of the zones
+     */
+    public static function glowing(array $light): self
+    {
+        return new self($light, [self::GLAZE, self::GLAZE, self::GLAZE, self::GLAZE, self::GLAZE]);
     }
 
     /**

@@ -37,6 +37,7 @@ enum Technique: string
     case Varnish = 'varnish';
     case Wax = 'rubbed wax';
     case Gel = 'gel';
+    case Glow = 'glow of a lamp';
 
     /** @return TechniqueSpec all that is known of it */
     public function spec(): TechniqueSpec
@@ -50,15 +51,17 @@ enum Technique: string
     /**
      * What one coat leaves on each zone.
      *
-     * @param  list<float|null>|null  $exposure  0..1 of the five zones to a directed spray, as a mesh has it; null for the usual
+     * @param  list<float|null>|null  $exposure  0..1 of the five zones to a directed spray or a lamp, as a mesh has it; null for the usual
      */
     public function profile(?array $exposure = null): DepositProfile
     {
-        $usual = $this->spec()->direction?->exposure;
+        $usual = $this->spec()->usualExposure();
+        if ($usual === null || $exposure === null) {
+            return $this->spec()->deposit;
+        }
+        $exposure = [$exposure[0] ?? $usual[0], $exposure[1] ?? $usual[1], $exposure[2] ?? $usual[2], $exposure[3] ?? $usual[3], $exposure[4] ?? $usual[4]];
 
-        return $usual === null || $exposure === null ? $this->spec()->deposit : DepositProfile::sprayed(DepositProfile::HITS, [
-            $exposure[0] ?? $usual[0], $exposure[1] ?? $usual[1], $exposure[2] ?? $usual[2], $exposure[3] ?? $usual[3], $exposure[4] ?? $usual[4],
-        ]);
+        return $this->spec()->lamp === null ? DepositProfile::sprayed(DepositProfile::HITS, $exposure) : DepositProfile::glowing($exposure);
     }
 
     /** @return bool whether a pot is one that colours for this technique are mixed from */

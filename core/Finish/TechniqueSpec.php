@@ -23,6 +23,8 @@ final readonly class TechniqueSpec
     /**
      * @param  DepositProfile  $deposit  what one coat leaves on each zone
      * @param  SprayDirection|null  $direction  null unless it is sprayed from one
+     * @param  array{float, float, float, float, float}|null  $lamp  what the five zones usually receive of a lamp that it paints
+     *                                                               the glow of, 0..1; null unless it paints one
      * @param  float  $efficiency  0..1, what of the paint reaches the piece
      * @param  bool  $isPriming  sprayed on the whole figure before anything is masked
      * @param  LayerTone|null  $tone  whether it shades or lights; null for neither
@@ -41,6 +43,7 @@ final readonly class TechniqueSpec
     public function __construct(
         public DepositProfile $deposit,
         public ?SprayDirection $direction,
+        public ?array $lamp,
         public float $efficiency,
         public Application $application,
         public StepKind $step,
@@ -59,6 +62,12 @@ final readonly class TechniqueSpec
         public array $suits,
         public string $instruction,
     ) {
+    }
+
+    /** @return array{float, float, float, float, float}|null 0..1 of the zones, where light or spray from somewhere decides; as it usually is */
+    public function usualExposure(): ?array
+    {
+        return $this->direction->exposure ?? $this->lamp;
     }
 
     /** @return float parts of thinner to one of paint that it is ever put on with: nothing is stirred into a can, and what is to hide is not let down to a wash */

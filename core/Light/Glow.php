@@ -14,6 +14,9 @@ use Hyalin\Mesh\TriangleMesh;
  */
 final class Glow
 {
+    /** Of full light: what receives less is left as it is painted. */
+    public const SEEN = 0.06;
+
     private const RESOLUTION = 256;
 
     private const BIAS = 1.5;
@@ -82,18 +85,27 @@ final class Glow
     {
         foreach ([0, 1, 2] as $axis) {
             foreach ([1, -1] as $sign) {
-                $depth = \array_map(static fn (array $p): float => $sign * $p[$axis], $points);
+                $d0 = $sign * $points[0][$axis];
+                $d1 = $sign * $points[1][$axis];
+                $d2 = $sign * $points[2][$axis];
                 // What crosses the plane of the lamp is seen on the other sides as well; it is drawn where it lies in front.
-                if (\min(\INF, ...$depth) <= 1e-6) {
+                if ($d0 <= 1e-6 || $d1 <= 1e-6 || $d2 <= 1e-6) {
                     continue;
                 }
                 $u = ($axis + 1) % 3;
                 $w = ($axis + 2) % 3;
-                $half = self::RESOLUTION / 2;
-                $p = [];
-                foreach ($points as $k => $point) {
-                    $p[] = [$half * (1 + $point[$u] / $depth[$k]), $half * (1 + $point[$w] / $depth[$k]), 1 / $depth[$k]];
+                $u0 = $points[0][$u] / $d0;
+                $u1 = $points[1][$u] / $d1;
+                $u2 = $points[2][$u] / $d2;
+                $w0 = $points[0][$w] / $d0;
+                $w1 = $points[1][$w] / $d1;
+                $w2 = $points[2][$w] / $d2;
+                // Wholly beside this side of the cube: another has it.
+                if (($u0 > 1 && $u1 > 1 && $u2 > 1) || ($u0 < -1 && $u1 < -1 && $u2 < -1) || ($w0 > 1 && $w1 > 1 && $w2 > 1) || ($w0 < -1 && $w1 < -1 && $w2 < -1)) {
+                    continue;
                 }
+                $half = self::RESOLUTION / 2;
+                $p = [[$half * (1 + $u0), $half * (1 + $w0), 1 / $d0], [$half * (1 + $u1), $half * (1 + $w1), 1 / $d1], [$half * (1 + $u2), $half * (1 + $w2), 1 / $d2]];
                 self::fill($sides[2 * $axis + ($sign > 0 ? 0 : 1)], $p);
             }
         }

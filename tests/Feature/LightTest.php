@@ -297,6 +297,47 @@ final class LightTest extends TestCase
         self::assertSame(Visibility::of($large, $directions, isClosed: true)->bits, (new SharedShadows)->seen($large, $directions, true, null)->bits);
     }
 
+    public function test_the_glow_of_a_lamp_is_told_in_numbers_and_becomes_a_layer(): void
+    {
+        $figure = $this->figure();
+        $parts = [];
+        // A lamp of radius 2 before a wall whose near face is 3 mm away; another wall in its shadow.
+        $meshes = ['Lamp' => Shapes::ball(2.0, 16), 'Wall' => Pose::of([5.0, -6.0, -6.0])->applied(Shapes::box(1.0, 12.0, 12.0, 4)), 'Behind' => Pose::of([9.0, -6.0, -6.0])->applied(Shapes::box(1.0, 8.0, 8.0, 3))];
+        foreach ($meshes as $name => $mesh) {
+            $part = $figure->parts()->create(['name' => $name, 'position' => 1]);
+            $this->printFile($figure, StlWriter::write($mesh), $part->id);
+            $parts[$name] = $this->area($figure, $name);
+            $parts[$name]->update(['part_id' => $part->id]);
+        }
+        $lamp = $parts['Lamp'];
+        $url = "/figures/{$figure->id}/light/glow/{$lamp->id}";
+        $this->getJson("{$url}/shares")->assertNotFound();
+        $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
+        // By hand: fully lit within two radii, half at the root of two times that.
+        $this->getJson("{$url}/shares")->assertOk()->assertJsonCount(1, 'areas')->assertJsonPath('areas.0.name', 'Wall')
+            ->assertJsonPath('fullMm', fn (float|int $mm): bool => abs($mm - 4.0) < 0.05)->assertJsonPath('halfMm', fn (float|int $mm): bool => abs($mm - 5.66) < 0.1);
+        $this->postJson($url)->assertUnprocessable();
+        $red = $this->pot('Ember', '#c03018');
+        $this->pot('Moss', '#385020');
+        $white = $this->pot('Chalk', '#f0f0f0');
+        foreach ([[$lamp, $white], [$parts['Wall'], $red]] as [$area, $pot]) {
+            $this->putJson("/figures/{$figure->id}/areas/{$area->id}/finish", ['version' => $area->refresh()->version, 'layers' => [$this->layer($pot)]])->assertOk();
+        }
+        $this->postJson($url)->assertOk()->assertJsonPath('message', 'A layer of glow is on top of: Wall.');
+        $layer = $parts['Wall']->layers()->where('technique', Technique::Glow)->sole();
+        // White light is painted with the pot nearest to white.
+        self::assertSame([$white->id], $layer->paints()->pluck('paint_id')->all());
+        self::assertSame(0, $parts['Behind']->layers()->count());
+        $kept = $parts['Wall']->refresh()->zone_exposures[Technique::Glow->value] ?? [];
+        self::assertGreaterThan(0.05, max([0.0, ...array_filter($kept, is_numeric(...))]));
+        // Once more it follows the lamp and keeps what the painter mixed; measurements taken over keep it, too.
+        $layer->paints()->update(['paint_id' => $red->id]);
+        $this->postJson($url)->assertOk();
+        $this->postJson("/figures/{$figure->id}/light/measures")->assertOk();
+        self::assertSame([1, $red->id], [$parts['Wall']->layers()->where('technique', Technique::Glow)->count(), $layer->paints()->sole()->paint_id]);
+        self::assertSame($kept, $parts['Wall']->refresh()->zone_exposures[Technique::Glow->value] ?? []);
+    }
+
     public function test_a_kit_is_put_together_by_its_pegs(): void
     {
         $figure = $this->figure();

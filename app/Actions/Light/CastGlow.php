@@ -18,14 +18,37 @@ final class CastGlow
     private const FULL_AT = 2.0;
 
     /**
+     * What the lamp gives to every other area: the mean over each zone; and how far it reaches.
+     *
+     * @return array{areas: array<int, list<float|null>>, fullMm: float}|null by area, 0..1; null when the mesh shows none of the lamp
+     */
+    public function shares(LightRecord $light, int $areaId): ?array
+    {
+        $study = StoredStudy::of($light);
+        $cast = $study === null ? null : self::cast($study, $areaId);
+        if ($study === null || $cast === null) {
+            return null;
+        }
+        $areas = array_map(static fn (array $means): array => $means[1], $study->weights()->means($cast[0]));
+        unset($areas[$areaId], $areas[0]);
+
+        return ['areas' => $areas, 'fullMm' => self::FULL_AT * $cast[1]];
+    }
+
+    /**
      * @return string|null one byte a vertex of the working mesh, 255 for fully lit; null when the mesh shows none of the area
      */
     public function __invoke(LightRecord $light, int $areaId): ?string
     {
         $study = StoredStudy::of($light);
-        if ($study === null) {
-            return null;
-        }
+        $cast = $study === null ? null : self::cast($study, $areaId);
+
+        return $cast === null ? null : MeshStore::bytes($cast[0]);
+    }
+
+    /** @return array{array<int, float>, float}|null 0..1 by vertex of the working mesh, and mm of the lamp's radius */
+    private static function cast(StoredStudy $study, int $areaId): ?array
+    {
         $mesh = $study->working();
         [$x, $y, $z] = $mesh->coordinates();
         $own = [];
@@ -48,7 +71,7 @@ final class CastGlow
         $glow = Glow::ofVertices($mesh, self::lamps([$middle[0], $middle[1], $middle[2]], $radius / 3), 1.05 * $radius);
         $full = (self::FULL_AT * max(1e-6, $radius)) ** 2;
 
-        return MeshStore::bytes(array_map(static fn (float $e): float => min(1.0, $e * $full), $glow));
+        return [array_map(static fn (float $e): float => min(1.0, $e * $full), $glow), $radius];
     }
 
     /**

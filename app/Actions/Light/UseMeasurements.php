@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Light;
 
 use App\Models\Brief\Figure;
+use Hyalin\Finish\Technique;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -22,12 +23,15 @@ final class UseMeasurements
 
         return DB::transaction(static function () use ($figure, $result): string {
             $areas = $borders = 0;
+            $known = $figure->areas()->get()->keyBy('id');
             foreach ($result['areas'] ?? [] as $lit) {
+                // What a lamp gives was measured when its glow was added.
+                $glow = array_intersect_key($known->get($lit['areaId'])->zone_exposures ?? [], [Technique::Glow->value => true]);
                 $areas += $figure->areas()->whereKey($lit['areaId'])->update([
                     'square_cm' => round($lit['cm2'], 2),
                     'zone_shares' => self::rounded($lit['shares']),
                     'zone_exposures' => json_encode(
-                        array_map(static fn (array $byZone): array => array_map(static fn (float|int|null $e): ?float => $e === null ? null : round($e, 4), $byZone), $lit['byZone']),
+                        [...$glow, ...array_map(static fn (array $byZone): array => array_map(static fn (float|int|null $e): ?float => $e === null ? null : round($e, 4), $byZone), $lit['byZone'])],
                         JSON_THROW_ON_ERROR,
                     ),
                 ]);

@@ -59,7 +59,7 @@ final readonly class FigureOptics
         $bare = self::print($figure, $area?->loadMissing('part')->part);
         $prediction = SectionPrediction::under($light ?? $figure->light, $surface);
 
-        return new self($bare, $surface, $prediction, self::beneath($figure, $prediction, $prediction->start($bare), $area, self::DEEPEST), $exposures ?? $area->zone_exposures ?? [], $area->form ?? AreaForm::Shaped);
+        return new self($bare, $surface, $prediction, self::beneath($figure, $prediction, $prediction->start($bare), $area, self::DEEPEST), [...$area->zone_exposures ?? [], ...$exposures ?? []], $area->form ?? AreaForm::Shaped);
     }
 
     /**

@@ -23,6 +23,7 @@ final class AirbrushSpec implements SpecifiesTechnique
         return new TechniqueSpec(
             deposit: DepositProfile::everywhere(0.5),
             direction: null,
+            lamp: null,
             efficiency: 0.4,
             application: Application::Airbrush,
             step: StepKind::Spray,

@@ -23,6 +23,7 @@ final class BaseCoatSpec implements SpecifiesTechnique
         return new TechniqueSpec(
             deposit: DepositProfile::everywhere(1.0),
             direction: null,
+            lamp: null,
             efficiency: 0.8,
             application: Application::Brush,
             step: StepKind::Brush,

@@ -23,6 +23,7 @@ final class DecalSpec implements SpecifiesTechnique
         return new TechniqueSpec(
             deposit: DepositProfile::everywhere(4.0),
             direction: null,
+            lamp: null,
             efficiency: 0.8,
             application: Application::Transfer,
             step: StepKind::Decal,

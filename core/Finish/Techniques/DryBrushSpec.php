@@ -24,6 +24,7 @@ final class DryBrushSpec implements SpecifiesTechnique
         return new TechniqueSpec(
             deposit: DepositProfile::covering([0.0, 0.03, 0.12, 0.4, 0.75]),
             direction: null,
+            lamp: null,
             efficiency: 0.05,
             application: Application::Brush,
             step: StepKind::DryBrush,

@@ -24,6 +24,7 @@ final class EdgeHighlightSpec implements SpecifiesTechnique
         return new TechniqueSpec(
             deposit: DepositProfile::covering([0.0, 0.0, 0.0, 0.0, 0.9]),
             direction: null,
+            lamp: null,
             efficiency: 0.8,
             application: Application::Brush,
             step: StepKind::Brush,

@@ -23,6 +23,7 @@ final class GelSpec implements SpecifiesTechnique
         return new TechniqueSpec(
             deposit: DepositProfile::everywhere(1.0),
             direction: null,
+            lamp: null,
             efficiency: 0.8,
             application: Application::Spread,
             step: StepKind::Varnish,

@@ -23,6 +23,7 @@ final class GlazeSpec implements SpecifiesTechnique
         return new TechniqueSpec(
             deposit: DepositProfile::everywhere(0.3),
             direction: null,
+            lamp: null,
             efficiency: 0.6,
             application: Application::Brush,
             step: StepKind::Wash,

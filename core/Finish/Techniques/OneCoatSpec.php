@@ -24,6 +24,7 @@ final class OneCoatSpec implements SpecifiesTechnique
         return new TechniqueSpec(
             deposit: DepositProfile::pooled([1.8, 1.3, 1.0, 0.7, 0.45]),
             direction: null,
+            lamp: null,
             efficiency: 0.8,
             application: Application::Brush,
             step: StepKind::Wash,

@@ -24,6 +24,7 @@ final class OverbrushSpec implements SpecifiesTechnique
         return new TechniqueSpec(
             deposit: DepositProfile::covering([0.02, 0.15, 0.45, 0.75, 0.9]),
             direction: null,
+            lamp: null,
             efficiency: 0.05,
             application: Application::Brush,
             step: StepKind::DryBrush,

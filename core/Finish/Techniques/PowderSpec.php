@@ -23,6 +23,7 @@ final class PowderSpec implements SpecifiesTechnique
         return new TechniqueSpec(
             deposit: DepositProfile::covering([0.6, 0.45, 0.3, 0.15, 0.1]),
             direction: null,
+            lamp: null,
             efficiency: 0.8,
             application: Application::DryPigment,
             step: StepKind::Powder,

@@ -24,6 +24,7 @@ final class RecessShadeSpec implements SpecifiesTechnique
         return new TechniqueSpec(
             deposit: DepositProfile::covering([0.95, 0.1, 0.0, 0.0, 0.0]),
             direction: null,
+            lamp: null,
             efficiency: 0.6,
             application: Application::Brush,
             step: StepKind::Wash,

@@ -24,6 +24,7 @@ final class SlantedSpraySpec implements SpecifiesTechnique
         return new TechniqueSpec(
             deposit: DepositProfile::sprayed(DepositProfile::HITS, [0.12, 0.45, 0.85, 1.0, 1.0]),
             direction: new SprayDirection(45.0, 0.0, 30.0, 0, [0.12, 0.45, 0.85, 1.0, 1.0], 0.35),
+            lamp: null,
             efficiency: 0.4,
             application: Application::Airbrush,
             step: StepKind::Spray,

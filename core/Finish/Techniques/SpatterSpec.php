@@ -23,6 +23,7 @@ final class SpatterSpec implements SpecifiesTechnique
         return new TechniqueSpec(
             deposit: DepositProfile::covering([0.05, 0.08, 0.08, 0.08, 0.08]),
             direction: null,
+            lamp: null,
             efficiency: 0.3,
             application: Application::Brush,
             step: StepKind::DryBrush,

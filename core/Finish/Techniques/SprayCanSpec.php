@@ -23,6 +23,7 @@ final class SprayCanSpec implements SpecifiesTechnique
         return new TechniqueSpec(
             deposit: DepositProfile::everywhere(1.0),
             direction: null,
+            lamp: null,
             efficiency: 0.4,
             application: Application::SprayCan,
             step: StepKind::Spray,

@@ -24,6 +24,7 @@ final class SprayFromBelowSpec implements SpecifiesTechnique
         return new TechniqueSpec(
             deposit: DepositProfile::sprayed(DepositProfile::HITS, [0.5, 1.0, 0.45, 0.06, 0.05]),
             direction: new SprayDirection(-90.0, 0.0, 45.0, 0, [0.5, 1.0, 0.45, 0.06, 0.05], 0.07),
+            lamp: null,
             efficiency: 0.4,
             application: Application::Airbrush,
             step: StepKind::Spray,

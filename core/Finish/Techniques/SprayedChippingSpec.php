@@ -23,6 +23,7 @@ final class SprayedChippingSpec implements SpecifiesTechnique
         return new TechniqueSpec(
             deposit: DepositProfile::covering([0.98, 0.96, 0.92, 0.8, 0.5]),
             direction: null,
+            lamp: null,
             efficiency: 0.3,
             application: Application::Airbrush,
             step: StepKind::Spray,

@@ -23,6 +23,7 @@ final class StippleSpec implements SpecifiesTechnique
         return new TechniqueSpec(
             deposit: DepositProfile::covering([0.7, 0.7, 0.7, 0.7, 0.7]),
             direction: null,
+            lamp: null,
             efficiency: 0.3,
             application: Application::Brush,
             step: StepKind::DryBrush,

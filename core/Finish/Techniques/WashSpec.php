@@ -24,6 +24,7 @@ final class WashSpec implements SpecifiesTechnique
         return new TechniqueSpec(
             deposit: DepositProfile::of([1.0, 1.0, 1.0, 1.0, 1.0], [2.5, 1.4, 0.7, 0.4, 0.2]),
             direction: null,
+            lamp: null,
             efficiency: 0.6,
             application: Application::Brush,
             step: StepKind::Wash,

@@ -24,6 +24,7 @@ final class WaxSpec implements SpecifiesTechnique
         return new TechniqueSpec(
             deposit: DepositProfile::covering([0.0, 0.05, 0.2, 0.5, 0.85]),
             direction: null,
+            lamp: null,
             efficiency: 0.8,
             application: Application::Rubbed,
             step: StepKind::DryBrush,

@@ -23,6 +23,7 @@ final class WetBlendSpec implements SpecifiesTechnique
         return new TechniqueSpec(
             deposit: DepositProfile::covering([0.0, 0.25, 0.5, 0.75, 1.0]),
             direction: null,
+            lamp: null,
             efficiency: 0.8,
             application: Application::Brush,
             step: StepKind::Brush,

@@ -24,6 +24,7 @@ final class ZenithalSpraySpec implements SpecifiesTechnique
         return new TechniqueSpec(
             deposit: DepositProfile::sprayed(DepositProfile::HITS, [0.03, 0.2, 0.55, 0.9, 1.0]),
             direction: new SprayDirection(90.0, 0.0, 30.0, 2, [0.03, 0.2, 0.55, 0.9, 1.0], 0.8),
+            lamp: null,
             efficiency: 0.4,
             application: Application::Airbrush,
             step: StepKind::Spray,

@@ -26,7 +26,7 @@ export type Sheen = 'matt' | 'satin' | 'gloss';
 export type StepKind = 'prepare' | 'glue' | 'fill' | 'prime' | 'spray' | 'brush' | 'wash' | 'dry brush' | 'decal' | 'powder' | 'varnish' | 'mask' | 'peel' | 'own step';
 export type StepVerdict = 'mistake' | 'trial';
 export type Swatch = 'black' | 'white' | 'overBlack' | 'overWhite' | 'thick' | 'tint';
-export type Technique = 'base coat' | 'airbrush' | 'spray can' | 'zenithal spray' | 'spray from 45 degrees' | 'spray from below' | 'layer' | 'wash' | 'one-coat' | 'glaze' | 'filter' | 'dry brush' | 'overbrush' | 'stipple' | 'sponge' | 'edge highlight' | 'recess shade' | 'wet blend' | 'chipping' | 'sprayed chipping' | 'spatter' | 'pigment powder' | 'decal' | 'varnish' | 'rubbed wax' | 'gel';
+export type Technique = 'base coat' | 'airbrush' | 'spray can' | 'zenithal spray' | 'spray from 45 degrees' | 'spray from below' | 'layer' | 'wash' | 'one-coat' | 'glaze' | 'filter' | 'dry brush' | 'overbrush' | 'stipple' | 'sponge' | 'edge highlight' | 'recess shade' | 'wet blend' | 'chipping' | 'sprayed chipping' | 'spatter' | 'pigment powder' | 'decal' | 'varnish' | 'rubbed wax' | 'gel' | 'glow of a lamp';
 export type TintingStrength = 'weak' | 'usual' | 'strong';
 export type UploadState = 'sending' | 'reading' | 'known' | 'done' | 'failed';
 export type Zone = 'recess' | 'shade' | 'mid' | 'light' | 'edge';
@@ -415,6 +415,13 @@ export interface GamutPageProps {
     overBlack: Array<ColourProps | null>;
     lacks: Array<GamutGapProps>;
     doubles: Array<NearDuplicateProps>;
+}
+
+export interface GlowProps {
+    areas: Array<{ name: string; shares: Array<number | null> }>;
+    fullMm: number;
+    halfMm: number;
+    tenthMm: number;
 }
 
 export interface HandProps {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Light;
 
+use App\Actions\Light\AddGlow;
 use App\Actions\Light\CastGlow;
 use App\Actions\Light\CastSprays;
 use App\Actions\Light\ExportPaintedMesh;
@@ -13,6 +14,7 @@ use App\Actions\Light\UseMeasurements;
 use App\Adapters\Light\AssembledFigure;
 use App\Adapters\Light\StoredStudy;
 use App\Http\Props\Brief\FigureProps;
+use App\Http\Props\Light\GlowProps;
 use App\Http\Props\Light\LightProps;
 use App\Http\Props\Light\MeshProps;
 use App\Http\Props\Light\UploadProps;
@@ -215,6 +217,24 @@ final class LightController
         abort_if($bytes === null, 404, 'The mesh shows nothing of this area yet.');
 
         return new PlainResponse((string) gzencode($bytes, 4), 200, ['Content-Type' => 'application/octet-stream', 'Content-Encoding' => 'gzip']);
+    }
+
+    /** What an area that shines gives to the others, in numbers. */
+    public function glowShares(Figure $figure, Area $area, CastGlow $glow): JsonResponse
+    {
+        $light = $figure->lightStudy()->first();
+        $shares = $light === null || $light->path === null || $light->result === null ? null : $glow->shares($light, $area->id);
+        abort_if($shares === null, 404, 'The mesh shows nothing of this area yet.');
+
+        return new JsonResponse(GlowProps::of($figure, $shares));
+    }
+
+    /** The glow as a layer of every finish that it reaches. */
+    public function addGlow(Figure $figure, Area $area, AddGlow $add): JsonResponse
+    {
+        $names = $add($figure, LightRecord::ofFigure($figure), $area);
+
+        return new JsonResponse(['message' => 'A layer of glow is on top of: '.implode(', ', $names).'.']);
     }
 
     /** The measured areas and borders, for order and quantities. */

@@ -18,6 +18,7 @@ import { Tick } from '@/shared/ui/tick';
 import type { FigureProps, LightProps, LitAreaProps, MeshProps, UploadProps } from '@/types/generated';
 import { Areas } from './areas';
 import { Files } from './files';
+import { Glow } from './glow';
 import { usePosing, type Posing } from './posing';
 import { PosingBar } from './posing-bar';
 import { Sprays, type SprayChange } from './sprays';
@@ -77,7 +78,11 @@ export default function LightPage(props: Props) {
                 <aside className="flex w-full shrink-0 flex-col gap-3 overflow-y-auto border-l border-line p-3 text-sm lg:w-[26rem]">
                     <PanelHead study={study} />
                     {busy && <CalculatingBar study={study} />}
-                    {message !== null && <Notice strong>{message}</Notice>}
+                    {message !== null && (
+                        <div className="sticky top-0 z-10">
+                            <Notice strong>{message}</Notice>
+                        </div>
+                    )}
                     {light.problem !== null && <Notice strong>{light.problem}</Notice>}
                     {light.isStale && !busy && light.dataUrl !== null && (
                         <Notice strong>Files or pose changed since the lighting was calculated.</Notice>
@@ -274,6 +279,21 @@ function AreasPanel({ study }: { study: Study }) {
                     key={`${light.edges} ${light.grooves}`}
                     light={light}
                     onSet={(settings) => void change('PUT', url('light.settings', path), settings)}
+                />
+            )}
+            {view === 'glow' && light.areasUrl !== null && (
+                <Glow
+                    key={area}
+                    lamp={light.areas.find((a) => a.id === area)}
+                    sharesUrl={
+                        area === null ? null : url('light.glowShares', { ...path, area, of: light.areasUrl.slice(-12) })
+                    }
+                    onAdd={async () => {
+                        await attempt(() =>
+                            send<{ message: string }>('POST', url('light.addGlow', { ...path, area: area ?? 0 })),
+                        );
+                        study.setLight(await send<LightProps>('GET', url('light.shown', path)));
+                    }}
                 />
             )}
             {light.dataUrl !== null && <AreaTools study={study} />}
