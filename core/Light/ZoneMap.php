@@ -36,9 +36,9 @@ final readonly class ZoneMap
     private const BRIGHT = 0.55;
 
     /** Mean curvature times the width of a brush tip from which on a ridge is an edge, and a groove a recess. */
-    private const RIDGE = 0.114;
+    private const RIDGE = 0.108;
 
-    private const GROOVE = 0.06;
+    private const GROOVE = 0.055;
 
     /** Of these: as far as an edge or a groove goes on where it has begun. */
     private const GOES_ON = 0.75;
