@@ -125,7 +125,9 @@ final class SliceTest extends BrowserTestCase
         // Repeat: it starts from what was used, and the note stands where it belongs.
         $this->button('Repeat this run')->click();
         $this->waitForText('//header//a[contains(., "Bench")]', 'run 2');
+        $this->find("//h1[.='Prepare: Body']");
         $this->keys(WebDriverKeys::ARROW_RIGHT);
+        $this->find("//h1[.='Spray can: Coat']");
         $this->keys(WebDriverKeys::ARROW_RIGHT);
         $this->waitForText('//article', 'Run 1: One drop more than planned.');
         $this->waitForText('//article', (string) ($first + 1));

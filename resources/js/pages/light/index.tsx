@@ -6,7 +6,7 @@ import { PartsView } from '@/features/mesh-view/parts-view';
 import type { MeshViewer } from '@/features/mesh-view/viewer';
 import type { View } from '@/features/mesh-view/colours';
 import { Shell } from '@/features/shell/shell';
-import { send } from '@/shared/lib/api';
+import { ApiError, send } from '@/shared/lib/api';
 import { one } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
 import { useAttempt } from '@/shared/lib/use-attempt';
@@ -78,6 +78,7 @@ export default function LightPage(props: Props) {
                 <aside className="flex w-full shrink-0 flex-col gap-3 overflow-y-auto border-l border-line p-3 text-sm lg:w-[26rem]">
                     <PanelHead study={study} />
                     {busy && <CalculatingBar study={study} />}
+                    {busy && study.gone !== null && <Notice strong>{study.gone}</Notice>}
                     {message !== null && (
                         <div className="sticky top-0 z-10">
                             <Notice strong>{message}</Notice>
@@ -134,7 +135,7 @@ function useLightState(props: Props) {
     const most = Math.max(1, ...light.areas.map((a) => a.rows.length - 1));
     const busy = light.state === 'waiting' || light.state === 'running';
     const path = { figure: figure.id };
-    const marks = useLightProgress({ busy, figure, setLight, seeds, line });
+    const { marks, gone } = useLightProgress({ busy, figure, setLight, seeds, line });
     return {
         figure,
         meshes,
@@ -170,6 +171,7 @@ function useLightState(props: Props) {
         busy,
         path,
         marks,
+        gone,
     };
 }
 
@@ -243,7 +245,7 @@ function AreaTools({ study }: { study: Study }) {
                 setLine([]);
             }}
             onGrow={(mm) => void change('POST', url('light.grow', path), { areaId: area, mm })}
-            onGradient={(along) => void study.setGradient(along)}
+            onGradient={study.setGradient}
             onMirror={() => void change('POST', url('light.mirror', path), { areaId: area })}
             noAreaCm2={light.noAreaCm2}
             onPropose={() => void change('POST', url('light.propose', path))}
@@ -566,21 +568,28 @@ function useLightProgress({
     seeds: Seed[];
     line: Point[];
 }) {
+    const [gone, setGone] = useState<string | null>(null);
     useEffect(() => {
         if (!busy) return;
         const timer = window.setInterval(() => {
-            void send<{ state: string; progress: number; problem: string | null }>(
+            send<{ state: string; progress: number; problem: string | null }>(
                 'GET',
                 url('light.progress', { figure: figure.id }),
-            ).then((now) => {
-                setLight((before) => ({ ...before, ...now }));
-                if (now.state === 'done')
-                    router.reload({
-                        onSuccess: ({ props: next }) => {
-                            setLight(next['light'] as LightProps);
-                        },
-                    });
-            });
+            )
+                .then((now) => {
+                    setGone(null);
+                    setLight((before) => ({ ...before, ...now }));
+                    if (now.state === 'done')
+                        router.reload({
+                            onSuccess: ({ props: next }) => {
+                                setLight(next['light'] as LightProps);
+                            },
+                        });
+                })
+                .catch((error: unknown) => {
+                    // It is asked again all the same: what goes on there goes on.
+                    if (error instanceof ApiError) setGone(error.message);
+                });
         }, 700);
         return () => {
             window.clearInterval(timer);
@@ -589,7 +598,7 @@ function useLightProgress({
 
     const marks = useMemo(() => [...seeds.map((seed) => seed.at), ...line], [seeds, line]);
 
-    return marks;
+    return { marks, gone };
 }
 
 function useKeepLook({ viewer, attempt, light, path }: LightState) {

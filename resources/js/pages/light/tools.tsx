@@ -30,7 +30,7 @@ type ToolsProps = {
     /** mm that the border of the chosen area moves outwards. */
     onGrow: (mm: number) => void;
     onMirror: () => void;
-    onGradient: (along: Along) => void;
+    onGradient: (along: Along) => unknown;
     onDivide: () => void;
     onForget: () => void;
     noAreaCm2: number;
@@ -130,7 +130,7 @@ function Whole({
     area: LitAreaProps | undefined;
     onGrow: (mm: number) => void;
     onMirror: () => void;
-    onGradient: (along: Along) => void;
+    onGradient: (along: Along) => unknown;
 }) {
     const [mm, setMm] = useState(1);
     if (!area) return null;
