@@ -102,11 +102,11 @@ function Position({ mesh, posing }: { mesh: MeshProps; posing: PosingActs }) {
                 ))}
             </div>
             <div className="mt-1 flex flex-wrap items-center gap-2 text-xs">
-                <label className="flex items-center gap-1">
+                <label className="flex items-center gap-1 whitespace-nowrap">
                     turn by, °
                     <input
                         inputMode="decimal"
-                        className={`${FIELD} w-16`}
+                        className="w-16 border border-strong bg-raised px-2 py-1"
                         defaultValue={by}
                         onBlur={(event) => {
                             setBy(Number(event.target.value.replace(',', '.')));
