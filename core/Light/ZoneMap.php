@@ -38,7 +38,7 @@ final readonly class ZoneMap
     /** Mean curvature times the width of a brush tip from which on a ridge is an edge, and a groove a recess. */
     private const RIDGE = 0.108;
 
-    private const GROOVE = 0.055;
+    private const GROOVE = 0.052;
 
     /** Of these: as far as an edge or a groove goes on where it has begun. */
     private const GOES_ON = 0.75;
@@ -53,7 +53,7 @@ final readonly class ZoneMap
     /** mm2 below which a zone is a fleck, which nobody paints; and what its rim loses to its neighbours, in vertices. */
     private const FLECK = 1.0;
 
-    private const RIM = 5.0;
+    private const RIM = 7.0;
 
     /**
      * @param  list<int>  $of  zone of each triangle
