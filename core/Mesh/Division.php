@@ -42,7 +42,7 @@ final readonly class Division
      * @param  list<float>  $crease  by vertex
      * @param  float  $tip  mm, the width of the brush tip
      */
-    private function __construct(private SurfaceGraph $surface, private array $crease, private float $tip, private Patches $patches)
+    private function __construct(private SurfaceGraph $surface, public array $crease, private float $tip, public Patches $patches)
     {
     }
 
@@ -55,6 +55,18 @@ final readonly class Division
         $crease = Creases::ofVertices($surface, $curvature, $tip);
 
         return new self($surface, $crease, $tip, Patches::of($surface, $crease));
+    }
+
+    /**
+     * With creases and patches as they were found before: both are slow.
+     *
+     * @param  list<float>  $crease  by vertex
+     * @param  list<int>  $of  patch by vertex
+     * @param  float  $tip  mm
+     */
+    public static function known(SurfaceGraph $surface, array $crease, array $of, float $tip): self
+    {
+        return new self($surface, $crease, $tip, Patches::known($surface, $crease, $of));
     }
 
     /** @return int into which the creases alone cut it */

@@ -50,6 +50,17 @@ final readonly class Patches
     }
 
     /**
+     * As they were found before.
+     *
+     * @param  list<float>  $crease  by vertex
+     * @param  list<int>  $of  patch by vertex
+     */
+    public static function known(SurfaceGraph $surface, array $crease, array $of): self
+    {
+        return self::measured($surface, $crease, $of);
+    }
+
+    /**
      * Joined on to a proposal: what is large and deeply parted stays apart longest.
      *
      * @param  int  $most  pieces

@@ -17,7 +17,15 @@ final class SculptDivision
     public static function of(StoredStudy $study): Division
     {
         $working = $study->working();
+        $surface = SurfaceGraph::of($working);
+        $tip = ZoneMap::tip(MeshMeasures::of($working)->size());
+        $known = $study->creases();
+        if ($known !== null) {
+            return Division::known($surface, $known[0], $known[1], $tip);
+        }
+        $division = Division::of($surface, $study->curvature(), $tip);
+        $study->putCreases($division->crease, $division->patches->of);
 
-        return Division::of(SurfaceGraph::of($working), $study->curvature(), ZoneMap::tip(MeshMeasures::of($working)->size()));
+        return $division;
     }
 }

@@ -180,6 +180,22 @@ final readonly class StoredStudy
         return MeshStore::floats("{$this->path}.bend");
     }
 
+    /** @return array{list<float>, list<int>}|null creaseness and patch by working vertex; null before it was divided */
+    public function creases(): ?array
+    {
+        return MeshStore::has("{$this->path}.patches") ? [MeshStore::floats("{$this->path}.crease"), MeshStore::ints("{$this->path}.patches")] : null;
+    }
+
+    /**
+     * @param  list<float>  $crease  by working vertex
+     * @param  list<int>  $patches  alike
+     */
+    public function putCreases(array $crease, array $patches): void
+    {
+        MeshStore::putFloats("{$this->path}.crease", $crease);
+        MeshStore::putInts("{$this->path}.patches", $patches);
+    }
+
     /** @return string one byte a working vertex */
     public function openness(): string
     {
