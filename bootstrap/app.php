@@ -19,6 +19,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->append(SecurityHeaders::class);
         $middleware->web(append: [HandleInertiaRequests::class]);
         $middleware->redirectGuestsTo('/sign-in');
+        // Another password signs out everywhere.
+        $middleware->authenticateSessions();
         $middleware->redirectUsersTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {

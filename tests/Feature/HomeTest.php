@@ -17,6 +17,7 @@ use App\Models\Finish\ProposalSearchRecord;
 use App\Models\Painter;
 use App\Models\Shelf\ChipRecord;
 use App\Models\Shelf\ShelfImport;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route as Routes;
@@ -49,6 +50,45 @@ final class HomeTest extends TestCase
         config(['hyalin.demo' => false]);
         $this->post('/sign-in/demo')->assertNotFound();
         $this->get('/sign-in')->assertOk()->assertDontSee(SignInController::DEMO_PASSWORD);
+        // Nor does its published password open anything then; one of her own does.
+        $ines->update(['password' => SignInController::DEMO_PASSWORD]);
+        $this->post('/sign-in', ['email' => strtoupper(SignInController::DEMO_EMAIL), 'password' => SignInController::DEMO_PASSWORD])->assertSessionHasErrors('email');
+        $this->assertGuest();
+        $ines->update(['password' => 'a lamp of her own']);
+        $this->post('/sign-in', ['email' => SignInController::DEMO_EMAIL, 'password' => 'a lamp of her own'])->assertRedirect('/');
+    }
+
+    public function test_accounts_are_made_listed_and_deleted_from_the_command_line(): void
+    {
+        Auth::logout();
+        $run = static function (array $arguments): array {
+            $code = Artisan::call('hyalin:painter', $arguments);
+
+            return [$code, trim(Artisan::output())];
+        };
+        [$code, $words] = $run(['action' => 'create', 'email' => 'Oda@Example.com', '--name' => 'Oda']);
+        self::assertSame(0, $code);
+        $password = trim(substr($words, (int) strpos($words, 'Password:') + 9));
+        $this->post('/sign-in', ['email' => 'oda@example.com', 'password' => $password])->assertRedirect('/');
+        $oda = Painter::query()->where('email', 'oda@example.com')->sole();
+        $this->assertAuthenticatedAs($oda);
+        $this->get('/')->assertOk();
+        $figure = $this->figure($oda);
+        self::assertStringContainsString('oda@example.com  Oda  1 figures', $run(['action' => 'list'])[1]);
+        self::assertSame([0, 'oda@example.com has another password, and was signed out everywhere.'], $run(['action' => 'password', 'email' => 'oda@example.com', '--password' => 'quite another one']));
+        // Signed in before, it is asked again.
+        Auth::forgetGuards();
+        $this->get('/')->assertRedirect('/sign-in');
+        $this->post('/sign-in', ['email' => 'oda@example.com', 'password' => $password])->assertSessionHasErrors('email');
+        $this->post('/sign-in', ['email' => 'oda@example.com', 'password' => 'quite another one'])->assertRedirect('/');
+        foreach ([
+            ['action' => 'create', 'email' => 'oda@example.com'], ['action' => 'create', 'email' => 'nobody'], ['action' => 'create', 'email' => 'b@example.com', '--password' => 'short'],
+            ['action' => 'password', 'email' => 'b@example.com'], ['action' => 'rename', 'email' => 'oda@example.com'],
+        ] as $wrong) {
+            self::assertSame(1, $run($wrong)[0]);
+        }
+        self::assertSame(0, $run(['action' => 'delete', 'email' => 'oda@example.com', '--force' => true])[0]);
+        self::assertSame([0, 0], [Painter::query()->whereKey($oda->id)->count(), Figure::query()->whereKey($figure->id)->count()]);
     }
 
     /** Every route with a record in it is asked for another painter's record: it is not there. */
