@@ -10,5 +10,7 @@ return [
     'providers' => [
         'painters' => ['driver' => 'eloquent', 'model' => App\Models\Painter::class],
     ],
-    'passwords' => [],
+    'passwords' => [
+        'painters' => ['provider' => 'painters', 'table' => 'password_reset_tokens', 'expire' => 60, 'throttle' => 60],
+    ],
 ];

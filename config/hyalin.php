@@ -6,6 +6,9 @@ return [
     // Shows the demo painter's credentials and a one-press entry on the sign-in page.
     'demo' => (bool) env('HYALIN_DEMO', false),
 
+    // Who may make an account: open, invited or closed. The first painter of an empty installation always may, and owns it.
+    'sign_up' => env('HYALIN_SIGN_UP', env('HYALIN_DEMO', false) ? 'open' : 'closed'),
+
     // Tries with one name a minute; twice as many from one address.
     'sign_ins_a_minute' => (int) env('HYALIN_SIGN_INS_A_MINUTE', 5),
 

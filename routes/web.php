@@ -2,6 +2,9 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\Account\AccountController;
+use App\Http\Controllers\Account\PasswordController;
+use App\Http\Controllers\Account\SignUpController;
 use App\Http\Controllers\Bench\BenchController;
 use App\Http\Controllers\Bench\BenchFileController;
 use App\Http\Controllers\Bench\PiecesController;
@@ -42,11 +45,23 @@ use Illuminate\Support\Facades\Route;
 Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', [SignInController::class, 'show'])->name('sign-in');
     Route::post('/sign-in', [SignInController::class, 'store'])->middleware('throttle:sign-in')->name('sign-in.store');
+    Route::get('/sign-up', [SignUpController::class, 'show'])->name('sign-up');
+    Route::post('/sign-up', [SignUpController::class, 'store'])->middleware('throttle:sign-in')->name('sign-up.store');
+    Route::get('/forgot-password', [PasswordController::class, 'forgot'])->name('password.request');
+    Route::post('/forgot-password', [PasswordController::class, 'send'])->middleware('throttle:sign-in')->name('password.email');
+    Route::get('/reset-password/{token}', [PasswordController::class, 'show'])->name('password.reset');
+    Route::post('/reset-password', [PasswordController::class, 'reset'])->middleware('throttle:sign-in')->name('password.update');
     Route::post('/sign-in/demo', [SignInController::class, 'demo'])->middleware('throttle:sign-in')->name('sign-in.demo');
 });
 
 Route::middleware('auth')->group(function (): void {
     Route::post('/sign-out', [SignInController::class, 'destroy'])->name('sign-out');
+    Route::get('/account', [AccountController::class, 'show'])->name('account');
+    Route::put('/account', [AccountController::class, 'update'])->name('account.update');
+    Route::put('/account/password', [AccountController::class, 'password'])->name('account.password');
+    Route::post('/account/sign-out-elsewhere', [AccountController::class, 'signOutElsewhere'])->name('account.elsewhere');
+    Route::post('/account/invitations', [AccountController::class, 'invite'])->name('account.invite');
+    Route::delete('/account', [AccountController::class, 'destroy'])->name('account.destroy');
     Route::get('/', HomeController::class)->name('home');
 
     Route::get('/shelf', [PaintController::class, 'index'])->name('shelf');

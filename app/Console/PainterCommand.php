@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Actions\Brief\DeleteFigure;
+use App\Actions\Account\DeleteAccount;
 use App\Models\Painter;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Validator;
@@ -26,7 +26,7 @@ final class PainterCommand extends Command
 
     protected $description = 'Makes and lists accounts, sets a password, deletes an account';
 
-    public function handle(DeleteFigure $deleteFigure): int
+    public function handle(DeleteAccount $deleteAccount): int
     {
         $action = $this->argument('action');
         if ($action === 'list') {
@@ -46,7 +46,7 @@ final class PainterCommand extends Command
             $action === 'create' => $painter !== null ? $this->refused("{$email} has an account already.") : $this->create($email),
             $painter === null => $this->refused("{$email} has no account. \"hyalin:painter list\" shows those there are."),
             $action === 'password' => $this->password($painter),
-            $action === 'delete' => $this->delete($painter, $deleteFigure),
+            $action === 'delete' => $this->delete($painter, $deleteAccount),
             default => $this->refused("\"{$action}\" is none of create, list, password and delete."),
         };
     }
@@ -81,16 +81,13 @@ final class PainterCommand extends Command
         return self::SUCCESS;
     }
 
-    private function delete(Painter $painter, DeleteFigure $deleteFigure): int
+    private function delete(Painter $painter, DeleteAccount $deleteAccount): int
     {
         $count = $painter->figures()->count();
         if ($this->option('force') !== true && ! $this->confirm("Delete {$painter->email} with {$count} figures, shelf and records? It cannot be undone.")) {
             return $this->refused('Nothing was deleted.');
         }
-        foreach ($painter->figures()->get() as $figure) {
-            $deleteFigure($figure);
-        }
-        $painter->delete();
+        $deleteAccount($painter);
         $this->line("{$painter->email} was deleted.");
 
         return self::SUCCESS;

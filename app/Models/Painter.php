@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Foundation\Auth\User;
+use Illuminate\Notifications\Notifiable;
 
 /**
  * @property int $id
@@ -26,6 +27,7 @@ use Illuminate\Foundation\Auth\User;
  * @property list<string>|null $schools that differ from the default
  * @property list<array{day: int, start: string, minutes: int}>|null $bench_hours day 1 is Monday
  * @property array<string, array{start: string, minutes: int}|null>|null $bench_exceptions by date; null for no session
+ * @property bool $is_owner of this installation: invites others
  * @property string|null $time_zone
  * @property DryingAid $drying_aid
  * @property float|null $reader_noise standard deviation of a reading, as reflectance; null for that of the source
@@ -36,6 +38,8 @@ final class Painter extends User
     /** @use HasFactory<PainterFactory> */
     use HasFactory;
 
+    use Notifiable;
+
     protected $fillable = ['name', 'email', 'password', 'schools', 'bench_hours', 'bench_exceptions', 'time_zone', 'drying_aid', 'reader_noise', 'coat_spread'];
 
     protected $attributes = ['drying_aid' => 'still air', 'coat_spread' => SwatchReadings::USUAL_SPREAD];
@@ -45,7 +49,7 @@ final class Painter extends User
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'schools' => 'array', 'bench_hours' => 'array', 'bench_exceptions' => 'array', 'drying_aid' => DryingAid::class, 'reader_noise' => 'float', 'coat_spread' => 'float'];
+        return ['password' => 'hashed', 'schools' => 'array', 'is_owner' => 'boolean', 'bench_hours' => 'array', 'bench_exceptions' => 'array', 'drying_aid' => DryingAid::class, 'reader_noise' => 'float', 'coat_spread' => 'float'];
     }
 
     /** @return HasMany<Paint, $this> */

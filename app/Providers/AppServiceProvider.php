@@ -79,7 +79,7 @@ final class AppServiceProvider extends ServiceProvider
         // By address and by name: guessing one painter's password from many places is slowed as well.
         RateLimiter::for('sign-in', fn (Request $request): array => [
             Limit::perMinute(2 * config()->integer('hyalin.sign_ins_a_minute'))->by('address:'.$request->ip()),
-            Limit::perMinute(config()->integer('hyalin.sign_ins_a_minute'))->by('name:'.$request->string('email')->lower()),
+            Limit::perMinute(config()->integer('hyalin.sign_ins_a_minute'))->by('name:'.(is_string($request->input('email')) ? mb_strtolower($request->string('email')->value()) : '')),
         ]);
     }
 }

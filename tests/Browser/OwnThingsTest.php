@@ -18,7 +18,7 @@ final class OwnThingsTest extends BrowserTestCase
     {
         $this->visit('/sign-in');
         $this->signIn('wrong words');
-        $this->waitForText('//main', 'password');
+        $this->waitForText('//main', 'do not match');
         self::assertStringContainsString('/sign-in', $this->browser->getCurrentURL());
         $this->signIn('the lamp is lit');
         $this->find("//h1[.='In progress']");
@@ -144,7 +144,7 @@ final class OwnThingsTest extends BrowserTestCase
 
     private function signIn(string $password): void
     {
-        foreach (['Name' => 'ines@hyalin.example', 'Password' => $password] as $label => $text) {
+        foreach (['E-mail' => 'ines@hyalin.example', 'Password' => $password] as $label => $text) {
             $field = $this->field($label);
             $field->clear();
             $field->sendKeys($text);

@@ -35,6 +35,7 @@ final class HomeTest extends TestCase
             $this->post('/sign-in', ['email' => $this->painter->email, 'password' => 'wrong'])->assertSessionHasErrors('email');
         }
         $this->post('/sign-in', ['email' => $this->painter->email, 'password' => 'wrong'])->assertTooManyRequests();
+        $this->post('/sign-in', ['email' => [$this->painter->email], 'password' => 'wrong'])->assertSessionHasErrors('email');
         $this->travel(2)->minutes();
         $this->post('/sign-in', ['email' => $this->painter->email, 'password' => 'a long enough password'])->assertRedirect('/');
         $this->assertAuthenticatedAs($this->painter);

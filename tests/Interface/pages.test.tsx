@@ -256,17 +256,19 @@ describe('the first page', () => {
 describe('signing in', () => {
     it('sends what was typed, and says what was wrong', async () => {
         shared.props['errors'] = { email: 'These do not belong together.' };
-        render(<SignInPage demo={null} />);
+        render(<SignInPage demo={null} canSignUp={false} />);
+        expect(screen.queryByText('Create an account')).toBeNull();
         expect(screen.getByText('These do not belong together.')).toBeTruthy();
         expect(screen.queryByText('Demo')).toBeNull();
-        fireEvent.change(screen.getByLabelText('Name'), { target: { value: 'me@example.test' } });
+        fireEvent.change(screen.getByLabelText('E-mail'), { target: { value: 'me@example.test' } });
         fireEvent.change(screen.getByLabelText('Password'), { target: { value: 'open' } });
         await press(screen.getByText('Sign in'));
         expect(router.post).toHaveBeenCalledWith('/sign-in', { email: 'me@example.test', password: 'open' });
     });
 
     it('offers the demo only where there is one', async () => {
-        render(<SignInPage demo={{ email: 'ines@example.test', password: 'lamp' }} />);
+        render(<SignInPage demo={{ email: 'ines@example.test', password: 'lamp' }} canSignUp />);
+        expect(screen.getByText('Create an account').getAttribute('href')).toBe('/sign-up');
         await press(screen.getByText(/Open the demo/));
         expect(router.post).toHaveBeenCalledWith('/sign-in/demo');
     });

@@ -23,6 +23,7 @@ use Hyalin\Finish\Layer;
 use Hyalin\Finish\Section;
 use Hyalin\Finish\SectionPrediction;
 use Hyalin\Finish\SectionRow;
+use Hyalin\Finish\Technique;
 use Hyalin\Optics\BarePrint;
 use Hyalin\Optics\PaintOptics;
 use Hyalin\Optics\Sheen;
@@ -59,7 +60,19 @@ final readonly class FigureOptics
         $bare = self::print($figure, $area?->loadMissing('part')->part);
         $prediction = SectionPrediction::under($light ?? $figure->light, $surface);
 
-        return new self($bare, $surface, $prediction, self::beneath($figure, $prediction, $prediction->start($bare), $area, self::DEEPEST), [...$area->zone_exposures ?? [], ...$exposures ?? []], $area->form ?? AreaForm::Shaped);
+        return new self($bare, $surface, $prediction, self::beneath($figure, $prediction, $prediction->start($bare), $area, self::DEEPEST), self::exposures($area->zone_exposures ?? [], $exposures), $area->form ?? AreaForm::Shaped);
+    }
+
+    /**
+     * What a mesh says of sprays is asked for here and there; the glow of a lamp is known to the brief alone.
+     *
+     * @param  array<string, list<float|null>>  $known  of the brief
+     * @param  array<string, list<float|null>>|null  $own  null for those of the brief
+     * @return array<string, list<float|null>>
+     */
+    private static function exposures(array $known, ?array $own): array
+    {
+        return $own === null ? $known : [...array_intersect_key($known, [Technique::Glow->value => true]), ...$own];
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Account\SignUp;
 use App\Models\Painter;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -14,7 +15,7 @@ use Inertia\Response;
 
 final class SignInController
 {
-    public const DEMO_EMAIL = 'ines@hyalin.example';
+    public const DEMO_EMAIL = SignUp::DEMO_EMAIL;
 
     /** No secret: it is shown on the sign-in page of the demo, and exists nowhere else. */
     public const DEMO_PASSWORD = 'the lamp is lit';
@@ -25,6 +26,7 @@ final class SignInController
             'demo' => static fn () => config('hyalin.demo') === true
                 ? ['email' => self::DEMO_EMAIL, 'password' => self::DEMO_PASSWORD]
                 : null,
+            'canSignUp' => static fn (): bool => SignUp::isOpen(null),
         ]);
     }
 
@@ -40,7 +42,7 @@ final class SignInController
             $known = false;
         }
         if (! $known) {
-            throw ValidationException::withMessages(['email' => 'This name and password do not match.']);
+            throw ValidationException::withMessages(['email' => 'This e-mail and password do not match.']);
         }
         $request->session()->regenerate();
 

@@ -66,6 +66,11 @@ export default function HomePage({ page, tonight }: { page: HomePageProps; tonig
                     )}
                 </section>
                 <BenchFile />
+                <p className="text-sm">
+                    <Link className="underline underline-offset-4" href={url('account')}>
+                        Account
+                    </Link>
+                </p>
             </div>
             <StartFigure
                 open={starting}

@@ -1,22 +1,15 @@
-import { Head, router, useForm } from '@inertiajs/react';
+import { Link, router, useForm } from '@inertiajs/react';
 import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
 import { Field } from '@/shared/ui/field';
+import { Door } from './door';
 
-type Props = { demo: { email: string; password: string } | null };
+type Props = { demo: { email: string; password: string } | null; canSignUp: boolean };
 
-export default function SignInPage({ demo }: Props) {
+export default function SignInPage({ demo, canSignUp }: Props) {
     const form = useForm({ email: '', password: '' });
     return (
-        <main className="flex min-h-full flex-col items-center justify-center gap-6 p-6">
-            <Head title="Sign in" />
-            <h1 className="flex items-center gap-3 text-2xl">
-                <img src="/icon.svg" alt="" width={40} height={40} />
-                Hyalin
-            </h1>
-            <p className="max-w-md text-center text-base">
-                Plan a finish before you open a pot, follow it at the bench, repeat it months later.
-            </p>
+        <Door title="Sign in">
             {demo !== null && <DemoEntry demo={demo} />}
             <form
                 className="flex w-full max-w-sm flex-col gap-3"
@@ -30,7 +23,7 @@ export default function SignInPage({ demo }: Props) {
                 }}
             >
                 <Field
-                    label="Name"
+                    label="E-mail"
                     type="email"
                     autoComplete="username"
                     required
@@ -55,7 +48,17 @@ export default function SignInPage({ demo }: Props) {
                     Sign in
                 </Button>
             </form>
-        </main>
+            <p className="flex gap-4 text-sm">
+                {canSignUp && (
+                    <Link className="underline" href={url('sign-up')}>
+                        Create an account
+                    </Link>
+                )}
+                <Link className="underline" href={url('password.request')}>
+                    Forgot the password?
+                </Link>
+            </p>
+        </Door>
     );
 }
 
@@ -64,7 +67,7 @@ function DemoEntry({ demo }: { demo: { email: string; password: string } }) {
         <section className="w-full max-w-sm border border-strong p-4">
             <h2 className="text-base">Demo</h2>
             <p className="mt-1 text-sm">
-                Name <code className="font-mono">{demo.email}</code>
+                E-mail <code className="font-mono">{demo.email}</code>
                 <br />
                 Password <code className="font-mono">{demo.password}</code>
             </p>

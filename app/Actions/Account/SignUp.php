@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Account;
+
+use App\Models\Account\Invitation;
+use App\Models\Painter;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
+
+/**
+ * One more painter. Whether anybody may, only the invited, or nobody, the installation says; the first painter of an empty one
+ * may always, and owns it.
+ */
+final class SignUp
+{
+    public const DEMO_EMAIL = 'ines@hyalin.example';
+
+    /** Days for which an invitation holds. */
+    private const HOLDS = 14;
+
+    public static function isOpen(?string $invitation): bool
+    {
+        return match (true) {
+            self::isEmpty() => true,
+            config('hyalin.sign_up') === 'open' => true,
+            config('hyalin.sign_up') === 'invited' => $invitation !== null && Invitation::opened($invitation)->exists(),
+            default => false,
+        };
+    }
+
+    /** @throws ValidationException when nobody may sign up, or no longer with this invitation */
+    public function __invoke(string $name, string $email, string $password, ?string $invitation): Painter
+    {
+        return DB::transaction(static function () use ($name, $email, $password, $invitation): Painter {
+            if (! self::isOpen($invitation)) {
+                throw ValidationException::withMessages(['email' => $invitation === null ? 'Sign-up is closed here. Ask whoever runs this Hyalin for an invitation.' : 'This invitation was used or has expired. Ask for another one.']);
+            }
+            $isOwner = ! Painter::query()->where('is_owner', true)->exists() && self::isEmpty();
+            $painter = new Painter(['name' => $name, 'email' => $email, 'password' => $password]);
+            $painter->is_owner = $isOwner;
+            $painter->save();
+            if ($invitation !== null) {
+                Invitation::opened($invitation)->update(['used_at' => now()]);
+            }
+
+            return $painter;
+        });
+    }
+
+    /** @return string what the invited painter needs: shown once, as only its hash is kept */
+    public static function invite(Painter $owner): string
+    {
+        $token = Str::random(40);
+        Invitation::query()->create(['painter_id' => $owner->id, 'token_hash' => hash('sha256', $token), 'expires_at' => now()->addDays(self::HOLDS)]);
+
+        return $token;
+    }
+
+    /** @return bool whether nobody but the demo's painter is here */
+    private static function isEmpty(): bool
+    {
+        return ! Painter::query()->where('email', '!=', self::DEMO_EMAIL)->exists();
+    }
+}

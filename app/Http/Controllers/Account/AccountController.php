@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Account;
+
+use App\Actions\Account\DeleteAccount;
+use App\Actions\Account\SignUp;
+use App\Models\Painter;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\Rules\Password;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+
+/**
+ * The painter's own account.
+ */
+final class AccountController
+{
+    public function show(#[CurrentUser] Painter $painter): Response
+    {
+        return Inertia::render('account/index', ['account' => ['name' => $painter->name, 'email' => $painter->email, 'isOwner' => $painter->is_owner, 'figures' => $painter->figures()->count()]]);
+    }
+
+    public function update(Request $request, #[CurrentUser] Painter $painter): RedirectResponse
+    {
+        $request->merge(['email' => is_string($request->input('email')) ? mb_strtolower(trim($request->string('email')->value())) : $request->input('email')]);
+        $request->validate([
+            'name' => ['required', 'string', 'max:80'],
+            'email' => ['required', 'string', 'email', 'max:255', Rule::unique('painters', 'email')->ignore($painter->id)],
+        ]);
+        if ($request->string('email')->value() !== $painter->email) {
+            self::notTheDemo($painter, 'email');
+        }
+        $painter->update(['name' => $request->string('name')->value(), 'email' => $request->string('email')->value()]);
+
+        return back();
+    }
+
+    /** Another password signs out everywhere but here. */
+    public function password(Request $request, #[CurrentUser] Painter $painter): RedirectResponse
+    {
+        $request->validate(['current' => ['required', 'string', 'current_password'], 'password' => ['required', 'string', Password::min(10), 'max:200']]);
+        $painter->update(['password' => $request->string('password')->value()]);
+        Auth::logoutOtherDevices($request->string('password')->value());
+
+        return back();
+    }
+
+    public function signOutElsewhere(Request $request): RedirectResponse
+    {
+        $request->validate(['current' => ['required', 'string', 'current_password']]);
+        Auth::logoutOtherDevices($request->string('current')->value());
+
+        return back();
+    }
+
+    /** A link for one more painter: by whoever owns the installation. */
+    public function invite(#[CurrentUser] Painter $painter): JsonResponse
+    {
+        abort_unless($painter->is_owner, 403);
+
+        return new JsonResponse(['url' => route('sign-up', ['invitation' => SignUp::invite($painter)])]);
+    }
+
+    public function destroy(Request $request, DeleteAccount $delete, #[CurrentUser] Painter $painter): RedirectResponse
+    {
+        $request->validate(['current' => ['required', 'string', 'current_password']]);
+        self::notTheDemo($painter, 'current');
+        Auth::logout();
+        $delete($painter);
+        $request->session()->invalidate();
+        $request->session()->regenerateToken();
+
+        return redirect()->route('sign-in');
+    }
+
+    /** @throws ValidationException for the demo's painter, whom the one-press entry must find */
+    private static function notTheDemo(Painter $painter, string $field): void
+    {
+        if (config('hyalin.demo') === true && $painter->email === SignUp::DEMO_EMAIL) {
+            throw ValidationException::withMessages([$field => 'The painter of the demo stays as she is. Create an account of your own.']);
+        }
+    }
+}

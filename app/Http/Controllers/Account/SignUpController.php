@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Account;
+
+use App\Actions\Account\SignUp;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Validation\Rules\Password;
+use Inertia\Inertia;
+use Inertia\Response;
+
+/**
+ * The door for a new painter.
+ */
+final class SignUpController
+{
+    public function show(Request $request): Response
+    {
+        $invitation = $request->filled('invitation') ? $request->string('invitation')->value() : null;
+
+        return Inertia::render('sign-in/sign-up', ['invitation' => $invitation, 'isOpen' => SignUp::isOpen($invitation)]);
+    }
+
+    public function store(Request $request, SignUp $signUp): RedirectResponse
+    {
+        $request->merge(['email' => is_string($request->input('email')) ? mb_strtolower(trim($request->string('email')->value())) : $request->input('email')]);
+        $request->validate([
+            'name' => ['required', 'string', 'max:80'],
+            'email' => ['required', 'string', 'email', 'max:255', 'unique:painters,email'],
+            'password' => ['required', 'string', Password::min(10), 'max:200'],
+            'invitation' => ['nullable', 'string', 'max:80'],
+        ]);
+        $painter = $signUp(
+            $request->string('name')->value(),
+            $request->string('email')->value(),
+            $request->string('password')->value(),
+            $request->filled('invitation') ? $request->string('invitation')->value() : null,
+        );
+        Auth::login($painter);
+        $request->session()->regenerate();
+
+        return redirect()->route('home');
+    }
+}

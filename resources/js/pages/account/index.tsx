@@ -1,0 +1,227 @@
+import { useForm } from '@inertiajs/react';
+import { useState, type ReactNode } from 'react';
+import { Shell } from '@/features/shell/shell';
+import { send } from '@/shared/lib/api';
+import { many } from '@/shared/lib/format';
+import { url } from '@/shared/lib/url';
+import { useAttempt } from '@/shared/lib/use-attempt';
+import { Button } from '@/shared/ui/button';
+import { Field } from '@/shared/ui/field';
+import { Notice } from '@/shared/ui/notice';
+
+type Account = { name: string; email: string; isOwner: boolean; figures: number };
+
+/** The painter's own account: who they are, how they get in, and how they leave. */
+export default function AccountPage({ account }: { account: Account }) {
+    return (
+        <Shell title="Account">
+            <div className="mx-auto flex max-w-xl flex-col gap-8 p-6">
+                <h1 className="text-2xl font-bold">Account</h1>
+                <Who account={account} />
+                <Password />
+                {account.isOwner && <Invite />}
+                <Elsewhere />
+                <Leave account={account} />
+            </div>
+        </Shell>
+    );
+}
+
+function Part({ title, children, onSubmit }: { title: string; children: ReactNode; onSubmit: () => void }) {
+    return (
+        <form
+            aria-label={title}
+            className="flex flex-col gap-3 border-t border-line pt-4"
+            onSubmit={(event) => {
+                event.preventDefault();
+                onSubmit();
+            }}
+        >
+            <h2 className="text-base font-bold">{title}</h2>
+            {children}
+        </form>
+    );
+}
+
+function Who({ account }: { account: Account }) {
+    const form = useForm({ name: account.name, email: account.email });
+    return (
+        <Part
+            title="Name and e-mail"
+            onSubmit={() => {
+                form.put(url('account.update'), { preserveScroll: true });
+            }}
+        >
+            <Field
+                label="Name"
+                autoComplete="name"
+                required
+                value={form.data.name}
+                error={form.errors.name}
+                onChange={(event) => {
+                    form.setData('name', event.target.value);
+                }}
+            />
+            <Field
+                label="E-mail"
+                type="email"
+                autoComplete="username"
+                required
+                value={form.data.email}
+                error={form.errors.email}
+                onChange={(event) => {
+                    form.setData('email', event.target.value);
+                }}
+            />
+            <Save isDone={form.recentlySuccessful} isBusy={form.processing} label="Save" done="Saved." />
+        </Part>
+    );
+}
+
+function Password() {
+    const form = useForm({ current: '', password: '' });
+    return (
+        <Part
+            title="Another password"
+            onSubmit={() => {
+                form.put(url('account.password'), {
+                    preserveScroll: true,
+                    onSuccess: () => {
+                        form.reset();
+                    },
+                });
+            }}
+        >
+            <Current form={form} />
+            <Field
+                label="New password"
+                type="password"
+                autoComplete="new-password"
+                required
+                minLength={10}
+                hint="At least 10 characters. All other devices are signed out."
+                value={form.data.password}
+                error={form.errors.password}
+                onChange={(event) => {
+                    form.setData('password', event.target.value);
+                }}
+            />
+            <Save
+                isDone={form.recentlySuccessful}
+                isBusy={form.processing}
+                label="Set the password"
+                done="It is set."
+            />
+        </Part>
+    );
+}
+
+function Elsewhere() {
+    const form = useForm({ current: '' });
+    return (
+        <Part
+            title="Other devices"
+            onSubmit={() => {
+                form.post(url('account.elsewhere'), {
+                    preserveScroll: true,
+                    onSuccess: () => {
+                        form.reset();
+                    },
+                });
+            }}
+        >
+            <Current form={form} />
+            <Save
+                isDone={form.recentlySuccessful}
+                isBusy={form.processing}
+                label="Sign out everywhere else"
+                done="Every other device is signed out."
+            />
+        </Part>
+    );
+}
+
+function Invite() {
+    const [link, setLink] = useState<string | null>(null);
+    const { message, attempt } = useAttempt();
+    return (
+        <Part
+            title="Invite a painter"
+            onSubmit={() => {
+                void attempt(async () => {
+                    setLink((await send<{ url: string }>('POST', url('account.invite'))).url);
+                });
+            }}
+        >
+            {message !== null && <Notice strong>{message}</Notice>}
+            {link === null ? (
+                <p className="text-sm">A link with which one more painter can sign up, within 14 days.</p>
+            ) : (
+                <p className="text-sm break-all select-all">{link}</p>
+            )}
+            <Button type="submit" className="self-start">
+                {link === null ? 'Make a link' : 'Make another link'}
+            </Button>
+        </Part>
+    );
+}
+
+function Leave({ account }: { account: Account }) {
+    const form = useForm({ current: '' });
+    return (
+        <Part
+            title="Delete the account"
+            onSubmit={() => {
+                form.delete(url('account.destroy'), { preserveScroll: true });
+            }}
+        >
+            <p className="text-sm">
+                {many(account.figures, 'figure')}, the shelf, recipes, runs and photos are deleted and cannot be brought
+                back.{' '}
+                <a className="underline" href={url('bench-file')}>
+                    Export everything first
+                </a>
+                .
+            </p>
+            <Current form={form} />
+            <Button type="submit" className="self-start" disabled={form.processing}>
+                Delete my account
+            </Button>
+        </Part>
+    );
+}
+
+type HasCurrent = {
+    data: { current: string };
+    errors: Partial<Record<'current', string>>;
+    setData: (key: 'current', value: string) => void;
+};
+
+function Current({ form }: { form: HasCurrent }) {
+    return (
+        <Field
+            label="Present password"
+            type="password"
+            autoComplete="current-password"
+            required
+            value={form.data.current}
+            error={form.errors.current}
+            onChange={(event) => {
+                form.setData('current', event.target.value);
+            }}
+        />
+    );
+}
+
+function Save({ isDone, isBusy, label, done }: { isDone: boolean; isBusy: boolean; label: string; done: string }) {
+    return (
+        <div className="flex items-center gap-3">
+            <Button type="submit" disabled={isBusy}>
+                {label}
+            </Button>
+            <span role="status" className="text-sm">
+                {isDone ? done : ''}
+            </span>
+        </div>
+    );
+}
