@@ -20,6 +20,7 @@ use Hyalin\Optics\Opacity;
 use Hyalin\Optics\Sheen;
 use Hyalin\Optics\TintingStrength;
 use Hyalin\Pot\PotKind;
+use Illuminate\Contracts\Auth\Authenticatable;
 use Illuminate\Foundation\Testing\LazilyRefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
 use Illuminate\Http\UploadedFile;
@@ -43,6 +44,14 @@ abstract class TestCase extends LaravelTestCase
         $this->app?->instance(ColourReader::class, new SimulatedColourReader(new Randomizer(new Mt19937(2026))));
         $this->painter = Painter::factory()->create()->refresh();
         $this->actingAs($this->painter);
+    }
+
+    /** Another painter at the same browser: what the session knows of the last one's password is not theirs. */
+    public function actingAs(Authenticatable $user, $guard = null): static
+    {
+        session()->forget('password_hash_web');
+
+        return parent::actingAs($user, $guard);
     }
 
     protected function pot(string $name, string $hex, PotKind $kind = PotKind::Acrylic, ?Painter $owner = null): Paint
