@@ -36,6 +36,9 @@ final class PainterCommand extends Command
 
             return self::SUCCESS;
         }
+        if (! in_array($action, ['create', 'password', 'delete'], true)) {
+            return $this->refused("\"{$action}\" is none of create, list, password and delete.");
+        }
         $email = Str::lower((string) $this->argument('email'));
         if (Validator::make(['email' => $email], ['email' => ['required', 'email', 'max:255']])->fails()) {
             return $this->refused("\"{$email}\" is no e-mail address.");
@@ -46,8 +49,7 @@ final class PainterCommand extends Command
             $action === 'create' => $painter !== null ? $this->refused("{$email} has an account already.") : $this->create($email),
             $painter === null => $this->refused("{$email} has no account. \"hyalin:painter list\" shows those there are."),
             $action === 'password' => $this->password($painter),
-            $action === 'delete' => $this->delete($painter, $deleteAccount),
-            default => $this->refused("\"{$action}\" is none of create, list, password and delete."),
+            default => $this->delete($painter, $deleteAccount),
         };
     }
 

@@ -106,7 +106,7 @@ final class Kit
         return $apart < self::SITS_MM && -self::SITS_COS > $peg->axis[0] * $socket->axis[0] + $peg->axis[1] * $socket->axis[1] + $peg->axis[2] * $socket->axis[2];
     }
 
-    /** @return array{float, float, float} where the peg's cap comes to lie: its shoulder on the rim, unless it is too long */
+    /** @return array{float, float, float} mm, where the peg's cap comes to lie: its shoulder on the rim, unless it is too long */
     private static function seat(Plug $peg, Plug $socket): array
     {
         $above = max(0.0, $socket->depth - $peg->depth);
@@ -119,6 +119,7 @@ final class Kit
      * @param  array<int, Pose>  $now
      * @param  array{int, int}  $own  part that is moved, and its peg or socket
      * @param  array{int, int}  $there  part that stays
+     * @return Pose of the part that is moved, on its seat and turned as pegs or outlines tell
      */
     private static function joined(array $parts, array $now, array $own, array $there): Pose
     {

@@ -109,23 +109,17 @@ final class PrintFindings
     {
         [$x, $y, $z] = $mesh->coordinates();
         $shellOf = $measures->shellOf;
+        $mm2 = $mesh->areas();
+        $t = 0;
         // Flat lists by shell: one pass over every triangle.
         $area = $volume = $count = $lx = $ly = $lz = $hx = $hy = $hz = [];
         foreach ($mesh->chunks() as $c) {
-            for ($i = 1, $n = \count($c); $i < $n; $i += 3) {
+            for ($i = 1, $n = \count($c); $i < $n; $i += 3, $t++) {
                 [$a, $b, $d] = [$c[$i], $c[$i + 1], $c[$i + 2]];
                 $s = $shellOf[$a];
-                $ux = $x[$b] - $x[$a];
-                $uy = $y[$b] - $y[$a];
-                $uz = $z[$b] - $z[$a];
-                $vx = $x[$d] - $x[$a];
-                $vy = $y[$d] - $y[$a];
-                $vz = $z[$d] - $z[$a];
-                $nx = $uy * $vz - $uz * $vy;
-                $ny = $uz * $vx - $ux * $vz;
-                $nz = $ux * $vy - $uy * $vx;
-                $area[$s] = ($area[$s] ?? 0.0) + \sqrt($nx * $nx + $ny * $ny + $nz * $nz) / 2;
-                $volume[$s] = ($volume[$s] ?? 0.0) + ($x[$a] * $nx + $y[$a] * $ny + $z[$a] * $nz) / 6;
+                $area[$s] = ($area[$s] ?? 0.0) + $mm2[$t];
+                $volume[$s] = ($volume[$s] ?? 0.0)
+                    + ($x[$a] * ($y[$b] * $z[$d] - $z[$b] * $y[$d]) + $y[$a] * ($z[$b] * $x[$d] - $x[$b] * $z[$d]) + $z[$a] * ($x[$b] * $y[$d] - $y[$b] * $x[$d])) / 6;
                 $count[$s] = ($count[$s] ?? 0) + 1;
             }
         }

@@ -38,13 +38,13 @@ final class SignUp
             if (! self::isOpen($invitation)) {
                 throw ValidationException::withMessages(['email' => $invitation === null ? 'Sign-up is closed here. Ask whoever runs this Hyalin for an invitation.' : 'This invitation was used or has expired. Ask for another one.']);
             }
+            if ($invitation !== null) {
+                Invitation::opened($invitation)->update(['used_at' => now()]);
+            }
             $isOwner = ! Painter::query()->where('is_owner', true)->exists() && self::isEmpty();
             $painter = new Painter(['name' => $name, 'email' => $email, 'password' => $password]);
             $painter->is_owner = $isOwner;
             $painter->save();
-            if ($invitation !== null) {
-                Invitation::opened($invitation)->update(['used_at' => now()]);
-            }
 
             return $painter;
         });

@@ -151,7 +151,6 @@ final readonly class AssignArea
         if ($study === null) {
             return null;
         }
-        [$u, $f] = [$light->axis(), $light->frontAxis()];
         $working = $study->working();
         $corners = $working->corners();
         $own = [];
@@ -160,7 +159,7 @@ final readonly class AssignArea
                 $own[$corners[3 * $t]] = $own[$corners[3 * $t + 1]] = $own[$corners[3 * $t + 2]] = true;
             }
         }
-        $across = Mirror::best($working, [[$u[1] * $f[2] - $u[2] * $f[1], $u[2] * $f[0] - $u[0] * $f[2], $u[0] * $f[1] - $u[1] * $f[0]], $f])->across($own);
+        $across = Mirror::best($working, [$light->sideAxis(), $light->frontAxis()])->across($own);
         if (count($across) < self::ALIKE * count($own)) {
             return null;
         }

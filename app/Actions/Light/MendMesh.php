@@ -30,26 +30,19 @@ final class MendMesh
         $kinds = array_values(array_unique([...array_diff($mesh->mended ?? [], [$kind->value]), ...$isMended ? [$kind->value] : []]));
         $full = MeshStore::mesh($whole);
         $measures = MeshMeasures::of($full);
-        $without = [];
-        $isFound = $isTurnedRound = false;
-        foreach (PrintFindings::of($full, $measures, $mesh->unit_mm) as $finding) {
-            $isFound = $isFound || $finding->kind === $kind;
-            if (in_array($finding->kind->value, $kinds, true)) {
-                $isTurnedRound = $isTurnedRound || $finding->kind === FindingKind::InsideOut;
-                $without = [...$without, ...$finding->kind === FindingKind::InsideOut ? [] : array_merge(...$finding->groups)];
-            }
-        }
+        $found = PrintFindings::of($full, $measures, $mesh->unit_mm);
+        $isFound = array_filter($found, static fn (Finding $f): bool => $f->kind === $kind) !== [];
         if (! $isFound || ! $kind->isMended()) {
-            throw ValidationException::withMessages(['kind' => "No {$kind->value} were found in \"{$mesh->title}\"."]);
+            throw ValidationException::withMessages(['kind' => "\"{$mesh->title}\" has no {$kind->value} to leave out or put back: reload the page."]);
         }
-        [$left, $from] = PrintFindings::mended($full, $measures, $without, $isTurnedRound);
+        [$left, $from] = PrintFindings::mended($full, $measures, self::leftOut($found, $kinds), in_array(FindingKind::InsideOut->value, $kinds, true));
         if ($left->triangles() === 0) {
-            throw ValidationException::withMessages(['kind' => "Nothing would be left of \"{$mesh->title}\"."]);
+            throw ValidationException::withMessages(['kind' => "Nothing would be left of \"{$mesh->title}\": put something else back first."]);
         }
-        $chosen = self::chosenOfWhole($mesh, $full);
+        $chosen = self::chosenOfWhole($mesh, $full, $measures, $found);
         $old = $mesh->path;
         $path = $kinds === [] ? $whole : self::stored($left);
-        StoredStudy::putChosen($path, array_map(static fn (int $t): array => $chosen[$t] ?? [], $kinds === [] ? range(0, $full->triangles() - 1) : $from));
+        StoredStudy::putChosen($path, $chosen === [] ? [] : array_map(static fn (int $t): array => $chosen[$t] ?? [], $kinds === [] ? range(0, $full->triangles() - 1) : $from));
         $mesh->update([
             'path' => $path,
             'whole_path' => $kinds === [] ? null : $whole,
@@ -72,9 +65,9 @@ final class MendMesh
         $full = MeshStore::mesh($mesh->path);
         $measures = MeshMeasures::of($full);
         $found = array_filter(PrintFindings::of($full, $measures, $mesh->unit_mm), static fn (Finding $f): bool => $f->kind === FindingKind::SideBySide);
-        $groups = (array_values($found)[0] ?? throw ValidationException::withMessages(['kind' => "\"{$mesh->title}\" is one part."]))->groups;
+        $groups = (array_values($found)[0] ?? throw ValidationException::withMessages(['kind' => "\"{$mesh->title}\" is one part: there is nothing to pull apart."]))->groups;
         if (count($groups) + $mesh->figure->meshes()->count() - 1 > ImportMesh::MOST) {
-            throw ValidationException::withMessages(['kind' => 'A figure takes '.ImportMesh::MOST.' print files.']);
+            throw ValidationException::withMessages(['kind' => 'A figure takes '.ImportMesh::MOST.' print files: remove some first.']);
         }
         $chosen = StoredStudy::chosenOf($mesh->path);
         DB::transaction(static function () use ($mesh, $full, $measures, $groups, $chosen): void {
@@ -101,25 +94,36 @@ final class MendMesh
     }
 
     /**
+     * @param  list<Finding>  $found
+     * @param  list<string>  $kinds  that are mended
+     * @return list<int> shells that are left out; what is inside out is turned round instead
+     */
+    private static function leftOut(array $found, array $kinds): array
+    {
+        $shells = [];
+        foreach ($found as $finding) {
+            if ($finding->kind !== FindingKind::InsideOut && in_array($finding->kind->value, $kinds, true)) {
+                $shells = [...$shells, ...array_merge(...$finding->groups)];
+            }
+        }
+
+        return $shells;
+    }
+
+    /**
      * What the painter chose, by triangle of the file as it came.
      *
+     * @param  list<Finding>  $found  in that file
      * @return array<int, list<int|null>>
      */
-    private static function chosenOfWhole(FigureMesh $mesh, TriangleMesh $full): array
+    private static function chosenOfWhole(FigureMesh $mesh, TriangleMesh $full, MeshMeasures $measures, array $found): array
     {
         $chosen = StoredStudy::chosenOf($mesh->path);
         if ($mesh->whole_path === null || $chosen === []) {
             return $chosen;
         }
-        $measures = MeshMeasures::of($full);
-        $without = [];
-        foreach (PrintFindings::of($full, $measures, $mesh->unit_mm) as $finding) {
-            if ($finding->kind !== FindingKind::InsideOut && in_array($finding->kind->value, $mesh->mended ?? [], true)) {
-                $without = [...$without, ...array_merge(...$finding->groups)];
-            }
-        }
         $known = StoredStudy::chosenOf($mesh->whole_path);
-        foreach (PrintFindings::mended($full, $measures, $without, false)[1] as $n => $t) {
+        foreach (PrintFindings::mended($full, $measures, self::leftOut($found, $mesh->mended ?? []), false)[1] as $n => $t) {
             $known[$t] = $chosen[$n] ?? [];
         }
 

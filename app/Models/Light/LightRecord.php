@@ -119,6 +119,14 @@ final class LightRecord extends Model
         return self::SIDES[$this->frontName()];
     }
 
+    /** @return array{float, float, float} from one side of the figure to the other, of length 1 */
+    public function sideAxis(): array
+    {
+        [$u, $f] = [$this->axis(), $this->frontAxis()];
+
+        return [$u[1] * $f[2] - $u[2] * $f[1], $u[2] * $f[0] - $u[0] * $f[2], $u[0] * $f[1] - $u[1] * $f[0]];
+    }
+
     /**
      * The directed sprays, those that are not used with no pass.
      *

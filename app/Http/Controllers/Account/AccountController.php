@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Account;
 
 use App\Actions\Account\DeleteAccount;
 use App\Actions\Account\SignUp;
+use App\Http\Requests\AccountRules;
 use App\Models\Painter;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -13,7 +14,6 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Validation\Rule;
-use Illuminate\Validation\Rules\Password;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
@@ -30,10 +30,10 @@ final class AccountController
 
     public function update(Request $request, #[CurrentUser] Painter $painter): RedirectResponse
     {
-        $request->merge(['email' => is_string($request->input('email')) ? mb_strtolower(trim($request->string('email')->value())) : $request->input('email')]);
+        AccountRules::lowerEmail($request);
         $request->validate([
-            'name' => ['required', 'string', 'max:80'],
-            'email' => ['required', 'string', 'email', 'max:255', Rule::unique('painters', 'email')->ignore($painter->id)],
+            'name' => AccountRules::NAME,
+            'email' => [...AccountRules::EMAIL, Rule::unique('painters', 'email')->ignore($painter->id)],
         ]);
         if ($request->string('email')->value() !== $painter->email) {
             self::notTheDemo($painter, 'email');
@@ -46,7 +46,7 @@ final class AccountController
     /** Another password signs out everywhere but here. */
     public function password(Request $request, #[CurrentUser] Painter $painter): RedirectResponse
     {
-        $request->validate(['current' => ['required', 'string', 'current_password'], 'password' => ['required', 'string', Password::min(10), 'max:200']]);
+        $request->validate(['current' => ['required', 'string', 'current_password'], 'password' => AccountRules::password()]);
         $painter->update(['password' => $request->string('password')->value()]);
         Auth::logoutOtherDevices($request->string('password')->value());
 

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Account;
 
+use App\Http\Requests\AccountRules;
 use App\Models\Painter;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Password;
 use Illuminate\Support\Str;
-use Illuminate\Validation\Rules\Password as PasswordRule;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
@@ -41,7 +41,7 @@ final class PasswordController
     /** @throws ValidationException when the link is not, or no longer, right */
     public function reset(Request $request): RedirectResponse
     {
-        $request->validate(['token' => ['required', 'string'], 'email' => ['required', 'string', 'email'], 'password' => ['required', 'string', PasswordRule::min(10), 'max:200']]);
+        $request->validate(['token' => ['required', 'string'], 'email' => ['required', 'string', 'email'], 'password' => AccountRules::password()]);
         $status = Password::reset(
             ['email' => $request->string('email')->lower()->value(), 'password' => $request->string('password')->value(), 'token' => $request->string('token')->value()],
             static function (Painter $painter, string $password): void {

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Account;
 
 use App\Actions\Account\SignUp;
+use App\Http\Requests\AccountRules;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Validation\Rules\Password;
 use Inertia\Inertia;
 use Inertia\Response;
 
@@ -26,11 +26,11 @@ final class SignUpController
 
     public function store(Request $request, SignUp $signUp): RedirectResponse
     {
-        $request->merge(['email' => is_string($request->input('email')) ? mb_strtolower(trim($request->string('email')->value())) : $request->input('email')]);
+        AccountRules::lowerEmail($request);
         $request->validate([
-            'name' => ['required', 'string', 'max:80'],
-            'email' => ['required', 'string', 'email', 'max:255', 'unique:painters,email'],
-            'password' => ['required', 'string', Password::min(10), 'max:200'],
+            'name' => AccountRules::NAME,
+            'email' => [...AccountRules::EMAIL, 'unique:painters,email'],
+            'password' => AccountRules::password(),
             'invitation' => ['nullable', 'string', 'max:80'],
         ]);
         $painter = $signUp(

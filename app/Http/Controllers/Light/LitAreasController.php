@@ -130,8 +130,7 @@ final class LitAreasController
             throw ValidationException::withMessages(['to' => 'Root and tip must be two points.']);
         }
         if ($request->has('along')) {
-            [$u, $f] = [$light->axis(), $light->frontAxis()];
-            $points = SetGradient::along($light, $area, $request->string('along')->value() === 'front' ? $f : [$u[1] * $f[2] - $u[2] * $f[1], $u[2] * $f[0] - $u[0] * $f[2], $u[0] * $f[1] - $u[1] * $f[0]]);
+            $points = SetGradient::along($light, $area, $request->string('along')->value() === 'front' ? $light->frontAxis() : $light->sideAxis());
         }
         $set($light, $area, $request->boolean('isGradient'), $points);
 

@@ -6,7 +6,7 @@ import { many } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
 import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
-import { Field } from '@/shared/ui/field';
+import { Entry } from '@/shared/ui/entry';
 import { Notice } from '@/shared/ui/notice';
 
 type Account = { name: string; email: string; isOwner: boolean; figures: number };
@@ -52,27 +52,8 @@ function Who({ account }: { account: Account }) {
                 form.put(url('account.update'), { preserveScroll: true });
             }}
         >
-            <Field
-                label="Name"
-                autoComplete="name"
-                required
-                value={form.data.name}
-                error={form.errors.name}
-                onChange={(event) => {
-                    form.setData('name', event.target.value);
-                }}
-            />
-            <Field
-                label="E-mail"
-                type="email"
-                autoComplete="username"
-                required
-                value={form.data.email}
-                error={form.errors.email}
-                onChange={(event) => {
-                    form.setData('email', event.target.value);
-                }}
-            />
+            <Entry form={form} of="name" kind="name" />
+            <Entry form={form} of="email" kind="email" />
             <Save isDone={form.recentlySuccessful} isBusy={form.processing} label="Save" done="Saved." />
         </Part>
     );
@@ -92,19 +73,13 @@ function Password() {
                 });
             }}
         >
-            <Current form={form} />
-            <Field
+            <Entry form={form} of="current" kind="password" label="Present password" />
+            <Entry
+                form={form}
+                of="password"
+                kind="newPassword"
                 label="New password"
-                type="password"
-                autoComplete="new-password"
-                required
-                minLength={10}
                 hint="At least 10 characters. All other devices are signed out."
-                value={form.data.password}
-                error={form.errors.password}
-                onChange={(event) => {
-                    form.setData('password', event.target.value);
-                }}
             />
             <Save
                 isDone={form.recentlySuccessful}
@@ -130,7 +105,7 @@ function Elsewhere() {
                 });
             }}
         >
-            <Current form={form} />
+            <Entry form={form} of="current" kind="password" label="Present password" />
             <Save
                 isDone={form.recentlySuccessful}
                 isBusy={form.processing}
@@ -183,33 +158,11 @@ function Leave({ account }: { account: Account }) {
                 </a>
                 .
             </p>
-            <Current form={form} />
+            <Entry form={form} of="current" kind="password" label="Present password" />
             <Button type="submit" className="self-start" disabled={form.processing}>
                 Delete my account
             </Button>
         </Part>
-    );
-}
-
-type HasCurrent = {
-    data: { current: string };
-    errors: Partial<Record<'current', string>>;
-    setData: (key: 'current', value: string) => void;
-};
-
-function Current({ form }: { form: HasCurrent }) {
-    return (
-        <Field
-            label="Present password"
-            type="password"
-            autoComplete="current-password"
-            required
-            value={form.data.current}
-            error={form.errors.current}
-            onChange={(event) => {
-                form.setData('current', event.target.value);
-            }}
-        />
     );
 }
 

@@ -43,7 +43,7 @@ export function Glow({
         <section aria-label={`Glow of ${lamp.name}`} className="flex flex-col gap-2 bg-sunk p-2">
             <p>
                 {lamp.name} lights fully what faces it within {one(glow.fullMm)} mm, half of that at {one(glow.halfMm)}{' '}
-                mm, a tenth at {one(glow.tenthMm)} mm.
+                mm, a tenth at {one(glow.tenthMm)} mm (estimate).
             </p>
             {glow.areas.length === 0 ? (
                 <p>It reaches no other area.</p>

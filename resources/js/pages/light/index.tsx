@@ -248,7 +248,11 @@ function AreaTools({ study }: { study: Study }) {
             onGradient={study.setGradient}
             onMirror={() => void change('POST', url('light.mirror', path), { areaId: area })}
             noAreaCm2={light.noAreaCm2}
-            onPropose={() => void change('POST', url('light.propose', path))}
+            onPropose={() =>
+                void change('POST', url('light.propose', path)).then((done) => {
+                    if (done) study.setMessage('Areas and their names are a proposal: look at each.');
+                })
+            }
             onUndo={light.canUndo ? () => void change('POST', url('light.undo', path)) : null}
             onRedo={light.canRedo ? () => void change('POST', url('light.redo', path)) : null}
         />

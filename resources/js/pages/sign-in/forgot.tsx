@@ -1,7 +1,7 @@
 import { Link, useForm } from '@inertiajs/react';
 import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
-import { Field } from '@/shared/ui/field';
+import { Entry } from '@/shared/ui/entry';
 import { Notice } from '@/shared/ui/notice';
 import { Door } from './door';
 
@@ -21,17 +21,7 @@ export default function ForgotPage({ isSent }: { isSent: boolean }) {
                     form.post(url('password.email'));
                 }}
             >
-                <Field
-                    label="E-mail"
-                    type="email"
-                    autoComplete="username"
-                    required
-                    value={form.data.email}
-                    error={form.errors.email}
-                    onChange={(event) => {
-                        form.setData('email', event.target.value);
-                    }}
-                />
+                <Entry form={form} of="email" kind="email" />
                 <Button type="submit" look="main" disabled={form.processing}>
                     Send me a link
                 </Button>

@@ -1,7 +1,7 @@
 import { Link, router, useForm } from '@inertiajs/react';
 import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
-import { Field } from '@/shared/ui/field';
+import { Entry } from '@/shared/ui/entry';
 import { Door } from './door';
 
 type Props = { demo: { email: string; password: string } | null; canSignUp: boolean };
@@ -22,28 +22,8 @@ export default function SignInPage({ demo, canSignUp }: Props) {
                     });
                 }}
             >
-                <Field
-                    label="E-mail"
-                    type="email"
-                    autoComplete="username"
-                    required
-                    value={form.data.email}
-                    error={form.errors.email}
-                    onChange={(event) => {
-                        form.setData('email', event.target.value);
-                    }}
-                />
-                <Field
-                    label="Password"
-                    type="password"
-                    autoComplete="current-password"
-                    required
-                    value={form.data.password}
-                    error={form.errors.password}
-                    onChange={(event) => {
-                        form.setData('password', event.target.value);
-                    }}
-                />
+                <Entry form={form} of="email" kind="email" />
+                <Entry form={form} of="password" kind="password" />
                 <Button type="submit" disabled={form.processing}>
                     Sign in
                 </Button>

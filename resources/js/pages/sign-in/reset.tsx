@@ -1,7 +1,7 @@
 import { Link, useForm } from '@inertiajs/react';
 import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
-import { Field } from '@/shared/ui/field';
+import { Entry } from '@/shared/ui/entry';
 import { Door } from './door';
 
 export default function ResetPage({ token, email }: { token: string; email: string }) {
@@ -15,30 +15,8 @@ export default function ResetPage({ token, email }: { token: string; email: stri
                     form.post(url('password.update'));
                 }}
             >
-                <Field
-                    label="E-mail"
-                    type="email"
-                    autoComplete="username"
-                    required
-                    value={form.data.email}
-                    error={form.errors.email}
-                    onChange={(event) => {
-                        form.setData('email', event.target.value);
-                    }}
-                />
-                <Field
-                    label="New password"
-                    type="password"
-                    autoComplete="new-password"
-                    required
-                    minLength={10}
-                    hint="At least 10 characters."
-                    value={form.data.password}
-                    error={form.errors.password}
-                    onChange={(event) => {
-                        form.setData('password', event.target.value);
-                    }}
-                />
+                <Entry form={form} of="email" kind="email" />
+                <Entry form={form} of="password" kind="newPassword" label="New password" />
                 <Button type="submit" look="main" disabled={form.processing}>
                     Set the password
                 </Button>

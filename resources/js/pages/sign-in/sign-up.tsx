@@ -1,7 +1,7 @@
 import { Link, useForm } from '@inertiajs/react';
 import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
-import { Field } from '@/shared/ui/field';
+import { Entry } from '@/shared/ui/entry';
 import { Door } from './door';
 
 type Props = { invitation: string | null; isOpen: boolean };
@@ -18,40 +18,9 @@ export default function SignUpPage({ invitation, isOpen }: Props) {
                         form.post(url('sign-up.store'));
                     }}
                 >
-                    <Field
-                        label="Name"
-                        autoComplete="name"
-                        required
-                        value={form.data.name}
-                        error={form.errors.name}
-                        onChange={(event) => {
-                            form.setData('name', event.target.value);
-                        }}
-                    />
-                    <Field
-                        label="E-mail"
-                        type="email"
-                        autoComplete="username"
-                        required
-                        value={form.data.email}
-                        error={form.errors.email}
-                        onChange={(event) => {
-                            form.setData('email', event.target.value);
-                        }}
-                    />
-                    <Field
-                        label="Password"
-                        type="password"
-                        autoComplete="new-password"
-                        required
-                        minLength={10}
-                        hint="At least 10 characters."
-                        value={form.data.password}
-                        error={form.errors.password}
-                        onChange={(event) => {
-                            form.setData('password', event.target.value);
-                        }}
-                    />
+                    <Entry form={form} of="name" kind="name" />
+                    <Entry form={form} of="email" kind="email" />
+                    <Entry form={form} of="password" kind="newPassword" />
                     <Button type="submit" look="main" disabled={form.processing}>
                         Create the account
                     </Button>
