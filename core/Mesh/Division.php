@@ -61,12 +61,11 @@ final readonly class Division
      * With creases and patches as they were found before: both are slow.
      *
      * @param  list<float>  $crease  by vertex
-     * @param  list<int>  $of  patch by vertex
      * @param  float  $tip  mm
      */
-    public static function known(SurfaceGraph $surface, array $crease, array $of, float $tip): self
+    public static function known(SurfaceGraph $surface, array $crease, Patches $patches, float $tip): self
     {
-        return new self($surface, $crease, $tip, Patches::known($surface, $crease, $of));
+        return new self($surface, $crease, $tip, $patches);
     }
 
     /** @return int into which the creases alone cut it */
@@ -118,30 +117,6 @@ final readonly class Division
         }
 
         return \array_map(static fn (int $area): ?int => $area === self::NONE ? null : $area, $this->shortened(\array_values($labels), $seeds));
-    }
-
-    /**
-     * What hangs together with a vertex over borders that are creased less than this.
-     *
-     * @param  float  $depth  creaseness of a border that stops it, 0 or more: 0.01 a shallow groove, 0.3 a deep fold
-     * @return array<int, true> by vertex
-     */
-    public function filled(int $vertex, float $depth): array
-    {
-        $start = $this->patches->of[$vertex];
-        $reached = [$start => true];
-        $open = [$start];
-        while ($open !== []) {
-            $p = \array_pop($open);
-            foreach ($this->patches->borders[$p] as $q => [$length, $sum]) {
-                if (! isset($reached[$q]) && $sum < $depth * $length) {
-                    $reached[$q] = true;
-                    $open[] = $q;
-                }
-            }
-        }
-
-        return \array_fill_keys(\array_keys(\array_filter($this->patches->of, static fn (int $p): bool => isset($reached[$p]))), true);
     }
 
     /**

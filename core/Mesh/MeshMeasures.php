@@ -35,8 +35,8 @@ final readonly class MeshMeasures
         [$x, $y, $z] = $mesh->coordinates();
         [$area, $volume] = self::areaAndVolume($mesh, $x, $y, $z);
         [$open, $inconsistent] = self::edges($mesh);
-        [$shells, $shellOf] = self::shells($mesh, \count($x));
-        $bounds = self::bounds($mesh, $x, $y, $z);
+        [$shells, $shellOf] = self::shells($mesh);
+        $bounds = $mesh->bounds();
         if ($bounds[0] === $bounds[1]) {
             throw InvalidMesh::flat();
         }
@@ -100,9 +100,9 @@ final readonly class MeshMeasures
     }
 
     /** @return array{int, list<int>} */
-    private static function shells(TriangleMesh $mesh, int $vertices): array
+    public static function shells(TriangleMesh $mesh): array
     {
-        $parent = \range(0, $vertices - 1);
+        $parent = \range(0, $mesh->vertices() - 1);
         $used = [];
         foreach ($mesh->chunks() as $c) {
             for ($i = 1, $n = \count($c); $i < $n; $i += 3) {
@@ -142,41 +142,5 @@ final readonly class MeshMeasures
         }
 
         return [\count($shells), $shellOf];
-    }
-
-    /**
-     * @param  list<float>  $x
-     * @param  list<float>  $y
-     * @param  list<float>  $z
-     * @return array{array{float, float, float}, array{float, float, float}} of the vertices that triangles use
-     */
-    private static function bounds(TriangleMesh $mesh, array $x, array $y, array $z): array
-    {
-        $low = [INF, INF, INF];
-        $high = [-INF, -INF, -INF];
-        foreach ($mesh->chunks() as $c) {
-            foreach ($c as $v) {
-                if ($x[$v] < $low[0]) {
-                    $low[0] = $x[$v];
-                }
-                if ($x[$v] > $high[0]) {
-                    $high[0] = $x[$v];
-                }
-                if ($y[$v] < $low[1]) {
-                    $low[1] = $y[$v];
-                }
-                if ($y[$v] > $high[1]) {
-                    $high[1] = $y[$v];
-                }
-                if ($z[$v] < $low[2]) {
-                    $low[2] = $z[$v];
-                }
-                if ($z[$v] > $high[2]) {
-                    $high[2] = $z[$v];
-                }
-            }
-        }
-
-        return [$low, $high];
     }
 }

@@ -9,13 +9,21 @@ namespace Hyalin\Mesh;
  */
 final readonly class Mirror
 {
-    /** Vertices that the plane is looked for with. */
+    /** Vertices that the plane is looked for with, and how many times as many they are held against. */
     private const SAMPLES = 1500;
+
+    private const AGAINST = 6;
 
     /** Of the size: how far the plane may lie from the middle, and what counts as across. */
     private const AWAY = 0.1;
 
     private const NEAR = 0.03;
+
+    /** How much finer the cells are in which partners are looked for. */
+    private const FINE = 4;
+
+    /** Cells to a row. */
+    private const ACROSS = 1_000_003;
 
     /** Cosine between normals of what lies across. */
     private const ALIKE = 0.3;
@@ -23,61 +31,80 @@ final readonly class Mirror
     /**
      * @param  array{float, float, float}  $axis  of length 1, across the plane
      * @param  float  $at  mm along it
-     * @param  array<int, list<int>>  $cells
+     * @param  array<int, list<int>>  $cells  of all vertices, a quarter as wide as what is near
      * @param  list<list<float>>  $places  x, y, z
      * @param  array{list<float>, list<float>, list<float>}  $normals
      */
-    private function __construct(private array $axis, public float $at, private float $cell, private array $cells, private array $places, private array $normals)
+    private function __construct(public array $axis, public float $at, private float $cell, private array $cells, private array $places, private array $normals)
     {
     }
 
     /** @param  array{float, float, float}  $axis  of length 1, from one side of the figure to the other */
     public static function of(TriangleMesh $mesh, array $axis): self
     {
-        $places = $mesh->coordinates();
-        [$x, $y, $z] = $places;
-        $measures = MeshMeasures::of($mesh);
-        $size = $measures->size();
-        $cell = self::NEAR * $size;
-        $cells = [];
-        foreach ($x as $v => $_) {
-            $cells[self::key($x[$v], $y[$v], $z[$v], $cell)][] = $v;
-        }
-        [$nx, $ny, $nz] = Normals::ofVertices($x, $y, $z, $mesh->corners());
-        $normals = [array_values($nx), array_values($ny), array_values($nz)];
-        $middle = 0.0;
-        foreach ([0, 1, 2] as $k) {
-            $middle += $axis[$k] * ($measures->boundsMm[0][$k] + $measures->boundsMm[1][$k]) / 2;
-        }
-        $best = new self($axis, $middle, $cell, $cells, $places, $normals);
-        // Coarse first, then close about the best.
-        foreach ([self::AWAY / 10, self::AWAY / 100] as $step) {
-            $from = $best->at;
-            $least = INF;
-            for ($n = -10; $n <= 10; $n++) {
-                $try = new self($axis, $from + $n * $step * $size, $cell, $cells, $places, $normals);
-                $unlike = $try->unlike();
-                // The middle where several are as good.
-                if ($unlike + 1e-9 * abs($n) < $least) {
-                    [$least, $best] = [$unlike + 1e-9 * abs($n), $try];
-                }
-            }
-        }
-
-        return $best;
+        return self::best($mesh, [$axis]);
     }
 
     /**
      * Of the figure and not of how its file happens to face: the axis that it is more alike on both sides of.
      *
-     * @param  list<array{float, float, float}>  $axes  of length 1, one at least
+     * @param  non-empty-list<array{float, float, float}>  $axes  of length 1
      */
     public static function best(TriangleMesh $mesh, array $axes): self
     {
-        $planes = array_map(static fn (array $axis): self => self::of($mesh, $axis), $axes);
-        usort($planes, static fn (self $a, self $b): int => $a->unlike() <=> $b->unlike());
+        $places = $mesh->coordinates();
+        [$low, $high] = $mesh->bounds();
+        $near = self::NEAR * $mesh->size();
+        $step = max(1, intdiv($mesh->vertices(), self::SAMPLES * self::AGAINST));
+        $few = [];
+        foreach ($places[0] as $v => $x) {
+            if ($v % $step === 0) {
+                $few[self::key($x, $places[1][$v], $places[2][$v], $near)][] = $v;
+            }
+        }
+        $best = [INF, $axes[0], 0.0];
+        foreach ($axes as $axis) {
+            $middle = 0.0;
+            foreach ([0, 1, 2] as $k) {
+                $middle += $axis[$k] * ($low[$k] + $high[$k]) / 2;
+            }
+            $own = [INF, $axis, $middle];
+            // Coarse first, then close about the best.
+            foreach ([self::AWAY / 10, self::AWAY / 100] as $by) {
+                $from = $own[2];
+                for ($n = -10; $n <= 10; $n++) {
+                    $at = $from + $n * $by * $mesh->size();
+                    // The middle where several are as good.
+                    $unlike = self::unlike($places, $few, $near, $axis, $at, $step) + 1e-9 * abs($n);
+                    if ($unlike < $own[0]) {
+                        $own = [$unlike, $axis, $at];
+                    }
+                }
+            }
+            $best = $own[0] < $best[0] ? $own : $best;
+        }
 
-        return $planes[0];
+        return self::known($mesh, $best[1], $best[2]);
+    }
+
+    /**
+     * With the plane as it was found before.
+     *
+     * @param  array{float, float, float}  $axis  of length 1
+     * @param  float  $at  mm along it
+     */
+    public static function known(TriangleMesh $mesh, array $axis, float $at): self
+    {
+        $places = $mesh->coordinates();
+        [$x, $y, $z] = $places;
+        $cell = self::NEAR * $mesh->size() / self::FINE;
+        $cells = [];
+        foreach ($x as $v => $vx) {
+            $cells[self::key($vx, $y[$v], $z[$v], $cell)][] = $v;
+        }
+        [$nx, $ny, $nz] = Normals::ofVertices($x, $y, $z, $mesh->corners());
+
+        return new self($axis, $at, $cell, $cells, $places, [array_values($nx), array_values($ny), array_values($nz)]);
     }
 
     /**
@@ -86,13 +113,26 @@ final readonly class Mirror
      */
     public function across(array $vertices): array
     {
+        [$x, $y, $z] = $this->places;
+        // Only what lies across from the neighbourhood of one of them can be across from it.
+        $near = [];
+        $wide = self::FINE * $this->cell;
+        foreach ($vertices as $v => $_) {
+            $near[self::key($x[$v], $y[$v], $z[$v], $wide)] ??= $v;
+        }
+        $around = [];
+        foreach ($near as $v) {
+            foreach (self::keys($x[$v], $y[$v], $z[$v], $wide, 1) as $key) {
+                $around[$key] = true;
+            }
+        }
         $found = [];
-        foreach ($this->places[0] as $v => $_) {
+        foreach ($x as $v => $vx) {
             if (isset($vertices[$v])) {
                 continue;
             }
-            $other = $this->partner($v);
-            if ($other !== null && isset($vertices[$other])) {
+            [$px, $py, $pz] = self::reflected($this->axis, $vx, $y[$v], $z[$v], 2 * $this->at);
+            if (isset($around[self::key($px, $py, $pz, $wide)]) && isset($vertices[$this->partner($v, $px, $py, $pz) ?? -1])) {
                 $found[$v] = true;
             }
         }
@@ -100,36 +140,51 @@ final readonly class Mirror
         return $found;
     }
 
-    private function partner(int $v): ?int
+    /** @return int|null nearest vertex to where one would lie across that faces as it would */
+    private function partner(int $v, float $px, float $py, float $pz): ?int
     {
         [$x, $y, $z] = $this->places;
         [$nx, $ny, $nz] = $this->normals;
-        [$px, $py, $pz] = $this->reflected($x[$v], $y[$v], $z[$v], 2 * $this->at);
-        [$mx, $my, $mz] = $this->reflected($nx[$v], $ny[$v], $nz[$v], 0.0);
-        $least = $this->cell ** 2;
-        $nearest = null;
-        foreach ($this->around($px, $py, $pz) as $w) {
-            $square = ($x[$w] - $px) ** 2 + ($y[$w] - $py) ** 2 + ($z[$w] - $pz) ** 2;
-            if ($square < $least && $nx[$w] * $mx + $ny[$w] * $my + $nz[$w] * $mz >= self::ALIKE) {
-                [$least, $nearest] = [$square, $w];
+        [$mx, $my, $mz] = self::reflected($this->axis, $nx[$v], $ny[$v], $nz[$v], 0.0);
+        // Close by first: what is found there cannot be beaten by what lies farther.
+        foreach ([1, self::FINE] as $reach) {
+            $least = ($reach * $this->cell) ** 2;
+            $nearest = null;
+            foreach (self::keys($px, $py, $pz, $this->cell, $reach) as $key) {
+                foreach ($this->cells[$key] ?? [] as $w) {
+                    $square = ($x[$w] - $px) ** 2 + ($y[$w] - $py) ** 2 + ($z[$w] - $pz) ** 2;
+                    if ($square < $least && $nx[$w] * $mx + $ny[$w] * $my + $nz[$w] * $mz >= self::ALIKE) {
+                        [$least, $nearest] = [$square, $w];
+                    }
+                }
+            }
+            if ($nearest !== null) {
+                return $nearest;
             }
         }
 
-        return $nearest;
+        return null;
     }
 
-    /** @return float mean square of how far the other side is from where it should be, mm2, at most that of a cell */
-    private function unlike(): float
+    /**
+     * @param  array{list<float>, list<float>, list<float>}  $places
+     * @param  array<int, list<int>>  $cells
+     * @param  array{float, float, float}  $axis
+     * @return float mean square of how far the other side is from where it should be, mm2, at most that of a cell
+     */
+    private static function unlike(array $places, array $cells, float $cell, array $axis, float $at, int $step): float
     {
-        [$x, $y, $z] = $this->places;
-        $step = max(1, intdiv(count($x), self::SAMPLES));
+        [$x, $y, $z] = $places;
         $sum = 0.0;
         $count = 0;
-        for ($v = 0, $n = count($x); $v < $n; $v += $step) {
-            [$px, $py, $pz] = $this->reflected($x[$v], $y[$v], $z[$v], 2 * $this->at);
-            $least = $this->cell ** 2;
-            foreach ($this->around($px, $py, $pz) as $w) {
-                $least = min($least, ($x[$w] - $px) ** 2 + ($y[$w] - $py) ** 2 + ($z[$w] - $pz) ** 2);
+        for ($v = 0, $n = count($x); $v < $n; $v += $step * self::AGAINST) {
+            [$px, $py, $pz] = self::reflected($axis, $x[$v], $y[$v], $z[$v], 2 * $at);
+            $least = $cell ** 2;
+            foreach (self::keys($px, $py, $pz, $cell, 1) as $key) {
+                foreach ($cells[$key] ?? [] as $w) {
+                    $square = ($x[$w] - $px) ** 2 + ($y[$w] - $py) ** 2 + ($z[$w] - $pz) ** 2;
+                    $least = $square < $least ? $square : $least;
+                }
             }
             $sum += $least;
             $count++;
@@ -138,29 +193,36 @@ final readonly class Mirror
         return $sum / max(1, $count);
     }
 
-    /** @return array{float, float, float} */
-    private function reflected(float $x, float $y, float $z, float $twice): array
+    /**
+     * @param  array{float, float, float}  $axis
+     * @return array{float, float, float}
+     */
+    private static function reflected(array $axis, float $x, float $y, float $z, float $twice): array
     {
-        [$ax, $ay, $az] = $this->axis;
+        [$ax, $ay, $az] = $axis;
         $by = $twice - 2 * ($ax * $x + $ay * $y + $az * $z);
 
         return [$x + $by * $ax, $y + $by * $ay, $z + $by * $az];
     }
 
-    /** @return iterable<int> vertices in the cells around a place */
-    private function around(float $x, float $y, float $z): iterable
+    /** @return list<int> of the cells around a place, so many to each side */
+    private static function keys(float $x, float $y, float $z, float $cell, int $reach): array
     {
-        foreach ([-1, 0, 1] as $i) {
-            foreach ([-1, 0, 1] as $j) {
-                foreach ([-1, 0, 1] as $k) {
-                    yield from $this->cells[self::key($x + $i * $this->cell, $y + $j * $this->cell, $z + $k * $this->cell, $this->cell)] ?? [];
+        $middle = self::key($x, $y, $z, $cell);
+        $keys = [];
+        for ($i = -$reach; $i <= $reach; $i++) {
+            for ($j = -$reach; $j <= $reach; $j++) {
+                for ($k = -$reach; $k <= $reach; $k++) {
+                    $keys[] = $middle + ($i * self::ACROSS + $j) * self::ACROSS + $k;
                 }
             }
         }
+
+        return $keys;
     }
 
     private static function key(float $x, float $y, float $z, float $cell): int
     {
-        return (((int) floor($x / $cell) + 500_000) * 1_000_003 + (int) floor($y / $cell) + 500_000) * 1_000_003 + (int) floor($z / $cell) + 500_000;
+        return (((int) floor($x / $cell) + 500_000) * self::ACROSS + (int) floor($y / $cell) + 500_000) * self::ACROSS + (int) floor($z / $cell) + 500_000;
     }
 }

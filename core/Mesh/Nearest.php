@@ -15,10 +15,9 @@ final class Nearest
      */
     public static function to(TriangleMesh $mesh, array $at): array
     {
-        $squares = self::squares($mesh, $at);
-        $least = $squares === [] ? 0.0 : \min($squares);
+        [, $nearest, $least] = self::near($mesh, $at, -1.0);
 
-        return [(int) \array_search($least, $squares, true), \sqrt($least)];
+        return [$nearest, $least];
     }
 
     /**
@@ -48,38 +47,43 @@ final class Nearest
      */
     public static function within(TriangleMesh $mesh, array $at, float $radius): array
     {
-        $within = [];
-        foreach (self::squares($mesh, $at) as $t => $square) {
-            if ($square <= $radius * $radius) {
-                $within[] = $t;
-            }
-        }
+        [$within, $nearest] = self::near($mesh, $at, $radius);
 
-        return $within ?: [self::to($mesh, $at)[0]];
+        return $within ?: [$nearest];
     }
 
     /**
      * @param  array{float, float, float}  $at
-     * @return list<float> square of the distance of its middle by triangle, mm2
+     * @return array{list<int>, int, float} triangles within the radius, the nearest of all, and how far it is, mm
      */
-    private static function squares(TriangleMesh $mesh, array $at): array
+    public static function near(TriangleMesh $mesh, array $at, float $radius): array
     {
         [$x, $y, $z] = $mesh->coordinates();
         // Three times as far, so that corners need not be divided.
         [$px, $py, $pz] = [3 * $at[0], 3 * $at[1], 3 * $at[2]];
-        $squares = [];
+        $most = $radius < 0.0 ? -1.0 : 9 * $radius * $radius;
+        $least = \INF;
+        $within = [];
+        $nearest = $t = 0;
         foreach ($mesh->chunks() as $corners) {
-            for ($i = 1, $n = \count($corners); $i < $n; $i += 3) {
+            for ($i = 1, $n = \count($corners); $i < $n; $i += 3, $t++) {
                 $a = $corners[$i];
                 $b = $corners[$i + 1];
                 $c = $corners[$i + 2];
                 $dx = $x[$a] + $x[$b] + $x[$c] - $px;
                 $dy = $y[$a] + $y[$b] + $y[$c] - $py;
                 $dz = $z[$a] + $z[$b] + $z[$c] - $pz;
-                $squares[] = ($dx * $dx + $dy * $dy + $dz * $dz) / 9;
+                $square = $dx * $dx + $dy * $dy + $dz * $dz;
+                if ($square <= $most) {
+                    $within[] = $t;
+                }
+                if ($square < $least) {
+                    $least = $square;
+                    $nearest = $t;
+                }
             }
         }
 
-        return $squares;
+        return [$within, $nearest, $least === \INF ? 0.0 : \sqrt($least / 9)];
     }
 }

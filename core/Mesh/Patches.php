@@ -52,12 +52,37 @@ final readonly class Patches
     /**
      * As they were found before.
      *
-     * @param  list<float>  $crease  by vertex
-     * @param  list<int>  $of  patch by vertex
+     * @param  list<int>  $of  patch by vertex, from 0
+     * @param  list<float>  $area  mm2 by patch
+     * @param  array<int, array<int, array{float, float}>>  $borders  by patch and neighbour: length, and creaseness summed over it
      */
-    public static function known(SurfaceGraph $surface, array $crease, array $of): self
+    public static function known(array $of, array $area, array $borders): self
     {
-        return self::measured($surface, $crease, $of);
+        return new self($of, $area, $borders);
+    }
+
+    /**
+     * What hangs together with a vertex over borders that are creased less than this.
+     *
+     * @param  float  $depth  creaseness of a border that stops it, 0 or more: 0.01 a shallow groove, 0.3 a deep fold
+     * @return array<int, true> by vertex
+     */
+    public function filled(int $vertex, float $depth): array
+    {
+        $start = $this->of[$vertex];
+        $reached = [$start => true];
+        $open = [$start];
+        while ($open !== []) {
+            $p = \array_pop($open);
+            foreach ($this->borders[$p] as $q => [$length, $sum]) {
+                if (! isset($reached[$q]) && $sum < $depth * $length) {
+                    $reached[$q] = true;
+                    $open[] = $q;
+                }
+            }
+        }
+
+        return \array_fill_keys(\array_keys(\array_filter($this->of, static fn (int $p): bool => isset($reached[$p]))), true);
     }
 
     /**

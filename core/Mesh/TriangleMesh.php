@@ -144,6 +144,46 @@ final readonly class TriangleMesh
         return $areas;
     }
 
+    /** @return float longest side of its box */
+    public function size(): float
+    {
+        [$low, $high] = $this->bounds();
+
+        return max($high[0] - $low[0], $high[1] - $low[1], $high[2] - $low[2]);
+    }
+
+    /** @return array{array{float, float, float}, array{float, float, float}} the box around its triangles, lowest and highest corner */
+    public function bounds(): array
+    {
+        [$x, $y, $z] = $this->coordinates();
+        $low = [INF, INF, INF];
+        $high = [-INF, -INF, -INF];
+        foreach ($this->chunks() as $c) {
+            foreach ($c as $v) {
+                if ($x[$v] < $low[0]) {
+                    $low[0] = $x[$v];
+                }
+                if ($x[$v] > $high[0]) {
+                    $high[0] = $x[$v];
+                }
+                if ($y[$v] < $low[1]) {
+                    $low[1] = $y[$v];
+                }
+                if ($y[$v] > $high[1]) {
+                    $high[1] = $y[$v];
+                }
+                if ($z[$v] < $low[2]) {
+                    $low[2] = $z[$v];
+                }
+                if ($z[$v] > $high[2]) {
+                    $high[2] = $z[$v];
+                }
+            }
+        }
+
+        return [$low, $high];
+    }
+
     /**
      * Some of its triangles, without the vertices that none of them uses.
      *

@@ -129,7 +129,9 @@ final class LightTest extends TestCase
 
         // Half of the ball becomes another area by brush: there is a border now, as long as a circle.
         $cap = $this->area($figure, 'Cap');
-        $this->postJson("/figures/{$figure->id}/light/areas", ['at' => [0, 0, 40], 'tool' => 'brush', 'size' => 14.2, 'areaId' => $cap->id])->assertOk();
+        $this->postJson("/figures/{$figure->id}/light/areas", ['at' => [0, 0, 40], 'tool' => 'brush', 'size' => 14.2, 'areaId' => $cap->id])->assertOk()->assertJsonPath('isMeasured', false)->assertJsonPath('borders', []);
+        // The brush waits for no numbers: whoever reads them has them measured.
+        $this->getJson("/figures/{$figure->id}/light/shown")->assertOk()->assertJsonPath('isMeasured', true)->assertJsonCount(1, 'borders');
         $borders = $light->refresh()->result['borders'] ?? [];
         self::assertCount(1, $borders);
         self::assertEqualsWithDelta(2 * M_PI * 10.0, $borders[0]['mm'], 4.0);
@@ -147,9 +149,10 @@ final class LightTest extends TestCase
         self::assertContains(0, $glow);
         $this->get("/figures/{$figure->id}/light/glow/{$this->area($figure, 'Nothing')->id}")->assertNotFound();
         // A whole piece, and nothing at all.
-        $this->postJson("/figures/{$figure->id}/light/areas", ['at' => [0, 0, 40], 'tool' => 'piece', 'size' => 1, 'areaId' => $ball->id])->assertOk()->assertJsonPath('borders', []);
+        $this->postJson("/figures/{$figure->id}/light/areas", ['at' => [0, 0, 40], 'tool' => 'piece', 'size' => 1, 'areaId' => $ball->id])->assertOk();
+        self::assertSame([], $this->measured($figure)->result['borders'] ?? null);
         $this->postJson("/figures/{$figure->id}/light/areas", ['at' => [8, 8, 0], 'tool' => 'crease', 'size' => 30, 'areaId' => null])->assertOk();
-        self::assertLessThan(8.0, array_column($light->refresh()->result['areas'] ?? [], 'cm2', 'areaId')[$table->id]);
+        self::assertLessThan(8.0, array_column($this->measured($figure)->result['areas'] ?? [], 'cm2', 'areaId')[$table->id]);
         $this->postJson("/figures/{$figure->id}/light/areas", ['at' => [0, 0], 'tool' => 'piece', 'size' => 1])->assertUnprocessable();
         $this->postJson("/figures/{$figure->id}/light/areas", ['at' => [0, 0, 0], 'tool' => 'piece', 'size' => 1, 'areaId' => 9999])->assertUnprocessable();
     }
@@ -213,7 +216,7 @@ final class LightTest extends TestCase
         $spot = $this->area($figure, 'Spot');
         $url = "/figures/{$figure->id}/light/areas";
         $this->postJson($url, ['at' => [10, 20, 4], 'tool' => 'brush', 'size' => 5, 'areaId' => $spot->id])->assertOk();
-        $cm2 = static fn (): float => array_column(LightRecord::query()->sole()->result['areas'] ?? [], 'cm2', 'areaId')[$spot->id] ?? 0.0;
+        $cm2 = fn (?Area $of = null): float => array_column($this->measured($figure)->result['areas'] ?? [], 'cm2', 'areaId')[($of ?? $spot)->id] ?? 0.0;
         // A brush wider than the plate is thick touches one side of it.
         self::assertEqualsWithDelta(M_PI * 25 / 100, $first = $cm2(), 0.1);
         $this->postJson("{$url}/grow", ['areaId' => $spot->id, 'mm' => 3])->assertOk();
@@ -227,7 +230,7 @@ final class LightTest extends TestCase
         self::assertEqualsWithDelta(2 * $first, $cm2(), 0.15);
         $other = $this->area($figure, 'Other');
         $this->postJson("{$url}/lasso", ['points' => [[18, 4, 4], [30, 4, 4], [30, 12, 4], [18, 12, 4]], 'areaId' => $other->id])->assertOk();
-        self::assertEqualsWithDelta(0.96, array_column(LightRecord::query()->sole()->result['areas'] ?? [], 'cm2', 'areaId')[$other->id], 0.25);
+        self::assertEqualsWithDelta(0.96, $cm2($other), 0.25);
         // The other side of the strip between them is bare, and nothing is across from a side face but a side face.
         foreach ([['lasso', ['points' => [[1, 1, 4], [2, 1, 4]], 'areaId' => $other->id]], ['lasso', ['points' => [[1, 1, 4], [1, 1, 4], [1, 1, 4]], 'areaId' => $other->id]], ['grow', ['areaId' => $other->id, 'mm' => 0]], ['mirror', ['areaId' => 9999]]] as [$what, $body]) {
             $this->postJson("{$url}/{$what}", $body)->assertUnprocessable();
@@ -392,14 +395,18 @@ final class LightTest extends TestCase
         $this->postJson("/figures/{$figure->id}/light/areas/divide", ['seeds' => array_slice($seeds, 0, 1)])->assertUnprocessable();
         $this->postJson("/figures/{$figure->id}/light/areas/divide", ['seeds' => [$seeds[0], ['at' => [5, 5, 20], 'areaId' => 9999]]])->assertUnprocessable();
         // What was given to other areas stays theirs until it is taken from them.
-        $this->postJson("/figures/{$figure->id}/light/areas/divide", ['seeds' => $seeds])->assertOk()->assertJsonCount(12, 'borders');
+        $this->postJson("/figures/{$figure->id}/light/areas/divide", ['seeds' => $seeds])->assertOk();
+        self::assertCount(12, $this->measured($figure)->result['borders'] ?? []);
         $this->postJson("/figures/{$figure->id}/light/areas", ['at' => [5, 5, 20], 'tool' => 'piece', 'size' => 1, 'areaId' => null])->assertOk();
-        $this->postJson("/figures/{$figure->id}/light/areas/divide", ['seeds' => $seeds])->assertOk()->assertJsonCount(1, 'borders');
-        $sizes = static fn (): array => array_column(LightRecord::query()->sole()->result['areas'] ?? [], 'cm2', 'areaId');
+        $this->postJson("/figures/{$figure->id}/light/areas/divide", ['seeds' => $seeds])->assertOk();
+        self::assertCount(1, $this->measured($figure)->result['borders'] ?? []);
+        $sizes = fn (): array => array_column($this->measured($figure)->result['areas'] ?? [], 'cm2', 'areaId');
         $before = $sizes();
         // Every act can be taken back and done again, until another one is done.
-        $this->postJson("/figures/{$figure->id}/light/areas/undo")->assertOk()->assertJsonPath('canRedo', true)->assertJsonPath('noAreaCm2', fn (float|int $v): bool => abs($v - 10.0) < 1e-3);
-        $this->postJson("/figures/{$figure->id}/light/areas/undo")->assertOk()->assertJsonCount(12, 'borders');
+        $this->postJson("/figures/{$figure->id}/light/areas/undo")->assertOk()->assertJsonPath('canRedo', true);
+        self::assertEqualsWithDelta(10.0, $this->measured($figure)->result['noAreaCm2'] ?? null, 1e-3);
+        $this->postJson("/figures/{$figure->id}/light/areas/undo")->assertOk();
+        self::assertCount(12, $this->measured($figure)->result['borders'] ?? []);
         $this->postJson("/figures/{$figure->id}/light/areas/redo")->assertOk();
         $this->postJson("/figures/{$figure->id}/light/areas/redo")->assertOk()->assertJsonPath('canRedo', false);
         self::assertEqualsWithDelta($before, $sizes(), 1e-6);
@@ -589,5 +596,13 @@ final class LightTest extends TestCase
         }
 
         return TriangleMesh::of($out, $mesh->indices);
+    }
+
+    /** Read as the page reads it, so that what was brushed is measured. */
+    private function measured(Figure $figure): LightRecord
+    {
+        $this->getJson("/figures/{$figure->id}/light/shown")->assertOk()->assertJsonPath('isMeasured', true);
+
+        return LightRecord::ofFigure($figure);
     }
 }

@@ -348,6 +348,7 @@ describe('the light on a mesh', () => {
         grooves: 1,
         canUndo: false,
         canRedo: false,
+        isMeasured: true,
     };
     const mesh: MeshProps = {
         id: 2,
@@ -376,7 +377,14 @@ describe('the light on a mesh', () => {
     it('is read area by area', async () => {
         const chosen = vi.fn();
         const empty = { ...area, id: 12, name: 'Belt', cm2: null, exposure: null, shares: [], advice: [] };
-        render(<Areas figure={figure()} areas={[area, empty]} chosen={null} onChoose={chosen} />);
+        render(
+            <Areas
+                figure={figure()}
+                light={{ areas: [area, empty], isMeasured: true }}
+                chosen={null}
+                onChoose={chosen}
+            />,
+        );
         expect(screen.getByText('12.3').closest('tr')?.textContent).toContain('42');
         expect(screen.getByRole('img').getAttribute('aria-label')).toBe('10, 20, 40, 20, 10');
         expect(screen.getByText('not on the mesh')).toBeTruthy();

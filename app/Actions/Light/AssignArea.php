@@ -10,7 +10,6 @@ use App\Adapters\Light\StoredStudy;
 use App\Models\Light\LightRecord;
 use Hyalin\Mesh\Adjacency;
 use Hyalin\Mesh\MeshMeasures;
-use Hyalin\Mesh\Mirror;
 use Hyalin\Mesh\Nearest;
 use Hyalin\Mesh\Regions;
 use Hyalin\Mesh\SurfaceGraph;
@@ -20,17 +19,13 @@ use Hyalin\Mesh\Ways;
 /**
  * Gives part of a mesh to an area: all of one piece, what lies within creases, or what a brush touches.
  */
-final readonly class AssignArea
+final class AssignArea
 {
     /** Creaseness that stops a fill, for each step of its threshold. */
     private const CREASE = 0.005;
 
     /** Of an area: what must lie across from it for the figure to have two sides. */
     private const ALIKE = 0.3;
-
-    public function __construct(private MeasureAreas $measureAreas, private CastSprays $castSprays)
-    {
-    }
 
     /**
      * @param  array{float, float, float}  $at  point on the mesh, mm
@@ -47,7 +42,7 @@ final readonly class AssignArea
             return 0;
         }
 
-        return $this->give($light, $study, array_fill_keys($tool === 'crease' ? self::filled($study, $at, $size) : self::touched($mesh, $at, $tool, $size), $areaId));
+        return $this->give($study, array_fill_keys($tool === 'crease' ? self::filled($study, $at, $size) : self::touched($mesh, $at, $tool, $size), $areaId));
     }
 
     /**
@@ -76,7 +71,7 @@ final readonly class AssignArea
             }
         }
 
-        return $this->give($light, $study, $given);
+        return $this->give($study, $given);
     }
 
     /**
@@ -95,7 +90,7 @@ final readonly class AssignArea
         $line = array_values(array_unique(array_map(static fn (array $p): int => Nearest::vertex($working, $p), $points)));
         $within = count($line) < 3 ? null : SculptDivision::of($study)->enclosed($line);
 
-        return $within === null ? null : $this->give($light, $study, array_fill_keys(self::triangles($study, $within), $areaId));
+        return $within === null ? null : $this->give($study, array_fill_keys(self::triangles($study, $within), $areaId));
     }
 
     /**
@@ -136,7 +131,7 @@ final readonly class AssignArea
             }
         }
 
-        return $this->give($light, $study, $given);
+        return $this->give($study, $given);
     }
 
     /**
@@ -159,14 +154,14 @@ final readonly class AssignArea
                 $own[$corners[3 * $t]] = $own[$corners[3 * $t + 1]] = $own[$corners[3 * $t + 2]] = true;
             }
         }
-        $across = Mirror::best($working, [$light->sideAxis(), $light->frontAxis()])->across($own);
+        $across = $study->mirror([$light->sideAxis(), $light->frontAxis()])->across($own);
         if (count($across) < self::ALIKE * count($own)) {
             return null;
         }
         $areaOf = $study->areas();
         $given = array_filter(self::triangles($study, $across), static fn (int $t): bool => $areaOf[$t] !== $areaId);
 
-        return $this->give($light, $study, array_fill_keys($given, $toId));
+        return $this->give($study, array_fill_keys($given, $toId));
     }
 
     /**
@@ -174,7 +169,7 @@ final readonly class AssignArea
      * @param  list<int>  $made  areas of the brief that this act made: taken back, they go with it
      * @return int triangles that changed
      */
-    public function give(LightRecord $light, StoredStudy $study, array $areas, array $made = []): int
+    public function give(StoredStudy $study, array $areas, array $made = []): int
     {
         $chosen = $study->chosen();
         $areaOf = $study->areas();
@@ -184,8 +179,7 @@ final readonly class AssignArea
             $areaOf[$t] = $chosen[$t] = $areaId;
         }
         AreaHistory::of($study)->keep($made);
-        $study->choose(array_values($chosen), array_values($areaOf));
-        $this->measure($light);
+        $study->putAreas(array_values($chosen), array_values($areaOf));
 
         return $changed;
     }
@@ -194,30 +188,16 @@ final readonly class AssignArea
     public function undo(LightRecord $light): bool
     {
         $study = StoredStudy::of($light);
-        $done = $study !== null && AreaHistory::of($study)->back();
-        if ($done) {
-            $this->measure($light);
-        }
 
-        return $done;
+        return $study !== null && AreaHistory::of($study)->back();
     }
 
     /** @return bool whether there was one to do again */
     public function redo(LightRecord $light): bool
     {
         $study = StoredStudy::of($light);
-        $done = $study !== null && AreaHistory::of($study)->forth();
-        if ($done) {
-            $this->measure($light);
-        }
 
-        return $done;
-    }
-
-    private function measure(LightRecord $light): void
-    {
-        ($this->measureAreas)($light);
-        $this->castSprays->share($light);
+        return $study !== null && AreaHistory::of($study)->forth();
     }
 
     /**
@@ -227,7 +207,7 @@ final readonly class AssignArea
      */
     private static function filled(StoredStudy $study, array $at, float $size): array
     {
-        $filled = self::triangles($study, SculptDivision::of($study)->filled(Nearest::vertex($study->working(), $at), $size * self::CREASE));
+        $filled = self::triangles($study, SculptDivision::patches($study)->filled(Nearest::vertex($study->working(), $at), $size * self::CREASE));
         if ($study->vertexOf() !== null) {
             return $filled;
         }
@@ -243,11 +223,11 @@ final readonly class AssignArea
      */
     private static function touched(TriangleMesh $mesh, array $at, string $tool, float $size): array
     {
-        $nearest = Nearest::to($mesh, $at)[0];
+        [$within, $nearest] = Nearest::near($mesh, $at, $tool === 'brush' ? $size : 0.0);
 
         return match ($tool) {
             // What lies behind a thin wall is near, and not touched.
-            'brush' => self::hangingTogether($mesh, Nearest::within($mesh, $at, $size), $nearest),
+            'brush' => self::hangingTogether($mesh, $within ?: [$nearest], $nearest),
             default => self::piece($mesh, $mesh->corners(), $nearest),
         };
     }
@@ -258,7 +238,7 @@ final readonly class AssignArea
      */
     private static function piece(TriangleMesh $mesh, array $corners, int $nearest): array
     {
-        $shellOf = MeshMeasures::of($mesh)->shellOf;
+        [, $shellOf] = MeshMeasures::shells($mesh);
         $piece = $shellOf[$corners[3 * $nearest]];
 
         return array_values(array_filter(range(0, intdiv(count($corners), 3) - 1), static fn (int $t): bool => $shellOf[$corners[3 * $t]] === $piece));

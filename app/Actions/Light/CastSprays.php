@@ -10,7 +10,6 @@ use Hyalin\Finish\Technique;
 use Hyalin\Light\Exposure;
 use Hyalin\Light\NozzleSpray;
 use Hyalin\Light\Sky;
-use Hyalin\Mesh\MeshMeasures;
 use Hyalin\Mesh\TriangleMesh;
 
 /**
@@ -66,7 +65,7 @@ final class CastSprays
     /** @return array{float, float, float} of the box around the figure, mm: where a spray points unless it is told */
     private static function middle(TriangleMesh $mesh): array
     {
-        [$low, $high] = MeshMeasures::of($mesh)->boundsMm;
+        [$low, $high] = $mesh->bounds();
 
         return [($low[0] + $high[0]) / 2, ($low[1] + $high[1]) / 2, ($low[2] + $high[2]) / 2];
     }

@@ -19,9 +19,13 @@ use Hyalin\Formats\Meshes\PlyWriter;
  * The working mesh of a figure as other programs show it: the exposure to spray from above and the finished colour of every
  * vertex. Between zones colours run into each other, in linear light.
  */
-final class ExportPaintedMesh
+final readonly class ExportPaintedMesh
 {
     private const BARE = '#8a8a8a';
+
+    public function __construct(private SettleAreas $settle)
+    {
+    }
 
     /** @return string|null PLY; null while nothing is computed */
     public function __invoke(Figure $figure, LightRecord $light): ?string
@@ -30,8 +34,9 @@ final class ExportPaintedMesh
         if ($study === null || $light->result === null) {
             return null;
         }
+        $this->settle->due($light);
         $paint = [];
-        $byZone = array_column($light->result['areas'], 'byZone', 'areaId');
+        $byZone = array_column($light->result['areas'] ?? [], 'byZone', 'areaId');
         foreach ($figure->areas()->with(['layers.paints.paint', 'part'])->get() as $area) {
             $top = FigureOptics::of($figure, $area, null, $byZone[$area->id] ?? null)->section(LayerDraft::stackOf($area))->top();
             $paint[$area->id] = array_map(static fn (Zone $z): array => GamutMapping::displayed($top->cell($z)->seen)->shown->linear(), Zone::cases());

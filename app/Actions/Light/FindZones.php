@@ -15,7 +15,7 @@ use Hyalin\Mesh\SurfaceGraph;
  */
 final readonly class FindZones
 {
-    public function __construct(private MeasureAreas $measureAreas, private CastSprays $castSprays)
+    public function __construct(private SettleAreas $settle)
     {
     }
 
@@ -31,7 +31,6 @@ final readonly class FindZones
         $open = array_map(static fn (string $byte): float => ord($byte) / 255, str_split($study->openness()));
         $zones = ZoneMap::of($study->measured(), $study->vertexOf(), SurfaceGraph::of($work), $wide, $open, $study->curvature(), $light->result['sizeMm'], $light->edges, $light->grooves);
         $study->putZones($zones->of);
-        ($this->measureAreas)($light);
-        $this->castSprays->share($light);
+        ($this->settle)($light);
     }
 }

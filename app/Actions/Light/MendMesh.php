@@ -8,6 +8,7 @@ use App\Adapters\Light\MeshStore;
 use App\Adapters\Light\StoredStudy;
 use App\Adapters\StoredFile;
 use App\Models\Light\FigureMesh;
+use App\Models\Light\LightRecord;
 use Hyalin\Mesh\Finding;
 use Hyalin\Mesh\FindingKind;
 use Hyalin\Mesh\MeshMeasures;
@@ -39,6 +40,7 @@ final class MendMesh
         if ($left->triangles() === 0) {
             throw ValidationException::withMessages(['kind' => "Nothing would be left of \"{$mesh->title}\": put something else back first."]);
         }
+        StoredStudy::settleFiles(LightRecord::ofFigure($mesh->figure));
         $chosen = self::chosenOfWhole($mesh, $full, $measures, $found);
         $old = $mesh->path;
         $path = $kinds === [] ? $whole : self::stored($left);
@@ -69,6 +71,7 @@ final class MendMesh
         if (count($groups) + $mesh->figure->meshes()->count() - 1 > ImportMesh::MOST) {
             throw ValidationException::withMessages(['kind' => 'A figure takes '.ImportMesh::MOST.' print files: remove some first.']);
         }
+        StoredStudy::settleFiles(LightRecord::ofFigure($mesh->figure));
         $chosen = StoredStudy::chosenOf($mesh->path);
         DB::transaction(static function () use ($mesh, $full, $measures, $groups, $chosen): void {
             $all = array_merge(...$groups);

@@ -76,7 +76,7 @@ final readonly class ProposeAreas
         $unplaced = $figure->areas()->get()->reject(static fn (Area $a): bool => isset($shown[$a->id]))->keyBy(static fn (Area $a): int => $a->id);
         $guessed = AreaNames::guessed($regions, $unplaced->map(static fn (Area $a): array => ['name' => $a->name, 'mm2' => $a->square_cm === null ? null : 100 * $a->square_cm, 'part' => $a->part_id])->all());
 
-        return DB::transaction(function () use ($figure, $light, $study, $free, $triangles, $regions, $guessed): int {
+        return DB::transaction(function () use ($figure, $study, $free, $triangles, $regions, $guessed): int {
             $given = $numbers = $made = [];
             $parts = $figure->parts()->pluck('name', 'id');
             foreach (array_keys($free) as $region) {
@@ -95,7 +95,7 @@ final readonly class ProposeAreas
                 }
                 $given += array_fill_keys($triangles[$region], $areaId);
             }
-            $this->assignArea->give($light, $study, $given, $made);
+            $this->assignArea->give($study, $given, $made);
 
             return count($free);
         });

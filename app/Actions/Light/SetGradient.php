@@ -15,7 +15,7 @@ use Hyalin\Light\Gradient;
  */
 final readonly class SetGradient
 {
-    public function __construct(private MeasureAreas $measureAreas, private CastSprays $castSprays)
+    public function __construct(private SettleAreas $settle)
     {
     }
 
@@ -27,8 +27,7 @@ final readonly class SetGradient
             'gradient' => $isGradient ? $gradient : null,
             'version' => $area->version + 1,
         ]);
-        ($this->measureAreas)($light);
-        $this->castSprays->share($light);
+        ($this->settle)($light);
     }
 
     /**

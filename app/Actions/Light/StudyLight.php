@@ -51,6 +51,7 @@ final readonly class StudyLight
             $stored->putCurvature($bend);
             $stored->putZones($zones->of);
             self::reached($progress, 0.8);
+            StoredStudy::settleFiles($light->fresh() ?? $light);
             $chosen = self::chosen($figure, $assembly, $study->parentOf);
             $areaOf = [];
             foreach ($chosen as $t => $own) {
@@ -64,7 +65,7 @@ final readonly class StudyLight
             throw $e;
         }
         $old = StoredStudy::of($light);
-        $light->update(['path' => $stored->path, 'of' => AssembledFigure::signature($figure, $light), 'result' => [
+        $light->update(['path' => $stored->path, 'measured_of' => $stored->stampOfAreas(), 'of' => AssembledFigure::signature($figure, $light), 'result' => [
             'areas' => [], 'borders' => [], 'noAreaCm2' => 0.0, 'triangles' => $study->evaluated->triangles(), 'sizeMm' => $measures->size(), 'apart' => $apart,
         ]]);
         unset($assembly, $study, $zones, $open, $bend, $chosen, $areaOf);

@@ -11,15 +11,23 @@ use Illuminate\Support\Facades\DB;
 /**
  * Sizes of areas and lengths of borders as the mesh has them, into the brief: order, masks and quantities calculates with them.
  */
-final class UseMeasurements
+final readonly class UseMeasurements
 {
     /** mm; a border shorter than this is where corners touch. */
     private const SHORTEST = 0.5;
 
+    public function __construct(private SettleAreas $settle)
+    {
+    }
+
     /** @return string what was taken over */
     public function __invoke(Figure $figure): string
     {
-        $result = $figure->lightStudy()->first()?->result;
+        $light = $figure->lightStudy()->first();
+        if ($light !== null) {
+            $this->settle->due($light);
+        }
+        $result = $light?->result;
 
         return DB::transaction(static function () use ($figure, $result): string {
             $areas = $borders = 0;

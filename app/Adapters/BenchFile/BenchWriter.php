@@ -7,6 +7,7 @@ namespace App\Adapters\BenchFile;
 use App\Adapters\Light\MeshStore;
 use App\Adapters\Light\StoredStudy;
 use App\Models\Brief\Figure;
+use App\Models\Light\LightRecord;
 use App\Models\Painter;
 use DateTimeImmutable;
 use DateTimeZone;
@@ -61,6 +62,7 @@ final class BenchWriter
 
     private function document(string $path, ZipArchive $zip): void
     {
+        LightRecord::query()->where('painter_id', $this->painter->id)->whereNotNull('result')->get()->each(StoredStudy::settleFiles(...));
         $out = fopen($path, 'w') ?: throw new RuntimeException("{$path} cannot be written");
         fwrite($out, '{"format":'.self::json(Catalogue::FORMAT).',"version":'.Catalogue::VERSION.',"painter":'.self::json($this->habits()).",\n\"records\":{");
         foreach (Catalogue::all() as $n => $type) {

@@ -109,7 +109,7 @@ final readonly class AssembledFigure
         if ($light->height_mm === null) {
             return 1.0;
         }
-        $bounds = MeshMeasures::of($mesh)->boundsMm;
+        $bounds = $mesh->bounds();
         $axis = (int) array_search(true, array_map(static fn (float $a): bool => $a !== 0.0, $light->axis()), true);
         $high = $bounds[1][$axis] - $bounds[0][$axis];
 

@@ -6,7 +6,7 @@ namespace App\Adapters\Light;
 
 use Hyalin\Light\ZoneMap;
 use Hyalin\Mesh\Division;
-use Hyalin\Mesh\MeshMeasures;
+use Hyalin\Mesh\Patches;
 use Hyalin\Mesh\SurfaceGraph;
 
 /**
@@ -18,14 +18,20 @@ final class SculptDivision
     {
         $working = $study->working();
         $surface = SurfaceGraph::of($working);
-        $tip = ZoneMap::tip(MeshMeasures::of($working)->size());
-        $known = $study->creases();
-        if ($known !== null) {
-            return Division::known($surface, $known[0], $known[1], $tip);
+        $tip = ZoneMap::tip($working->size());
+        $patches = $study->patches();
+        if ($patches !== null) {
+            return Division::known($surface, $study->creases(), $patches, $tip);
         }
         $division = Division::of($surface, $study->curvature(), $tip);
-        $study->putCreases($division->crease, $division->patches->of);
+        $study->putCreases($division->crease, $division->patches);
 
         return $division;
+    }
+
+    /** What a fill runs over: known patches are enough for it. */
+    public static function patches(StoredStudy $study): Patches
+    {
+        return $study->patches() ?? self::of($study)->patches;
     }
 }

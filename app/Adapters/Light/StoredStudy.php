@@ -11,6 +11,8 @@ use Hyalin\Light\Sky;
 use Hyalin\Light\Visibility;
 use Hyalin\Light\ZoneWeights;
 use Hyalin\Mesh\Curvature;
+use Hyalin\Mesh\Mirror;
+use Hyalin\Mesh\Patches;
 use Hyalin\Mesh\TriangleMesh;
 use Illuminate\Support\Str;
 
@@ -97,16 +99,6 @@ final readonly class StoredStudy
      * @param  list<int|null>  $chosen  by the painter, by measured triangle
      * @param  list<int>  $areas  with what was chosen
      */
-    public function choose(array $chosen, array $areas): void
-    {
-        $this->putAreas($chosen, $areas);
-        $this->keepWithFiles($chosen);
-    }
-
-    /**
-     * @param  list<int|null>  $chosen
-     * @param  list<int>  $areas
-     */
     public function putAreas(array $chosen, array $areas): void
     {
         MeshStore::putInts("{$this->path}.chosen", array_map(static fn (?int $area): int => $area ?? self::NONE, $chosen));
@@ -126,7 +118,7 @@ final readonly class StoredStudy
         $half = intdiv(strlen($kept), 2);
         MeshStore::put("{$this->path}.chosen", substr($kept, 0, $half));
         MeshStore::put("{$this->path}.areas", substr($kept, $half));
-        $this->choose($this->chosen(), $this->areas());
+        MeshStore::putInts("{$this->path}.workAreas", $this->onWorking($this->areas()));
     }
 
     /** @return list<int> zone of each measured triangle */
@@ -180,20 +172,46 @@ final readonly class StoredStudy
         return MeshStore::floats("{$this->path}.bend");
     }
 
-    /** @return array{list<float>, list<int>}|null creaseness and patch by working vertex; null before it was divided */
-    public function creases(): ?array
+    /** @return list<float> creaseness by working vertex */
+    public function creases(): array
     {
-        return MeshStore::has("{$this->path}.patches") ? [MeshStore::floats("{$this->path}.crease"), MeshStore::ints("{$this->path}.patches")] : null;
+        return MeshStore::floats("{$this->path}.crease");
     }
 
-    /**
-     * @param  list<float>  $crease  by working vertex
-     * @param  list<int>  $patches  alike
-     */
-    public function putCreases(array $crease, array $patches): void
+    /** @return Patches|null of the working mesh; null before it was divided */
+    public function patches(): ?Patches
+    {
+        if (! MeshStore::has("{$this->path}.joins")) {
+            return null;
+        }
+        /** @var array{list<float>, array<int, array<int, array{float, float}>>} $kept written by us */
+        $kept = json_decode(MeshStore::get("{$this->path}.joins"), true, 8, JSON_THROW_ON_ERROR);
+
+        return Patches::known(MeshStore::ints("{$this->path}.patches"), ...$kept);
+    }
+
+    /** @param  list<float>  $crease  by working vertex */
+    public function putCreases(array $crease, Patches $patches): void
     {
         MeshStore::putFloats("{$this->path}.crease", $crease);
-        MeshStore::putInts("{$this->path}.patches", $patches);
+        MeshStore::putInts("{$this->path}.patches", $patches->of);
+        MeshStore::put("{$this->path}.joins", json_encode([$patches->area, $patches->borders], JSON_THROW_ON_ERROR));
+    }
+
+    /** @param  non-empty-list<array{float, float, float}>  $axes  that may be the one from side to side, of length 1 */
+    public function mirror(array $axes): Mirror
+    {
+        $working = $this->working();
+        $of = json_encode($axes, JSON_THROW_ON_ERROR);
+        /** @var array{string, array{float, float, float}, float}|null $kept written by us */
+        $kept = MeshStore::has("{$this->path}.mirror") ? json_decode(MeshStore::get("{$this->path}.mirror"), true, 8, JSON_THROW_ON_ERROR) : null;
+        if ($kept !== null && $kept[0] === $of) {
+            return Mirror::known($working, $kept[1], $kept[2]);
+        }
+        $mirror = Mirror::best($working, $axes);
+        MeshStore::put("{$this->path}.mirror", json_encode([$of, $mirror->axis, $mirror->at], JSON_THROW_ON_ERROR));
+
+        return $mirror;
     }
 
     /** @return string one byte a working vertex */
@@ -303,28 +321,41 @@ final readonly class StoredStudy
         return $of;
     }
 
-    /** @param  list<int|null>  $chosen */
-    private function keepWithFiles(array $chosen): void
+    /** @return bool whether the result of the light follows from the areas as they are now */
+    public function isMeasured(LightRecord $light): bool
+    {
+        return $light->measured_of === $this->stampOfAreas();
+    }
+
+    /** What was chosen since it was last measured, to the print files: whoever reads it there asks for this first. */
+    public static function settleFiles(LightRecord $light): void
+    {
+        $study = self::of($light);
+        if ($study?->isMeasured($light) === false) {
+            $study->keepWithFiles();
+        }
+    }
+
+    private function keepWithFiles(): void
     {
         /** @var list<array{string, int}> $sources written by us */
         $sources = json_decode(MeshStore::get("{$this->path}.sources"), true, 512, JSON_THROW_ON_ERROR);
         $parentOf = $this->parentOf();
         if ($parentOf === null) {
             $first = 0;
+            // As bytes: a list of all would be built anew with every act of the brush.
+            $one = pack('V', 1);
+            $bytes = MeshStore::get("{$this->path}.chosen");
             foreach ($sources as [$file, $count]) {
-                $values = [];
-                for ($t = $first; $t < $first + $count; $t++) {
-                    $values[] = 1;
-                    $values[] = $chosen[$t] ?? self::NONE;
-                }
-                MeshStore::putInts("{$file}.chosen", $values);
+                $own = substr($bytes, 4 * $first, 4 * $count);
+                MeshStore::put("{$file}.chosen", $own === '' ? '' : $one.implode($one, str_split($own, 4)));
                 $first += $count;
             }
 
             return;
         }
         $byTriangle = [];
-        foreach ($chosen as $t => $area) {
+        foreach ($this->chosen() as $t => $area) {
             $byTriangle[$parentOf[$t]][] = $area;
         }
         $first = 0;

@@ -505,6 +505,7 @@ export interface LightProps {
     stillUrl: string | null;
     canUndo: boolean;
     canRedo: boolean;
+    isMeasured: boolean;
 }
 
 export interface LitAreaProps {

@@ -56,7 +56,7 @@ final class DivisionTest extends TestCase
         [$below, $above] = $cut($division->seeded($seeds));
         sort($below);
         self::assertSame([[1, 2], [3]], [$below, $above]);
-        $filled = array_map(static fn (int $v): float => $z[$v], array_keys($division->filled(array_key_last($seeds), 0.05)));
+        $filled = array_map(static fn (int $v): float => $z[$v], array_keys($division->patches->filled(array_key_last($seeds), 0.05)));
         self::assertEqualsWithDelta([15.0, 30.0], [min([30.0, ...$filled]), max([0.0, ...$filled])], 0.6, 'a fill stops in the waist');
         // A second body that no seed is on belongs to nobody.
         $two = Shapes::both($mesh, Shapes::ball(3.0, 20, 40.0));

@@ -10,6 +10,7 @@ use App\Actions\Light\CastSprays;
 use App\Actions\Light\ExportPaintedMesh;
 use App\Actions\Light\FindZones;
 use App\Actions\Light\SaveView;
+use App\Actions\Light\SettleAreas;
 use App\Actions\Light\UseMeasurements;
 use App\Adapters\Light\AssembledFigure;
 use App\Adapters\Light\StoredStudy;
@@ -45,8 +46,10 @@ use Inertia\Response;
  */
 final class LightController
 {
-    public function show(Figure $figure): Response
+    public function show(Figure $figure, SettleAreas $settle): Response
     {
+        self::settle($figure, $settle);
+
         return Inertia::render('light/index', [
             'figure' => static fn () => FigureProps::of($figure, 'Light'),
             'meshes' => static function () use ($figure): array {
@@ -66,7 +69,7 @@ final class LightController
     }
 
     /** How it is sprayed; what needs new shadows is computed in the queue when the painter asks, the rest at once. */
-    public function settings(Request $request, Figure $figure, CastSprays $cast, FindZones $findZones): JsonResponse
+    public function settings(Request $request, Figure $figure, CastSprays $cast, FindZones $findZones, SettleAreas $settle): JsonResponse
     {
         $sprays = implode(',', array_keys(LightRecord::ofFigure($figure)->directedSprays()));
         $request->validate([
@@ -118,6 +121,7 @@ final class LightController
         $light->save();
         // What is stale is computed as a whole; what is not must follow, also what was set while it was stale.
         if (! AssembledFigure::isStale($figure, $light)) {
+            $settle->due($light);
             $request->hasAny(['edges', 'grooves']) ? $findZones($light) : $cast($light);
         }
 
@@ -138,9 +142,19 @@ final class LightController
     }
 
     /** The light for a view that stands beside other work. */
-    public function shown(Figure $figure): JsonResponse
+    public function shown(Figure $figure, SettleAreas $settle): JsonResponse
     {
+        self::settle($figure, $settle);
+
         return new JsonResponse(LightProps::of($figure));
+    }
+
+    private static function settle(Figure $figure, SettleAreas $settle): void
+    {
+        $light = $figure->lightStudy()->first();
+        if ($light !== null) {
+            $settle->due($light);
+        }
     }
 
     public function progress(Figure $figure): JsonResponse

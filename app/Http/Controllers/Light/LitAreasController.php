@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Light;
 use App\Actions\Light\AssignArea;
 use App\Actions\Light\ProposeAreas;
 use App\Actions\Light\SetGradient;
+use App\Actions\Light\SettleAreas;
 use App\Http\Props\Light\LightProps;
 use App\Http\Requests\Light\PointRule;
 use App\Models\Brief\Area;
@@ -138,11 +139,13 @@ final class LitAreasController
     }
 
     /** A first proposal: what is no area yet becomes areas of the brief. */
-    public function propose(Figure $figure, ProposeAreas $propose): JsonResponse
+    public function propose(Figure $figure, ProposeAreas $propose, SettleAreas $settle): JsonResponse
     {
-        if ($propose($figure, self::lit($figure)) === 0) {
+        $light = self::lit($figure);
+        if ($propose($figure, $light) === 0) {
             throw ValidationException::withMessages(['areas' => 'No large surface is left without an area. Use the brush for small ones.']);
         }
+        $settle->due($light);
 
         return new JsonResponse(LightProps::of($figure));
     }

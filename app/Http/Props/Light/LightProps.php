@@ -40,6 +40,7 @@ final readonly class LightProps
      * @param  list<BorderProps>  $borders
      * @param  list<string>  $apart  how parts must be held that are sprayed apart
      * @param  bool  $canUndo  the last act of giving part of the mesh to an area
+     * @param  bool  $isMeasured  whether the numbers are those of the areas as they are now
      * @param  CameraProps|null  $camera  kept, for bench, comparison and card
      */
     public function __construct(
@@ -67,6 +68,7 @@ final readonly class LightProps
         public ?string $stillUrl,
         public bool $canUndo,
         public bool $canRedo,
+        public bool $isMeasured,
     ) {
     }
 
@@ -105,6 +107,7 @@ final readonly class LightProps
             self::stillUrl($figure),
             $history?->canGoBack() ?? false,
             $history?->canGoForth() ?? false,
+            $study?->isMeasured($light) ?? true,
         );
     }
 

@@ -2,22 +2,25 @@ import { Link } from '@inertiajs/react';
 import { Fragment } from 'react';
 import { many, one } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
-import type { FigureProps, LitAreaProps } from '@/types/generated';
+import type { FigureProps, LightProps, LitAreaProps } from '@/types/generated';
 
 /** Every area on the mesh: how large, how much spray, which zones, and what that means. */
 export function Areas({
     figure,
-    areas,
+    light: { areas, isMeasured },
     chosen,
     onChoose,
 }: {
     figure: FigureProps;
-    areas: readonly LitAreaProps[];
+    light: Pick<LightProps, 'areas' | 'isMeasured'>;
     chosen: number | null;
     onChoose: (id: number) => void;
 }) {
     return (
-        <table className="w-full text-left">
+        <table className={`w-full text-left ${isMeasured ? '' : 'text-quiet'}`} aria-busy={!isMeasured}>
+            <caption className="text-left text-xs text-quiet">
+                {isMeasured ? 'Measured on the mesh.' : 'Measuring the areas.'}
+            </caption>
             <thead className="text-xs text-quiet">
                 <tr>
                     <th className="font-normal">area</th>

@@ -35,6 +35,8 @@ type Props = {
 
 type Point = [number, number, number];
 
+const PAUSE_MS = 300;
+
 const KEYS = [
     ['arrows', 'turn the mesh'],
     ['+  -', 'zoom'],
@@ -136,6 +138,7 @@ function useLightState(props: Props) {
     const busy = light.state === 'waiting' || light.state === 'running';
     const path = { figure: figure.id };
     const { marks, gone } = useLightProgress({ busy, figure, setLight, seeds, line });
+    useMeasuring(light, path.figure, setLight, setMessage);
     return {
         figure,
         meshes,
@@ -306,7 +309,7 @@ function AreasPanel({ study }: { study: Study }) {
             {light.apart.map((words) => (
                 <Notice key={words}>{words}</Notice>
             ))}
-            <Areas figure={figure} areas={light.areas} chosen={area} onChoose={setArea} />
+            <Areas figure={figure} light={light} chosen={area} onChoose={setArea} />
             {light.borders.length > 0 && <BorderWords light={light} />}
             {light.dataUrl !== null && (
                 <Button
@@ -603,6 +606,30 @@ function useLightProgress({
     const marks = useMemo(() => [...seeds.map((seed) => seed.at), ...line], [seeds, line]);
 
     return { marks, gone };
+}
+
+/** Areas that were changed are measured once the painter pauses, so that no touch of the brush waits for numbers. */
+function useMeasuring(
+    light: LightProps,
+    figure: number,
+    setLight: (light: LightProps) => void,
+    setMessage: (words: string) => void,
+) {
+    useEffect(() => {
+        if (light.isMeasured) return;
+        const asking = new AbortController();
+        const timer = window.setTimeout(() => {
+            send<LightProps>('GET', url('light.shown', { figure }), undefined, asking.signal)
+                .then(setLight)
+                .catch((error: unknown) => {
+                    if (error instanceof ApiError) setMessage(error.message);
+                });
+        }, PAUSE_MS);
+        return () => {
+            window.clearTimeout(timer);
+            asking.abort();
+        };
+    }, [light, figure, setLight, setMessage]);
 }
 
 function useKeepLook({ viewer, attempt, light, path }: LightState) {

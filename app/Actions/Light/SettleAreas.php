@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Light;
+
+use App\Adapters\Light\StoredStudy;
+use App\Models\Light\LightRecord;
+
+/**
+ * The numbers of the areas after they were changed. A painter who brushes waits for none of them: they are measured when
+ * somebody reads them.
+ */
+final readonly class SettleAreas
+{
+    public function __construct(private MeasureAreas $measureAreas, private CastSprays $castSprays)
+    {
+    }
+
+    public function __invoke(LightRecord $light): void
+    {
+        $study = StoredStudy::of($light);
+        if ($study === null || $light->result === null) {
+            return;
+        }
+        $measured = $study->stampOfAreas();
+        StoredStudy::settleFiles($light);
+        ($this->measureAreas)($light);
+        $this->castSprays->share($light);
+        // What was brushed meanwhile has another stamp, and is measured by the next who asks.
+        $light->update(['measured_of' => $measured]);
+    }
+
+    public function due(LightRecord $light): void
+    {
+        if (StoredStudy::of($light)?->isMeasured($light) === false) {
+            $this($light);
+        }
+    }
+}
