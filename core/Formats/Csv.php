@@ -12,6 +12,8 @@ final readonly class Csv
 {
     public const MOST_RECORDS = 20_000;
 
+    public const MOST_COLUMNS = 500;
+
     /**
      * @param  non-empty-list<string>  $header
      * @param  list<CsvRecord>  $records
@@ -111,6 +113,9 @@ final readonly class Csv
                 $at += $length;
             }
             $row[] = $field;
+            if (count($row) > self::MOST_COLUMNS) {
+                throw UnreadableFile::at($line, count($row), 'more than '.self::MOST_COLUMNS.' columns');
+            }
             if ($at >= $end || $text[$at] === "\n") {
                 $rows[] = [$start, $row];
                 $row = [];

@@ -11,6 +11,8 @@ final class TextFile
 {
     public const MOST_BYTES = 8 * 1024 * 1024;
 
+    public const MOST_LINES = 100_000;
+
     /**
      * @return string UTF-8 without a byte order mark, lines ending in \n
      *
@@ -27,6 +29,10 @@ final class TextFile
         $zero = strpos($bytes, "\0");
         if ($zero !== false) {
             throw UnreadableFile::whole("this is not a text file: byte {$zero} is zero");
+        }
+        $lines = substr_count($bytes, "\n") + substr_count($bytes, "\r") - substr_count($bytes, "\r\n");
+        if ($lines > self::MOST_LINES) {
+            throw UnreadableFile::whole("the file has {$lines} lines; at most ".self::MOST_LINES.' are read');
         }
         if (! mb_check_encoding($bytes, 'UTF-8')) {
             foreach (explode("\n", $bytes) as $i => $line) {

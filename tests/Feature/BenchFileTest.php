@@ -105,12 +105,18 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
         }
         $document->records->paints = $paints;
         // Areas had no form then, and steps no usual minutes.
-        assert(is_array($document->records->areas));
+        assert(is_array($document->records->techniqueHands) && is_array($document->records->areas));
+        foreach ($document->records->techniqueHands as $hand) {
+            assert($hand instanceof stdClass);
+            unset($hand->scatter);
+        }
         foreach ($document->records->areas as $area) {
             assert($area instanceof stdClass);
             unset($area->form, $area->isLeftBare);
         }
-        unset($document->records->ownSteps);
+        unset($document->records->ownSteps, $document->records->timers, $document->records->schedules);
+        assert($document->painter instanceof stdClass);
+        unset($document->painter->exceptions, $document->painter->timeZone, $document->painter->dryingAid);
         assert(is_array($document->records->joints));
         foreach ($document->records->joints as $joint) {
             assert($joint instanceof stdClass);
@@ -219,7 +225,7 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
         yield 'areas in words' => [static fn (ZipArchive $zip) => $zip->addFromString('meshes/1.areas.json', '[[1,["cloak"]]]'), 'meshes/1.areas.json does not hold'];
         yield 'no areas at all' => [static fn (ZipArchive $zip) => $zip->addFromString('meshes/1.areas.json', '7'), 'meshes/1.areas.json does not hold'];
         yield 'a spray from nowhere' => [$with('/"side":30(\.0)?/', '"side":300'), '/records/lightStudies/'];
-        yield 'a bomb' => [static fn (ZipArchive $zip) => $zip->addFromString('bench.json', '{"format":"'.str_repeat(' ', 70_000_000).'"}'), 'larger than 64 MB'];
+        yield 'a bomb' => [static fn (ZipArchive $zip) => $zip->addFromString('bench.json', '{"format":"'.str_repeat(' ', 70_000_000).'"}'), 'larger than 48 MB'];
     }
 
     public function test_no_zip_at_all_is_refused(): void
@@ -296,11 +302,38 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
         $cloak->samples()->forceCreate([...$sample, 'area_id' => $cloak->id, 'picture_id' => $picture->id]);
         $picture->findings()->forceCreate([...$sample, 'area_id' => $cloak->id, 'picture_id' => $picture->id]);
         $this->postJson('/cups', ['name' => 'Cloak', 'runStepId' => $wash->id, 'mix' => [['paintId' => $green->id, 'drops' => 10]]])->assertCreated();
+        $this->postJson('/timers', ['key' => str_repeat('T', 26), 'what' => 'Cloak dry', 'minutes' => 30, 'runId' => $run->id])->assertCreated();
+        foreach (['wash', 'glaze'] as $technique) {
+            DB::table('technique_hands')->insert(['painter_id' => $this->painter->id, 'technique' => $technique, 'coverage' => 0.5, 'coverage_deviation' => 0.1, 'thickness' => 1.0, 'thickness_deviation' => 0.2, 'chips' => 1]);
+        }
+        DB::table('corrections')->insert(['painter_id' => $this->painter->id, 'paint_id' => $green->id, 'technique' => 'wash', 'factors' => json_encode(array_fill(0, 36, 1.1)), 'seen' => 2, 'difference' => 3.0]);
+        DB::table('chips')->insert(['painter_id' => $this->painter->id, 'paint_id' => $green->id, 'technique' => 'wash', 'thinner' => 1, 'coats' => 1, 'card' => 0.5, 'read' => json_encode(array_fill(0, 36, 0.4))]);
         $skin->delete();
         $this->printed($figure, $body->id, $cloak->id, $hand->id);
-        $this->putJson('/schedule/hours', ['hours' => [['day' => 5, 'start' => '20:00', 'minutes' => 90]]])->assertOk();
+        $this->putJson('/schedule/hours', ['hours' => [['day' => 5, 'start' => '20:00', 'minutes' => 90]], 'timeZone' => 'Europe/Lisbon', 'aid' => 'moving air', 'exceptions' => [['date' => '2027-01-08', 'start' => null, 'minutes' => null]]])->assertOk();
+        $this->postJson('/schedule', ['figureIds' => [$figure->id]])->assertOk();
 
         return $figure->refresh();
+    }
+
+    /** One's own bench, with what was taught since, comes home: nothing of one's own is doubled or written over. */
+    public function test_ones_own_bench_comes_home_twice(): void
+    {
+        $this->bench();
+        $counts = fn (): array => array_map(fn (string $table): int => DB::table($table)->where('painter_id', $this->painter->id)->count(), ['technique_hands', 'corrections', 'chips', 'cups', 'timers', 'schedules']);
+        $before = $counts();
+        self::assertSame([2, 1, 1, 1, 1, 1], $before);
+        DB::table('technique_hands')->where('technique', 'wash')->update(['coverage' => 0.7]);
+        $file = $this->written($this->painter);
+        DB::table('technique_hands')->where('technique', 'wash')->update(['coverage' => 0.9]);
+        foreach ([1, 2] as $_) {
+            $this->send($file, ['both' => 1])->assertCreated();
+            self::assertSame($before, $counts());
+        }
+        self::assertSame(3, $this->painter->figures()->count());
+        self::assertSame(0.9, DB::table('technique_hands')->where('technique', 'wash')->value('coverage'));
+        $this->get('/schedule')->assertOk();
+        $this->get('/cups')->assertOk();
     }
 
     /** A print file that stands turned, with areas chosen on it, sprays and a look. */

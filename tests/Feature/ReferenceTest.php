@@ -33,6 +33,9 @@ final class ReferenceTest extends TestCase
         self::assertNotFalse($upright);
         self::assertGreaterThan(100, imagecolorat($upright, 10, 5) >> 16 & 255);
         self::assertGreaterThan(100, imagecolorat($upright, 10, 35) & 255);
+        // A phone appends the film around the moment.
+        $this->upload('moment.jpg', $jpeg.str_repeat("\0\0\0\x18ftypmp42", 5000))->assertCreated()->assertJson(['width' => 20, 'height' => 40]);
+        Picture::query()->where('title', 'moment')->sole()->delete();
         $this->get(route('pictures.image', [Picture::query()->sole()->figure_id, Picture::query()->sole()]))
             ->assertOk()
             ->assertHeader('Content-Type', 'image/png');
@@ -56,6 +59,15 @@ final class ReferenceTest extends TestCase
         }
         $this->upload('script.png', '<?php echo 1;')->assertUnprocessable()
             ->assertJsonPath('errors.picture.0', 'This file is not a JPEG, PNG or WebP picture. Nothing was added.');
+        // A progressive one whose last pass is drawn over and over: each costs as much as the first.
+        $flat = imagecreatetruecolor(2000, 2000);
+        imageinterlace($flat, true);
+        ob_start();
+        imagejpeg($flat);
+        $drawn = (string) ob_get_clean();
+        $last = (int) strrpos($drawn, "\xFF\xDA");
+        $this->upload('passes.jpg', substr($drawn, 0, -2).str_repeat(substr($drawn, $last, -2), 3000)."\xFF\xD9")->assertUnprocessable()
+            ->assertJsonPath('errors.picture.0', fn (string $words): bool => str_contains($words, 'passes'));
         // Damage inside a file that is whole at both ends.
         $png = $files['png'];
         $this->upload('damaged.png', substr($png, 0, 400).str_repeat("\xAA", 5000).substr($png, 5400))->assertUnprocessable();

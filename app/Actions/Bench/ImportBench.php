@@ -21,6 +21,8 @@ use App\Adapters\StoredFile;
 use App\Models\Brief\Figure;
 use App\Models\Painter;
 use App\Models\Shelf\Paint;
+use DateTimeZone;
+use Hyalin\Bench\DryingAid;
 use Hyalin\InvalidInput;
 use Hyalin\Optics\OpticsQuality;
 use Illuminate\Database\UniqueConstraintViolationException;
@@ -36,7 +38,22 @@ use Throwable;
  */
 final class ImportBench
 {
+    /** What tells records apart that a painter may have already. */
+    private const ALIKE = [
+        'paints' => ['maker', 'name', 'kind', 'sheen', 'thick_hex', 'absorption', 'scattering'],
+        'chips' => ['technique', 'paint_id', 'thinner', 'coats', 'card', 'read'],
+        'technique_hands' => ['technique'],
+        'corrections' => ['paint_id', 'technique'],
+        'cups' => ['name', 'created_at', 'pot_life_minutes'],
+        'cup_entries' => ['cup_id', 'key'],
+        'timers' => ['key'],
+        'schedules' => [],
+    ];
+
     private Numbers $numbers;
+
+    /** @var array<string, array<int, true>> what came in so far, by table and id */
+    private array $own;
 
     /** @var list<string> pictures stored so far */
     private array $stored;
@@ -52,7 +69,7 @@ final class ImportBench
     public function __invoke(Painter $painter, BenchReader $file): array
     {
         $this->numbers = new Numbers;
-        $this->stored = $this->prints = [];
+        $this->stored = $this->prints = $this->own = [];
         try {
             return DB::transaction(function () use ($painter, $file): array {
                 $counts = [];
@@ -90,7 +107,7 @@ final class ImportBench
             }
             $row = $this->row($file, $type, $record, $where, $later);
             $row = $type->table === 'paints' ? self::estimatedAnew($row) : $row;
-            $known = $type->table === 'paints' ? self::known($painter, $row) : null;
+            $known = $this->known($painter, $type, $row);
             $this->numbers->add($type->table, $number, $known ?? $this->insert($painter, $type, $row, $where));
             if ($known === null) {
                 $this->insertLists($type, $record, $this->numbers->of($type->table, $number) ?? 0);
@@ -137,12 +154,21 @@ final class ImportBench
             }
             $row[$field->column] = match (true) {
                 $field->kind === FieldKind::File && is_string($value) => $this->picture($file, $value),
+                $field->kind === FieldKind::Moment && is_string($value) && ! self::isMoment($value) => throw UnreadableBench::invalid("{$where}, {$field->name()}", "there is no such moment: {$value}."),
                 $field->kind === FieldKind::Print && is_string($value) => $this->print($file, $value, $record['triangles'] ?? null),
                 default => self::stored($field, $this->numbers->turned($field, $value)),
             };
         }
 
         return $row;
+    }
+
+    /** Of a pattern that the schema has judged: between 1970 and 2200, as all that reckons with times can take it. */
+    private static function isMoment(string $value): bool
+    {
+        [$year, $month, $day, $hour, $minute, $second] = array_map(intval(...), preg_split('/\D/', $value) ?: []) + array_fill(0, 6, 0);
+
+        return checkdate($month, $day, $year) && $year >= 1970 && $year <= 2200 && $hour < 24 && $minute < 60 && $second < 60;
     }
 
     private static function stored(Field $field, mixed $value): mixed
@@ -184,7 +210,10 @@ final class ImportBench
             $row['name'] = self::free($painter, $type->table, $row);
         }
         try {
-            return DB::table($type->table)->insertGetId($row);
+            $id = DB::table($type->table)->insertGetId($row);
+            $this->own[$type->table][$id] = true;
+
+            return $id;
         } catch (UniqueConstraintViolationException) {
             throw UnreadableBench::contradicts($where);
         }
@@ -215,16 +244,25 @@ final class ImportBench
     }
 
     /**
-     * A pot that is on the shelf already, alike in all that makes its colour.
+     * What the painter has already, alike in all that tells it from others: a pot in all that makes its colour; the hand for a
+     * technique, of which there is one, and it is never written over.
      *
      * @param  array<string, mixed>  $row
      */
-    private static function known(Painter $painter, array $row): ?int
+    private function known(Painter $painter, RecordType $type, array $row): ?int
     {
-        $id = DB::table('paints')->where('painter_id', $painter->id)->whereNull('deleted_at')
-            ->where(array_intersect_key($row, array_flip(['maker', 'name', 'kind', 'sheen', 'thick_hex', 'absorption', 'scattering'])))->value('id');
+        $alike = self::ALIKE[$type->table] ?? null;
+        if ($alike === null) {
+            return null;
+        }
+        $query = DB::table($type->table)->where(array_intersect_key($row, array_flip($alike)));
+        if ($type->parent === null) {
+            $query->where('painter_id', $painter->id);
+        }
+        $id = $query->when($type->table === 'paints', static fn ($q) => $q->whereNull('deleted_at'))->orderBy('id')->value('id');
 
-        return is_int($id) ? $id : null;
+        // What came with this file is another record of it: that is for the unique keys to judge; pots alike are one.
+        return is_int($id) && ($type->table === 'paints' || ! isset($this->own[$type->table][$id])) ? $id : null;
     }
 
     /** @param  array<string, mixed>  $row */
@@ -299,8 +337,16 @@ final class ImportBench
         $schools = $habits['schools'] ?? null;
         /** @var list<array{day: int, start: string, minutes: int}>|null $hours judged by the schema */
         $hours = $habits['hours'] ?? null;
+        /** @var array<string, array{start: string, minutes: int}|null>|null $exceptions judged by the schema */
+        $exceptions = $habits['exceptions'] ?? null;
+        $zone = is_string($habits['timeZone'] ?? null) && in_array($habits['timeZone'], DateTimeZone::listIdentifiers(DateTimeZone::ALL_WITH_BC), true) ? $habits['timeZone'] : null;
+        if ($painter->bench_hours === null && is_string($habits['dryingAid'] ?? null)) {
+            $painter->drying_aid = DryingAid::from($habits['dryingAid']);
+        }
         $painter->schools ??= $schools;
         $painter->bench_hours ??= $hours;
+        $painter->bench_exceptions ??= $exceptions;
+        $painter->time_zone ??= $zone;
         $painter->save();
     }
 }

@@ -18,7 +18,12 @@ final class BenchReader
 {
     private const MOST_FILES = 5000;
 
-    private const MOST_DOCUMENT = 64 * 1024 * 1024;
+    private const MOST_DOCUMENT = 48 * 1024 * 1024;
+
+    /** Of a document: it is read into memory as a whole, and each of them takes more there than in the file. */
+    private const MOST_RECORDS = 250_000;
+
+    private const MOST_LISTS = 500_000;
 
     private const MOST_PICTURE = 24 * 1024 * 1024;
 
@@ -73,7 +78,7 @@ final class BenchReader
         }
         $left = self::MOST_PRINT;
         while (! feof($in)) {
-            $part = (string) fread($in, 65_536);
+            $part = self::part($in, $name);
             $left -= strlen($part);
             if ($left < 0) {
                 throw UnreadableBench::tooLarge($name, self::MOST_PRINT);
@@ -124,6 +129,19 @@ final class BenchReader
         return $found;
     }
 
+    /**
+     * @param  resource  $stream
+     *
+     * @throws UnreadableBench when it is damaged there
+     */
+    private static function part($stream, string $name): string
+    {
+        // PHP warns of bytes that do not unpack; what they would have been is of no use.
+        $part = @fread($stream, 65_536);
+
+        return $part === false ? throw UnreadableBench::damaged($name) : $part;
+    }
+
     /** The size a zip states can lie: what is read is counted. */
     private static function unpacked(ZipArchive $zip, string $name, int $most): ?string
     {
@@ -133,10 +151,7 @@ final class BenchReader
         }
         $bytes = '';
         while (! feof($stream)) {
-            $part = fread($stream, 65_536);
-            if ($part === false) {
-                throw UnreadableBench::noZip();
-            }
+            $part = self::part($stream, $name);
             $bytes .= $part;
             if (strlen($bytes) > $most) {
                 throw UnreadableBench::tooLarge($name, $most);
@@ -150,6 +165,9 @@ final class BenchReader
     /** @return array<string, mixed> */
     private static function judged(string $json): array
     {
+        if (substr_count($json, '{') > self::MOST_RECORDS || substr_count($json, '[') > self::MOST_LISTS) {
+            throw UnreadableBench::tooManyRecords(self::MOST_RECORDS, self::MOST_LISTS);
+        }
         try {
             $document = json_decode($json, false, self::DEEP, JSON_THROW_ON_ERROR);
         } catch (JsonException $e) {
@@ -168,6 +186,7 @@ final class BenchReader
             self::judge($document, Schema::json());
             $json = json_encode($document, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
         }
+        unset($document);
         /** @var array<string, mixed> $plain */
         $plain = json_decode($json, true, self::DEEP, JSON_THROW_ON_ERROR);
 

@@ -81,7 +81,11 @@ final class BenchWriter
     /** @return object what is the painter's own way, whatever the figure */
     private function habits(): object
     {
-        return (object) ($this->figure !== null ? [] : array_filter(['schools' => $this->painter->schools, 'hours' => $this->painter->bench_hours], is_array(...)));
+        return (object) ($this->figure !== null ? [] : array_filter([
+            'schools' => $this->painter->schools, 'hours' => $this->painter->bench_hours,
+            'exceptions' => $this->painter->bench_exceptions === null ? null : (object) $this->painter->bench_exceptions,
+            'timeZone' => $this->painter->time_zone, 'dryingAid' => $this->painter->drying_aid->value,
+        ], static fn (mixed $habit): bool => $habit !== null));
     }
 
     /** @return Generator<array<string, mixed>> */
@@ -214,7 +218,7 @@ final class BenchWriter
             FieldKind::Flag => (bool) $stored,
             FieldKind::Number => is_numeric($stored) ? (float) $stored : null,
             FieldKind::Moment => is_string($stored) ? (new DateTimeImmutable($stored, new DateTimeZone('UTC')))->format('Y-m-d\TH:i:s\Z') : null,
-            FieldKind::Json, FieldKind::References, FieldKind::Mix, FieldKind::Levels, FieldKind::Readings, FieldKind::StepNames, FieldKind::Finishes, FieldKind::Pieces => is_string($stored) && ($field->shape['type'] ?? '') !== 'string' ? self::decoded($field, $stored) : $stored,
+            FieldKind::Json, FieldKind::References, FieldKind::Mix, FieldKind::Levels, FieldKind::Readings, FieldKind::StepNames, FieldKind::Finishes, FieldKind::Pieces, FieldKind::Sessions => is_string($stored) && ($field->shape['type'] ?? '') !== 'string' ? self::decoded($field, $stored) : $stored,
             default => $stored,
         };
     }

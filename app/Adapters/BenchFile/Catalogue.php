@@ -386,7 +386,45 @@ final class Catalogue
                     Field::moment('created_at'),
                 ],
             ),
+            new RecordType('timers', null, [
+                Field::reference('run_id', 'runs')->optional(), Field::text('key', 26), Field::text('what'), Field::moment('ends_at'), Field::moment('stopped_at')->optional(),
+            ]),
+            new RecordType('schedules', null, [
+                Field::integer('laid'), Field::references('figure_ids', 'figures', new Link('schedule_figures', 'schedule_id', 'figure_id')), Field::of('sessions', FieldKind::Sessions),
+                self::listOf('chain', ['what' => self::WORDS, 'figure' => self::WORDS, 'hold' => self::WORDS]),
+                self::listOf('moved', ['what' => self::WORDS, 'figure' => self::WORDS, 'from' => self::SECOND, 'to' => self::SECOND, 'why' => self::WORDS])->optional(),
+                Field::moment('finish'), Field::moment('bound'),
+            ]),
         ];
+    }
+
+    private const WORDS = ['type' => 'string'];
+
+    /** Since 1970, until 2200. */
+    private const SECOND = ['type' => 'integer', 'minimum' => 0, 'maximum' => 7_258_118_400];
+
+    /** @return array<string, mixed> the schema of sessions as they were laid */
+    public static function sessions(): array
+    {
+        $step = ['id' => ['type' => 'string', 'maxLength' => 120], 'figureId' => ['type' => 'integer'], 'figure' => self::WORDS, 'runStepId' => ['type' => ['integer', 'null']], 'what' => self::WORDS, 'where' => self::WORDS, 'start' => self::SECOND, 'end' => self::SECOND];
+
+        return self::list(['start' => self::SECOND, 'end' => self::SECOND, 'steps' => self::list($step, ['hex' => ['type' => ['string', 'null'], 'pattern' => self::HEX['pattern']]])]);
+    }
+
+    /** @param  array<string, array<string, mixed>>  $properties */
+    private static function listOf(string $column, array $properties): Field
+    {
+        return Field::json($column, self::list($properties));
+    }
+
+    /**
+     * @param  array<string, array<string, mixed>>  $required
+     * @param  array<string, array<string, mixed>>  $others
+     * @return array<string, mixed>
+     */
+    private static function list(array $required, array $others = []): array
+    {
+        return ['type' => 'array', 'maxItems' => 5000, 'items' => ['type' => 'object', 'additionalProperties' => false, 'required' => array_keys($required), 'properties' => [...$required, ...$others]]];
     }
 
     private const HEX = ['type' => 'string', 'pattern' => '^#[0-9a-f]{6}$'];

@@ -33,6 +33,8 @@ enum FieldKind
     case Finishes;
     /** Areas by piece of a print file, 0 for none. */
     case Pieces;
+    /** Sessions as they were laid, each with its steps. */
+    case Sessions;
     /** The name of a picture within the zip. */
     case File;
     /** The name of a print file within the zip. */

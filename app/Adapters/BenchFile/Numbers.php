@@ -47,8 +47,31 @@ final class Numbers
             FieldKind::StepName => is_string($value) ? $this->step($value) : null,
             FieldKind::StepNames => is_array($value) ? array_map(fn (mixed $v): string => $this->step(is_string($v) ? $v : ''), $value) : null,
             FieldKind::Finishes => is_array($value) ? array_map($this->finish(...), $value) : null,
+            FieldKind::Sessions => is_array($value) ? array_map($this->session(...), $value) : null,
             default => $value,
         };
+    }
+
+    /** @return array<mixed> a step that is no more keeps its words */
+    private function session(mixed $session): array
+    {
+        $session = is_array($session) ? $session : [];
+        $steps = is_array($session['steps'] ?? null) ? $session['steps'] : [];
+
+        return [...$session, 'steps' => array_map(function (mixed $step): array {
+            $step = is_array($step) ? $step : [];
+            $words = is_string($step['id'] ?? null) ? $step['id'] : '';
+            if (preg_match('/^([fr])(\\d{1,9})((?:c\\d{1,9})?) (.*)\\z/', $words, $found) === 1) {
+                $words = $found[1].($this->of($found[1] === 'f' ? 'figures' : 'runs', (int) $found[2]) ?? 0)."{$found[3]} {$this->step($found[4])}";
+            }
+
+            return [
+                ...$step,
+                'id' => $words,
+                'figureId' => is_int($step['figureId'] ?? null) ? $this->of('figures', $step['figureId']) ?? 0 : 0,
+                'runStepId' => is_int($step['runStepId'] ?? null) ? $this->of('run_steps', $step['runStepId']) : null,
+            ];
+        }, $steps)];
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Adapters\BenchFile;
 
+use Hyalin\Bench\DryingAid;
 use Illuminate\Support\Str;
 
 /**
@@ -12,6 +13,8 @@ use Illuminate\Support\Str;
 final class Schema
 {
     private const MOST_RECORDS = 200_000;
+
+    private const CLOCK = ['type' => 'string', 'pattern' => '^([01][0-9]|2[0-3]):[0-5][0-9]$'];
 
     /** @return array<string, mixed> */
     public static function of(): array
@@ -37,6 +40,17 @@ final class Schema
                     'additionalProperties' => false,
                     'properties' => [
                         'schools' => ['type' => 'array', 'items' => ['type' => 'string']],
+                        'timeZone' => ['type' => 'string', 'maxLength' => 60],
+                        'dryingAid' => ['enum' => array_column(DryingAid::cases(), 'value')],
+                        'exceptions' => [
+                            'type' => 'object',
+                            'propertyNames' => ['pattern' => '^[0-9]{4}-[0-9]{2}-[0-9]{2}$'],
+                            'additionalProperties' => [
+                                'type' => ['object', 'null'],
+                                'required' => ['start', 'minutes'],
+                                'properties' => ['start' => self::CLOCK, 'minutes' => ['type' => 'integer', 'minimum' => 1, 'maximum' => 1440]],
+                            ],
+                        ],
                         'hours' => [
                             'type' => 'array',
                             'items' => [
@@ -44,7 +58,7 @@ final class Schema
                                 'required' => ['day', 'start', 'minutes'],
                                 'properties' => [
                                     'day' => ['type' => 'integer', 'minimum' => 1, 'maximum' => 7],
-                                    'start' => ['type' => 'string', 'pattern' => '^([01][0-9]|2[0-3]):[0-5][0-9]$'],
+                                    'start' => self::CLOCK,
                                     'minutes' => ['type' => 'integer', 'minimum' => 1, 'maximum' => 1440],
                                 ],
                             ],
@@ -142,6 +156,7 @@ final class Schema
                 ],
             ],
             FieldKind::Pieces => ['type' => 'array', 'maxItems' => 100_000, 'items' => ['type' => 'integer', 'minimum' => 0], 'description' => 'numbers of areas, 0 for none'],
+            FieldKind::Sessions => Catalogue::sessions(),
             FieldKind::File => ['type' => 'string', 'pattern' => "^{$field->to}/[0-9]{1,6}\\.png$"],
             FieldKind::Print => ['type' => 'string', 'pattern' => '^meshes/[0-9]{1,6}\\.stl$'],
         };

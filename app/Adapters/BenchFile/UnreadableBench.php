@@ -16,6 +16,11 @@ final class UnreadableBench extends RuntimeException
         return new self('This is not a zip file, or it is damaged.');
     }
 
+    public static function damaged(string $name): self
+    {
+        return new self("{$name} is damaged: its bytes do not unpack. Export the file again.");
+    }
+
     public static function noDocument(): self
     {
         return new self('The zip holds no bench.json: it was not written by Hyalin, or it was repacked inside a folder.');
@@ -24,6 +29,11 @@ final class UnreadableBench extends RuntimeException
     public static function tooMany(int $found, int $most): self
     {
         return new self("The zip holds {$found} files; at most {$most} are allowed.");
+    }
+
+    public static function tooManyRecords(int $records, int $lists): self
+    {
+        return new self("bench.json holds more than {$records} records or {$lists} lists: export figures one by one instead.");
     }
 
     public static function tooLarge(string $name, int $most): self

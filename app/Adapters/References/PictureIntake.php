@@ -17,6 +17,11 @@ final readonly class PictureIntake
 {
     private const TYPES = [IMAGETYPE_JPEG => 'JPEG', IMAGETYPE_PNG => 'PNG', IMAGETYPE_WEBP => 'WebP'];
 
+    /** Passes of a progressive JPEG: ten are usual. With more, as many pixels drawn in all as that would be for a large one. */
+    private const SCANS = 16;
+
+    private const DRAWN = 200_000_000;
+
     /**
      * @param  bool  $blockGrid  it was JPEG and its pixels still lie on the grid of blocks they were compressed in
      * @param  list<string>  $remarks  what the painter should know of the file
@@ -48,7 +53,7 @@ final readonly class PictureIntake
         if ($width < 1 || $height < 1 || $width * $height > $maxPixels) {
             throw UnreadablePicture::tooManyPixels($width, $height, $maxPixels);
         }
-        self::refuseTruncated($bytes, $type);
+        $bytes = self::whole($bytes, $type, $width * $height);
         self::refuseOtherKinds($bytes, $type, $size['channels'] ?? 3);
 
         return self::encode($bytes, $keptSide, $type, $size['bits'] ?? 8);
@@ -108,17 +113,27 @@ final readonly class PictureIntake
         }
     }
 
-    /** A decoder fills what is missing of a cut-off file with grey: that would be sampled as if it were paint. */
-    private static function refuseTruncated(string $bytes, int $type): void
+    /**
+     * A decoder fills what is missing of a cut-off file with grey: that would be sampled as if it were paint.
+     *
+     * @return string without what follows the picture
+     */
+    private static function whole(string $bytes, int $type, int $pixels): string
     {
+        if ($type === IMAGETYPE_JPEG) {
+            $jpeg = JpegFile::of($bytes) ?? throw UnreadablePicture::truncated(self::TYPES[$type]);
+
+            return $jpeg->scans <= self::SCANS || $jpeg->scans * $pixels <= self::DRAWN ? $jpeg->bytes : throw UnreadablePicture::tooManyScans($jpeg->scans);
+        }
         $whole = match ($type) {
-            IMAGETYPE_JPEG => str_contains(substr($bytes, -512), "\xFF\xD9"),
             IMAGETYPE_PNG => str_contains(substr($bytes, -64), 'IEND'),
             default => strlen($bytes) >= 8 + self::littleEndian(substr($bytes, 4, 4)),
         };
         if (! $whole) {
             throw UnreadablePicture::truncated(self::TYPES[$type]);
         }
+
+        return $bytes;
     }
 
     private static function littleEndian(string $four): int

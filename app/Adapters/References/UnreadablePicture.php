@@ -38,6 +38,11 @@ final class UnreadablePicture extends RuntimeException
         return new self("This {$type} file is incomplete: it was cut off during the transfer. Nothing was added. Copy it again.");
     }
 
+    public static function tooManyScans(int $found): self
+    {
+        return new self("This JPEG draws itself in {$found} passes; about ten are usual. Nothing was added. Save it anew and try again.");
+    }
+
     public static function inks(): self
     {
         return new self('This JPEG is in CMYK (printing inks), not RGB. Nothing was added. Save it as sRGB and try again.');

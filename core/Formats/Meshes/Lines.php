@@ -31,11 +31,10 @@ final class Lines
             $end = $part === '';
             $rest .= $part;
             // A return at the very end may be the first half of an end of line.
-            if (! $end && str_ends_with($rest, "\r")) {
-                continue;
-            }
+            $held = ! $end && str_ends_with($rest, "\r") ? "\r" : '';
+            $rest = $held === '' ? $rest : substr($rest, 0, -1);
             $lines = explode("\n", strtr($rest, ["\r\n" => "\n", "\r" => "\n"]));
-            $rest = $end ? '' : (string) array_pop($lines);
+            $rest = $end ? '' : (string) array_pop($lines).$held;
             if (strlen($rest) > self::LONGEST) {
                 throw UnreadableMesh::badLine('text', $number + count($lines) + 1, 'the line has more than a million letters');
             }

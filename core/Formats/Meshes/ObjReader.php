@@ -17,6 +17,11 @@ final class ObjReader
 
     private const MOST_VERTICES = 6_000_000;
 
+    private const MOST_OBJECTS = 50_000;
+
+    /** A line that goes on after backslashes. */
+    private const LONGEST = 1_048_576;
+
     /**
      * @throws UnreadableMesh
      * @throws \Hyalin\Mesh\InvalidMesh
@@ -35,6 +40,9 @@ final class ObjReader
             // A line may go on after a backslash.
             if (str_ends_with($line, '\\')) {
                 $whole .= substr($line, 0, -1).' ';
+                if (strlen($whole) > self::LONGEST) {
+                    throw UnreadableMesh::badLine('OBJ', $number, 'the line goes on for more than a million letters');
+                }
 
                 continue;
             }
@@ -49,7 +57,10 @@ final class ObjReader
                 self::face($line, $number, $vertices, $builder);
                 $faces++;
             } elseif (preg_match('/^[og]\s+(\S.*?)\s*$/', $line, $of) === 1) {
-                $objects[] = [mb_scrub($of[1]), $builder->triangles()];
+                if (count($objects) >= self::MOST_OBJECTS) {
+                    throw UnreadableMesh::badLine('OBJ', $number, 'more than '.self::MOST_OBJECTS.' objects and groups');
+                }
+                $objects[] = [mb_strcut(mb_scrub($of[1]), 0, 255), $builder->triangles()];
             } elseif ($number === 1 && preg_match('/[\x00-\x08\x0E-\x1F]/', $line) === 1) {
                 throw UnreadableMesh::unknown();
             }

@@ -19,7 +19,10 @@ final class ThreeMfReader
 
     private const UNITS = ['micron' => 0.001, 'millimeter' => 1.0, 'centimeter' => 10.0, 'inch' => 25.4, 'foot' => 304.8, 'meter' => 1000.0];
 
-    private const PART = 262_144;
+    private const PART = 65_536;
+
+    /** Objects placed, each time one is: components of components multiply. */
+    private const MOST_PLACED = 20_000;
 
     private const MOST_VERTICES = 6_000_000;
 
@@ -37,6 +40,12 @@ final class ThreeMfReader
     private int $object = 0;
 
     private int $vertices = 0;
+
+    private int $declared = 0;
+
+    private int $placed = 0;
+
+    private int $placedVertices = 0;
 
     private ?UnreadableMesh $fault = null;
 
@@ -63,12 +72,17 @@ final class ThreeMfReader
 
     private function parsed(ByteSource $model): ReadMesh
     {
-        $bytes = 0;
+        $bytes = $long = 0;
         do {
             $part = $model->read(self::PART);
             $bytes += strlen($part);
             if ($bytes > self::MOST_BYTES) {
                 throw UnreadableMesh::tooLarge($bytes, self::MOST_BYTES);
+            }
+            // No element is so long: a parser would hold all its attributes before it tells of the first.
+            $long = str_contains($part, '>') || $part === '' ? 0 : $long + 1;
+            if ($long > 1) {
+                throw UnreadableMesh::badXml(xml_get_current_line_number($this->parser), 'an element is longer than 64 kB');
             }
             // Declared before the first element, and only there.
             if ($bytes === strlen($part) && preg_match('/<!(DOCTYPE|ENTITY)/i', $part) === 1) {
@@ -98,8 +112,8 @@ final class ThreeMfReader
                 'object' => $this->object($with),
                 'vertex' => $this->vertex($with),
                 'triangle' => $this->triangle($with),
-                'component' => $this->objects[$this->object][2][] = [$this->number($with, 'objectid'), $this->transform($with)],
-                'item' => $this->items[] = [$this->number($with, 'objectid'), $this->transform($with)],
+                'component' => $this->component($with),
+                'item' => $this->item($with),
                 default => null,
             };
         } catch (UnreadableMesh $e) {
@@ -111,9 +125,31 @@ final class ThreeMfReader
     /** @param  array<string, string>  $with */
     private function object(array $with): void
     {
+        $this->declared();
         $this->object = $this->number($with, 'id');
         $this->objects[$this->object] = [[], [], []];
-        $this->names[$this->object] = trim(mb_scrub($with['name'] ?? ''));
+        $this->names[$this->object] = mb_strcut(trim(mb_scrub($with['name'] ?? '')), 0, 255);
+    }
+
+    /** @param  array<string, string>  $with */
+    private function item(array $with): void
+    {
+        $this->declared();
+        $this->items[] = [$this->number($with, 'objectid'), $this->transform($with)];
+    }
+
+    /** @param  array<string, string>  $with */
+    private function component(array $with): void
+    {
+        $this->declared();
+        $this->objects[$this->object][2][] = [$this->number($with, 'objectid'), $this->transform($with)];
+    }
+
+    private function declared(): void
+    {
+        if (++$this->declared > self::MOST_PLACED) {
+            throw $this->bad('more than '.self::MOST_PLACED.' objects, components and items');
+        }
     }
 
     /** @param  array<string, string>  $with */
@@ -193,6 +229,13 @@ final class ThreeMfReader
     private function place(MeshBuilder $builder, int $id, array $transforms, int $deep): void
     {
         [$coordinates, $corners, $components] = $this->objects[$id] ?? throw UnreadableMesh::badXml(0, "there is no object {$id}");
+        if (++$this->placed > self::MOST_PLACED) {
+            throw UnreadableMesh::badXml(0, 'more than '.self::MOST_PLACED.' objects are placed');
+        }
+        $this->placedVertices += intdiv(count($coordinates), 3);
+        if ($this->placedVertices > self::MOST_VERTICES) {
+            throw UnreadableMesh::badXml(0, 'more than '.self::MOST_VERTICES.' vertices are placed');
+        }
         if ($deep > self::DEEPEST) {
             throw UnreadableMesh::badXml(0, 'components lie more than '.self::DEEPEST.' deep, or within themselves');
         }

@@ -108,6 +108,12 @@ final class MeshReadersTest extends TestCase
         yield '3MF: an object inside itself' => [$model('<build><item objectid="2"/></build>', '<object id="2"><components><component objectid="2"/></components></object>'), 'within themselves'];
         yield '3MF: eleven numbers' => [$model('<build><item objectid="1" transform="1 0 0 0 1 0 0 0 1 0 0"/></build>'), 'line'];
         yield '3MF: cut off' => [static fn (): ReadMesh => ThreeMfReader::read(new TextSource(substr(self::model('<build><item objectid="1"/></build>'), 0, 400))), 'line'];
+        // A small file whose components multiply: 15 levels of ten each would be placed ten to the fifteenth times.
+        $levels = implode('', array_map(static fn (int $n): string => "<object id=\"{$n}\"><components>".str_repeat('<component objectid="'.($n - 1).'"/>', 10).'</components></object>', range(2, 16)));
+        yield '3MF: components that multiply' => [$model('<build><item objectid="16"/></build>', $levels), 'are placed'];
+        yield '3MF: 300,000 attributes' => [$model('<build><item objectid="1"'.implode('', array_map(static fn (int $n): string => " a{$n}=\"1\"", range(1, 300_000))).'/></build>'), 'longer than 64 kB'];
+        yield 'OBJ: a line without end' => [$obj(str_repeat("v 0 0 0\\\n", 150_000)), 'a million letters'];
+        yield 'OBJ: groups without end' => [$obj(str_repeat("g a\n", 60_000)), 'objects and groups'];
         yield '3MF: nothing to print' => [$model('<build/>'), '3MF'];
     }
 

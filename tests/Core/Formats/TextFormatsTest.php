@@ -55,6 +55,8 @@ final class TextFormatsTest extends TestCase
         yield 'not UTF-8' => [Csv::read(...), "a,b\n1,\xE9\n", 'line 2, column 1: the text is not UTF-8'];
         yield 'empty' => [Csv::read(...), " \n ", 'the file is empty'];
         yield 'too large' => [Csv::read(...), str_repeat('a', 8 * 1024 * 1024 + 1), 'at most 8 MB'];
+        yield 'lines without end' => [Csv::read(...), str_repeat("\r", 200_000), 'at most 100000 are read'];
+        yield 'columns without end' => [Csv::read(...), str_repeat('a,', 100_000)."\n", 'more than 500 columns'];
         yield 'no palette' => [GimpPalette::read(...), "Palette\n1 2 3 x\n", 'line 1, column 1'];
         yield 'channel above 255' => [GimpPalette::read(...), "GIMP Palette\n#\n1 256 3 x\n", 'line 3, column 2: 256 is more than 255'];
         yield 'no colour' => [GimpPalette::read(...), "GIMP Palette\nred\n", 'line 2, column 1: a colour is three numbers'];
