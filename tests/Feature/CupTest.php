@@ -6,11 +6,41 @@ namespace Tests\Feature;
 
 use App\Models\Cups\CupRecord;
 use App\Models\Painter;
+use App\Models\Shelf\Paint;
 use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia;
 
 final class CupTest extends TestCase
 {
+    /** A level is a sum: what is poured and taken back, in whatever order and from two pages, leaves it as it was. */
+    public function test_a_pot_that_seemed_empty_is_not_filled_by_taking_back(): void
+    {
+        $pot = $this->pot('Fen', '#43351b');
+        $pot->update(['level_percent' => 1, 'size_ml' => 17]);
+        $pot->takeOut(5.0);
+        self::assertSame(0, $pot->refresh()->level_percent);
+        $pot->takeOut(-5.0);
+        self::assertSame(1, $pot->refresh()->level_percent);
+        self::assertEqualsWithDelta(0.0, $pot->used_ml, 1e-9);
+        $pot->update(['level_percent' => 99]);
+        $pot->takeOut(-5.0);
+        self::assertSame(100, $pot->refresh()->level_percent);
+        $pot->takeOut(5.0);
+        self::assertSame(99, $pot->refresh()->level_percent);
+        // Two pages that both saw it full.
+        [$one, $other] = [Paint::query()->findOrFail($pot->id), Paint::query()->findOrFail($pot->id)];
+        $one->takeOut(1.7);
+        $other->takeOut(1.7);
+        self::assertSame(79, $pot->refresh()->level_percent);
+        // Another name is no other level; a look into the pot is.
+        $pot->takeOut(0.1);
+        $form = ['version' => $pot->version, 'maker' => $pot->maker, 'name' => 'Fen brown', 'kind' => $pot->kind->value, 'sheen' => $pot->sheen->value, 'thickHex' => $pot->thick_hex, 'opacity' => $pot->opacity->value, 'strength' => $pot->strength->value, 'levelPercent' => 79];
+        $this->patchJson("/shelf/paints/{$pot->id}", $form)->assertOk();
+        self::assertEqualsWithDelta(0.1, $pot->refresh()->used_ml, 1e-9);
+        $this->patchJson("/shelf/paints/{$pot->id}", [...$form, 'version' => $pot->version, 'levelPercent' => 60])->assertOk();
+        self::assertSame([60, 0.0], [$pot->refresh()->level_percent, $pot->used_ml]);
+    }
+
     public function test_a_cup_keeps_its_true_recipe_through_use_and_topping_up(): void
     {
         $ochre = $this->pot('Lamp Ochre', '#d79a1e');

@@ -20,7 +20,7 @@ final readonly class PaintNeed
     public static function of(Paint $paint, float $needMl): self
     {
         $pot = $paint->pot();
-        $hasMl = $paint->deleted_at === null ? max(0.0, $pot->sizeMl() * $paint->level_percent / 100 - $paint->used_ml) : 0.0;
+        $hasMl = $paint->deleted_at === null ? max(0.0, min($pot->sizeMl(), $pot->sizeMl() * $paint->level_percent / 100 - $paint->used_ml)) : 0.0;
 
         return new self($paint, PotNeed::of($pot, $needMl, $hasMl));
     }

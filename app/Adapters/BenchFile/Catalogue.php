@@ -90,7 +90,7 @@ final class Catalogue
     private static function paints(): RecordType
     {
         return new RecordType('paints', null, [
-            Field::integer('position'), ...array_map(self::stated(...), PotFields::all()), Field::number('used_ml', 0, 100_000),
+            Field::integer('position'), ...array_map(self::stated(...), PotFields::all()), Field::number('used_ml', -100_000, 100_000),
             self::spectrum('absorption'), self::spectrum('scattering'), Field::choice('quality', OpticsQuality::class),
             Field::of('readings', FieldKind::Readings)->optional(), self::spread(), Field::moment('deleted_at')->optional(),
         ]);

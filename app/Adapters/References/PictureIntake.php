@@ -121,7 +121,7 @@ final readonly class PictureIntake
     private static function whole(string $bytes, int $type, int $pixels): string
     {
         if ($type === IMAGETYPE_JPEG) {
-            $jpeg = JpegFile::of($bytes) ?? throw UnreadablePicture::truncated(self::TYPES[$type]);
+            $jpeg = JpegFile::of($bytes) ?? throw UnreadablePicture::truncated('JPEG');
 
             return $jpeg->scans <= self::SCANS || $jpeg->scans * $pixels <= self::DRAWN ? $jpeg->bytes : throw UnreadablePicture::tooManyScans($jpeg->scans);
         }
@@ -130,7 +130,7 @@ final readonly class PictureIntake
             default => strlen($bytes) >= 8 + self::littleEndian(substr($bytes, 4, 4)),
         };
         if (! $whole) {
-            throw UnreadablePicture::truncated(self::TYPES[$type]);
+            throw UnreadablePicture::truncated(self::TYPES[$type] ?? '');
         }
 
         return $bytes;

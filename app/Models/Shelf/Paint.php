@@ -22,6 +22,7 @@ use Hyalin\Pot\PotKind;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 use LogicException;
 
 /**
@@ -58,7 +59,7 @@ use LogicException;
  * @property bool|null $is_mixed
  * @property list<array{k: list<float>, s: list<float>}>|null $spread how far K and S may be off; null for the usual of the quality
  * @property array<string, mixed>|null $readings what K and S were solved from
- * @property float $used_ml taken out since, less than one hundredth of its size
+ * @property float $used_ml taken out since, less than one hundredth of its size; more, or less than nothing, where the level would be below 0 or above 100
  * @property int $version
  * @property Carbon|null $deleted_at
  */
@@ -121,16 +122,21 @@ final class Paint extends Model
 
     /**
      * Lowers the level by what went into a cup, or raises it again by less than nothing. Hundredths are counted off the
-     * level; what is left over is kept until it makes another one.
+     * level; what is left over is kept until it makes another one, and what was more than the pot seemed to hold is kept, too:
+     * poured and taken back, the level is what it was. Read anew first, as another page may have taken some since.
      */
     public function takeOut(float $millilitres): void
     {
-        $hundredth = $this->pot()->sizeMl() / 100;
-        $used = $this->used_ml + $millilitres;
-        $whole = (int) floor($used / $hundredth + 1e-9);
-        $this->level_percent = max(0, min(100, $this->level_percent - $whole));
-        $this->used_ml = $used - $whole * $hundredth;
-        $this->save();
+        DB::transaction(function () use ($millilitres): void {
+            $now = self::withTrashed()->lockForUpdate()->findOrFail($this->id, ['level_percent', 'used_ml']);
+            $hundredth = $this->pot()->sizeMl() / 100;
+            $used = $now->used_ml + $millilitres;
+            $level = max(0, min(100, $now->level_percent - (int) floor($used / $hundredth + 1e-9)));
+            $this->level_percent = $level;
+            $this->used_ml = $used - ($now->level_percent - $level) * $hundredth;
+            self::withTrashed()->whereKey($this->id)->update(['level_percent' => $this->level_percent, 'used_ml' => $this->used_ml]);
+            $this->syncOriginalAttributes(['level_percent', 'used_ml']);
+        });
     }
 
     public function leftWords(): string

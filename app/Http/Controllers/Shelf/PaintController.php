@@ -79,6 +79,8 @@ final class PaintController
             $request->validated(),
             function (Paint $paint) use ($request, $estimate): void {
                 $paint->fill($request->attributesOfPaint());
+                // The painter looked into it: what was counted before is in what they saw.
+                $paint->used_ml = $paint->isDirty(['level_percent', 'size_ml']) ? 0.0 : $paint->used_ml;
                 // A measured pot keeps its K and S: its name or level may change, not what was read; nor, of one that is estimated, what
                 // photos have taught of it.
                 if ($paint->quality === OpticsQuality::Estimated && $paint->isDirty(self::ESTIMATED_FROM)) {

@@ -26,7 +26,7 @@ final class PaintRequest extends FormRequest
     /** @return array<string, mixed> attributes of App\Models\Shelf\Paint, without its optics */
     public function attributesOfPaint(): array
     {
-        $attributes = ['used_ml' => 0.0];
+        $attributes = [];
         foreach (PotFields::described() as $field) {
             $attributes[$field->column()] = StatedOfPot::value($field, $this->input($field->key));
         }
