@@ -6,7 +6,7 @@ return [
     'disks' => [
         'local' => [
             'driver' => 'local',
-            'root' => storage_path('app/private'),
+            'root' => env('HYALIN_FILES', storage_path('app/private')),
             'serve' => false,
             'throw' => true,
             'report' => false,

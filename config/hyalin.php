@@ -24,4 +24,11 @@ return [
 
     // Mix searches up to this many mixes are run to their end at once; larger ones on request, in the queue.
     'prove_at_once' => 60_000,
+
+    // Written by hyalin:backup without a file, and every night where the schedule runs (bin/serve).
+    'backups' => [
+        'folder' => env('HYALIN_BACKUPS', storage_path('backups')),
+        'keep' => (int) env('HYALIN_BACKUPS_KEPT', 14),
+        'at' => env('HYALIN_BACKUP_AT', '03:30'),
+    ],
 ];

@@ -11,6 +11,14 @@ use Illuminate\Support\Facades\Storage;
  */
 final class StoredFile
 {
+    /** Written beside and renamed: whoever reads it meanwhile reads the one there was, and a kill leaves that one. */
+    public static function put(string $path, string $bytes): void
+    {
+        $disk = Storage::disk('local');
+        $disk->put("{$path}.part", $bytes);
+        $disk->move("{$path}.part", $path);
+    }
+
     public static function forget(string $path): void
     {
         $disk = Storage::disk('local');

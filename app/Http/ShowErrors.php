@@ -6,8 +6,11 @@ namespace App\Http;
 
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Log;
 use Inertia\Inertia;
+use League\Flysystem\UnableToReadFile;
 use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /**
  * Errors as a page of ours that says what happened, what is safe and what to do. Requests for JSON get JSON.
@@ -19,6 +22,12 @@ final class ShowErrors
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->expectsJson());
+        // One lost file is no fault of the page: the rest of the bench stays in reach.
+        $exceptions->map(UnableToReadFile::class, static function (UnableToReadFile $e): NotFoundHttpException {
+            Log::error($e->getMessage());
+
+            return new NotFoundHttpException('A file of this record is missing on the disk of the server: restore it from a backup.', $e);
+        });
         $exceptions->respond(static function (Response $response, \Throwable $e, Request $request): Response {
             $status = $response->getStatusCode();
             // A developer sees the trace of a fault.

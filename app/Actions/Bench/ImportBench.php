@@ -293,7 +293,7 @@ final class ImportBench
             throw UnreadableBench::badPicture($name, $e->getMessage());
         }
         $path = 'pictures/'.Str::ulid()->toBase32().'.png';
-        Storage::disk('local')->put($path, $intake->png);
+        StoredFile::put($path, $intake->png);
         $this->stored[] = $path;
 
         return $path;

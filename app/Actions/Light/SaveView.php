@@ -6,6 +6,7 @@ namespace App\Actions\Light;
 
 use App\Adapters\References\PictureIntake;
 use App\Adapters\References\UnreadablePicture;
+use App\Adapters\StoredFile;
 use App\Models\Light\LightRecord;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
@@ -36,7 +37,7 @@ final class SaveView
                 throw ValidationException::withMessages(['still' => $e->getMessage()]);
             }
             $light->still = 'pictures/'.Str::ulid()->toBase32().'.png';
-            Storage::disk('local')->put($light->still, $intake->png);
+            StoredFile::put($light->still, $intake->png);
         }
         $light->camera = $camera;
         $light->save();

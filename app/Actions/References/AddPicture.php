@@ -7,10 +7,10 @@ namespace App\Actions\References;
 use App\Adapters\References\PictureFile;
 use App\Adapters\References\PictureIntake;
 use App\Adapters\References\UnreadablePicture;
+use App\Adapters\StoredFile;
 use App\Models\Brief\Figure;
 use App\Models\References\Picture;
 use App\Models\References\PictureKind;
-use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 
@@ -38,7 +38,7 @@ final class AddPicture
             throw ValidationException::withMessages(['picture' => $e->getMessage()]);
         }
         $path = 'pictures/'.Str::ulid()->toBase32().'.png';
-        Storage::disk('local')->put($path, $intake->png);
+        StoredFile::put($path, $intake->png);
 
         return $figure->pictures()->create([
             'title' => Str::limit($title, 80, '') ?: 'Picture',

@@ -56,7 +56,7 @@ final class BenchWriter
             $zip->addFile($document, 'bench.json');
             $zip->close();
         } finally {
-            array_map(unlink(...), [$document, ...$this->scratch]);
+            array_map(unlink(...), array_filter([$document, ...$this->scratch], is_file(...)));
         }
     }
 

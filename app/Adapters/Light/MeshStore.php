@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Adapters\Light;
 
+use App\Adapters\StoredFile;
 use Hyalin\Mesh\TriangleMesh;
 use Illuminate\Contracts\Filesystem\Filesystem;
 use Illuminate\Support\Facades\Storage;
@@ -19,7 +20,7 @@ final class MeshStore
 
     public static function put(string $path, string $bytes): void
     {
-        self::disk()->put("{$path}.gz", (string) gzencode($bytes, 1));
+        StoredFile::put("{$path}.gz", (string) gzencode($bytes, 1));
     }
 
     /** @throws RuntimeException when it is gone */

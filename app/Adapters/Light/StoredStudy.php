@@ -29,10 +29,10 @@ final readonly class StoredStudy
     {
     }
 
-    /** @return self|null null when nothing is computed yet */
+    /** @return self|null null when nothing is computed yet, or its files are gone: it is computed again then */
     public static function of(LightRecord $light): ?self
     {
-        return $light->path === null ? null : new self($light->path);
+        return $light->path === null || ! MeshStore::has("{$light->path}.work.pos") ? null : new self($light->path);
     }
 
     public static function create(LightStudy $study, AssembledFigure $assembly): self

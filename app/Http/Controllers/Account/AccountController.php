@@ -46,7 +46,7 @@ final class AccountController
     /** Another password signs out everywhere but here. */
     public function password(Request $request, #[CurrentUser] Painter $painter): RedirectResponse
     {
-        $request->validate(['current' => ['required', 'string', 'current_password'], 'password' => AccountRules::password()]);
+        $request->validate(['current' => ['bail', 'required', 'string', 'current_password'], 'password' => AccountRules::password()]);
         $painter->update(['password' => $request->string('password')->value()]);
         Auth::logoutOtherDevices($request->string('password')->value());
 
@@ -55,7 +55,7 @@ final class AccountController
 
     public function signOutElsewhere(Request $request): RedirectResponse
     {
-        $request->validate(['current' => ['required', 'string', 'current_password']]);
+        $request->validate(['current' => ['bail', 'required', 'string', 'current_password']]);
         Auth::logoutOtherDevices($request->string('current')->value());
 
         return back();
@@ -71,7 +71,7 @@ final class AccountController
 
     public function destroy(Request $request, DeleteAccount $delete, #[CurrentUser] Painter $painter): RedirectResponse
     {
-        $request->validate(['current' => ['required', 'string', 'current_password']]);
+        $request->validate(['current' => ['bail', 'required', 'string', 'current_password']]);
         self::notTheDemo($painter, 'current');
         Auth::logout();
         $delete($painter);

@@ -37,7 +37,7 @@ final class BalanceController
         $request->validate([
             'kind' => ['required', Rule::enum(BalanceKind::class)],
             'areaId' => ['required', 'integer', $own],
-            'otherId' => ['nullable', 'integer', 'different:areaId', $own, Rule::requiredIf($request->string('kind')->value() !== BalanceKind::FocalPoint->value)],
+            'otherId' => ['nullable', 'integer', 'different:areaId', $own, Rule::requiredIf($request->input('kind') !== BalanceKind::FocalPoint->value)],
             'limit' => ['nullable', 'numeric', 'between:0,100'],
         ], ['otherId.different' => 'An area cannot be balanced with itself.', 'otherId.required' => 'Choose the other area.']);
         $kind = $request->enum('kind', BalanceKind::class) ?? BalanceKind::StandApart;

@@ -140,7 +140,7 @@ final class PictureController
         if (! Storage::disk('local')->exists($path)) {
             $file = PictureFile::of($picture);
             $balance = $file->whiteBalance($picture->neutral ?? throw new \LogicException('not neutralised'));
-            Storage::disk('local')->put($path, $file->evened($balance->field)->drawn($balance->correction, config()->integer('hyalin.uploads.shown_side')));
+            StoredFile::put($path, $file->evened($balance->field)->drawn($balance->correction, config()->integer('hyalin.uploads.shown_side')));
         }
 
         return (string) Storage::disk('local')->get($path);

@@ -114,9 +114,11 @@ final readonly class LightProps
     /** @return string|null another one for everything that changes what is shown; null while nothing is computed */
     public static function dataUrl(Figure $figure, LightRecord $light): ?string
     {
-        return $light->path === null || $light->result === null ? null : route(
+        $study = StoredStudy::of($light);
+
+        return $study === null || $light->result === null ? null : route(
             'light.data',
-            [$figure, 'of' => substr(hash('sha256', $light->path.(StoredStudy::of($light)?->stampOfZones() ?? '').json_encode([$light->sprays, $light->front, $light->edges, $light->grooves])), 0, 12)],
+            [$figure, 'of' => substr(hash('sha256', $study->path.$study->stampOfZones().json_encode([$light->sprays, $light->front, $light->edges, $light->grooves])), 0, 12)],
             false,
         );
     }

@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use PDO;
+use PHPUnit\Framework\TestCase as PlainTestCase;
+use Symfony\Component\Process\Process;
+use ZipArchive;
+
+/**
+ * An installation of its own, from the command line as its keeper sees it: backed up while it is written to, restored elsewhere
+ * and over itself.
+ */
+final class BackupTest extends PlainTestCase
+{
+    private string $folder;
+
+    protected function setUp(): void
+    {
+        $this->folder = sys_get_temp_dir().'/hyalin-backup-'.uniqid();
+        mkdir($this->folder);
+    }
+
+    protected function tearDown(): void
+    {
+        (new Process(['rm', '-rf', $this->folder]))->run();
+    }
+
+    public function test_a_backup_is_all_there_is_and_comes_back_over_a_working_database(): void
+    {
+        touch("{$this->folder}/one.sqlite");
+        $this->artisan('one', 'migrate', '--force');
+        $this->artisan('one', 'db:seed', '--force');
+        // Somebody works all the while.
+        $busy = new Process(['php', '-r', '$d = new PDO("sqlite:".$argv[1]); $d->exec("pragma busy_timeout = 20000"); for ($n = 0; ; $n++) { $d->exec("update figures set about = \"$n\""); usleep(500); }', '--', "{$this->folder}/one.sqlite"]);
+        $busy->start();
+        $said = $this->artisan('one', 'hyalin:backup', "{$this->folder}/all.zip");
+        self::assertStringContainsString('1 painters, 4 figures, 100 pots', $said);
+
+        // Elsewhere, from nothing.
+        touch("{$this->folder}/two.sqlite");
+        $this->artisan('two', 'hyalin:restore', "{$this->folder}/all.zip");
+        $this->artisan('two', 'hyalin:backup', "{$this->folder}/again.zip");
+        [$first, $second] = [self::held("{$this->folder}/all.zip"), self::held("{$this->folder}/again.zip")];
+        self::assertGreaterThan(40, count($first));
+        self::assertSame(['tables/light_studies.jsonl'], array_keys(array_diff_assoc($first, $second)));
+        self::assertSame(array_keys($first), array_keys($second));
+
+        // Over itself, while it is written to: what was there is kept, no log of the old one is read into the new one.
+        $said = $this->artisan('one', 'hyalin:restore', "{$this->folder}/all.zip", '--force');
+        self::assertStringContainsString('Here now, and replaced by it: 1 painters', $said);
+        $busy->stop(0);
+        $database = new PDO("sqlite:{$this->folder}/one.sqlite");
+        self::assertSame('ok', self::value($database, 'pragma integrity_check'));
+        self::assertSame(100, self::value($database, 'select count(*) from paints'));
+        self::assertCount(1, glob("{$this->folder}/one-backups/before-restore-*.zip") ?: []);
+
+        // Every night one, and the oldest go.
+        foreach ([1, 2, 3] as $n) {
+            copy("{$this->folder}/all.zip", "{$this->folder}/one-backups/hyalin-2026-01-0{$n}-033000.zip");
+        }
+        $this->artisan('one', 'hyalin:backup', '--keep=2');
+        $left = array_map(basename(...), glob("{$this->folder}/one-backups/hyalin-*.zip") ?: []);
+        self::assertCount(2, $left);
+        self::assertSame('hyalin-2026-01-03-033000.zip', $left[0]);
+
+        // One byte of a pot is another: nothing is restored.
+        $whole = (string) file_get_contents("{$this->folder}/all.zip");
+        $at = intdiv(strlen($whole), 2);
+        file_put_contents("{$this->folder}/bad.zip", substr_replace($whole, chr(ord($whole[$at]) ^ 1), $at, 1));
+        file_put_contents("{$this->folder}/cut.zip", substr($whole, 0, $at));
+        $later = new ZipArchive;
+        copy("{$this->folder}/all.zip", "{$this->folder}/later.zip");
+        $later->open("{$this->folder}/later.zip");
+        $later->addFromString('backup.json', str_replace('"2026_11_25_000001_create_painters_and_queue"', '"2099_01_01_000001_later"', (string) $later->getFromName('backup.json')));
+        $later->close();
+        foreach (['bad.zip' => 'damaged', 'cut.zip' => 'no backup', 'none.zip' => 'no backup', 'later.zip' => 'newer Hyalin'] as $file => $words) {
+            self::assertStringContainsString($words, $this->artisan('two', 'hyalin:restore', "{$this->folder}/{$file}", '--force', fails: true));
+        }
+        $this->artisan('two', 'hyalin:backup', "{$this->folder}/third.zip");
+        self::assertSame($second, self::held("{$this->folder}/third.zip"));
+        self::assertStringContainsString('cannot be written', $this->artisan('two', 'hyalin:backup', '/nowhere/x.zip', fails: true));
+    }
+
+    private function artisan(string $installation, string $command, string|bool ...$arguments): string
+    {
+        $fails = ($arguments['fails'] ?? false) === true;
+        $process = new Process(['php', 'artisan', $command, ...array_values(array_filter($arguments, is_string(...)))], dirname(__DIR__, 2), [
+            'APP_ENV' => 'production', 'DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => "{$this->folder}/{$installation}.sqlite", 'HYALIN_FILES' => "{$this->folder}/{$installation}-files",
+            'HYALIN_BACKUPS' => "{$this->folder}/{$installation}-backups", 'LOG_CHANNEL' => 'null', 'HYALIN_DEMO' => 'true',
+        ], null, 120);
+        $process->run();
+        self::assertSame($fails ? 1 : 0, $process->getExitCode(), "{$command}: {$process->getOutput()}{$process->getErrorOutput()}");
+
+        return $process->getOutput().$process->getErrorOutput();
+    }
+
+    private static function value(PDO $database, string $query): mixed
+    {
+        $found = $database->query($query);
+
+        return $found === false ? null : $found->fetchColumn();
+    }
+
+    /** @return array<string, string> hash of everything in a backup but its list, by name */
+    private static function held(string $path): array
+    {
+        $zip = new ZipArchive;
+        $zip->open($path);
+        $held = [];
+        for ($n = 0; $n < $zip->numFiles; $n++) {
+            $name = (string) $zip->getNameIndex($n);
+            $held[$name] = sha1((string) $zip->getFromIndex($n));
+        }
+        unset($held['backup.json']);
+        ksort($held);
+
+        return $held;
+    }
+}
