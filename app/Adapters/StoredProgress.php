@@ -22,6 +22,7 @@ final class StoredProgress implements Progress
 
     public function at(float $fraction): bool
     {
+        Lease::renew();
         // A write a hundredth of the way: each is a small transaction of its own.
         if ($fraction - $this->written < 0.01) {
             return true;

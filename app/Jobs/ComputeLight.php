@@ -12,6 +12,7 @@ use Hyalin\InvalidInput;
 use Hyalin\Light\InvalidLight;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
+use Illuminate\Queue\MaxAttemptsExceededException;
 use Throwable;
 
 /**
@@ -20,15 +21,21 @@ use Throwable;
 final class ComputeLight implements ShouldQueue
 {
     use Queueable;
+    use Resumed;
 
     public int $timeout = 1800;
 
-    public function __construct(private readonly LightRecord $light, private readonly int $figureId)
+    /** @param  string  $asked  mark of this asking: the record waits for the last of them */
+    public function __construct(private readonly LightRecord $light, private readonly int $figureId, private readonly string $asked)
     {
     }
 
     public function handle(StudyLight $study): void
     {
+        // Asked for again meanwhile, or done before the worker was killed.
+        if (! $this->isWaitedFor()) {
+            return;
+        }
         ini_set('memory_limit', '1536M');
         $this->light->update(['state' => 'running', 'progress' => 0.0, 'problem' => null]);
         try {
@@ -44,6 +51,17 @@ final class ComputeLight implements ShouldQueue
 
     public function failed(?Throwable $e): void
     {
-        $this->light->update(['state' => 'failed', 'problem' => 'The lighting could not be calculated: it took too much memory or time. Make the mesh coarser.']);
+        if ($this->isWaitedFor()) {
+            $this->light->update(['state' => 'failed', 'problem' => $e instanceof MaxAttemptsExceededException
+                ? 'The server ended twice while it calculated the lighting: too much memory, or it was switched off. Make the mesh coarser, or try again.'
+                : 'The lighting could not be calculated: it took too much memory or time. Make the mesh coarser.']);
+        }
+    }
+
+    private function isWaitedFor(): bool
+    {
+        $light = $this->light->fresh();
+
+        return $light !== null && $light->job === $this->asked && in_array($light->state, ['waiting', 'running'], true);
     }
 }

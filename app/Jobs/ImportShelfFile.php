@@ -13,6 +13,7 @@ use Throwable;
 final class ImportShelfFile implements ShouldQueue
 {
     use Queueable;
+    use Resumed;
 
     public int $timeout = 300;
 
@@ -22,11 +23,17 @@ final class ImportShelfFile implements ShouldQueue
 
     public function handle(ImportShelf $bringIn): void
     {
-        $bringIn($this->import);
+        if ($this->import->refresh()->state !== 'done') {
+            $bringIn($this->import);
+        }
     }
 
     public function failed(?Throwable $e): void
     {
+        // Killed after the last word was written: it is there, and not failed.
+        if ($this->import->refresh()->state === 'done') {
+            return;
+        }
         $this->import->update(['state' => 'failed', 'problem' => 'The import failed. Nothing was added to the shelf.']);
     }
 }

@@ -18,6 +18,7 @@ use Throwable;
 final class ProposeFigure implements ShouldQueue
 {
     use Queueable;
+    use Resumed;
 
     public int $timeout = 1800;
 
@@ -28,6 +29,9 @@ final class ProposeFigure implements ShouldQueue
     public function handle(ProposeFinishes $propose): void
     {
         $search = $this->search->load(['painter', 'figure']);
+        if (! in_array($search->state, ['waiting', 'running'], true)) {
+            return;
+        }
         $search->update(['state' => 'running']);
         $most = $search->request['mostPots'] ?? null;
         $answer = $propose->forFigure(
@@ -50,6 +54,8 @@ final class ProposeFigure implements ShouldQueue
 
     public function failed(?Throwable $e): void
     {
-        $this->search->update(['state' => 'failed']);
+        if (in_array($this->search->refresh()->state, ['waiting', 'running'], true)) {
+            $this->search->update(['state' => 'failed']);
+        }
     }
 }

@@ -20,6 +20,7 @@ use Throwable;
 final class ProveMix implements ShouldQueue
 {
     use Queueable;
+    use Resumed;
 
     public int $timeout = 1800;
 
@@ -30,6 +31,9 @@ final class ProveMix implements ShouldQueue
     public function handle(): void
     {
         $search = $this->search->load(['painter', 'area.figure', 'area.samples']);
+        if (! in_array($search->state, ['waiting', 'running'], true)) {
+            return;
+        }
         $search->update(['state' => 'running']);
         // The request was judged when it came in; here it is only read again.
         $wanted = MixQuestion::of($search->request)->request($search->area->figure()->firstOrFail(), $search->area, $search->painter()->firstOrFail());
@@ -43,6 +47,8 @@ final class ProveMix implements ShouldQueue
 
     public function failed(?Throwable $e): void
     {
-        $this->search->update(['state' => 'failed']);
+        if (in_array($this->search->refresh()->state, ['waiting', 'running'], true)) {
+            $this->search->update(['state' => 'failed']);
+        }
     }
 }

@@ -20,6 +20,7 @@ use Throwable;
 final class ReadMesh implements ShouldQueue
 {
     use Queueable;
+    use Resumed;
 
     public int $timeout = 600;
 
@@ -31,6 +32,9 @@ final class ReadMesh implements ShouldQueue
     {
         ini_set('memory_limit', '1536M');
         $upload = $this->upload;
+        if ($upload->state !== UploadState::Reading) {
+            return;
+        }
         $sha256 = (string) hash_file('sha256', $upload->file());
         $same = $this->isMeantTwice ? null : $upload->figure->meshes()->where('sha256', $sha256)->first();
         if ($same !== null) {
@@ -51,6 +55,9 @@ final class ReadMesh implements ShouldQueue
 
     public function failed(?Throwable $e): void
     {
+        if ($this->upload->refresh()->state !== UploadState::Reading) {
+            return;
+        }
         $this->upload->update(['state' => UploadState::Failed, 'problem' => "{$this->upload->name} took too much memory or time to read. Nothing was added; make the mesh coarser."]);
         Storage::disk('local')->delete($this->upload->path);
     }

@@ -8,6 +8,7 @@ use App\Adapters\Bench\AidedDrying;
 use App\Adapters\Bench\PaintNeeds;
 use App\Adapters\Finish\Corrections;
 use App\Adapters\Finish\Hands;
+use App\Adapters\Lease;
 use App\Adapters\Order\LearnedMinutes;
 use App\Database\ImmediateSQLiteConnection;
 use App\Devices\Camera;
@@ -34,6 +35,10 @@ use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
+use Illuminate\Queue\Events\JobExceptionOccurred;
+use Illuminate\Queue\Events\JobProcessed;
+use Illuminate\Queue\Events\JobProcessing;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
@@ -76,6 +81,8 @@ final class AppServiceProvider extends ServiceProvider
         ] as $model) {
             Gate::policy($model, OwnerPolicy::class);
         }
+        Event::listen(JobProcessing::class, static fn (JobProcessing $at) => Lease::hold($at->connectionName === 'database' ? $at->job->getJobId() : null));
+        Event::listen([JobProcessed::class, JobExceptionOccurred::class], static fn () => Lease::hold(null));
         // By address and by name: guessing one painter's password from many places is slowed as well.
         RateLimiter::for('sign-in', fn (Request $request): array => [
             Limit::perMinute(2 * config()->integer('hyalin.sign_ins_a_minute'))->by('address:'.$request->ip()),

@@ -68,7 +68,7 @@ final class AppServer
         }
         copy($this->directory.'/database.sqlite', $this->directory.'/seeded.sqlite');
         $this->serve();
-        $this->start('worker', [PHP_BINARY, ...self::JIT, 'artisan', 'queue:work', '--sleep=0.1', '--tries=1'], $root, $this->env);
+        $this->start('worker', [PHP_BINARY, ...self::JIT, 'artisan', 'queue:work', '--queue=short,long,later', '--sleep=0.1', '--tries=1'], $root, $this->env);
         $driverPort = self::freePort();
         $this->driverUrl = "http://127.0.0.1:{$driverPort}";
         $this->start('chromedriver', ['/usr/bin/chromedriver', "--port={$driverPort}"], $root, []);

@@ -566,7 +566,8 @@ final class LightTest extends TestCase
         $light = LightRecord::query()->sole();
         $before = $light->path;
         $this->deleteJson("/figures/{$figure->id}/light")->assertOk();
-        ComputeLight::dispatchSync($light, $figure->id);
+        $light->update(['state' => 'waiting']);
+        ComputeLight::dispatchSync($light, $figure->id, (string) $light->job);
         self::assertSame(['stopped', $before], [$light->refresh()->state, $light->path]);
         $this->getJson("/figures/{$figure->id}/light/progress")->assertOk()->assertJsonPath('state', 'stopped');
     }

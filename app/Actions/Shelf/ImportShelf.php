@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Shelf;
 
+use App\Adapters\Lease;
 use App\Adapters\Shelf\PotRow;
 use App\Adapters\Shelf\ShelfFile;
 use App\Models\NextNumber;
@@ -53,6 +54,7 @@ final readonly class ImportShelf
         foreach ($pots as $i => $pot) {
             $rows[] = $this->row($pot);
             if ($i % self::AT_ONCE === 0) {
+                Lease::renew();
                 $import->update(['state' => 'running', 'progress' => $i / max(1, count($pots))]);
             }
         }

@@ -40,6 +40,7 @@ use LogicException;
  * @property string|null $problem
  * @property string|null $of what it was computed from
  * @property string|null $path folder of its lists
+ * @property string|null $job that is to compute it, or did
  * @property string|null $measured_of stamp of the areas that the result was measured of
  * @property array{areas: list<LitArea>, borders: list<LitBorder>, triangles: int, sizeMm: float, noAreaCm2: float, apart: array<int, array{share: float, up: array{float, float, float}}>}|null $result
  */
@@ -74,6 +75,7 @@ final class LightRecord extends Model
         'poses_back' => null,
         'poses_forth' => null,
         'measured_of' => null,
+        'job' => null,
     ];
 
     /** @return array<string, string> */

@@ -11,6 +11,7 @@ use App\Http\Props\Finish\SuggestionsProps;
 use App\Http\Requests\Finish\MixFinderRequest;
 use App\Http\Requests\Finish\SuggestionsRequest;
 use App\Jobs\ProveMix;
+use App\Jobs\Turn;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Finish\MixSearchRecord as MixSearchRecord;
@@ -71,7 +72,7 @@ final class MixController
         $search = new MixSearchRecord(['area_id' => $area->id, 'request' => $request->validated()]);
         $search->painter_id = $painter->id;
         $search->save();
-        ProveMix::dispatch($search);
+        ProveMix::dispatch($search)->onQueue(Turn::long($search->painter_id, $search));
 
         return new JsonResponse(MixSearchProps::of($search), JsonResponse::HTTP_ACCEPTED);
     }

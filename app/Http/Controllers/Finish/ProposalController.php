@@ -12,6 +12,7 @@ use App\Http\Props\Finish\ProposalAnswerProps;
 use App\Http\Props\Finish\ProposalSearchProps;
 use App\Http\Props\PotProps;
 use App\Jobs\ProposeFigure;
+use App\Jobs\Turn;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Finish\ProposalSearchRecord;
@@ -67,7 +68,7 @@ final class ProposalController
         ]]);
         $search->painter_id = $painter->id;
         $search->save();
-        ProposeFigure::dispatch($search);
+        ProposeFigure::dispatch($search)->onQueue(Turn::long($search->painter_id, $search));
 
         return new JsonResponse(ProposalSearchProps::of($search), JsonResponse::HTTP_ACCEPTED);
     }

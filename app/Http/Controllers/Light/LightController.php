@@ -22,6 +22,7 @@ use App\Http\Props\Light\UploadProps;
 use App\Http\Requests\Light\CameraRule;
 use App\Http\Requests\Light\PointRule;
 use App\Jobs\ComputeLight;
+use App\Jobs\Turn;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Light\FigureMesh;
@@ -135,8 +136,8 @@ final class LightController
             throw ValidationException::withMessages(['mesh' => 'Import a print file first: STL, OBJ or 3MF.']);
         }
         $light = LightRecord::ofFigure($figure);
-        $light->update(['state' => 'waiting', 'progress' => 0.0, 'stop_asked' => false, 'problem' => null]);
-        ComputeLight::dispatch($light, $figure->id);
+        $light->update(['state' => 'waiting', 'progress' => 0.0, 'stop_asked' => false, 'problem' => null, 'job' => $job = Str::ulid()->toBase32()]);
+        ComputeLight::dispatch($light, $figure->id, $job)->onQueue(Turn::long($light->painter_id, $light));
 
         return new JsonResponse(LightProps::of($figure), JsonResponse::HTTP_ACCEPTED);
     }

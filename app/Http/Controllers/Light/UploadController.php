@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Light;
 use App\Actions\Light\ReceiveMesh;
 use App\Http\Props\Light\UploadProps;
 use App\Jobs\ReadMesh;
+use App\Jobs\Turn;
 use App\Models\Brief\Figure;
 use App\Models\Light\MeshUpload;
 use App\Models\Light\UploadState;
@@ -37,7 +38,7 @@ final class UploadController
         }
         try {
             if ($receive->piece($meshUpload, $request->integer('at'), $bytes)) {
-                ReadMesh::dispatch($meshUpload, false);
+                ReadMesh::dispatch($meshUpload, false)->onQueue(Turn::SHORT);
             }
         } catch (ValidationException $e) {
             if (isset($e->errors()['mesh'])) {
@@ -63,7 +64,7 @@ final class UploadController
     {
         if ($meshUpload->state === UploadState::Known) {
             $meshUpload->update(['state' => UploadState::Reading, 'mesh_id' => null]);
-            ReadMesh::dispatch($meshUpload, true);
+            ReadMesh::dispatch($meshUpload, true)->onQueue(Turn::SHORT);
         }
 
         return new JsonResponse(UploadProps::of($meshUpload->refresh()));

@@ -11,6 +11,7 @@ use App\Http\Props\Shelf\ShelfImportProps;
 use App\Http\Props\Shelf\ShelfPreviewProps;
 use App\Http\Requests\Shelf\ShelfFileRequest;
 use App\Jobs\ImportShelfFile;
+use App\Jobs\Turn;
 use App\Models\Painter;
 use App\Models\Shelf\ShelfImport;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -52,7 +53,7 @@ final class ShelfFileController
         $import = new ShelfImport(['file_name' => $request->fileName(), 'text' => $request->text()]);
         $import->painter_id = $painter->id;
         $import->save();
-        ImportShelfFile::dispatch($import);
+        ImportShelfFile::dispatch($import)->onQueue(Turn::SHORT);
 
         return new JsonResponse(ShelfImportProps::of($import->refresh()), JsonResponse::HTTP_ACCEPTED);
     }

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Jobs\ImportShelfFile;
+use App\Jobs\Turn;
+use App\Models\Finish\ProposalSearchRecord;
+use App\Models\Light\LightRecord;
+use App\Models\Painter;
+use App\Models\Shelf\ShelfImport;
+use Hyalin\Formats\Meshes\StlWriter;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+use Tests\Support\Shapes;
+
+/**
+ * What happens to work in the queue when its worker is killed, when it is asked for twice, and when others wait.
+ */
+final class JobsTest extends TestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        config(['queue.default' => 'database']);
+    }
+
+    public function test_a_job_whose_worker_was_killed_is_resumed_once_and_then_told_as_it_is(): void
+    {
+        $figure = $this->figure();
+        config(['queue.default' => 'sync']);
+        $this->printFile($figure, StlWriter::write(Shapes::box(10.0, 10.0, 10.0, 3)));
+        config(['queue.default' => 'database']);
+        $light = fn (): LightRecord => LightRecord::ofFigure($figure);
+        $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
+        $this->kill($light());
+        $this->work();
+        self::assertSame(['done', null], [$light()->state, $light()->problem]);
+        self::assertSame(0, DB::table('jobs')->count());
+
+        // Killed twice: the second time is the last.
+        $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
+        $this->kill($light(), 2);
+        $this->work();
+        self::assertSame('failed', $light()->state);
+        self::assertStringContainsString('ended twice', (string) $light()->problem);
+
+        // Asked again while the first one is lost: what becomes of that is nothing to it.
+        $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
+        $this->kill($light(), 2);
+        $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
+        DB::table('jobs')->orderByDesc('id')->limit(1)->update(['available_at' => 0, 'id' => -1]);
+        $this->work();
+        self::assertSame('done', $light()->state);
+        $this->work();
+        self::assertSame(['done', null], [$light()->state, $light()->problem]);
+    }
+
+    public function test_an_import_that_was_done_when_its_worker_died_is_not_called_failed(): void
+    {
+        $import = new ShelfImport(['file_name' => 'shelf.csv', 'text' => "maker,name,kind,sheen,colour\nOsmerby,Fen,acrylic,matt,#43351b\n"]);
+        $import->painter_id = $this->painter->id;
+        $import->save();
+        ImportShelfFile::dispatch($import)->onQueue(Turn::SHORT);
+        $import->update(['state' => 'done']);
+        DB::table('jobs')->update(['attempts' => 2, 'reserved_at' => time() - 3600]);
+        $this->work();
+        self::assertSame('done', $import->refresh()->state);
+    }
+
+    public function test_a_painters_second_long_job_waits_for_the_first_of_others(): void
+    {
+        $figure = $this->figure();
+        $this->area($figure);
+        $this->pot('Reed Green', '#5c7434');
+        foreach ([1, 2] as $_) {
+            $this->postJson("/figures/{$figure->id}/proposal-searches")->assertSuccessful();
+        }
+        $other = Painter::factory()->create()->refresh();
+        $theirs = $this->figure($other);
+        $this->area($theirs);
+        $this->actingAs($other);
+        $this->pot('Chalk White', '#f4f3ee', owner: $other);
+        $this->postJson("/figures/{$theirs->id}/proposal-searches")->assertSuccessful();
+        self::assertSame([Turn::LONG, Turn::LATER, Turn::LONG], DB::table('jobs')->orderBy('id')->pluck('queue')->all());
+        self::assertSame(3, ProposalSearchRecord::query()->count());
+    }
+
+    /** As a worker leaves a job that is killed at it. */
+    private function kill(LightRecord $light, int $attempts = 1): void
+    {
+        DB::table('jobs')->update(['attempts' => $attempts, 'reserved_at' => time() - 3600]);
+        $light->update(['state' => 'running', 'progress' => 0.4]);
+    }
+
+    private function work(): void
+    {
+        Artisan::call('queue:work', ['--queue' => 'short,long,later', '--once' => true, '--tries' => 1, '--sleep' => 0]);
+    }
+}
