@@ -24,6 +24,7 @@ use App\Http\Controllers\Finish\FinishController;
 use App\Http\Controllers\Finish\MixController;
 use App\Http\Controllers\Finish\ProposalController;
 use App\Http\Controllers\Finish\RecipesController;
+use App\Http\Controllers\HealthController;
 use App\Http\Controllers\HomeController;
 use App\Http\Controllers\Light\LightController;
 use App\Http\Controllers\Light\LitAreasController;
@@ -53,6 +54,10 @@ Route::middleware('guest')->group(function (): void {
     Route::post('/reset-password', [PasswordController::class, 'reset'])->middleware('throttle:sign-in')->name('password.update');
     Route::post('/sign-in/demo', [SignInController::class, 'demo'])->middleware('throttle:sign-in')->name('sign-in.demo');
 });
+
+// The second for monitors: it answers without sessions, also while the database does not.
+Route::get('/health', HealthController::class)->name('health');
+Route::get('/health.json', HealthController::class)->withoutMiddleware('web')->name('health.json');
 
 Route::middleware('auth')->group(function (): void {
     Route::post('/sign-out', [SignInController::class, 'destroy'])->name('sign-out');

@@ -9,6 +9,7 @@ use App\Adapters\Bench\PaintNeeds;
 use App\Adapters\Finish\Corrections;
 use App\Adapters\Finish\Hands;
 use App\Adapters\Lease;
+use App\Adapters\Operations\Heartbeat;
 use App\Adapters\Order\LearnedMinutes;
 use App\Database\ImmediateSQLiteConnection;
 use App\Devices\Camera;
@@ -38,6 +39,7 @@ use Illuminate\Http\Request;
 use Illuminate\Queue\Events\JobExceptionOccurred;
 use Illuminate\Queue\Events\JobProcessed;
 use Illuminate\Queue\Events\JobProcessing;
+use Illuminate\Queue\Events\Looping;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
@@ -81,6 +83,7 @@ final class AppServiceProvider extends ServiceProvider
         ] as $model) {
             Gate::policy($model, OwnerPolicy::class);
         }
+        Event::listen(Looping::class, static fn () => Heartbeat::tell());
         Event::listen(JobProcessing::class, static fn (JobProcessing $at) => Lease::hold($at->connectionName === 'database' ? $at->job->getJobId() : null));
         Event::listen([JobProcessed::class, JobExceptionOccurred::class], static fn () => Lease::hold(null));
         // By address and by name: guessing one painter's password from many places is slowed as well.

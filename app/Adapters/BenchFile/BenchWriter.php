@@ -17,6 +17,7 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
+use League\Flysystem\UnableToReadFile;
 use RuntimeException;
 use ZipArchive;
 
@@ -201,7 +202,11 @@ final class BenchWriter
 
     private static function picture(ZipArchive $zip, mixed $path, string $name): string
     {
-        $zip->addFile(Storage::disk('local')->path(is_string($path) ? $path : ''), $name);
+        $path = is_string($path) ? $path : '';
+        if (! Storage::disk('local')->exists($path)) {
+            throw UnableToReadFile::fromLocation($path);
+        }
+        $zip->addFile(Storage::disk('local')->path($path), $name);
         // A PNG is compressed already.
         $zip->setCompressionName($name, ZipArchive::CM_STORE);
 

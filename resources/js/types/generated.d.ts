@@ -434,6 +434,12 @@ export interface HandProps {
     chips: Array<ChipProps>;
 }
 
+export interface HealthProps {
+    name: string;
+    isWell: boolean;
+    words: string;
+}
+
 export interface HelpProps {
     words: string;
     potId: number | null;

@@ -35,7 +35,7 @@ final class PasswordController
 
     public function show(Request $request, string $token): Response
     {
-        return Inertia::render('sign-in/reset', ['token' => $token, 'email' => $request->string('email')->value()]);
+        return Inertia::render('sign-in/reset', ['token' => $token, 'email' => is_string($request->query('email')) ? $request->query('email') : '']);
     }
 
     /** @throws ValidationException when the link is not, or no longer, right */

@@ -19,7 +19,7 @@ final class SignUpController
 {
     public function show(Request $request): Response
     {
-        $invitation = $request->filled('invitation') ? $request->string('invitation')->value() : null;
+        $invitation = is_string($request->query('invitation')) ? $request->query('invitation') : null;
 
         return Inertia::render('sign-in/sign-up', ['invitation' => $invitation, 'isOpen' => SignUp::isOpen($invitation)]);
     }

@@ -23,6 +23,7 @@ final class BalanceController
 {
     public function show(Request $request, Figure $figure): Response
     {
+        $request->validate(['light' => ['nullable', 'string']]);
         $light = Illuminant::tryFrom($request->string('light')->value()) ?? Illuminant::D65;
 
         return Inertia::render('balance/index', [

@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use PHPUnit\Framework\TestCase as PlainTestCase;
+use Symfony\Component\Process\Process;
+
+/**
+ * bin/serve as an installation runs it: nginx, PHP-FPM, workers and schedule of Debian's packages, killed and restarted.
+ */
+final class ServeTest extends PlainTestCase
+{
+    private const PATIENCE = 40.0;
+
+    private string $folder;
+
+    private Process $server;
+
+    private string $url;
+
+    protected function setUp(): void
+    {
+        $this->folder = sys_get_temp_dir().'/hyalin-serve-'.uniqid();
+        mkdir($this->folder);
+        touch("{$this->folder}/database.sqlite");
+        $free = stream_socket_server('tcp://127.0.0.1:0');
+        self::assertNotFalse($free);
+        $port = (string) preg_replace('/.*:/', '', (string) stream_socket_get_name($free, false));
+        fclose($free);
+        $this->url = "http://127.0.0.1:{$port}";
+        $this->server = new Process(['bin/serve'], dirname(__DIR__, 2), [
+            'PORT' => $port, 'WEB_WORKERS' => '3', 'DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => "{$this->folder}/database.sqlite", 'HYALIN_FILES' => "{$this->folder}/files",
+            'HYALIN_RUN' => "{$this->folder}/run", 'HYALIN_LOGS' => "{$this->folder}/logs", 'HYALIN_BACKUPS' => "{$this->folder}/backups", 'HYALIN_SIGN_UP' => 'open', 'HYALIN_DEMO' => 'false', 'CACHE_STORE' => 'file', 'QUEUE_CONNECTION' => 'database', 'SESSION_DRIVER' => 'file', 'LOG_CHANNEL' => 'null', 'APP_ENV' => 'production', 'APP_DEBUG' => 'false',
+        ], null, null);
+        $this->server->start();
+        $this->until(fn (): bool => str_contains($this->server->getOutput(), 'Hyalin serves on'), fn (): string => 'it did not start: '.$this->server->getOutput().$this->server->getErrorOutput());
+    }
+
+    protected function tearDown(): void
+    {
+        $this->server->stop(20, SIGTERM);
+        (new Process(['rm', '-rf', $this->folder]))->run();
+    }
+
+    public function test_it_serves_replaces_what_is_killed_and_restarts_gracefully(): void
+    {
+        [$status, $body] = $this->ask('/health.json');
+        self::assertSame(200, $status, $body);
+        self::assertStringContainsString('a worker was heard of', $body);
+        self::assertSame(200, $this->ask('/sign-in')[0]);
+        // What has no route is no file either, and no script runs but the one.
+        self::assertSame([404, 404], [$this->ask('/.env')[0], $this->ask('/index.php')[0]]);
+        self::assertStringContainsString('nosniff', $this->ask('/icon.svg', ['-I'])[1]);
+        // A body larger than anything it takes is refused at the door; a bench may be larger than a picture.
+        $large = "{$this->folder}/large";
+        (new Process(['truncate', '-s', '30M', $large]))->mustRun();
+        self::assertSame(413, $this->ask('/sign-in', ['-F', "file=@{$large}"])[0]);
+        self::assertNotSame(413, $this->ask('/bench', ['-F', "bench=@{$large}"])[0]);
+
+        // A web worker and a queue worker are killed: others take their place.
+        $before = $this->workers();
+        self::assertCount(2, $before);
+        (new Process(['kill', '-9', ...$before, ...array_slice($this->found('php-fpm: pool www'), 0, 1)]))->mustRun();
+        self::assertSame(200, $this->ask('/sign-in')[0]);
+        $this->until(fn (): bool => count($this->workers()) === 2 && array_intersect($before, $this->workers()) === [], static fn (): string => 'no worker took the place of the killed ones');
+
+        // Restarted: it answers all the while, and every worker is a new one.
+        $before = [...$this->workers(), ...$this->found('php-fpm: pool www')];
+        $this->server->signal(SIGHUP);
+        $refused = 0;
+        $this->until(function () use ($before, &$refused): bool {
+            $refused += $this->ask('/sign-in')[0] === 200 ? 0 : 1;
+
+            return array_intersect($before, [...$this->workers(), ...$this->found('php-fpm: pool www')]) === [];
+        }, static fn (): string => 'the old workers go on');
+        self::assertSame(0, $refused);
+
+        $left = $this->workers();
+        $this->server->stop(20, SIGTERM);
+        self::assertSame([], array_filter($left, static fn (string $pid): bool => is_dir("/proc/{$pid}")));
+        self::assertSame(0, $this->ask('/sign-in')[0]);
+    }
+
+    /** @return list<string> queue workers of this server: others may run beside it */
+    private function workers(): array
+    {
+        return array_values(array_filter($this->found('queue:work'), fn (string $pid): bool => str_contains((string) @file_get_contents("/proc/{$pid}/environ"), $this->folder)));
+    }
+
+    /** @return list<string> */
+    private function found(string $what): array
+    {
+        $search = new Process(['pgrep', '-f', $what]);
+        $search->run();
+
+        return array_values(array_filter(explode("\n", $search->getOutput()), static fn (string $pid): bool => $pid !== '' && ! str_contains((string) @file_get_contents("/proc/{$pid}/cmdline"), 'bash')));
+    }
+
+    /**
+     * @param  list<string>  $with
+     * @return array{int, string}
+     */
+    private function ask(string $path, array $with = []): array
+    {
+        $curl = new Process(['curl', '-s', '-m', '20', '-w', "\n%{http_code}", ...$with, $this->url.$path]);
+        $curl->run();
+        $answer = $curl->getOutput();
+        $at = (int) strrpos($answer, "\n");
+
+        return [(int) substr($answer, $at + 1), substr($answer, 0, $at)];
+    }
+
+    /**
+     * @param  callable(): bool  $is
+     * @param  callable(): string  $otherwise
+     */
+    private function until(callable $is, callable $otherwise): void
+    {
+        for ($end = microtime(true) + self::PATIENCE; microtime(true) < $end; usleep(200_000)) {
+            if ($is()) {
+                return;
+            }
+        }
+        self::fail($otherwise());
+    }
+}
