@@ -12,7 +12,7 @@ return [
             'prefix' => '',
             'prefix_indexes' => null,
             'foreign_key_constraints' => true,
-            'busy_timeout' => 5000,
+            'busy_timeout' => 15000,
             'journal_mode' => 'wal',
             'synchronous' => 'normal',
             'transaction_mode' => 'IMMEDIATE',

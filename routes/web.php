@@ -66,6 +66,7 @@ Route::middleware('auth')->group(function (): void {
     Route::put('/account/password', [AccountController::class, 'password'])->name('account.password');
     Route::post('/account/sign-out-elsewhere', [AccountController::class, 'signOutElsewhere'])->name('account.elsewhere');
     Route::post('/account/invitations', [AccountController::class, 'invite'])->name('account.invite');
+    Route::delete('/account/set-aside/{setAside}', [AccountController::class, 'forget'])->middleware('can:own,setAside')->name('account.forget');
     Route::delete('/account', [AccountController::class, 'destroy'])->name('account.destroy');
     Route::get('/', HomeController::class)->name('home');
 

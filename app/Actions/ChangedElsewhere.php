@@ -17,9 +17,9 @@ final class ChangedElsewhere extends RuntimeException
      * @param  mixed  $theirs  the stored record, as the page shows it
      * @param  int  $version  of the stored record
      */
-    public function __construct(public readonly mixed $theirs, public readonly int $version)
+    public function __construct(public readonly mixed $theirs, public readonly int $version, string $words = 'This was changed elsewhere after you opened it. Both versions are kept: choose one.')
     {
-        parent::__construct('This was changed elsewhere after you opened it. Both versions are kept: choose one.');
+        parent::__construct($words);
     }
 
     public function render(): JsonResponse

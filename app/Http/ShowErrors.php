@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Log;
@@ -11,6 +13,8 @@ use Inertia\Inertia;
 use League\Flysystem\UnableToReadFile;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+use Symfony\Component\HttpKernel\Exception\ServiceUnavailableHttpException;
+use Throwable;
 
 /**
  * Errors as a page of ours that says what happened, what is safe and what to do. Requests for JSON get JSON.
@@ -28,7 +32,11 @@ final class ShowErrors
 
             return new NotFoundHttpException('A file of this record is missing on the disk of the server: restore it from a backup.', $e);
         });
-        $exceptions->respond(static function (Response $response, \Throwable $e, Request $request): Response {
+        // Another writes just now: nothing was changed, and the browser asks again by itself.
+        $exceptions->map(QueryException::class, static fn (QueryException $e): Throwable => str_contains($e->getMessage(), 'database is locked') ? new ServiceUnavailableHttpException(1, 'The database is busy. Nothing was changed; try again.', $e) : $e);
+        // Names of classes are nobody's business.
+        $exceptions->map(ModelNotFoundException::class, static fn (ModelNotFoundException $e): NotFoundHttpException => new NotFoundHttpException('It is not there, or not yours.', $e));
+        $exceptions->respond(static function (Response $response, Throwable $e, Request $request): Response {
             $status = $response->getStatusCode();
             // A developer sees the trace of a fault.
             if ($request->expectsJson() || ! in_array($status, self::SHOWN, true) || ($status === 500 && config('app.debug') === true)) {

@@ -11,6 +11,7 @@ use App\Adapters\Finish\Hands;
 use App\Adapters\Lease;
 use App\Adapters\Operations\Heartbeat;
 use App\Adapters\Order\LearnedMinutes;
+use App\Adapters\WholeSessions;
 use App\Database\ImmediateSQLiteConnection;
 use App\Devices\Camera;
 use App\Devices\ColourReader;
@@ -43,6 +44,7 @@ use Illuminate\Queue\Events\Looping;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Session;
 use Illuminate\Support\ServiceProvider;
 use PDO;
 
@@ -86,10 +88,20 @@ final class AppServiceProvider extends ServiceProvider
         Event::listen(Looping::class, static fn () => Heartbeat::tell());
         Event::listen(JobProcessing::class, static fn (JobProcessing $at) => Lease::hold($at->connectionName === 'database' ? $at->job->getJobId() : null));
         Event::listen([JobProcessed::class, JobExceptionOccurred::class], static fn () => Lease::hold(null));
-        // By address and by name: guessing one painter's password from many places is slowed as well.
+        Session::extend('file', fn (): WholeSessions => new WholeSessions($this->app->make('files'), config()->string('session.files'), config()->integer('session.lifetime')));
+        // By address, and by name from there: whoever tries a name of another does not shut that painter out. Guessing one password
+        // from many places is slowed as well, later.
         RateLimiter::for('sign-in', fn (Request $request): array => [
             Limit::perMinute(2 * config()->integer('hyalin.sign_ins_a_minute'))->by('address:'.$request->ip()),
-            Limit::perMinute(config()->integer('hyalin.sign_ins_a_minute'))->by('name:'.(is_string($request->input('email')) ? mb_strtolower($request->string('email')->value()) : '')),
+            ...is_string($request->input('email')) ? self::byName(mb_strtolower($request->string('email')->value()), (string) $request->ip()) : [],
         ]);
+    }
+
+    /** @return list<Limit> */
+    private static function byName(string $name, string $address): array
+    {
+        $tries = config()->integer('hyalin.sign_ins_a_minute');
+
+        return [Limit::perMinute($tries)->by("name:{$name} {$address}"), Limit::perMinute(20 * $tries)->by("name:{$name}")];
     }
 }

@@ -14,6 +14,9 @@ final readonly class Csv
 
     public const MOST_COLUMNS = 500;
 
+    /** What a sheet would calculate (CWE-1236); and what stands before it here, so that it comes back as it was. */
+    private const FORMULA = "/^[=+\\-@\t\r']/";
+
     /**
      * @param  non-empty-list<string>  $header
      * @param  list<CsvRecord>  $records
@@ -53,7 +56,8 @@ final readonly class Csv
             }
             $fields = $columns = [];
             foreach ($header as $place => $name) {
-                $fields[$name] = $values[$place];
+                // What was written so that no sheet takes it for a formula.
+                $fields[$name] = $values[$place] !== '' && $values[$place][0] === "'" && preg_match(self::FORMULA, substr($values[$place], 1)) === 1 ? substr($values[$place], 1) : $values[$place];
                 $columns[$name] = $place + 1;
             }
             $records[] = new CsvRecord($line, $fields, $columns);
@@ -79,6 +83,9 @@ final readonly class Csv
     /** @param  list<string>  $values */
     private static function line(array $values): string
     {
+        // A sheet would take it for a formula, and do what it says.
+        $values = array_map(static fn (string $v): string => preg_match(self::FORMULA, $v) === 1 && ! is_numeric($v) ? "'{$v}" : $v, $values);
+
         return implode(',', array_map(
             static fn (string $v): string => preg_match('/[",\r\n]|^\s|\s$/', $v) === 1 ? '"'.str_replace('"', '""', $v).'"' : $v,
             $values,

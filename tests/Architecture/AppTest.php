@@ -32,7 +32,7 @@ final class AppTest extends TestCase
         'Http' => [],
         // A job answers a request, only later: it keeps what the page will be given.
         'Jobs' => ['Models', 'Adapters', 'Actions', 'Http/Props'],
-        'Http/Controllers' => ['Casts', 'Models', 'Adapters', 'Devices', 'Actions', 'Jobs', 'Http/Props', 'Http/Requests', 'Http/Pdf', 'Http/Middleware'],
+        'Http/Controllers' => ['Casts', 'Models', 'Adapters', 'Devices', 'Actions', 'Jobs', 'Http/Props', 'Http/Requests', 'Http/Pdf', 'Http/Middleware', 'Http'],
         'Console' => ['Models', 'Adapters', 'Actions'],
         'Providers' => ['Models', 'Adapters', 'Devices', 'Policies', 'Database'],
     ];

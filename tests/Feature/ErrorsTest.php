@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Route;
 use Inertia\Testing\AssertableInertia;
 use RuntimeException;
@@ -17,6 +18,46 @@ final class ErrorsTest extends TestCase
         }
         $this->getJson('/figures/999/brief')->assertNotFound()->assertJsonStructure(['message']);
         $this->put('/shelf')->assertStatus(405);
+    }
+
+    public function test_nothing_of_the_house_is_told_and_downloads_have_their_names(): void
+    {
+        $words = $this->getJson('/figures/999/brief')->assertNotFound()->json('message');
+        self::assertSame('It is not there, or not yours.', $words);
+        $figure = $this->figure();
+        $figure->update(['name' => '騎士 / No. 1']);
+        $answer = $this->get("/figures/{$figure->id}/figure.zip")->assertOk();
+        self::assertStringContainsString('private', (string) $answer->headers->get('Cache-Control'));
+        self::assertStringNotContainsString('public', (string) $answer->headers->get('Cache-Control'));
+        foreach (['figure.zip' => 'attachment', 'quantities.csv' => 'attachment', 'card.pdf' => 'inline'] as $file => $how) {
+            $named = (string) $this->get("/figures/{$figure->id}/{$file}")->headers->get('Content-Disposition');
+            self::assertStringStartsWith("{$how}; filename=", $named);
+            self::assertStringContainsString("filename*=utf-8''".rawurlencode('騎士'), $named);
+        }
+        // A file that the disk has lost is no fault of the page.
+        $figure->pictures()->create(['title' => 'x', 'path' => 'pictures/lost.png', 'width' => 1, 'height' => 1]);
+        $this->getJson("/figures/{$figure->id}/figure.zip")->assertNotFound()->assertJsonPath('message', fn (string $w): bool => str_contains($w, 'missing on the disk'));
+        $this->get("/figures/{$figure->id}/references")->assertOk();
+    }
+
+    /** Whoever tries a painter's name from elsewhere does not shut that painter out. */
+    public function test_wrong_tries_count_where_they_come_from(): void
+    {
+        Auth::logout();
+        $try = fn (string $from, string $password): int => $this->withServerVariables(['REMOTE_ADDR' => $from])->post('/sign-in', ['email' => $this->painter->email, 'password' => $password])->status();
+        for ($n = 0; $n < 5; $n++) {
+            self::assertSame(302, $try('192.0.2.1', 'wrong'));
+        }
+        self::assertSame(429, $try('192.0.2.1', 'wrong'));
+        self::assertSame(302, $try('192.0.2.2', 'a long enough password'));
+        $this->assertAuthenticatedAs($this->painter);
+        Auth::logout();
+        // Guessed from ever other places the name is closed at last, for a minute.
+        $codes = [];
+        for ($n = 0; $n < 100; $n++) {
+            $codes[] = $try('198.51.100.'.$n, 'wrong');
+        }
+        self::assertContains(429, $codes);
     }
 
     public function test_a_fault_shows_no_trace_unless_a_developer_looks(): void

@@ -15,6 +15,7 @@ use App\Models\Cups\CupRecord;
 use App\Models\Finish\MixSearchRecord;
 use App\Models\Finish\ProposalSearchRecord;
 use App\Models\Painter;
+use App\Models\SetAsideEdit;
 use App\Models\Shelf\ChipRecord;
 use App\Models\Shelf\ShelfImport;
 use Illuminate\Support\Facades\Artisan;
@@ -130,7 +131,9 @@ final class HomeTest extends TestCase
         $lesson = new LessonRecord(['figure_id' => $theirs->id, 'picture_id' => $picture->id, 'before' => ['pots' => [], 'hands' => []], 'words' => []]);
         $lesson->painter_id = $other->id;
         $lesson->save();
+        $setAside = SetAsideEdit::query()->create(['painter_id' => $other->id, 'subject' => 'Area', 'subject_id' => 1, 'based_on' => 0, 'values' => []]);
         $records = [
+            'setAside' => $setAside->id,
             'lesson' => $lesson->id, 'timer' => $timer->id, 'mesh' => $theirs->meshes()->create([
                 'title' => 'x',
                 'path' => 'meshes/x',
@@ -176,7 +179,7 @@ final class HomeTest extends TestCase
     public function test_the_database_waits_for_its_turn_and_guards_its_keys(): void
     {
         self::assertEquals(1, DB::scalar('PRAGMA foreign_keys'));
-        self::assertEquals(5000, DB::scalar('PRAGMA busy_timeout'));
+        self::assertEquals(15000, DB::scalar('PRAGMA busy_timeout'));
     }
 
     public function test_the_types_of_the_browser_are_those_of_the_props(): void

@@ -39,6 +39,7 @@ describe('the order of work', () => {
                 figure={figure()}
                 planned={planned}
                 own={null}
+                seen="abc"
                 problem={null}
                 contradiction={null}
                 build={build()}

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { newKey, Outbox, type QueuedChange } from '@/shared/lib/outbox';
+import { newKey, Outbox, type QueuedChange, unsent } from '@/shared/lib/outbox';
 
 type Counted = QueuedChange & { n: number };
 
@@ -57,6 +57,18 @@ describe('an outbox', () => {
     it('keeps its place to itself', () => {
         new Outbox<QueuedChange>('one').add({ key: 'a' });
         expect(new Outbox<QueuedChange>('other').all()).toEqual([]);
+    });
+
+    it('is found from any page while something waits in it', () => {
+        localStorage.clear();
+        new Outbox<QueuedChange>('hyalin-run-7').add({ key: 'a' });
+        new Outbox<QueuedChange>('hyalin-cup-2').add({ key: 'b' });
+        localStorage.setItem('hyalin-run-x', '[{"key":"c"}]');
+        localStorage.setItem('hyalin-run-8', '[]');
+        expect(unsent()).toEqual([
+            { kind: 'run', id: 7, count: 1 },
+            { kind: 'cup', id: 2, count: 1 },
+        ]);
     });
 
     it('gives keys of the shape of a ULID that do not repeat', () => {

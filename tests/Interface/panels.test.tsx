@@ -69,6 +69,7 @@ describe('proposals for an area', () => {
                         sheen: null,
                         form: 'light and shade' as const,
                         squareCm: null,
+                        seen: 'abc',
                     },
                 ]}
                 areaId={areaId}

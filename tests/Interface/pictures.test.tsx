@@ -58,6 +58,7 @@ function area(id: number, name: string, samples: SampleProps[] = []): AreaProps 
         sheen: null,
         form: 'light and shade' as const,
         squareCm: null,
+        seen: 'abc',
     };
 }
 

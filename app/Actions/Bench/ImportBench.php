@@ -58,6 +58,12 @@ final class ImportBench
     /** @var list<string> pictures stored so far */
     private array $stored;
 
+    /** @var array<string, string> where what is in the file is stored, by its name there */
+    private array $files;
+
+    /** @var array<string, list<list<int|null>>> what was chosen on print files, areas as the file numbers them, by path */
+    private array $choices;
+
     /** @var list<string> print files stored so far */
     private array $prints;
 
@@ -69,12 +75,18 @@ final class ImportBench
     public function __invoke(Painter $painter, BenchReader $file): array
     {
         $this->numbers = new Numbers;
-        $this->stored = $this->prints = $this->own = [];
+        $this->stored = $this->prints = $this->own = $this->files = $this->choices = [];
         try {
+            // Decoded first: others write while it takes its time, and the database is held only for what is short.
+            $this->decode($file);
+
             return DB::transaction(function () use ($painter, $file): array {
                 $counts = [];
                 foreach (Catalogue::all() as $type) {
                     $counts[$type->table] = $this->bringIn($painter, $file, $type);
+                }
+                foreach ($this->choices as $path => $chosen) {
+                    StoredStudy::putChosen($path, array_map(fn (array $areas): array => array_map(fn (?int $area): ?int => $area === null ? null : $this->numbers->of('areas', $area) ?? 0, $areas), $chosen));
                 }
                 $this->adoptHabits($painter, $file);
 
@@ -93,6 +105,24 @@ final class ImportBench
         $names = array_filter(array_column($file->records('figures'), 'name'), is_string(...));
 
         return array_values(array_unique(array_intersect($names, $painter->figures()->get()->map(static fn (Figure $f): string => $f->name)->all())));
+    }
+
+    /** @throws UnreadableBench when a picture or print file in it is none */
+    private function decode(BenchReader $file): void
+    {
+        foreach (Catalogue::all() as $type) {
+            foreach ($type->fields as $field) {
+                foreach ($field->kind === FieldKind::File || $field->kind === FieldKind::Print ? $file->records(Str::camel($type->table)) : [] as $record) {
+                    $name = $record[$field->name()] ?? null;
+                    if (is_string($name) && isset($this->files[$name])) {
+                        throw UnreadableBench::contradicts($name);
+                    }
+                    if (is_string($name)) {
+                        $this->files[$name] = $field->kind === FieldKind::File ? $this->picture($file, $name) : $this->print($file, $name, $record['triangles'] ?? null);
+                    }
+                }
+            }
+        }
     }
 
     private function bringIn(Painter $painter, BenchReader $file, RecordType $type): int
@@ -153,9 +183,9 @@ final class ImportBench
                 continue;
             }
             $row[$field->column] = match (true) {
-                $field->kind === FieldKind::File && is_string($value) => $this->picture($file, $value),
+                $field->kind === FieldKind::File && is_string($value) => $this->files[$value],
                 $field->kind === FieldKind::Moment && is_string($value) && ! self::isMoment($value) => throw UnreadableBench::invalid("{$where}, {$field->name()}", "there is no such moment: {$value}."),
-                $field->kind === FieldKind::Print && is_string($value) => $this->print($file, $value, $record['triangles'] ?? null),
+                $field->kind === FieldKind::Print && is_string($value) => $this->files[$value],
                 default => self::stored($field, $this->numbers->turned($field, $value)),
             };
         }
@@ -316,15 +346,15 @@ final class ImportBench
         }
         $this->prints[] = $path = 'meshes/'.Str::ulid()->toBase32();
         MeshStore::putMesh($path, $mesh);
-        $chosen = [];
+        $chosen = $this->choices[$path] = [];
         $choice = str_replace('.stl', '.areas.json', $name);
         foreach ($file->chosen($choice) as [$count, $areas]) {
             if (count($chosen) + $count > $mesh->triangles()) {
                 throw UnreadableBench::noChoice($choice);
             }
-            array_push($chosen, ...array_fill(0, $count, array_map(fn (?int $area): ?int => $area === null ? null : $this->numbers->of('areas', $area) ?? 0, $areas)));
+            array_push($chosen, ...array_fill(0, $count, $areas));
         }
-        StoredStudy::putChosen($path, $chosen);
+        $this->choices[$path] = $chosen;
 
         return $path;
     }

@@ -6,6 +6,7 @@ namespace App\Models\Brief;
 
 use App\Models\Finish\LayerRecord;
 use App\Models\References\Sample;
+use App\Models\Seen;
 use Hyalin\Finish\AreaForm;
 use Hyalin\Finish\Zone;
 use Hyalin\Optics\Sheen;
@@ -49,6 +50,12 @@ final class Area extends Model
     protected function casts(): array
     {
         return ['form' => AreaForm::class, 'sheen' => Sheen::class, 'tolerance' => 'float', 'square_cm' => 'float', 'is_hidden' => 'boolean', 'is_left_bare' => 'boolean', 'reach' => Reach::class, 'zone_shares' => 'array', 'zone_exposures' => 'array', 'gradient' => 'array'];
+    }
+
+    /** @return string mark of what its form shows */
+    public function seen(): string
+    {
+        return Seen::of([$this->name, $this->wish, $this->part_id, $this->lies_on_id, $this->sheen, $this->form, $this->tolerance, $this->square_cm]);
     }
 
     /** @return BelongsTo<Figure, $this> */

@@ -71,6 +71,7 @@ export interface AreaProps {
     sheen: Sheen | null;
     form: AreaForm;
     squareCm: number | null;
+    seen: string;
 }
 
 export interface BalanceAreaProps {
@@ -1034,6 +1035,13 @@ export interface SessionStepProps {
     end: string;
     hex: string | null;
     url: string | null;
+}
+
+export interface SetAsideProps {
+    id: number;
+    of: string;
+    at: string;
+    lines: Array<string>;
 }
 
 export interface SettingProps {

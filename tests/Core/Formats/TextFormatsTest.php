@@ -83,11 +83,14 @@ final class TextFormatsTest extends TestCase
             $rows = $spectra = $colours = [];
             for ($i = 0; $i < 4; $i++) {
                 $text = static fn (): string => implode('', array_map(static fn () => $pieces[$random->getInt(0, 9)], range(1, 5)));
-                $rows[] = ['x'.$text(), $text()];
+                // With what a sheet would calculate, and with what stands before it then.
+                $rows[] = [['x', '=', '+1', '-3', "'", "'='", '@'][$random->getInt(0, 6)].$text(), $text()];
                 $colours[] = [sprintf('#%06x', $random->getInt(0, 0xFFFFFF)), "Pot {$n} {$i}"];
                 $spectra[] = ["Pot {$n} {$i}", Reflectance::of(array_map(static fn () => $random->getInt(0, 1_000_000) / 1_000_000, range(1, 36)))];
             }
-            $read = Csv::read(Csv::write(['a', 'b'], $rows))->records;
+            $written = Csv::write(['a', 'b'], $rows);
+            self::assertDoesNotMatchRegularExpression('/^"?[=+@]/m', str_replace("\n", ' ', str_replace("\r\n", "\r", $written)));
+            $read = Csv::read($written)->records;
             self::assertSame($rows, array_map(static fn (CsvRecord $r): array => array_values($r->fields), $read));
             $palette = GimpPalette::read(GimpPalette::write('Shelf', $colours));
             self::assertSame('Shelf', $palette->name);

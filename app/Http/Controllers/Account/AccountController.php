@@ -6,8 +6,10 @@ namespace App\Http\Controllers\Account;
 
 use App\Actions\Account\DeleteAccount;
 use App\Actions\Account\SignUp;
+use App\Http\Props\SetAsideProps;
 use App\Http\Requests\AccountRules;
 use App\Models\Painter;
+use App\Models\SetAsideEdit;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -25,7 +27,18 @@ final class AccountController
 {
     public function show(#[CurrentUser] Painter $painter): Response
     {
-        return Inertia::render('account/index', ['account' => ['name' => $painter->name, 'email' => $painter->email, 'isOwner' => $painter->is_owner, 'figures' => $painter->figures()->count()]]);
+        return Inertia::render('account/index', [
+            'account' => ['name' => $painter->name, 'email' => $painter->email, 'isOwner' => $painter->is_owner, 'figures' => $painter->figures()->count()],
+            'setAside' => static fn (): array => array_values(SetAsideEdit::query()->where('painter_id', $painter->id)->orderByDesc('id')->limit(50)->get()->map(SetAsideProps::of(...))->all()),
+        ]);
+    }
+
+    /** What was kept when two windows changed the same; nobody needs it any more. */
+    public function forget(SetAsideEdit $setAside): RedirectResponse
+    {
+        $setAside->delete();
+
+        return back();
     }
 
     public function update(Request $request, #[CurrentUser] Painter $painter): RedirectResponse

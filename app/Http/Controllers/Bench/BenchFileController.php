@@ -8,13 +8,13 @@ use App\Actions\Bench\ImportBench;
 use App\Adapters\BenchFile\BenchReader;
 use App\Adapters\BenchFile\BenchWriter;
 use App\Adapters\BenchFile\UnreadableBench;
+use App\Http\Named;
 use App\Models\Brief\Figure;
 use App\Models\Painter;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
-use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
@@ -30,7 +30,7 @@ final class BenchFileController
 
     public function figure(Figure $figure, #[CurrentUser] Painter $painter): BinaryFileResponse
     {
-        return self::file($painter, $figure, Str::slug($figure->name) ?: 'figure');
+        return self::file($painter, $figure, $figure->name);
     }
 
     /** @throws ValidationException when it cannot be read, or would bring a second figure of a name unasked */
@@ -60,7 +60,9 @@ final class BenchFileController
         $path = (string) tempnam(sys_get_temp_dir(), 'bench');
         BenchWriter::write($path, $painter, $figure);
 
-        return (new BinaryFileResponse($path, 200, ['Content-Type' => 'application/zip']))->setContentDisposition('attachment', "{$name}.hyalin.zip")->deleteFileAfterSend();
+        return (new BinaryFileResponse($path, 200, [
+            'Content-Type' => 'application/zip', 'Content-Disposition' => Named::file($name, '.hyalin.zip'), 'Cache-Control' => 'private, no-store',
+        ], false))->deleteFileAfterSend();
     }
 
     /** @param  array<string, int>  $counts */

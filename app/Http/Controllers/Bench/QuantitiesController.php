@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Bench;
 
 use App\Actions\Bench\CalculatePaint;
+use App\Http\Named;
 use App\Http\Pdf\CardPdf;
 use App\Http\Props\Bench\BatchProps;
 use App\Http\Props\Bench\PotNeedProps;
@@ -13,7 +14,6 @@ use App\Models\Brief\Figure;
 use Hyalin\Formats\Csv;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response as PlainResponse;
-use Illuminate\Support\Str;
 use Inertia\Inertia;
 use Inertia\Response;
 
@@ -60,7 +60,7 @@ final class QuantitiesController
 
         return new PlainResponse(Csv::write(['maker', 'name', 'need_ml', 'has_ml', 'missing_ml', 'to_buy', 'cost'], $rows), 200, [
             'Content-Type' => 'text/csv; charset=utf-8',
-            'Content-Disposition' => 'attachment; filename="'.Str::slug($figure->name).'-quantities.csv"',
+            'Content-Disposition' => Named::file($figure->name, '-quantities.csv'),
         ]);
     }
 
@@ -68,7 +68,7 @@ final class QuantitiesController
     {
         return new PlainResponse($pdf->render('shopping', ['figure' => $figure, 'copies' => self::copies($request, $figure), 'pots' => self::pots($request, $figure, $calculate)]), 200, [
             'Content-Type' => 'application/pdf',
-            'Content-Disposition' => 'inline; filename="'.Str::slug($figure->name).'-shopping.pdf"',
+            'Content-Disposition' => Named::file($figure->name, '-shopping.pdf', false),
         ]);
     }
 

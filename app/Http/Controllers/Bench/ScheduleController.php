@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Bench;
 
 use App\Actions\Bench\PlanSessions;
+use App\Actions\RefuseOverwriting;
 use App\Adapters\Bench\AidedDrying;
 use App\Adapters\Bench\BenchCalendar;
 use App\Adapters\Bench\BenchHours;
@@ -15,6 +16,7 @@ use App\Http\Props\Bench\FigureChoiceProps;
 use App\Http\Props\Bench\ScheduleProps;
 use App\Models\Brief\Figure;
 use App\Models\Painter;
+use App\Models\Seen;
 use Hyalin\Bench\DryingAid;
 use Hyalin\InvalidInput;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -49,9 +51,15 @@ final class ScheduleController
             'aid' => $painter->drying_aid,
             'aids' => static fn () => array_column(DryingAid::cases(), 'value'),
             'timeZone' => $painter->time_zone,
+            'seen' => self::seen($painter),
             // Which figures have work left takes a plan of each; what was planned is there to be read meanwhile.
             'figures' => Inertia::defer(static fn (): array => self::choices($painter)),
         ]);
+    }
+
+    private static function seen(Painter $painter): string
+    {
+        return Seen::of([$painter->bench_hours, $painter->bench_exceptions, $painter->drying_aid, $painter->time_zone]);
     }
 
     /** @return list<FigureChoiceProps> the figures with something left to paint */
@@ -79,7 +87,7 @@ final class ScheduleController
     }
 
     /** @throws ValidationException when a time is none */
-    public function hours(Request $request, #[CurrentUser] Painter $painter): JsonResponse
+    public function hours(Request $request, #[CurrentUser] Painter $painter, RefuseOverwriting $refuse): JsonResponse
     {
         $clock = 'regex:/^([01]\d|2[0-3]):[0-5]\d\z/';
         $request->validate([
@@ -93,7 +101,9 @@ final class ScheduleController
             'exceptions.*.minutes' => ['nullable', 'required_with:exceptions.*.start', 'integer', 'between:10,1200'],
             'aid' => ['sometimes', Rule::enum(DryingAid::class)],
             'timeZone' => ['sometimes', 'timezone:all'],
+            'seen' => ['sometimes', 'string', 'max:64'],
         ], ['hours.*.start.regex' => 'Write the time like 19:30.', 'exceptions.*.start.regex' => 'Write the time like 19:30.']);
+        $refuse($painter->id, $painter, $request->has('seen') ? $request->string('seen')->value() : null, self::seen($painter->refresh()), ['hours' => $request->except('seen')]);
         if ($request->has('hours')) {
             $painter->bench_hours = array_map(
                 static fn (Request $h): array => ['day' => $h->integer('day'), 'start' => $h->string('start')->value(), 'minutes' => $h->integer('minutes')],

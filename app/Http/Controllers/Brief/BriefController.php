@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Brief;
 
 use App\Actions\Brief\AddAreas;
+use App\Actions\ChangedElsewhere;
+use App\Actions\RefuseOverwriting;
 use App\Http\Props\Brief\AreaProps;
 use App\Http\Props\Brief\FigureProps;
 use App\Http\Props\Brief\PartProps;
@@ -20,6 +22,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
 
@@ -92,8 +95,13 @@ final class BriefController
         return back();
     }
 
-    public function updateArea(AreaRequest $request, Figure $figure, Area $area): RedirectResponse
+    public function updateArea(AreaRequest $request, Figure $figure, Area $area, RefuseOverwriting $refuse): RedirectResponse
     {
+        try {
+            $refuse($figure->painter_id, $area, $request->has('seen') ? $request->string('seen')->value() : null, $area->refresh()->seen(), $request->attributesOfArea());
+        } catch (ChangedElsewhere) {
+            throw ValidationException::withMessages(['seen' => "Another window changed this area meanwhile: it is \"{$area->name}\" now. Nothing was overwritten. Save again to keep yours, or close this to keep what is there."]);
+        }
         $area->update($request->attributesOfArea());
 
         return back();

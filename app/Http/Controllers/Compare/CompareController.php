@@ -12,6 +12,7 @@ use App\Adapters\Finish\Corrections;
 use App\Adapters\References\PictureColours;
 use App\Devices\Booth;
 use App\Devices\Camera;
+use App\Http\Named;
 use App\Http\Props\Brief\FigureProps;
 use App\Http\Props\ColourProps;
 use App\Http\Props\Compare\ComparedAreaProps;
@@ -35,7 +36,6 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response as PlainResponse;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
@@ -88,7 +88,7 @@ final class CompareController
 
         return new PlainResponse(Csv::write([...$header, 'ciede2000', 'words'], $rows), 200, [
             'Content-Type' => 'text/csv; charset=utf-8',
-            'Content-Disposition' => 'attachment; filename="'.Str::slug($figure->name).'-comparison.csv"',
+            'Content-Disposition' => Named::file($figure->name, '-comparison.csv'),
         ]);
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Finish;
 
 use App\Actions\Bench\CalculatePaint;
+use App\Http\Named;
 use App\Http\Pdf\CardPdf;
 use App\Http\Props\Brief\FigureProps;
 use App\Http\Props\Finish\CardAreaProps;
@@ -12,7 +13,6 @@ use App\Http\Props\Finish\WorkCardProps;
 use App\Http\Props\Light\LightProps;
 use App\Models\Brief\Figure;
 use Illuminate\Http\Response as PlainResponse;
-use Illuminate\Support\Str;
 use Inertia\Inertia;
 use Inertia\Response;
 
@@ -35,7 +35,7 @@ final class CardController
     {
         return new PlainResponse($pdf->of($figure, CardAreaProps::allOf($figure), WorkCardProps::of($figure, $calculate->pots($calculate->planned($figure, $figure->copies)))), 200, [
             'Content-Type' => 'application/pdf',
-            'Content-Disposition' => 'inline; filename="'.Str::slug($figure->name).'.pdf"',
+            'Content-Disposition' => Named::file($figure->name, '.pdf', false),
         ]);
     }
 }

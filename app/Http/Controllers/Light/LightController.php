@@ -14,6 +14,7 @@ use App\Actions\Light\SettleAreas;
 use App\Actions\Light\UseMeasurements;
 use App\Adapters\Light\AssembledFigure;
 use App\Adapters\Light\StoredStudy;
+use App\Http\Named;
 use App\Http\Props\Brief\FigureProps;
 use App\Http\Props\Light\GlowProps;
 use App\Http\Props\Light\LightProps;
@@ -221,7 +222,7 @@ final class LightController
 
     private static function download(string $bytes, Figure $figure, string $ending): PlainResponse
     {
-        return new PlainResponse($bytes, 200, ['Content-Type' => 'model/'.$ending, 'Content-Disposition' => 'attachment; filename="'.Str::slug($figure->name).".{$ending}\""]);
+        return new PlainResponse($bytes, 200, ['Content-Type' => 'model/'.$ending, 'Content-Disposition' => Named::file($figure->name, ".{$ending}")]);
     }
 
     /** How an area that shines lights the rest: one byte a vertex. */

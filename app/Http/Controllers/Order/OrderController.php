@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Order;
 
 use App\Actions\Order\GiveUp;
+use App\Actions\RefuseOverwriting;
 use App\Adapters\Order\FigureOrder;
 use App\Adapters\Order\Hindrances;
 use App\Adapters\Order\WorkPlan;
@@ -16,6 +17,7 @@ use App\Http\Props\Order\OrderProps;
 use App\Models\Brief\Figure;
 use App\Models\Order\OwnRule;
 use App\Models\Painter;
+use App\Models\Seen;
 use Hyalin\InvalidInput;
 use Hyalin\Order\Alterable;
 use Hyalin\Order\ContradictingRules;
@@ -58,6 +60,7 @@ final class OrderController
             'own' => $own,
             'problem' => $problem,
             'contradiction' => $contradiction,
+            'seen' => Seen::of($figure->own_order),
             'build' => static fn () => BuildProps::of($figure),
             'approaches' => static fn () => array_map(
                 static fn (array $pair): ApproachPairProps => new ApproachPairProps($pair[0]->value, $pair[1]->value, in_array($pair[1]->value, $painter->schools ?? [], true)),
@@ -73,10 +76,12 @@ final class OrderController
     }
 
     /** Keeps an order of one's own, or goes back to the planned one. */
-    public function update(Request $request, Figure $figure): JsonResponse
+    public function update(Request $request, Figure $figure, RefuseOverwriting $refuse): JsonResponse
     {
+        $request->validate(['seen' => ['sometimes', 'string', 'max:64']]);
         $ids = $request->input('steps') === null ? null : self::ids($request);
         $judged = $ids === null ? null : $this->judged($figure, $ids);
+        $refuse($figure->painter_id, $figure, $request->has('seen') ? $request->string('seen')->value() : null, Seen::of($figure->refresh()->own_order), ['own_order' => $ids]);
         $figure->update(['own_order' => $ids]);
 
         return new JsonResponse($judged);

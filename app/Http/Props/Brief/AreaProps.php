@@ -23,6 +23,7 @@ final readonly class AreaProps
      * @param  Sheen|null  $sheen  null for that of the figure
      * @param  float|null  $squareCm  null while it is estimated
      * @param  float|null  $tolerance  CIEDE2000; null for the usual
+     * @param  string  $seen  mark of what its form shows, sent back with a change
      */
     public function __construct(
         public int $id,
@@ -37,6 +38,7 @@ final readonly class AreaProps
         public ?Sheen $sheen,
         public AreaForm $form,
         public ?float $squareCm,
+        public string $seen,
     ) {
     }
 
@@ -58,6 +60,7 @@ final readonly class AreaProps
             $a->sheen,
             $a->form,
             $a->square_cm,
+            $a->seen(),
         ))->all());
     }
 }

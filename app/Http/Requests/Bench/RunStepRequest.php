@@ -10,6 +10,7 @@ use App\Models\Bench\StepVerdict;
 use App\Models\Painter;
 use App\Models\Shelf\Paint;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Carbon;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 
@@ -25,6 +26,8 @@ final class RunStepRequest extends FormRequest
     {
         return [
             'version' => ['required', 'integer', 'min:1'],
+            // Seconds since it was done: it may have waited in the browser until the server was back.
+            'ago' => ['sometimes', 'integer', 'between:0,2592000'],
             'state' => ['sometimes', Rule::enum(RunStepState::class)],
             'usedMix' => ['sometimes', 'nullable', 'array', 'list', 'min:1', 'max:8'],
             'usedMix.*.paintId' => ['required', 'integer'],
@@ -49,7 +52,7 @@ final class RunStepRequest extends FormRequest
     {
         if ($this->has('state')) {
             $state = $this->enum('state', RunStepState::class) ?? RunStepState::Open;
-            $step->done_at = $state === RunStepState::Open ? null : ($step->done_at ?? now());
+            $step->done_at = $state === RunStepState::Open ? null : ($step->done_at ?? $this->doneAt($step));
             $step->state = $state;
             $step->skip_reason = $state === RunStepState::Skipped ? $this->string('skipReason')->trim()->value() : null;
         }
@@ -72,6 +75,12 @@ final class RunStepRequest extends FormRequest
         if ($this->has('note')) {
             $step->note = $this->filled('note') ? $this->string('note')->value() : null;
         }
+    }
+
+    /** Not before its run was begun. */
+    private function doneAt(RunStep $step): Carbon
+    {
+        return now()->subSeconds($this->integer('ago'))->max($step->run->created_at);
     }
 
     /**

@@ -41,6 +41,7 @@ final class AreaRequest extends FormRequest
             'tolerance' => ['nullable', 'numeric', 'between:0.5,20'],
             'sheen' => ['nullable', Rule::enum(Sheen::class)],
             'form' => ['nullable', Rule::enum(AreaForm::class)],
+            'seen' => ['sometimes', 'string', 'max:64'],
             'squareCm' => ['sometimes', 'nullable', 'numeric', 'gt:0', 'max:10000'],
         ];
     }

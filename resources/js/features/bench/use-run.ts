@@ -27,10 +27,12 @@ export type StepChange = {
 
 type Conflict = { theirs: RunStepProps; change: StepChange };
 
-/** A change of a step, recorded before it is sent: with the version of the step the painter saw. */
-type QueuedStepChange = QueuedChange & { stepId: number; seen: number; change: StepChange };
+/** A change of a step, recorded before it is sent: with the version of the step the painter saw, and when it was made. */
+type QueuedStepChange = QueuedChange & { stepId: number; seen: number; change: StepChange; madeAt?: number };
 
 const AGAIN_AFTER = 2000;
+
+const MONTH = 30 * 24 * 3600;
 
 /**
  * The steps of a run. Every change is recorded in this browser the moment it happens, shown at once and sent until
@@ -58,7 +60,7 @@ export function useRun(run: RunProps, onStored: () => void) {
     const record = useCallback(
         (step: RunStepProps, change: StepChange) => {
             const seen = versions.current.get(step.id) ?? step.version;
-            const queued: QueuedStepChange = { key: newKey(), stepId: step.id, seen, change };
+            const queued: QueuedStepChange = { key: newKey(), stepId: step.id, seen, change, madeAt: Date.now() };
             outbox.add(queued);
             setWaiting(outbox.all().length);
             setSteps((now) => now.map((s) => (s.id === step.id ? changed(s, change) : s)));
@@ -78,6 +80,11 @@ export function useRun(run: RunProps, onStored: () => void) {
             setConflict(null);
         },
     };
+}
+
+/** Paint dries from when it was put on, not from when the server heard of it. A clock that was set back counts as now. */
+function secondsSince(madeAt: number | undefined): number {
+    return madeAt === undefined ? 0 : Math.min(MONTH, Math.max(0, Math.round((Date.now() - madeAt) / 1000)));
 }
 
 /** What a step looks like before the server has answered. */
@@ -162,7 +169,7 @@ function useSendFirst({ run, outbox, versions, show, setProblem, setConflict, st
                 const next = await send<RunStepProps>(
                     'PATCH',
                     url('run-steps.update', { run: run.id, step: queued.stepId }),
-                    { ...queued.change, version: queued.seen },
+                    { ...queued.change, version: queued.seen, ago: secondsSince(queued.madeAt) },
                     undefined,
                     queued.key,
                 );

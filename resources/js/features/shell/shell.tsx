@@ -9,6 +9,7 @@ import { Sheet } from '@/shared/ui/sheet';
 import type { FigureProps, StageProps } from '@/types/generated';
 import { ShelfSheet } from './shelf-sheet';
 import { DryingTray } from './tray';
+import { Unsent } from './unsent';
 
 /** Keys of a screen, for the list that "?" opens. */
 export type KeyHelp = readonly (readonly [key: string, does: string])[];
@@ -56,6 +57,7 @@ export function Shell({
                 id="work"
                 className={clsx('min-h-0 flex-1 overflow-y-auto print:overflow-visible', !wide && 'px-4 py-4')}
             >
+                <Unsent />
                 {children}
             </main>
             <DryingTray />

@@ -1,4 +1,4 @@
-import { useForm } from '@inertiajs/react';
+import { router, useForm } from '@inertiajs/react';
 import { useState, type ReactNode } from 'react';
 import { Shell } from '@/features/shell/shell';
 import { send } from '@/shared/lib/api';
@@ -8,11 +8,12 @@ import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
 import { Entry } from '@/shared/ui/entry';
 import { Notice } from '@/shared/ui/notice';
+import type { SetAsideProps } from '@/types/generated';
 
 type Account = { name: string; email: string; isOwner: boolean; figures: number };
 
 /** The painter's own account: who they are, how they get in, and how they leave. */
-export default function AccountPage({ account }: { account: Account }) {
+export default function AccountPage({ account, setAside }: { account: Account; setAside: readonly SetAsideProps[] }) {
     return (
         <Shell title="Account">
             <div className="mx-auto flex max-w-xl flex-col gap-8 p-6">
@@ -21,6 +22,7 @@ export default function AccountPage({ account }: { account: Account }) {
                 <Password />
                 {account.isOwner && <Invite />}
                 <Elsewhere />
+                {setAside.length > 0 && <SetAside edits={setAside} />}
                 <Leave account={account} />
             </div>
         </Shell>
@@ -40,6 +42,34 @@ function Part({ title, children, onSubmit }: { title: string; children: ReactNod
             <h2 className="text-base font-bold">{title}</h2>
             {children}
         </form>
+    );
+}
+
+/** What two windows changed at once: what lost is here, to be read and copied. */
+function SetAside({ edits }: { edits: readonly SetAsideProps[] }) {
+    return (
+        <section aria-label="Set aside" className="flex flex-col gap-3 border-t border-line pt-4">
+            <h2 className="text-base font-bold">Set aside</h2>
+            <p className="text-sm">
+                {many(edits.length, 'change')} that could not be saved, as another window had changed the same.
+            </p>
+            {edits.map((edit) => (
+                <details key={edit.id}>
+                    <summary>
+                        {edit.of}, {new Date(edit.at).toLocaleString()}
+                    </summary>
+                    <pre className="overflow-x-auto py-2 text-xs whitespace-pre-wrap">{edit.lines.join('\n')}</pre>
+                    <Button
+                        size="small"
+                        onClick={() => {
+                            router.delete(url('account.forget', { setAside: edit.id }), { preserveScroll: true });
+                        }}
+                    >
+                        Forget
+                    </Button>
+                </details>
+            ))}
+        </section>
     );
 }
 

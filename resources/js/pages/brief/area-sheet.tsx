@@ -57,6 +57,7 @@ export function AreaSheet({ figure, area, areas, parts, boundaries, open, onClos
                     event.preventDefault();
                     form.transform((data) => ({
                         ...data,
+                        seen: area.seen,
                         partId: data.partId === NONE ? null : data.partId,
                         liesOnId: data.liesOnId === NONE ? null : data.liesOnId,
                         sheen: data.sheen === NONE ? null : data.sheen,
@@ -72,6 +73,7 @@ export function AreaSheet({ figure, area, areas, parts, boundaries, open, onClos
                 <NameField form={form} />
                 <WishField form={form} />
                 <Places form={form} parts={parts} areas={areas} area={area} />
+                {'seen' in form.errors && <Notice strong>{String(form.errors['seen'])}</Notice>}
                 {form.errors.liesOnId !== undefined && (
                     <p role="alert" className="border-l-4 border-ink pl-2 text-xs font-semibold">
                         {form.errors.liesOnId}

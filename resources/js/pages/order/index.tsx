@@ -29,6 +29,8 @@ type Props = {
     figure: FigureProps;
     planned: OrderProps | null;
     own: OrderProps | null;
+    /** Mark of the own order that is stored. */
+    seen: string;
     problem: string | null;
     contradiction: ContradictionProps | null;
     build: BuildProps;
@@ -48,7 +50,7 @@ const KEYS = [
 ] as const;
 
 /** The order of work: the whole of it on one view, with reasons. */
-export default function OrderPage({ figure, planned, own, problem, contradiction, build, approaches }: Props) {
+export default function OrderPage({ figure, planned, own, seen, problem, contradiction, build, approaches }: Props) {
     const [tab, setTab] = useState<Tab>(planned || contradiction ? 'order' : 'build');
     const tabs = (
         <Choice<Tab>
@@ -74,6 +76,7 @@ export default function OrderPage({ figure, planned, own, problem, contradiction
                         tabs={tabs}
                         figure={figure}
                         planned={planned}
+                        seen={seen}
                         own={own}
                         build={build}
                     />
@@ -89,6 +92,7 @@ export default function OrderPage({ figure, planned, own, problem, contradiction
 
 type BoardProps = {
     tabs: ReactNode;
+    seen: string;
     figure: FigureProps;
     planned: OrderProps;
     own: OrderProps | null;
@@ -114,7 +118,7 @@ type Work = ReturnType<typeof useOrder>;
 
 type OrderState = ReturnType<typeof useOrderState>;
 
-function useOrderState({ tabs, figure, planned, own, build }: BoardProps) {
+function useOrderState({ tabs, figure, planned, own, seen, build }: BoardProps) {
     const [order, setOrder] = useState(own ?? planned);
     const [ids, setIds] = useState((own ?? planned).steps.map((s) => s.id));
     const [chosen, setChosen] = useState<string | null>(ids[0] ?? null);
@@ -133,6 +137,7 @@ function useOrderState({ tabs, figure, planned, own, build }: BoardProps) {
     );
     return {
         tabs,
+        seen,
         figure,
         planned,
         own,
@@ -360,7 +365,7 @@ function FilterBar({ work }: { work: Work }) {
     );
 }
 
-function useJudging({ setIds, asking, setOrder, figure, setProblem }: OrderState) {
+function useJudging({ setIds, asking, setOrder, figure, setProblem, seen }: OrderState) {
     async function judge(next: string[]) {
         setIds(next);
         asking.current?.abort();
@@ -383,11 +388,12 @@ function useJudging({ setIds, asking, setOrder, figure, setProblem }: OrderState
 
     async function keep(next: string[] | null) {
         try {
-            await send('PUT', url('order.update', { figure: figure.id }), { steps: next });
+            await send('PUT', url('order.update', { figure: figure.id }), { steps: next, seen });
             router.reload();
         } catch (error) {
             if (!(error instanceof ApiError)) throw error;
             setProblem(error.message);
+            if (error.isConflict) router.reload();
         }
     }
 

@@ -26,6 +26,8 @@ type Props = {
     aid: string;
     aids: string[];
     timeZone: string | null;
+    /** Mark of the hours as they are shown. */
+    seen: string;
     /** Undefined while the plan of each is still being made. */
     figures?: FigureChoiceProps[];
 };
@@ -39,7 +41,7 @@ export default function SchedulePage(props: Props) {
     const { message, setMessage, attempt } = useAttempt();
     const [working, setWorking] = useState(false);
     const [step, setStep] = useState<SessionStepProps | null>(null);
-    const { keep, lay } = useSchedule({ attempt, setMessage, setWorking, chosen, setStep });
+    const { keep, lay } = useSchedule({ attempt, setMessage, setWorking, chosen, setStep, seen: props.seen });
 
     // The hours are the painter's, so they are kept in the painter's own time zone.
     useEffect(() => {
@@ -226,19 +228,20 @@ function useSchedule({
     setWorking,
     chosen,
     setStep,
+    seen,
 }: {
     attempt: (act: () => Promise<unknown>) => Promise<boolean>;
     setMessage: (words: string | null) => void;
     setWorking: (value: SetStateAction<boolean>) => void;
     chosen: number[];
     setStep: (value: SetStateAction<SessionStepProps | null>) => void;
+    seen: string;
 }) {
     async function keep(change: Record<string, unknown>) {
-        if (await attempt(() => send('PUT', url('schedule.hours'), change))) {
-            setMessage(null);
-            // Only what has changed: planning every figure anew would take the list away from under the pointer.
-            await reloaded({ only: ['hours', 'exceptions', 'aid', 'timeZone'] });
-        }
+        const kept = await attempt(() => send('PUT', url('schedule.hours'), { ...change, seen }));
+        if (kept) setMessage(null);
+        // Only what has changed: planning every figure anew would take the list away from under the pointer.
+        await reloaded({ only: ['hours', 'exceptions', 'aid', 'timeZone', 'seen'] });
     }
 
     async function lay() {

@@ -25,6 +25,10 @@ export class ApiError extends Error {
     }
 }
 
+const BUSY_TRIES = 5;
+
+const BUSY_WAIT = 1000;
+
 type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
 
 /** @param once a key: the change is made once, however often it is sent */
@@ -42,12 +46,19 @@ export async function send<T>(
     if (body !== undefined && !isRaw) headers['Content-Type'] = 'application/json';
     let response: Response;
     try {
-        response = await fetch(path, {
-            method,
-            headers,
-            body: body === undefined ? null : isRaw ? body : JSON.stringify(body),
-            ...(signal ? { signal } : {}),
-        });
+        const ask = () =>
+            fetch(path, {
+                method,
+                headers,
+                body: body === undefined ? null : isRaw ? body : JSON.stringify(body),
+                ...(signal ? { signal } : {}),
+            });
+        response = await ask();
+        // The database was busy: nothing was changed, and the server says when to ask again.
+        for (let n = 0; n < BUSY_TRIES && response.status === 503 && response.headers.has('Retry-After'); n++) {
+            await new Promise((resolve) => window.setTimeout(resolve, BUSY_WAIT));
+            response = await ask();
+        }
     } catch (error) {
         if (error instanceof DOMException && error.name === 'AbortError') throw error;
         throw new ApiError(0, 'Hyalin cannot be reached. Nothing was changed; what you entered is still here.');

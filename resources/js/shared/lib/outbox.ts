@@ -10,6 +10,17 @@ export function newKey(): string {
     return Array.from(crypto.getRandomValues(new Uint8Array(26)), (byte) => LETTERS[byte % 32]).join('');
 }
 
+const PLACE = /^hyalin-(run|cup)-(\d+)$/;
+
+/** What waits in this browser, of whatever page. */
+export function unsent(): { kind: 'run' | 'cup'; id: number; count: number }[] {
+    return Object.keys(localStorage).flatMap((place) => {
+        const [, kind, id] = PLACE.exec(place) ?? [];
+        const count = kind === undefined ? 0 : new Outbox(place).all().length;
+        return count > 0 ? [{ kind: kind === 'cup' ? 'cup' : 'run', id: Number(id), count }] : [];
+    });
+}
+
 /** History in the order they were done; they outlive the page and the browser. */
 export class Outbox<T extends QueuedChange> {
     constructor(private readonly place: string) {}
