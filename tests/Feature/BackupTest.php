@@ -84,6 +84,45 @@ final class BackupTest extends PlainTestCase
         self::assertStringContainsString('cannot be written', $this->artisan('two', 'hyalin:backup', '/nowhere/x.zip', fails: true));
     }
 
+    /** What an installation of the release of 2026-11-29 held is all there in this one, record by record and field by field. */
+    public function test_the_installation_of_an_earlier_release_is_brought_up_to_this_one(): void
+    {
+        $before = dirname(__DIR__).'/data/installation-2026-11-29.zip';
+        touch("{$this->folder}/old.sqlite");
+        $this->artisan('old', 'hyalin:restore', $before);
+        $this->artisan('old', 'hyalin:backup', "{$this->folder}/now.zip");
+        $records = 0;
+        foreach (array_filter(array_keys(self::held($before)), static fn (string $name): bool => str_starts_with($name, 'tables/')) as $table) {
+            $now = self::rows("{$this->folder}/now.zip", $table);
+            foreach (self::rows($before, $table) as $n => $row) {
+                // Light is computed anew.
+                if ($table !== 'tables/light_studies.jsonl') {
+                    self::assertSame([], array_diff_key($row, $now[$n]), "{$table}, record {$n}");
+                    self::assertSame($row, array_intersect_key($now[$n], $row), "{$table}, record {$n}");
+                }
+                $records++;
+            }
+        }
+        self::assertGreaterThan(500, $records);
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function rows(string $path, string $table): array
+    {
+        $zip = new ZipArchive;
+        $zip->open($path);
+        $rows = [];
+        foreach (array_filter(explode("\n", (string) $zip->getFromName($table))) as $line) {
+            $row = json_decode($line, true);
+            assert(is_array($row));
+            ksort($row);
+            $rows[] = $row;
+        }
+
+        /** @var list<array<string, mixed>> $rows */
+        return $rows;
+    }
+
     private function artisan(string $installation, string $command, string|bool ...$arguments): string
     {
         $fails = ($arguments['fails'] ?? false) === true;
