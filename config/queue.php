@@ -14,5 +14,14 @@ return [
             'retry_after' => (int) env('HYALIN_RETRY_AFTER', 120),
             'after_commit' => true,
         ],
+        'redis' => [
+            'driver' => 'redis',
+            'connection' => 'default',
+            'queue' => 'default',
+            // Longer than any job takes: it is not renewed there.
+            'retry_after' => 1900,
+            'block_for' => null,
+            'after_commit' => true,
+        ],
     ],
 ];

@@ -43,6 +43,12 @@ use App\Http\Controllers\SignInController;
 use App\Http\Middleware\IdempotentRequests;
 use Illuminate\Support\Facades\Route;
 
+// A number of a record is a number, whatever the database would make of it.
+Route::patterns(array_fill_keys(
+    ['area', 'balance', 'boundary', 'chip', 'correction', 'cup', 'figure', 'joint', 'lesson', 'mesh', 'meshUpload', 'mixSearch', 'ownRule', 'ownStep', 'paint', 'part', 'picture', 'proposalSearch', 'run', 'setAside', 'shelfImport', 'step', 'timer', 'version'],
+    '[1-9][0-9]{0,17}',
+));
+
 Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', [SignInController::class, 'show'])->name('sign-in');
     Route::post('/sign-in', [SignInController::class, 'store'])->middleware('throttle:sign-in')->name('sign-in.store');

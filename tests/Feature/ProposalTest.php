@@ -175,6 +175,10 @@ final class ProposalTest extends TestCase
         $search = ProposalSearchRecord::query()->findOrFail($id);
         app()->call([new ProposeFigure($search), 'handle']);
         self::assertSame('stopped', $search->refresh()->state);
+        // Stopped is stopped, whatever becomes of the worker; what runs and fails says so.
+        (new ProposeFigure($search))->failed(null);
+        self::assertSame('stopped', ProposalSearchRecord::query()->findOrFail($id)->state);
+        $search->update(['state' => 'running']);
         (new ProposeFigure($search))->failed(null);
         self::assertSame('failed', $search->refresh()->state);
     }

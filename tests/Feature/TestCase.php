@@ -24,6 +24,7 @@ use Illuminate\Contracts\Auth\Authenticatable;
 use Illuminate\Foundation\Testing\LazilyRefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
 use Random\Engine\Mt19937;
@@ -40,6 +41,8 @@ abstract class TestCase extends LaravelTestCase
         parent::setUp();
         $this->withoutVite();
         Storage::fake('local');
+        // Counts of tries outlive a test where they are kept in Redis.
+        Cache::flush();
         // The stand-in reads with the same noise in every run: a test that fails, fails again.
         $this->app?->instance(ColourReader::class, new SimulatedColourReader(new Randomizer(new Mt19937(2026))));
         $this->painter = Painter::factory()->create()->refresh();

@@ -30,6 +30,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
+use stdClass;
 use Throwable;
 
 /**
@@ -285,14 +286,23 @@ final class ImportBench
         if ($alike === null) {
             return null;
         }
-        $query = DB::table($type->table)->where(array_intersect_key($row, array_flip($alike)));
+        // Spectra are compared as numbers: not every database compares JSON, and none as it was written.
+        $spectra = array_values(array_intersect($alike, array_map(static fn (Field $f): string => $f->kind === FieldKind::Json && ($f->shape['type'] ?? '') === 'array' ? $f->column : '', $type->fields)));
+        $query = DB::table($type->table)->where(array_intersect_key($row, array_flip(array_diff($alike, $spectra))));
         if ($type->parent === null) {
             $query->where('painter_id', $painter->id);
         }
-        $id = $query->when($type->table === 'paints', static fn ($q) => $q->whereNull('deleted_at'))->orderBy('id')->value('id');
+        $like = $query->when($type->table === 'paints', static fn ($q) => $q->whereNull('deleted_at'))->orderBy('id')->get(['id', ...$spectra])
+            ->first(static fn (stdClass $known): bool => array_filter($spectra, static fn (string $column): bool => self::numbers($known->{$column}) !== self::numbers($row[$column] ?? null)) === []);
+        $id = $like->id ?? null;
 
         // What came with this file is another record of it: that is for the unique keys to judge; pots alike are one.
         return is_int($id) && ($type->table === 'paints' || ! isset($this->own[$type->table][$id])) ? $id : null;
+    }
+
+    private static function numbers(mixed $json): mixed
+    {
+        return is_string($json) ? json_decode($json) : null;
     }
 
     /** @param  array<string, mixed>  $row */

@@ -59,8 +59,8 @@ final class RecipesController
     /** @return Builder<Area> */
     private static function areas(Request $request, Painter $painter): Builder
     {
-        $word = '%'.addcslashes($request->string('word')->trim()->value(), '%_\\').'%';
-        $like = static fn (string $column): string => "{$column} like ? escape '\\'";
+        $word = '%'.strtr(mb_strtolower($request->string('word')->trim()->value()), ['!' => '!!', '%' => '!%', '_' => '!_']).'%';
+        $like = static fn (string $column): string => "lower({$column}) like ? escape '!'";
 
         return Area::query()->whereHas('layers')->with(['layers.paints.paint', 'figure', 'part'])
             ->whereHas(
