@@ -69,6 +69,7 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/sign-out', [SignInController::class, 'destroy'])->name('sign-out');
     Route::get('/account', [AccountController::class, 'show'])->name('account');
     Route::put('/account', [AccountController::class, 'update'])->name('account.update');
+    Route::put('/account/settings', [AccountController::class, 'settings'])->name('account.settings');
     Route::put('/account/password', [AccountController::class, 'password'])->name('account.password');
     Route::post('/account/sign-out-elsewhere', [AccountController::class, 'signOutElsewhere'])->name('account.elsewhere');
     Route::post('/account/invitations', [AccountController::class, 'invite'])->name('account.invite');

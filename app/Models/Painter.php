@@ -29,6 +29,8 @@ use Illuminate\Notifications\Notifiable;
  * @property array<string, array{start: string, minutes: int}|null>|null $bench_exceptions by date; null for no session
  * @property bool $is_owner of this installation: invites others
  * @property string|null $time_zone
+ * @property int|null $clock_hours 12 or 24; null for as the browser has it
+ * @property int $first_weekday 1 for Monday
  * @property DryingAid $drying_aid
  * @property float|null $reader_noise standard deviation of a reading, as reflectance; null for that of the source
  * @property float $coat_spread how much one coat differs from the next, relative
@@ -40,9 +42,9 @@ final class Painter extends User
 
     use Notifiable;
 
-    protected $fillable = ['name', 'email', 'password', 'schools', 'bench_hours', 'bench_exceptions', 'time_zone', 'drying_aid', 'reader_noise', 'coat_spread'];
+    protected $fillable = ['name', 'email', 'password', 'schools', 'bench_hours', 'bench_exceptions', 'time_zone', 'clock_hours', 'first_weekday', 'drying_aid', 'reader_noise', 'coat_spread'];
 
-    protected $attributes = ['drying_aid' => 'still air', 'coat_spread' => SwatchReadings::USUAL_SPREAD];
+    protected $attributes = ['first_weekday' => 1, 'drying_aid' => 'still air', 'coat_spread' => SwatchReadings::USUAL_SPREAD];
 
     protected $hidden = ['password', 'remember_token'];
 

@@ -26,6 +26,16 @@ final class AccountTest extends TestCase
         config(['hyalin.sign_ins_a_minute' => 100]);
     }
 
+    public function test_the_clock_and_the_week_are_the_painters_own(): void
+    {
+        $this->get('/account')->assertInertia(fn (AssertableInertia $page) => $page->where('settings', ['clockHours' => null, 'firstWeekday' => 1]));
+        $this->put('/account/settings', ['clockHours' => 12, 'firstWeekday' => 7])->assertSessionHasNoErrors();
+        $this->get('/shelf')->assertInertia(fn (AssertableInertia $page) => $page->where('settings', ['clockHours' => 12, 'firstWeekday' => 7]));
+        $this->put('/account/settings', ['clockHours' => null, 'firstWeekday' => 6])->assertSessionHasNoErrors();
+        self::assertNull($this->painter->refresh()->clock_hours);
+        $this->put('/account/settings', ['clockHours' => 13, 'firstWeekday' => 2])->assertSessionHasErrors(['clockHours', 'firstWeekday']);
+    }
+
     public function test_the_first_painter_of_an_empty_installation_owns_it_and_invites_the_next(): void
     {
         $this->leave();

@@ -331,7 +331,7 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
             self::assertSame($before, $counts());
         }
         self::assertSame(3, $this->painter->figures()->count());
-        self::assertSame(0.9, DB::table('technique_hands')->where('technique', 'wash')->value('coverage'));
+        self::assertEqualsWithDelta(0.9, DB::table('technique_hands')->where('technique', 'wash')->value('coverage'), 1e-9);
         $this->get('/schedule')->assertOk();
         $this->get('/cups')->assertOk();
     }

@@ -21,6 +21,7 @@ use App\Models\Shelf\ShelfImport;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route as Routes;
 
@@ -39,6 +40,10 @@ final class HomeTest extends TestCase
         $this->post('/sign-in', ['email' => $this->painter->email, 'password' => 'wrong'])->assertTooManyRequests();
         $this->post('/sign-in', ['email' => [$this->painter->email], 'password' => 'wrong'])->assertSessionHasErrors('email');
         $this->travel(2)->minutes();
+        if (config('cache.default') === 'redis') {
+            // Redis has a clock of its own, and forgets by that.
+            Cache::flush();
+        }
         $this->post('/sign-in', ['email' => $this->painter->email, 'password' => 'a long enough password'])->assertRedirect('/');
         $this->assertAuthenticatedAs($this->painter);
     }

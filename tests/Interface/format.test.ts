@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { describe, expect, it } from 'vitest';
+import { afterEach, describe, expect, it } from 'vitest';
+import { applySettings, timeWords, weekdays } from '@/shared/lib/settings';
 import {
     areasWords,
     capital,
@@ -58,5 +59,24 @@ describe('words and inks', () => {
         expect(zonesWords(['mid', 'light'])).toBe('mid, light');
         expect(areasWords('Cloak, Boots')).toBe('Cloak, Boots');
         expect(areasWords('Cloak, Boots, Hat')).toBe('3 areas');
+    });
+});
+
+describe('what a painter has set', () => {
+    afterEach(() => {
+        applySettings({ clockHours: null, firstWeekday: 1 });
+    });
+
+    it('writes the clock, and begins the week', () => {
+        const evening = new Date('2026-11-29T20:05');
+        applySettings({ clockHours: 24, firstWeekday: 7 });
+        expect(timeWords(evening)).toContain('20:05');
+        expect(weekdays()).toEqual([7, 1, 2, 3, 4, 5, 6]);
+        applySettings({ clockHours: 12, firstWeekday: 6 });
+        expect(timeWords(evening)).toMatch(/^8:05/);
+        expect(weekdays()).toEqual([6, 7, 1, 2, 3, 4, 5]);
+        // A page that tells nothing changes nothing.
+        applySettings(undefined);
+        expect(timeWords(evening)).toMatch(/^8:05/);
     });
 });

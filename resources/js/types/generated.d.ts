@@ -1052,6 +1052,11 @@ export interface SettingProps {
     likeness: Likeness;
 }
 
+export interface SettingsProps {
+    clockHours: number | null;
+    firstWeekday: number;
+}
+
 export interface ShelfImportProps {
     id: number;
     state: string;

@@ -33,6 +33,15 @@ final class AccountController
         ]);
     }
 
+    /** How things are written for this painter. */
+    public function settings(Request $request, #[CurrentUser] Painter $painter): RedirectResponse
+    {
+        $request->validate(['clockHours' => ['nullable', Rule::in([12, 24])], 'firstWeekday' => ['required', Rule::in([1, 6, 7])]]);
+        $painter->update(['clock_hours' => $request->filled('clockHours') ? $request->integer('clockHours') : null, 'first_weekday' => $request->integer('firstWeekday')]);
+
+        return back();
+    }
+
     /** What was kept when two windows changed the same; nobody needs it any more. */
     public function forget(SetAsideEdit $setAside): RedirectResponse
     {

@@ -1,4 +1,5 @@
 import { Fragment } from 'react';
+import { timeWords } from '@/shared/lib/settings';
 import { capital } from '@/shared/lib/format';
 import type { SessionProps, SessionStepProps } from '@/types/generated';
 
@@ -129,5 +130,5 @@ function span(from: string, to: string): number {
 }
 
 function clock(iso: string): string {
-    return new Date(iso).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' });
+    return timeWords(new Date(iso), '2-digit');
 }

@@ -1,4 +1,4 @@
-import { router, useForm } from '@inertiajs/react';
+import { router, useForm, usePage } from '@inertiajs/react';
 import { useState, type ReactNode } from 'react';
 import { Shell } from '@/features/shell/shell';
 import { send } from '@/shared/lib/api';
@@ -8,7 +8,9 @@ import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
 import { Entry } from '@/shared/ui/entry';
 import { Notice } from '@/shared/ui/notice';
-import type { SetAsideProps } from '@/types/generated';
+import { ask, canAsk } from '@/features/shell/alarm';
+import { Pick } from '@/shared/ui/pick';
+import type { SetAsideProps, SettingsProps } from '@/types/generated';
 
 type Account = { name: string; email: string; isOwner: boolean; figures: number };
 
@@ -19,6 +21,7 @@ export default function AccountPage({ account, setAside }: { account: Account; s
             <div className="mx-auto flex max-w-xl flex-col gap-8 p-6">
                 <h1 className="text-2xl font-bold">Account</h1>
                 <Who account={account} />
+                <Settings />
                 <Password />
                 {account.isOwner && <Invite />}
                 <Elsewhere />
@@ -85,6 +88,61 @@ function Who({ account }: { account: Account }) {
             <Entry form={form} of="name" kind="name" />
             <Entry form={form} of="email" kind="email" />
             <Save isDone={form.recentlySuccessful} isBusy={form.processing} label="Save" done="Saved." />
+        </Part>
+    );
+}
+
+/** How things are written, and whether this browser says aloud when something is dry. */
+function Settings() {
+    const settings = usePage<{ settings: SettingsProps }>().props.settings;
+    const form = useForm({ clockHours: settings.clockHours, firstWeekday: settings.firstWeekday });
+    const [askable, setAskable] = useState(canAsk);
+    return (
+        <Part
+            title="Settings"
+            onSubmit={() => {
+                form.put(url('account.settings'), { preserveScroll: true });
+            }}
+        >
+            <div className="grid grid-cols-1 gap-4 sm:grid-cols-2">
+                <Pick
+                    label="Clock"
+                    value={String(form.data.clockHours ?? 0)}
+                    options={[
+                        { value: '0', label: 'as this browser' },
+                        { value: '24', label: '24 hours' },
+                        { value: '12', label: '12 hours' },
+                    ]}
+                    onPick={(hours) => {
+                        form.setData('clockHours', hours === '0' ? null : Number(hours));
+                    }}
+                />
+                <Pick
+                    label="The week begins on"
+                    value={String(form.data.firstWeekday)}
+                    options={[
+                        { value: '1', label: 'Monday' },
+                        { value: '6', label: 'Saturday' },
+                        { value: '7', label: 'Sunday' },
+                    ]}
+                    onPick={(day) => {
+                        form.setData('firstWeekday', Number(day));
+                    }}
+                />
+            </div>
+            {askable && (
+                <Button
+                    className="self-start"
+                    onClick={() =>
+                        void ask().then(() => {
+                            setAskable(canAsk());
+                        })
+                    }
+                >
+                    Let this browser tell me when something is dry
+                </Button>
+            )}
+            <Save isDone={form.recentlySuccessful} isBusy={form.processing} label="Save settings" done="Saved." />
         </Part>
     );
 }

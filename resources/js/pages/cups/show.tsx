@@ -1,6 +1,7 @@
 import { Link, router } from '@inertiajs/react';
 import { Undo2 } from 'lucide-react';
 import { useEffect, useState, type Dispatch, type SetStateAction } from 'react';
+import { timeWords } from '@/shared/lib/settings';
 import { useCup, type CupChange } from '@/features/cup/use-cup';
 import { Shell } from '@/features/shell/shell';
 import { ApiError, send } from '@/shared/lib/api';
@@ -325,7 +326,7 @@ function History({ entries, onUndo }: { entries: readonly CupEntryProps[]; onUnd
                             {changeWords(entry)}
                         </span>
                         <time className="text-xs text-quiet" dateTime={entry.at}>
-                            {new Date(entry.at).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' })}
+                            {timeWords(new Date(entry.at), '2-digit')}
                         </time>
                         <Button
                             size="small"

@@ -1,5 +1,6 @@
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
+import { weekdays } from '@/shared/lib/settings';
 import { Button } from '@/shared/ui/button';
 import { clockWords } from '@/shared/lib/format';
 import { useSettling } from '@/shared/lib/use-settling';
@@ -31,15 +32,15 @@ export function Hours({
             <section aria-label="Your bench hours">
                 <h2 className="mb-1 text-sm font-semibold">Your bench hours</h2>
                 <ul className="flex flex-col gap-1">
-                    {DAYS.map((name, i) => (
+                    {weekdays().map((day) => (
                         <Day
-                            key={`${name} ${JSON.stringify(hours.filter((h) => h.day === i + 1))}`}
-                            name={name}
-                            hour={hours.find((h) => h.day === i + 1) ?? null}
+                            key={`${day} ${JSON.stringify(hours.filter((h) => h.day === day))}`}
+                            name={DAYS[day - 1] ?? ''}
+                            hour={hours.find((h) => h.day === day) ?? null}
                             onSet={(hour) => {
                                 const next = [
-                                    ...hours.filter((h) => h.day !== i + 1),
-                                    ...(hour ? [{ ...hour, day: i + 1 }] : []),
+                                    ...hours.filter((h) => h.day !== day),
+                                    ...(hour ? [{ ...hour, day }] : []),
                                 ];
                                 settleHours(next, onKeep({ hours: next }));
                             }}

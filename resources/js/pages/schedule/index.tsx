@@ -1,5 +1,6 @@
 import { Link, router } from '@inertiajs/react';
 import { useEffect, useState, type SetStateAction } from 'react';
+import { timeWords } from '@/shared/lib/settings';
 import { SessionBoard } from '@/features/schedule/board';
 import { Shell } from '@/features/shell/shell';
 import { send } from '@/shared/lib/api';
@@ -124,7 +125,7 @@ function Summary({ schedule }: { schedule: ScheduleProps }) {
 function Detail({ step }: { step: SessionStepProps | null }) {
     if (step === null)
         return <p className="text-sm text-quiet">Click a block for its step. Each lane is one figure.</p>;
-    const time = (iso: string) => new Date(iso).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' });
+    const time = (iso: string) => timeWords(new Date(iso), '2-digit');
     return (
         <p className="text-sm" aria-live="polite">
             <strong>

@@ -1,4 +1,5 @@
 import type { AreaForm, ColourProps, Zone } from '@/types/generated';
+import { timeWords } from './settings';
 
 export const ZONES: readonly Zone[] = ['recess', 'shade', 'mid', 'light', 'edge'];
 
@@ -72,16 +73,16 @@ export function inkOn(hex: string): string {
     return 0.2126 * linear(16) + 0.7152 * linear(8) + 0.0722 * linear(0) > 0.18 ? '#000000' : '#ffffff';
 }
 
-/** A time of day as this browser writes it, with a.m. and p.m. or without. */
+/** A time of day as the painter reads it. */
 export function clockWords(hhmm: string): string {
-    return new Date(`2000-01-01T${hhmm}`).toLocaleTimeString(undefined, { hour: 'numeric', minute: '2-digit' });
+    return timeWords(new Date(`2000-01-01T${hhmm}`));
 }
 
 /** When something is due: in minutes while that is near, then by the clock, by the day and the clock. */
 export function whenWords(at: number, now: number): string {
     const minutes = Math.ceil((at - now) / 60_000);
     if (minutes < 90) return `in ${minutesWords(Math.max(1, minutes))}`;
-    const clock = new Date(at).toLocaleTimeString(undefined, { hour: 'numeric', minute: '2-digit' });
+    const clock = timeWords(new Date(at));
     const days = Math.round((new Date(at).setHours(0, 0, 0, 0) - new Date(now).setHours(0, 0, 0, 0)) / 86_400_000);
     if (days === 0) return `at ${clock}`;
     if (days === 1) return `tomorrow at ${clock}`;
