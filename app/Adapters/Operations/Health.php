@@ -68,7 +68,7 @@ final readonly class Health
         $isBusy = DB::table('jobs')->where('reserved_at', '>', time() - self::SILENT)->exists();
         $worker = $heard === null ? 'no worker was ever heard of' : "a worker was heard of {$silent} s ago";
 
-        return [$waits < self::WAITS && ($silent < self::SILENT || $isBusy || ($waiting === 0 && $heard !== null)), "{$waiting} waiting".($waits > 0 ? ", the first for {$waits} s" : '')."; {$worker}."];
+        return [$waits < self::WAITS && ($silent < self::SILENT || $isBusy), "{$waiting} waiting".($waits > 0 ? ", the first for {$waits} s" : '')."; {$worker}."];
     }
 
     /** @return array{bool, string} */

@@ -24,7 +24,7 @@ final readonly class SetAsideProps
     public static function of(SetAsideEdit $edit): self
     {
         $lines = [];
-        foreach ($edit->values as $field => $value) {
+        foreach (array_filter($edit->values, static fn (mixed $value): bool => $value !== null) as $field => $value) {
             $lines[] = Str::of($field)->snake(' ')->replace('_', ' ')->value().': '.(is_scalar($value) ? (string) $value : json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR));
         }
         $words = ['Paint' => 'pot', 'RunStep' => 'step of a run', 'Painter' => 'hours'];

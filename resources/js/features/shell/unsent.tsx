@@ -29,11 +29,13 @@ export function Unsent() {
         }))
         .filter(({ href }) => href !== window.location.pathname);
     return elsewhere.map(({ kind, count, href }) => (
-        <Notice key={href} strong>
-            {many(count, 'change')} of a {kind} {count === 1 ? 'waits' : 'wait'} in this browser.{' '}
-            <Link href={href} className="underline">
-                Open the {kind} to send
-            </Link>
-        </Notice>
+        <div key={href} className="mb-4">
+            <Notice strong>
+                {many(count, 'change')} of a {kind} {count === 1 ? 'waits' : 'wait'} in this browser.{' '}
+                <Link href={href} className="underline">
+                    Open the {kind} to send
+                </Link>
+            </Notice>
+        </div>
     ));
 }

@@ -4,11 +4,11 @@ import { Shell } from '@/features/shell/shell';
 import { send } from '@/shared/lib/api';
 import { many } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
+import { timeWords } from '@/shared/lib/settings';
 import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
 import { Entry } from '@/shared/ui/entry';
 import { Notice } from '@/shared/ui/notice';
-import { ask, canAsk } from '@/features/shell/alarm';
 import { Pick } from '@/shared/ui/pick';
 import type { SetAsideProps, SettingsProps } from '@/types/generated';
 
@@ -59,7 +59,7 @@ function SetAside({ edits }: { edits: readonly SetAsideProps[] }) {
             {edits.map((edit) => (
                 <details key={edit.id}>
                     <summary>
-                        {edit.of}, {new Date(edit.at).toLocaleString()}
+                        {edit.of}, {new Date(edit.at).toLocaleDateString()}, {timeWords(new Date(edit.at))}
                     </summary>
                     <pre className="overflow-x-auto py-2 text-xs whitespace-pre-wrap">{edit.lines.join('\n')}</pre>
                     <Button
@@ -92,11 +92,10 @@ function Who({ account }: { account: Account }) {
     );
 }
 
-/** How things are written, and whether this browser says aloud when something is dry. */
+/** How things are written; whether this device says aloud when something is dry is set beside the timers. */
 function Settings() {
     const settings = usePage<{ settings: SettingsProps }>().props.settings;
     const form = useForm({ clockHours: settings.clockHours, firstWeekday: settings.firstWeekday });
-    const [askable, setAskable] = useState(canAsk);
     return (
         <Part
             title="Settings"
@@ -130,18 +129,6 @@ function Settings() {
                     }}
                 />
             </div>
-            {askable && (
-                <Button
-                    className="self-start"
-                    onClick={() =>
-                        void ask().then(() => {
-                            setAskable(canAsk());
-                        })
-                    }
-                >
-                    Let this browser tell me when something is dry
-                </Button>
-            )}
             <Save isDone={form.recentlySuccessful} isBusy={form.processing} label="Save settings" done="Saved." />
         </Part>
     );
