@@ -32,8 +32,7 @@ final class ShowErrors
 
             return new NotFoundHttpException('A file of this record is missing on the disk of the server: restore it from a backup.', $e);
         });
-        // Another writes just now: nothing was changed, and the browser asks again by itself.
-        $exceptions->map(QueryException::class, static fn (QueryException $e): Throwable => str_contains($e->getMessage(), 'database is locked') ? new ServiceUnavailableHttpException(1, 'The database is busy. Nothing was changed; try again.', $e) : $e);
+        $exceptions->map(QueryException::class, self::ofDatabase(...));
         // Names of classes are nobody's business.
         $exceptions->map(ModelNotFoundException::class, static fn (ModelNotFoundException $e): NotFoundHttpException => new NotFoundHttpException('It is not there, or not yours.', $e));
         $exceptions->respond(static function (Response $response, Throwable $e, Request $request): Response {
@@ -45,5 +44,26 @@ final class ShowErrors
 
             return Inertia::render('error/index', ['status' => $status])->toResponse($request)->setStatusCode($status);
         });
+    }
+
+    /** What is no fault of ours and will pass, or is for the keeper to mend: nothing was changed, and that is said. */
+    private static function ofDatabase(QueryException $e): Throwable
+    {
+        $said = static fn (string ...$words): bool => array_filter($words, static fn (string $w): bool => str_contains($e->getMessage(), $w)) !== [];
+
+        return match (true) {
+            // Another writes just now: the browser asks again by itself.
+            $said('database is locked') => new ServiceUnavailableHttpException(1, 'The database is busy. Nothing was changed; try again.', $e),
+            $said('disk is full', 'No space left') => self::forTheKeeper('The disk of the server is full. Nothing was changed; its keeper must make room.', $e),
+            $said('readonly database', 'read-only') => self::forTheKeeper('The disk of the server cannot be written to. Nothing was changed; its keeper must look at it.', $e),
+            default => $e,
+        };
+    }
+
+    private static function forTheKeeper(string $words, QueryException $e): ServiceUnavailableHttpException
+    {
+        Log::critical($e->getMessage());
+
+        return new ServiceUnavailableHttpException(null, $words, $e);
     }
 }

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Route;
 use Inertia\Testing\AssertableInertia;
+use PDO;
+use PDOException;
 use RuntimeException;
 
 final class ErrorsTest extends TestCase
@@ -38,6 +41,27 @@ final class ErrorsTest extends TestCase
         $figure->pictures()->create(['title' => 'x', 'path' => 'pictures/lost.png', 'width' => 1, 'height' => 1]);
         $this->getJson("/figures/{$figure->id}/figure.zip")->assertNotFound()->assertJsonPath('message', fn (string $w): bool => str_contains($w, 'missing on the disk'));
         $this->get("/figures/{$figure->id}/references")->assertOk();
+    }
+
+    /** In the database's own words, made by a database of its own: a full one ends every transaction about it. */
+    public function test_a_full_disk_and_one_that_cannot_be_written_to_are_said(): void
+    {
+        config(['app.debug' => false]);
+        foreach (['PRAGMA max_page_count = 2' => 'is full. Nothing was changed', 'PRAGMA query_only = 1' => 'cannot be written to. Nothing was changed'] as $pragma => $words) {
+            Route::post('/full', static function () use ($pragma): void {
+                $database = new PDO('sqlite::memory:');
+                $database->exec('create table x (y text)');
+                $database->exec($pragma);
+                try {
+                    $database->exec("insert into x values ('".str_repeat('y', 20_000)."')");
+                } catch (PDOException $e) {
+                    throw new QueryException('sqlite', 'insert', [], $e);
+                }
+            })->middleware('web');
+            $this->postJson('/full')->assertStatus(503)->assertHeaderMissing('Retry-After')->assertJsonPath('message', fn (string $w): bool => str_contains($w, $words));
+        }
+        Route::post('/busy', static fn () => throw new QueryException('sqlite', 'insert', [], new PDOException('SQLSTATE[HY000]: General error: 5 database is locked')))->middleware('web');
+        $this->postJson('/busy')->assertStatus(503)->assertHeader('Retry-After', '1');
     }
 
     /** Whoever tries a painter's name from elsewhere does not shut that painter out. */

@@ -171,6 +171,41 @@ final class HomeTest extends TestCase
         self::assertSame(3, Figure::query()->count());
     }
 
+    /** A guest is asked to sign in at every door; what belongs to another figure is not under this one. */
+    public function test_every_door_is_closed_to_guests_and_to_what_is_elsewhere(): void
+    {
+        $mine = $this->figure();
+        $theirs = $this->figure(Painter::factory()->create());
+        $part = $theirs->parts()->create(['name' => 'Body']);
+        $records = ['area' => $this->area($theirs)->id, 'part' => $part->id, 'figure' => $mine->id, 'mesh' => $theirs->meshes()->create(['title' => 'x', 'path' => 'meshes/x', 'triangles' => 1, 'measures' => []])->id];
+        $paths = [];
+        foreach (Routes::getRoutes()->getRoutes() as $route) {
+            if (in_array('auth', $route->gatherMiddleware(), true)) {
+                $paths[] = [$route->methods()[0], $route->uri(), array_values(array_filter($route->parameterNames(), static fn (mixed $name): bool => $name !== 'figure'))];
+            }
+        }
+        self::assertGreaterThan(120, count($paths));
+        $mismatched = 0;
+        foreach ($paths as [$method, $uri, $others]) {
+            if ($others !== [] && array_filter($others, static fn (mixed $name): bool => ! is_string($name) || ! isset($records[$name])) === [] && str_contains($uri, '{figure}')) {
+                $this->json($method, self::filled($uri, $records))->assertNotFound();
+                $mismatched++;
+            }
+        }
+        self::assertGreaterThan(15, $mismatched);
+        Auth::logout();
+        foreach ($paths as [$method, $uri]) {
+            $this->json($method, self::filled($uri, $records))->assertUnauthorized();
+        }
+        self::assertSame([1, 1], [$mine->newQuery()->whereKey($mine->id)->count(), $theirs->parts()->count()]);
+    }
+
+    /** @param  array<string, int>  $records */
+    private static function filled(string $uri, array $records): string
+    {
+        return (string) preg_replace_callback('/{(\w+)\??}/', static fn (array $m): string => (string) ($records[$m[1]] ?? ['format' => 'csv', 'zone' => 'mid', 'swatch' => 'thick'][$m[1]] ?? 1), $uri);
+    }
+
     public function test_every_answer_carries_the_security_headers_and_no_inline_script(): void
     {
         foreach (['/', '/shelf', '/no-such-page'] as $path) {
