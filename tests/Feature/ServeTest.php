@@ -49,7 +49,12 @@ final class ServeTest extends PlainTestCase
         [$status, $body] = $this->ask('/health.json');
         self::assertSame(200, $status, $body);
         self::assertStringContainsString('a worker was heard of', $body);
-        self::assertSame(200, $this->ask('/sign-in')[0]);
+        // What a page loads and where it leads is on the host and port that was asked, whatever another host a request names.
+        [$status, $page] = $this->ask('/sign-in');
+        self::assertSame(200, $status);
+        self::assertStringContainsString("href=\"{$this->url}/build/", $page);
+        self::assertStringContainsString("Location: {$this->url}/sign-in\r\n", $this->ask('/', ['-i'])[1]);
+        self::assertStringNotContainsString('elsewhere.example', $this->ask('/sign-in', ['--request-target', "{$this->url}/sign-in", '-H', 'Host: elsewhere.example'])[1]);
         // What has no route is no file either, and no script runs but the one.
         self::assertSame([404, 404], [$this->ask('/.env')[0], $this->ask('/index.php')[0]]);
         self::assertStringContainsString('nosniff', $this->ask('/icon.svg', ['-I'])[1]);
