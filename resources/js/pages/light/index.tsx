@@ -253,7 +253,10 @@ function AreaTools({ study }: { study: Study }) {
             noAreaCm2={light.noAreaCm2}
             onPropose={() =>
                 void change('POST', url('light.propose', path)).then((done) => {
-                    if (done) study.setMessage('Areas and their names are a proposal: look at each.');
+                    if (!done) return;
+                    study.setMessage('Areas and their names are a proposal: look at each.');
+                    // The stages above count them.
+                    router.reload({ only: ['figure'] });
                 })
             }
             onUndo={light.canUndo ? () => void change('POST', url('light.undo', path)) : null}
