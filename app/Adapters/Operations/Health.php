@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Adapters\Operations;
 
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 use Throwable;
 
@@ -60,12 +61,14 @@ final readonly class Health
     /** @return array{bool, string} */
     private static function queue(): array
     {
-        $oldest = DB::table('jobs')->whereNull('reserved_at')->min('available_at');
-        $waiting = DB::table('jobs')->whereNull('reserved_at')->count();
+        $isInDatabase = config('queue.default') === 'database';
+        // Elsewhere only how many there are is known, with those at work.
+        $waiting = $isInDatabase ? DB::table('jobs')->whereNull('reserved_at')->count() : array_sum(array_map(static fn (string $queue): int => Queue::size($queue), ['short', 'long', 'later']));
+        $oldest = $isInDatabase ? DB::table('jobs')->whereNull('reserved_at')->min('available_at') : null;
         $waits = is_int($oldest) ? max(0, time() - $oldest) : 0;
         $heard = Heartbeat::heard();
         $silent = $heard === null ? PHP_INT_MAX : time() - $heard;
-        $isBusy = DB::table('jobs')->where('reserved_at', '>', time() - self::SILENT)->exists();
+        $isBusy = $isInDatabase ? DB::table('jobs')->where('reserved_at', '>', time() - self::SILENT)->exists() : $waiting > 0;
         $worker = $heard === null ? 'no worker was ever heard of' : "a worker was heard of {$silent} s ago";
 
         return [$waits < self::WAITS && ($silent < self::SILENT || $isBusy), "{$waiting} waiting".($waits > 0 ? ", the first for {$waits} s" : '')."; {$worker}."];

@@ -31,6 +31,7 @@ final class Heartbeat
     {
         $heard = Cache::get(self::KEY);
 
-        return is_int($heard) ? $heard : null;
+        // Redis gives numbers back as words.
+        return is_numeric($heard) ? (int) $heard : null;
     }
 }
