@@ -44,7 +44,7 @@ final class Painter extends User
 
     protected $fillable = ['name', 'email', 'password', 'schools', 'bench_hours', 'bench_exceptions', 'time_zone', 'clock_hours', 'first_weekday', 'drying_aid', 'reader_noise', 'coat_spread'];
 
-    protected $attributes = ['first_weekday' => 1, 'drying_aid' => 'still air', 'coat_spread' => SwatchReadings::USUAL_SPREAD];
+    protected $attributes = ['clock_hours' => null, 'first_weekday' => 1, 'drying_aid' => 'still air', 'coat_spread' => SwatchReadings::USUAL_SPREAD];
 
     protected $hidden = ['password', 'remember_token'];
 
