@@ -82,5 +82,15 @@ final class TwoWindowsTest extends TestCase
         $this->patchJson("/runs/{$run->id}/steps/{$second->id}", ['version' => 1, 'state' => 'done', 'ago' => 2_000_000])->assertOk();
         self::assertEqualsWithDelta(86_400, $second->refresh()->done_at?->diffInSeconds(now()), 5);
         $this->patchJson("/runs/{$run->id}/steps/{$second->id}", ['version' => 2, 'state' => 'done', 'ago' => -5])->assertUnprocessable();
+        // The clock of the server jumps, either way: what was done lies ahead or long ago, and every page stands.
+        foreach ([-2, 400] as $days) {
+            $this->travel($days)->days();
+            foreach (['/', "/runs/{$run->id}", "/figures/{$figure->id}/bench", '/schedule', '/cups'] as $page) {
+                $this->get($page)->assertOk();
+            }
+            $this->postJson('/schedule', ['figureIds' => [$figure->id]])->assertOk();
+            $this->get('/schedule')->assertOk();
+            $this->travelBack();
+        }
     }
 }
