@@ -171,17 +171,9 @@ final class AssignArea
      */
     public function give(StoredStudy $study, array $areas, array $made = []): int
     {
-        $chosen = $study->chosen();
-        $areaOf = $study->areas();
-        $changed = 0;
-        foreach ($areas as $t => $areaId) {
-            $changed += $areaOf[$t] === $areaId ? 0 : 1;
-            $areaOf[$t] = $chosen[$t] = $areaId;
-        }
         AreaHistory::of($study)->keep($made);
-        $study->putAreas(array_values($chosen), array_values($areaOf));
 
-        return $changed;
+        return $study->give($areas);
     }
 
     /** @return bool whether there was an act to take back */

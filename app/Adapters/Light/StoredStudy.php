@@ -106,6 +106,34 @@ final readonly class StoredStudy
         MeshStore::putInts("{$this->path}.workAreas", $this->onWorking($areas));
     }
 
+    /**
+     * What the painter chose for some triangles. As bytes: lists of all would be made and packed anew with every touch of the
+     * brush.
+     *
+     * @param  array<int, int>  $areas  by measured triangle
+     * @return int triangles that were another area
+     */
+    public function give(array $areas): int
+    {
+        $chosen = MeshStore::get("{$this->path}.chosen");
+        $areaOf = MeshStore::get("{$this->path}.areas");
+        $packed = [];
+        $changed = 0;
+        foreach ($areas as $t => $area) {
+            $four = $packed[$area] ??= pack('V', $area);
+            $at = 4 * $t;
+            $changed += substr_compare($areaOf, $four, $at, 4) === 0 ? 0 : 1;
+            for ($k = 0; $k < 4; $k++) {
+                $areaOf[$at + $k] = $chosen[$at + $k] = $four[$k];
+            }
+        }
+        MeshStore::put("{$this->path}.chosen", $chosen);
+        MeshStore::put("{$this->path}.areas", $areaOf);
+        MeshStore::put("{$this->path}.workAreas", $this->onWorkingBytes($areaOf));
+
+        return $changed;
+    }
+
     /** @return string what was chosen and what is which area, as it is on disk */
     public function areasAsKept(): string
     {
@@ -118,7 +146,7 @@ final readonly class StoredStudy
         $half = intdiv(strlen($kept), 2);
         MeshStore::put("{$this->path}.chosen", substr($kept, 0, $half));
         MeshStore::put("{$this->path}.areas", substr($kept, $half));
-        MeshStore::putInts("{$this->path}.workAreas", $this->onWorking($this->areas()));
+        MeshStore::put("{$this->path}.workAreas", $this->onWorkingBytes(substr($kept, $half)));
     }
 
     /** @return list<int> zone of each measured triangle */
@@ -407,6 +435,20 @@ final readonly class StoredStudy
     private function onWorking(array $values): array
     {
         return $this->isCoarse() ? array_map(static fn (int $t): int => $values[$t], MeshStore::ints("{$this->path}.triangleOf")) : $values;
+    }
+
+    /** The same of numbers of 32 bits, as they are on disk. */
+    private function onWorkingBytes(string $values): string
+    {
+        if (! $this->isCoarse()) {
+            return $values;
+        }
+        $bytes = '';
+        foreach (MeshStore::ints("{$this->path}.triangleOf") as $t) {
+            $bytes .= substr($values, 4 * $t, 4);
+        }
+
+        return $bytes;
     }
 
     /**
