@@ -19,7 +19,7 @@ mkdir($folder);
 touch("{$folder}/database.sqlite");
 $port = random_int(20_000, 40_000);
 $env = [
-    'PORT' => (string) $port, 'WEB_WORKERS' => (string) max(4, $painters / 6), 'DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => "{$folder}/database.sqlite", 'HYALIN_FILES' => "{$folder}/files", 'HYALIN_RUN' => "{$folder}/run",
+    'PORT' => (string) $port, 'WEB_WORKERS' => (string) max(4, intdiv($painters, 6)), 'DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => "{$folder}/database.sqlite", 'HYALIN_FILES' => "{$folder}/files", 'HYALIN_RUN' => "{$folder}/run",
     'HYALIN_LOGS' => "{$folder}/logs", 'HYALIN_BACKUPS' => "{$folder}/backups", 'HYALIN_SIGN_INS_A_MINUTE' => '100000', 'HYALIN_SIGN_UP' => 'open', 'HYALIN_DEMO' => 'false', 'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'QUEUE_CONNECTION' => 'database', 'APP_ENV' => 'production',
 ];
 $server = new Process(['bin/serve'], $root, $env, null, null);
