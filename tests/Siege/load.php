@@ -96,7 +96,9 @@ while (true) {
         break;
     }
     if ($killed < $kills && $now >= $nextKill && $now < $end) {
-        $all = array_filter(explode("\n", (string) shell_exec('pgrep -f "php-fpm: pool www|artisan queue:work"')), static fn (string $pid): bool => $pid !== '' && str_contains((string) @file_get_contents("/proc/{$pid}/environ"), $folder));
+        // The children of its FPM, which write over their environment, and its queue workers, which tell it.
+        $found = static fn (string $by): array => array_filter(explode("\n", (string) shell_exec("pgrep {$by}")));
+        $all = [...$found('-P '.(int) file_get_contents("{$folder}/run/fpm.pid")), ...array_filter($found('-f "artisan queue:work"'), static fn (string $pid): bool => str_contains((string) @file_get_contents("/proc/{$pid}/environ"), $folder))];
         if ($all !== []) {
             posix_kill((int) $all[array_rand($all)], SIGKILL);
             $killed++;
