@@ -9,6 +9,7 @@ namespace App\Models;
  */
 final class Seen
 {
+    /** @return string 12 hexadecimal digits, others for other values */
     public static function of(mixed $values): string
     {
         return substr(hash('sha256', json_encode($values, JSON_THROW_ON_ERROR)), 0, 12);

@@ -99,7 +99,7 @@ final readonly class MeshMeasures
         return [$open, $inconsistent];
     }
 
-    /** @return array{int, list<int>} */
+    /** @return array{int, list<int>} how many pieces do not touch, and the piece of each vertex, from 0 in the order of the file */
     public static function shells(TriangleMesh $mesh): array
     {
         $parent = \range(0, $mesh->vertices() - 1);

@@ -144,7 +144,7 @@ final readonly class TriangleMesh
         return $areas;
     }
 
-    /** @return float longest side of its box */
+    /** @return float longest side of its box, mm */
     public function size(): float
     {
         [$low, $high] = $this->bounds();
@@ -152,7 +152,7 @@ final readonly class TriangleMesh
         return max($high[0] - $low[0], $high[1] - $low[1], $high[2] - $low[2]);
     }
 
-    /** @return array{array{float, float, float}, array{float, float, float}} the box around its triangles, lowest and highest corner */
+    /** @return array{array{float, float, float}, array{float, float, float}} the box around its triangles, lowest and highest corner, mm */
     public function bounds(): array
     {
         [$x, $y, $z] = $this->coordinates();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Light;
 
 use App\Adapters\Light\StoredStudy;
+use App\Models\Brief\Figure;
 use App\Models\Light\LightRecord;
 
 /**
@@ -29,6 +30,17 @@ final readonly class SettleAreas
         $this->castSprays->share($light);
         // What was brushed meanwhile has another stamp, and is measured by the next who asks.
         $light->update(['measured_of' => $measured]);
+    }
+
+    /** @return LightRecord|null the light of a figure with its numbers as they are now; null when it has none */
+    public function ofFigure(Figure $figure): ?LightRecord
+    {
+        $light = $figure->lightStudy()->first();
+        if ($light !== null) {
+            $this->due($light);
+        }
+
+        return $light;
     }
 
     public function due(LightRecord $light): void

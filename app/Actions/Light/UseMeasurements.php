@@ -23,11 +23,7 @@ final readonly class UseMeasurements
     /** @return string what was taken over */
     public function __invoke(Figure $figure): string
     {
-        $light = $figure->lightStudy()->first();
-        if ($light !== null) {
-            $this->settle->due($light);
-        }
-        $result = $light?->result;
+        $result = $this->settle->ofFigure($figure)?->result;
 
         return DB::transaction(static function () use ($figure, $result): string {
             $areas = $borders = 0;

@@ -124,6 +124,8 @@ final class Paint extends Model
      * Lowers the level by what went into a cup, or raises it again by less than nothing. Hundredths are counted off the
      * level; what is left over is kept until it makes another one, and what was more than the pot seemed to hold is kept, too:
      * poured and taken back, the level is what it was. Read anew first, as another page may have taken some since.
+     *
+     * @param  float  $millilitres  mL; less than nothing puts back
      */
     public function takeOut(float $millilitres): void
     {

@@ -50,7 +50,7 @@ final class LightController
 {
     public function show(Figure $figure, SettleAreas $settle): Response
     {
-        self::settle($figure, $settle);
+        $settle->ofFigure($figure);
 
         return Inertia::render('light/index', [
             'figure' => static fn () => FigureProps::of($figure, 'Light'),
@@ -123,8 +123,13 @@ final class LightController
         $light->save();
         // What is stale is computed as a whole; what is not must follow, also what was set while it was stale.
         if (! AssembledFigure::isStale($figure, $light)) {
-            $settle->due($light);
-            $request->hasAny(['edges', 'grooves']) ? $findZones($light) : $cast($light);
+            // New zones are measured with their areas anyway.
+            if ($request->hasAny(['edges', 'grooves'])) {
+                $findZones($light);
+            } else {
+                $settle->due($light);
+                $cast($light);
+            }
         }
 
         return new JsonResponse(LightProps::of($figure));
@@ -146,17 +151,9 @@ final class LightController
     /** The light for a view that stands beside other work. */
     public function shown(Figure $figure, SettleAreas $settle): JsonResponse
     {
-        self::settle($figure, $settle);
+        $settle->ofFigure($figure);
 
         return new JsonResponse(LightProps::of($figure));
-    }
-
-    private static function settle(Figure $figure, SettleAreas $settle): void
-    {
-        $light = $figure->lightStudy()->first();
-        if ($light !== null) {
-            $settle->due($light);
-        }
     }
 
     public function progress(Figure $figure): JsonResponse
