@@ -22,7 +22,10 @@ final class TwoWindowsTest extends TestCase
             });
         });
         $hours = static fn (int $day): array => ['hours' => [['day' => $day, 'start' => '20:00', 'minutes' => 90]], 'seen' => $seen];
-        $this->putJson('/schedule/hours', $hours(5))->assertOk();
+        $mark = $this->putJson('/schedule/hours', ['timeZone' => 'Europe/Oslo', 'seen' => $seen])->assertOk()->json('seen');
+        self::assertSame($seen, $mark, 'where a window stands is no change of the hours');
+        $mark = $this->putJson('/schedule/hours', $hours(5))->assertOk()->json('seen');
+        $this->putJson('/schedule/hours', [...$hours(5), 'seen' => $mark])->assertOk();
         $this->putJson('/schedule/hours', $hours(6))->assertConflict()->assertJsonPath('message', fn (string $w): bool => str_contains($w, 'another window'));
         self::assertSame(5, $this->painter->refresh()->bench_hours[0]['day'] ?? null);
 

@@ -59,7 +59,7 @@ final class ScheduleController
 
     private static function seen(Painter $painter): string
     {
-        return Seen::of([$painter->bench_hours, $painter->bench_exceptions, $painter->drying_aid, $painter->time_zone]);
+        return Seen::of([$painter->bench_hours, $painter->bench_exceptions, $painter->drying_aid]);
     }
 
     /** @return list<FigureChoiceProps> the figures with something left to paint */
@@ -122,7 +122,7 @@ final class ScheduleController
         $painter->save();
         app(AidedDrying::class)->forget();
 
-        return new JsonResponse(['message' => 'Saved.']);
+        return new JsonResponse(['message' => 'Saved.', 'seen' => self::seen($painter)]);
     }
 
     /** @throws ValidationException when the work does not fit into the painter's hours, saying why */

@@ -80,11 +80,13 @@ final class OrderController
     {
         $request->validate(['seen' => ['sometimes', 'string', 'max:64']]);
         $ids = $request->input('steps') === null ? null : self::ids($request);
-        $judged = $ids === null ? null : $this->judged($figure, $ids);
+        if ($ids !== null) {
+            $this->judged($figure, $ids);
+        }
         $refuse($figure->painter_id, $figure, $request->has('seen') ? $request->string('seen')->value() : null, Seen::of($figure->refresh()->own_order), ['own_order' => $ids]);
         $figure->update(['own_order' => $ids]);
 
-        return new JsonResponse($judged);
+        return new JsonResponse(['seen' => Seen::of($figure->own_order)]);
     }
 
     /** The approaches belong to the painter: they count for every figure. */

@@ -1,4 +1,4 @@
-import { Link, router } from '@inertiajs/react';
+import { Link } from '@inertiajs/react';
 import { useRef, useState, type ReactNode, type SetStateAction } from 'react';
 import { OrderBoard } from '@/features/order-board/board';
 import { OrdersBeside } from '@/features/order-board/compared';
@@ -7,7 +7,9 @@ import { arranged, moved } from '@/features/order-board/order';
 import { Shell } from '@/features/shell/shell';
 import { ApiError, send } from '@/shared/lib/api';
 import { many, minutesWords } from '@/shared/lib/format';
+import { reloaded } from '@/shared/lib/reloaded';
 import { url } from '@/shared/lib/url';
+import { useSaving } from '@/shared/lib/use-saving';
 import { Button } from '@/shared/ui/button';
 import { Choice } from '@/shared/ui/choice';
 import { Notice } from '@/shared/ui/notice';
@@ -128,6 +130,7 @@ function useOrderState({ tabs, figure, planned, own, seen, build }: BoardProps) 
     const [problem, setProblem] = useState<string | null>(null);
     const [beside, setBeside] = useState(false);
     const asking = useRef<AbortController | null>(null);
+    const save = useSaving(seen, reloaded);
     const steps = arranged(order, ids);
     const step = steps.find((s) => s.id === chosen);
     const isPlanned = ids.join(' ') === planned.steps.map((s) => s.id).join(' ');
@@ -137,7 +140,7 @@ function useOrderState({ tabs, figure, planned, own, seen, build }: BoardProps) 
     );
     return {
         tabs,
-        seen,
+        save,
         figure,
         planned,
         own,
@@ -365,7 +368,7 @@ function FilterBar({ work }: { work: Work }) {
     );
 }
 
-function useJudging({ setIds, asking, setOrder, figure, setProblem, seen }: OrderState) {
+function useJudging({ setIds, asking, setOrder, figure, setProblem, save }: OrderState) {
     async function judge(next: string[]) {
         setIds(next);
         asking.current?.abort();
@@ -388,12 +391,10 @@ function useJudging({ setIds, asking, setOrder, figure, setProblem, seen }: Orde
 
     async function keep(next: string[] | null) {
         try {
-            await send('PUT', url('order.update', { figure: figure.id }), { steps: next, seen });
-            router.reload();
+            await save((mark) => send('PUT', url('order.update', { figure: figure.id }), { steps: next, seen: mark }));
         } catch (error) {
             if (!(error instanceof ApiError)) throw error;
             setProblem(error.message);
-            if (error.isConflict) router.reload();
         }
     }
 

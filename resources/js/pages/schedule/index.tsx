@@ -8,6 +8,7 @@ import { capital, many, minutesWords } from '@/shared/lib/format';
 import { reloaded } from '@/shared/lib/reloaded';
 import { url } from '@/shared/lib/url';
 import { useAttempt } from '@/shared/lib/use-attempt';
+import { useSaving } from '@/shared/lib/use-saving';
 import { Button } from '@/shared/ui/button';
 import { Notice } from '@/shared/ui/notice';
 import { Tick, ticked } from '@/shared/ui/tick';
@@ -238,11 +239,12 @@ function useSchedule({
     setStep: (value: SetStateAction<SessionStepProps | null>) => void;
     seen: string;
 }) {
+    // Only what has changed: planning every figure anew would take the list away from under the pointer.
+    const save = useSaving(seen, () => reloaded({ only: ['hours', 'exceptions', 'aid', 'timeZone', 'seen'] }));
+
     async function keep(change: Record<string, unknown>) {
-        const kept = await attempt(() => send('PUT', url('schedule.hours'), { ...change, seen }));
+        const kept = await attempt(() => save((mark) => send('PUT', url('schedule.hours'), { ...change, seen: mark })));
         if (kept) setMessage(null);
-        // Only what has changed: planning every figure anew would take the list away from under the pointer.
-        await reloaded({ only: ['hours', 'exceptions', 'aid', 'timeZone', 'seen'] });
     }
 
     async function lay() {
