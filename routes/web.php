@@ -38,6 +38,7 @@ use App\Http\Controllers\References\ReferenceController;
 use App\Http\Controllers\Shelf\ChipController;
 use App\Http\Controllers\Shelf\PaintController;
 use App\Http\Controllers\Shelf\PotController;
+use App\Http\Controllers\Shelf\SheetController;
 use App\Http\Controllers\Shelf\ShelfFileController;
 use App\Http\Controllers\SignInController;
 use App\Http\Middleware\IdempotentRequests;
@@ -45,7 +46,7 @@ use Illuminate\Support\Facades\Route;
 
 // A number of a record is a number, whatever the database would make of it.
 Route::patterns(array_fill_keys(
-    ['area', 'balance', 'boundary', 'chip', 'correction', 'cup', 'figure', 'joint', 'lesson', 'mesh', 'meshUpload', 'mixSearch', 'ownRule', 'ownStep', 'paint', 'part', 'picture', 'proposalSearch', 'run', 'setAside', 'shelfImport', 'step', 'timer', 'version'],
+    ['area', 'balance', 'boundary', 'chip', 'correction', 'cup', 'figure', 'joint', 'lesson', 'mesh', 'meshUpload', 'mixSearch', 'ownRule', 'ownStep', 'paint', 'part', 'photo', 'picture', 'proposalSearch', 'run', 'setAside', 'sheet', 'shelfImport', 'step', 'timer', 'version'],
     '[1-9][0-9]{0,17}',
 ));
 
@@ -101,6 +102,21 @@ Route::middleware('auth')->group(function (): void {
         Route::patch('/shelf/paints/{paint}', [PaintController::class, 'update'])->name('paints.update');
         Route::delete('/shelf/paints/{paint}', [PaintController::class, 'destroy'])->name('paints.destroy');
         Route::post('/shelf/paints/{paint}/restore', [PaintController::class, 'restore'])->withTrashed()->name('paints.restore');
+    });
+
+    Route::get('/sheets', [SheetController::class, 'index'])->name('sheets');
+    Route::post('/sheets', [SheetController::class, 'store'])->name('sheets.store');
+    Route::prefix('/sheets/{sheet}')->middleware('can:own,sheet')->scopeBindings()->group(function (): void {
+        Route::get('/', [SheetController::class, 'show'])->name('sheets.show');
+        Route::patch('/', [SheetController::class, 'update'])->name('sheets.update');
+        Route::delete('/', [SheetController::class, 'destroy'])->name('sheets.destroy');
+        Route::get('/print.pdf', [SheetController::class, 'print'])->name('sheets.print');
+        Route::post('/photos', [SheetController::class, 'photo'])->name('sheets.photo');
+        Route::post('/photos/simulated', [SheetController::class, 'simulated'])->name('sheets.simulated');
+        Route::get('/photos/{photo}', [SheetController::class, 'progress'])->name('sheets.progress');
+        Route::get('/photos/{photo}/flat.jpg', [SheetController::class, 'flat'])->name('sheets.flat');
+        Route::delete('/photos/{photo}', [SheetController::class, 'forget'])->name('sheets.forget');
+        Route::post('/photos/{photo}/keep', [SheetController::class, 'keep'])->name('sheets.keep');
     });
 
     Route::get('/chips', [ChipController::class, 'index'])->name('chips');

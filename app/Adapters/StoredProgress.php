@@ -7,6 +7,7 @@ namespace App\Adapters;
 use App\Models\Finish\MixSearchRecord;
 use App\Models\Finish\ProposalSearchRecord;
 use App\Models\Light\LightRecord;
+use App\Models\Shelf\SheetPhoto;
 use Hyalin\Progress;
 
 /**
@@ -16,7 +17,7 @@ final class StoredProgress implements Progress
 {
     private float $written = 0.0;
 
-    public function __construct(private readonly LightRecord|MixSearchRecord|ProposalSearchRecord $search)
+    public function __construct(private readonly LightRecord|MixSearchRecord|ProposalSearchRecord|SheetPhoto $search)
     {
     }
 

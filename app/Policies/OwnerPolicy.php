@@ -17,6 +17,7 @@ use App\Models\SetAsideEdit;
 use App\Models\Shelf\ChipRecord;
 use App\Models\Shelf\Paint;
 use App\Models\Shelf\ShelfImport;
+use App\Models\Shelf\SwatchSheet;
 use Illuminate\Auth\Access\Response;
 
 /**
@@ -25,7 +26,7 @@ use Illuminate\Auth\Access\Response;
  */
 final class OwnerPolicy
 {
-    public function own(Painter $painter, ChipRecord|Correction|LessonRecord|CupRecord|Figure|MixSearchRecord|Paint|ProposalSearchRecord|Run|SetAsideEdit|ShelfImport|Timer $record): Response
+    public function own(Painter $painter, ChipRecord|Correction|LessonRecord|CupRecord|Figure|MixSearchRecord|Paint|ProposalSearchRecord|Run|SetAsideEdit|ShelfImport|SwatchSheet|Timer $record): Response
     {
         return $record->painter_id === $painter->id ? Response::allow() : Response::denyAsNotFound();
     }

@@ -16,9 +16,11 @@ use App\Database\ImmediateSQLiteConnection;
 use App\Devices\Camera;
 use App\Devices\ColourReader;
 use App\Devices\DropScale;
+use App\Devices\SheetCamera;
 use App\Devices\SimulatedCamera;
 use App\Devices\SimulatedColourReader;
 use App\Devices\SimulatedDropScale;
+use App\Devices\SimulatedSheetCamera;
 use App\Models\Bench\Run;
 use App\Models\Bench\Timer;
 use App\Models\Brief\Figure;
@@ -31,6 +33,7 @@ use App\Models\SetAsideEdit;
 use App\Models\Shelf\ChipRecord;
 use App\Models\Shelf\Paint;
 use App\Models\Shelf\ShelfImport;
+use App\Models\Shelf\SwatchSheet;
 use App\Policies\OwnerPolicy;
 use Closure;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -60,6 +63,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->bind(ColourReader::class, SimulatedColourReader::class);
         $this->app->bind(DropScale::class, SimulatedDropScale::class);
         $this->app->bind(Camera::class, SimulatedCamera::class);
+        $this->app->bind(SheetCamera::class, SimulatedSheetCamera::class);
         Connection::resolverFor(
             'sqlite',
             fn (PDO|Closure $pdo, string $database, string $prefix, array $config): Connection => new ImmediateSQLiteConnection($pdo, $database, $prefix, $config),
@@ -81,6 +85,7 @@ final class AppServiceProvider extends ServiceProvider
             Run::class,
             SetAsideEdit::class,
             ShelfImport::class,
+            SwatchSheet::class,
             Timer::class,
         ] as $model) {
             Gate::policy($model, OwnerPolicy::class);

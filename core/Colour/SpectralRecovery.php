@@ -22,6 +22,8 @@ final class SpectralRecovery
     /** Newton steps allowed from one start; most colours need six. */
     private const STEPS = 60;
 
+    private const NEAR_STEPS = 10;
+
     /** The smallest stride from the grey towards the colour before the search gives up. */
     private const SHORTEST_STRIDE = 1 / 1024;
 
@@ -54,6 +56,26 @@ final class SpectralRecovery
         $z = self::approach($weights, $target);
 
         return Reflectance::of(array_map(static fn (float $v): float => (tanh($v) + 1) / 2, $z));
+    }
+
+    /**
+     * Of a colour that was read with an error and may lie a little outside of what a surface can have: then of the nearest one
+     * towards black and grey, in steps of a hundredth.
+     *
+     * @throws InvalidSpectrum when a tenth is not enough
+     */
+    public static function within(Lab $read): Reflectance
+    {
+        for ($step = 0; ; $step++) {
+            $near = Lab::of((1 - 0.004 * $step) * $read->lightness, (1 - 0.01 * $step) * $read->a, (1 - 0.01 * $step) * $read->b, $read->white);
+            try {
+                return self::of($near->toXyz());
+            } catch (InvalidSpectrum $e) {
+                if ($step === self::NEAR_STEPS) {
+                    throw $e;
+                }
+            }
+        }
     }
 
     /**

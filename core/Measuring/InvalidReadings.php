@@ -57,6 +57,12 @@ final class InvalidReadings extends InvalidInput
         return new self(sprintf('%s is %.1f away from what the other readings make of it: they are not of one paint', $reading, $residual));
     }
 
+    /** @param  float  $radius  CIEDE2000 */
+    public static function radius(float $radius): self
+    {
+        return new self(sprintf('the uncertainty of a colour is more than 0 and less than 30, not %g', $radius));
+    }
+
     /** @param  string  $coat  in words */
     public static function unpainted(string $coat): self
     {

@@ -75,12 +75,29 @@ final readonly class PotFit
         $coats = $spread > 0 ? $coats : [];
         $at = [...array_map($logs, $k), ...array_map($logs, $s), ...array_fill(0, count($coats), 0.0)];
         $best = null;
-        foreach (self::ROUGHNESSES as $roughness) {
+        foreach (self::roughnesses($readings) as $roughness) {
             $fit = self::descended($readings, $coats, $best->unknowns ?? $at, self::prior(count($coats), $spread, $roughness), $roughness);
             $best = $best === null || $fit->evidence > $best->evidence ? $fit : $best;
         }
 
         return $best;
+    }
+
+    /**
+     * Three sums over the bands say nothing of how smooth they are.
+     *
+     * @param  array<string, Reading>  $readings
+     * @return non-empty-list<float>
+     */
+    private static function roughnesses(array $readings): array
+    {
+        foreach ($readings as $reading) {
+            if ($reading->read()->isSpectrum()) {
+                return self::ROUGHNESSES;
+            }
+        }
+
+        return [self::ROUGHNESSES[1]];
     }
 
     /**
@@ -326,24 +343,40 @@ final readonly class PotFit
             $thickness = isset($coats[$name]) ? self::OPTICS + $coats[$name] : null;
             $coat = $thickness === null ? 1.0 : exp($at[$thickness]);
             $read = $reading->read();
+            $predicted = $ofK = $ofS = $ofCoat = [];
             for ($band = 0; $band < Bands::COUNT; $band++) {
                 $k = exp($at[$band]);
                 $s = exp($at[Bands::COUNT + $band]);
-                $weight = 1 / $read->deviations[$band];
-                $predicted = $reading->predicted($band, $k, $s, $coat);
-                $error = ($predicted - $read->values[$band]) * $weight;
-                $cost += $error * $error;
-                $slopes = [
-                    $band => ($reading->predicted($band, $k * (1 + $h), $s, $coat) - $predicted) / $h * $weight,
-                    Bands::COUNT + $band => ($reading->predicted($band, $k, $s * (1 + $h), $coat) - $predicted) / $h * $weight,
-                ];
-                if ($thickness !== null) {
-                    $slopes[$thickness] = ($reading->predicted($band, $k, $s, $coat * (1 + $h)) - $predicted) / $h * $weight;
+                $predicted[] = $r = $reading->predicted($band, $k, $s, $coat);
+                $ofK[] = ($reading->predicted($band, $k * (1 + $h), $s, $coat) - $r) / $h;
+                $ofS[] = ($reading->predicted($band, $k, $s * (1 + $h), $coat) - $r) / $h;
+                $ofCoat[] = $thickness === null ? 0.0 : ($reading->predicted($band, $k, $s, $coat * (1 + $h)) - $r) / $h;
+            }
+            foreach ($read->sums as [$factors, $expected]) {
+                $error = -$expected;
+                $slopes = [];
+                $along = 0.0;
+                foreach ($factors as $band => $f) {
+                    $error += $f * $predicted[$band];
+                    $slopes[$band] = $f * $ofK[$band];
+                    $along += $f * $ofCoat[$band];
                 }
+                foreach ($factors as $band => $f) {
+                    $slopes[Bands::COUNT + $band] = $f * $ofS[$band];
+                }
+                if ($thickness !== null) {
+                    $slopes[$thickness] = $along;
+                }
+                $cost += $error * $error;
                 foreach ($slopes as $i => $f) {
                     $gradient[$i] += $f * $error;
+                    $row = $i * $n;
+                    // They rise: only the lower triangle is read.
                     foreach ($slopes as $j => $g) {
-                        $normal[$i * $n + $j] += $f * $g;
+                        $normal[$row + $j] += $f * $g;
+                        if ($j === $i) {
+                            break;
+                        }
                     }
                 }
             }

@@ -53,13 +53,18 @@ final readonly class SwatchReadings
         if (! ($coatSpread >= 0 && $coatSpread <= 1)) {
             throw InvalidReadings::coatSpread($coatSpread);
         }
+        $isSpectrum = $overBlack->isSpectrum() && $overWhite->isSpectrum();
         for ($band = 0; $band < Bands::COUNT; $band++) {
             $b = $overBlack->values[$band];
             $w = $overWhite->values[$band];
             $cards = $white->values[$band] - $black->values[$band];
             $tolerance = max(self::TOLERANCE, 8 * max($overBlack->deviations[$band], $overWhite->deviations[$band]));
-            if ($cards <= $tolerance) {
+            if ($cards <= ($isSpectrum ? $tolerance : self::TOLERANCE)) {
                 throw InvalidReadings::cardsAlike($band);
+            }
+            // The spectrum of a colour is one of many: no band of it contradicts another.
+            if (! $isSpectrum) {
+                continue;
             }
             if ($w < $b - $tolerance) {
                 throw InvalidReadings::darkerOverWhite($band, $b, $w);

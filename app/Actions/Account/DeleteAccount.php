@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace App\Actions\Account;
 
 use App\Actions\Brief\DeleteFigure;
+use App\Adapters\StoredFile;
 use App\Models\Painter;
+use App\Models\Shelf\SheetPhoto;
+use Illuminate\Database\Eloquent\Builder;
 
 /**
  * A painter leaves, with figures, shelf and records, and the files of all of them.
@@ -21,6 +24,8 @@ final readonly class DeleteAccount
         foreach ($painter->figures()->get() as $figure) {
             ($this->deleteFigure)($figure);
         }
+        $photos = SheetPhoto::query()->whereHas('sheet', static fn (Builder $sheet) => $sheet->where('painter_id', $painter->id))->whereNotNull('path')->get();
         $painter->delete();
+        $photos->each(static fn (SheetPhoto $p) => StoredFile::forget((string) $p->path));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Adapters\References;
 
 use ErrorException;
+use GdImage;
 use Intervention\Image\Drivers\Gd\Driver;
 use Intervention\Image\ImageManager;
 use Throwable;
@@ -42,6 +43,47 @@ final readonly class PictureIntake
      */
     public static function of(string $bytes, int $maxBytes, int $maxPixels, int $keptSide): self
     {
+        [$bytes, $type, $bits] = self::checked($bytes, $maxBytes, $maxPixels);
+
+        return self::encode($bytes, $keptSide, $type, $bits);
+    }
+
+    /**
+     * The picture at its full size, upright, for what is read once and not kept.
+     *
+     * @throws UnreadablePicture naming what is wrong and what is allowed
+     */
+    public static function whole(string $bytes, int $maxBytes, int $maxPixels): GdImage
+    {
+        [$bytes] = self::checked($bytes, $maxBytes, $maxPixels);
+        try {
+            $native = self::strictly(static fn () => self::manager()->read($bytes)->blendTransparency('ffffff')->core()->native());
+        } catch (Throwable $e) {
+            throw UnreadablePicture::damaged($e);
+        }
+
+        return $native instanceof GdImage ? $native : throw UnreadablePicture::notAPicture();
+    }
+
+    /**
+     * The bytes of a picture that may be kept to be read later, in the queue: nothing of it is decoded.
+     *
+     * @return string without what follows the picture
+     *
+     * @throws UnreadablePicture naming what is wrong and what is allowed
+     */
+    public static function looked(string $bytes, int $maxBytes, int $maxPixels): string
+    {
+        return self::checked($bytes, $maxBytes, $maxPixels)[0];
+    }
+
+    /**
+     * @return array{string, int, int} without what follows the picture, its type and its bits per channel
+     *
+     * @throws UnreadablePicture
+     */
+    private static function checked(string $bytes, int $maxBytes, int $maxPixels): array
+    {
         if (strlen($bytes) > $maxBytes) {
             throw UnreadablePicture::tooManyBytes(strlen($bytes), $maxBytes);
         }
@@ -53,10 +95,15 @@ final readonly class PictureIntake
         if ($width < 1 || $height < 1 || $width * $height > $maxPixels) {
             throw UnreadablePicture::tooManyPixels($width, $height, $maxPixels);
         }
-        $bytes = self::whole($bytes, $type, $width * $height);
+        $bytes = self::uncut($bytes, $type, $width * $height);
         self::refuseOtherKinds($bytes, $type, $size['channels'] ?? 3);
 
-        return self::encode($bytes, $keptSide, $type, $size['bits'] ?? 8);
+        return [$bytes, $type, $size['bits'] ?? 8];
+    }
+
+    private static function manager(): ImageManager
+    {
+        return new ImageManager(new Driver(), autoOrientation: true);
     }
 
     /** Inks instead of lights, or several pictures in one: neither is a colour to be matched. */
@@ -95,7 +142,7 @@ final readonly class PictureIntake
     private static function encode(string $bytes, int $keptSide, int $type, int $bits): self
     {
         try {
-            $image = self::strictly(static fn () => (new ImageManager(new Driver(), autoOrientation: true))->read($bytes));
+            $image = self::strictly(static fn () => self::manager()->read($bytes));
             [$width, $height] = [$image->width(), $image->height()];
             $image->scaleDown($keptSide, $keptSide);
             // Transparent pixels have no colour of their own: they are laid over white, as a viewer shows them.
@@ -118,7 +165,7 @@ final readonly class PictureIntake
      *
      * @return string without what follows the picture
      */
-    private static function whole(string $bytes, int $type, int $pixels): string
+    private static function uncut(string $bytes, int $type, int $pixels): string
     {
         if ($type === IMAGETYPE_JPEG) {
             $jpeg = JpegFile::of($bytes) ?? throw UnreadablePicture::truncated('JPEG');

@@ -33,8 +33,9 @@ final readonly class CardPdf
     /**
      * @param  view-string  $view
      * @param  array<string, mixed>  $data
+     * @param  string|array{float, float, float, float}  $paper  name, or its box in points
      */
-    public function render(string $view, array $data): string
+    public function render(string $view, array $data, string|array $paper = 'a4'): string
     {
         // One folder for the application: a second one with the same family name would get the first one's face.
         $cache = storage_path('framework/cache/fonts');
@@ -53,7 +54,7 @@ final readonly class CardPdf
         ]);
         $pdf = new Dompdf($options);
         $pdf->loadHtml($this->views->make($view, [...$data, 'fonts' => resource_path('fonts')])->render());
-        $pdf->setPaper('a4');
+        $pdf->setPaper($paper);
         $pdf->render();
 
         return (string) $pdf->output();

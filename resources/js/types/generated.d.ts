@@ -1057,6 +1057,74 @@ export interface SettingsProps {
     firstWeekday: number;
 }
 
+export interface SheetFieldProps {
+    position: number;
+    code: string;
+    pot: PotProps;
+    strip: string | null;
+}
+
+export interface SheetFieldReadingProps {
+    position: number;
+    places: Array<SheetPlaceProps>;
+    problem: string | null;
+    remarks: Array<string>;
+    quality: OpticsQuality | null;
+    moved: number | null;
+    sure: number | null;
+    before: number | null;
+    changed: number | null;
+}
+
+export interface SheetPhotoProps {
+    id: number;
+    state: string;
+    progress: number;
+    problem: string | null;
+    addedAt: string;
+    keptAt: string | null;
+}
+
+export interface SheetPlaceProps {
+    place: string;
+    box: Array<number>;
+    colour: ColourProps;
+    radius: number;
+    taken: number;
+    missed: number | null;
+}
+
+export interface SheetPotProps {
+    id: number;
+    maker: string;
+    name: string;
+    hex: string;
+    quality: OpticsQuality;
+    sure: number;
+    uses: number;
+    isWhite: boolean;
+}
+
+export interface SheetReviewProps {
+    photoId: number;
+    isChart: boolean;
+    half: number;
+    most: number;
+    marks: number;
+    together: number;
+    paper: ColourProps;
+    black: ColourProps;
+    fields: Array<SheetFieldReadingProps>;
+}
+
+export interface SheetRowProps {
+    id: number;
+    createdAt: string;
+    fields: number;
+    photos: number;
+    keptAt: string | null;
+}
+
 export interface ShelfImportProps {
     id: number;
     state: string;

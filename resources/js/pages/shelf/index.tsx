@@ -259,6 +259,12 @@ function ShelfHead({ shelf }: { shelf: Shelf }) {
             >
                 Test chips
             </Link>
+            <Link
+                href={url('sheets')}
+                className="inline-flex min-h-10 items-center rounded-sm border border-strong bg-raised px-3 text-sm font-medium hover:border-ink"
+            >
+                Swatch sheets
+            </Link>
             <Button
                 look="main"
                 onClick={() => {

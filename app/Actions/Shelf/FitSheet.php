@@ -1,0 +1,196 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Shelf;
+
+use App\Adapters\Shelf\CoatOverGrey;
+use App\Adapters\Shelf\FieldFit;
+use App\Adapters\Shelf\SheetColours;
+use App\Models\Painter;
+use App\Models\Shelf\Paint;
+use App\Models\Shelf\SwatchField;
+use App\Models\Shelf\SwatchSheet;
+use Hyalin\Colour\Lab;
+use Hyalin\Colour\Reflectance;
+use Hyalin\Colour\SpectralRecovery;
+use Hyalin\InvalidInput;
+use Hyalin\Measuring\PotMeasurement;
+use Hyalin\Measuring\ReadSpectrum;
+use Hyalin\Measuring\SwatchReadings;
+use Hyalin\Measuring\TintReading;
+use Hyalin\Optics\PaintOptics;
+use Hyalin\Optics\Sheen;
+use Hyalin\Optics\Surface;
+use Hyalin\Sheet\Place;
+
+/**
+ * What the colours of a sheet make of its pots: K and S of each, on the paper and the black that were printed, with how sure they
+ * are, and what is odd about a field. Nothing is kept here.
+ *
+ * Print has no surface of its own beneath paint: its colour counts as it is seen (own estimate).
+ *
+ * @phpstan-import-type Place from SheetColours as PlaceColours
+ */
+final class FitSheet
+{
+    /** A place that is as near to the bare print, in steps of about one L*, was not painted. */
+    private const UNPAINTED = 2.5;
+
+    private const GLARE = 0.1;
+
+    private const SHINES = 0.03;
+
+    private const GAPS = 0.25;
+
+    private const UNEVEN = 0.3;
+
+    private const CLIPPED = 0.1;
+
+    /** A coat that came out as thick was two, or as thin none. */
+    private const TWO_COATS = 1.6;
+
+    private const THIN = 0.5;
+
+    private const GIVEN_BACK = 3.0;
+
+    /**
+     * What a photo gets wrong of one place of a pot it gets wrong of the others: four of them are no surer than one when only a grey
+     * was known, and twice as sure with a chart, which leaves less in common. Own estimates.
+     */
+    private const COMMON_WITH_GREY = 2.0;
+
+    private const COMMON_WITH_CHART = 1.41;
+
+    /**
+     * @param  callable(float): void  $progress  told how much is done, 0..1
+     * @return array<int, FieldFit> by position
+     */
+    public function __invoke(SwatchSheet $sheet, SheetColours $colours, Painter $painter, callable $progress): array
+    {
+        $white = $sheet->white;
+        $ofWhite = $white?->optics();
+        $fields = $sheet->fields->all();
+        // The white of the tints first, where it is on the sheet itself: the tints are judged by what it is, not by what it was held for.
+        usort($fields, static fn (SwatchField $p, SwatchField $q): int => [$p->paint_id !== $white?->id, $p->position] <=> [$q->paint_id !== $white?->id, $q->position]);
+        $fits = [];
+        foreach ($fields as $n => $field) {
+            $places = $colours->fields[$field->position] ?? [];
+            $fit = $field->technique === null
+                ? self::pot($field, $places, $colours, $painter, $field->paint_id === $white?->id ? null : $ofWhite)
+                : self::strip($places);
+            if ($field->technique === null && $field->paint_id === $white?->id && $fit->optics !== null) {
+                $ofWhite = $fit->optics;
+            }
+            $fits[$field->position] = $fit->with([...self::oddities($field, $places), ...$fit->remarks]);
+            $progress(($n + 1) / count($fields));
+        }
+        ksort($fits);
+
+        return $fits;
+    }
+
+    /** @param  array<string, PlaceColours>  $places */
+    private static function pot(SwatchField $field, array $places, SheetColours $colours, Painter $painter, ?PaintOptics $white): FieldFit
+    {
+        $painted = array_filter($places, static fn (array $p): bool => $p['background'] > self::UNPAINTED);
+        if (! isset($painted['overBlack']) && ! isset($painted['overWhite'])) {
+            return FieldFit::unusable(count($painted) === 0 ? 'Not painted.' : 'Neither half of the coat is painted: without it the pot cannot be measured.');
+        }
+        $film = Surface::of($field->paint->sheen);
+        try {
+            $common = ($colours->about['isChart'] ?? 0.0) > 0 ? self::COMMON_WITH_CHART : self::COMMON_WITH_GREY;
+            $read = static fn (Place $place): ?ReadSpectrum => isset($places[$place->value]) ? ReadSpectrum::ofColour($film, Lab::of(...$places[$place->value]['lab']), $common * $places[$place->value]['radius']) : null;
+            [$black, $whitePaper] = [$read(Place::OverBlack), $read(Place::OverWhite)];
+            if ($black === null || $whitePaper === null) {
+                return FieldFit::unusable('One half of the coat is not in the picture.');
+            }
+            $tint = isset($painted['tint']) && $white !== null ? $read(Place::Tint) : null;
+            $measured = PotMeasurement::solve(SwatchReadings::of(
+                $black,
+                $whitePaper,
+                self::bare($colours->black),
+                self::bare($colours->paper),
+                isset($painted['thick']) ? $read(Place::Thick) : null,
+                $tint === null || $white === null ? [] : [new TintReading($tint, $white)],
+                max(0.05, $painter->coat_spread),
+            ), $film);
+        } catch (InvalidInput $e) {
+            return FieldFit::unusable(ucfirst($e->getMessage()).'.');
+        }
+
+        return self::fitted($field->paint, $measured);
+    }
+
+    private static function fitted(Paint $pot, PotMeasurement $measured): FieldFit
+    {
+        $remarks = [];
+        foreach (['overBlack' => 'over black', 'overWhite' => 'over white'] as $coat => $words) {
+            $thickness = $measured->coats[$coat] ?? 1.0;
+            if ($thickness > self::TWO_COATS || $thickness < self::THIN) {
+                $remarks[] = sprintf($thickness > 1 ? 'Looks like two coats %s: %.1f times the usual thickness.' : 'Very thin %s: %.1f times the usual thickness.', $words, $thickness);
+            }
+        }
+        $residuals = [];
+        foreach ($measured->residuals as $reading => $residual) {
+            $residuals[match ($reading) {
+                'masstone' => Place::Thick->value,
+                'tint1' => Place::Tint->value,
+                default => $reading,
+            }] = round($residual, 2);
+        }
+        $worst = max([0.0, ...array_values($residuals)]);
+        if ($worst > self::GIVEN_BACK) {
+            $remarks[] = sprintf('Its places do not fit together: the fit misses one by ΔE %.1f. Is one of another pot, or not dry?', $worst);
+        }
+        if ($measured->needsTint) {
+            $remarks[] = 'Strength in mixes is not known without the tint.';
+        }
+        $now = CoatOverGrey::of($measured->optics, $measured->spread, $pot->sheen);
+        $held = CoatOverGrey::of($pot->optics(), $pot->spread(), $pot->sheen);
+
+        return new FieldFit(null, $remarks, $measured->optics, $measured->spread, $residuals, round($held->differenceTo($now), 2), round($now->radius, 2), round($held->radius, 2));
+    }
+
+    /** @param  array<string, PlaceColours>  $places */
+    private static function strip(array $places): FieldFit
+    {
+        $painted = array_filter($places, static fn (array $p): bool => $p['background'] > self::UNPAINTED);
+
+        return $painted === [] ? FieldFit::unusable('Not painted, or too thin to be seen.') : new FieldFit(null, []);
+    }
+
+    /**
+     * @param  array<string, PlaceColours>  $places
+     * @return list<string>
+     */
+    private static function oddities(SwatchField $field, array $places): array
+    {
+        $names = ['overBlack' => 'over black', 'overWhite' => 'over white', 'thick' => 'thick', 'tint' => 'tint'];
+        $found = [];
+        foreach ($places as $place => $p) {
+            $name = $names[$place] ?? $place;
+            $percent = static fn (float $share): string => sprintf('%.0f %%', 100 * $share);
+            if ($p['background'] <= self::UNPAINTED) {
+                $found[] = ucfirst("{$name}: not painted, or as light as the print.");
+
+                continue;
+            }
+            $found[] = match (true) {
+                $p['glare'] > self::GLARE => ucfirst("{$name}: {$percent($p['glare'])} shines and was left out."),
+                $p['glare'] > self::SHINES && $field->paint->sheen === Sheen::Matt => ucfirst("{$name}: shines although it is matt. Is it dry?"),
+                $p['clipped'] > self::CLIPPED => ucfirst("{$name}: too bright or too strong a colour for this photo."),
+                $p['bare'] > self::GAPS => ucfirst("{$name}: {$percent($p['bare'])} is bare and was left out."),
+                $p['odd'] > self::UNEVEN => ucfirst("{$name}: {$percent($p['odd'])} differs from the rest and was left out."),
+                default => '',
+            };
+        }
+
+        return array_values(array_filter($found));
+    }
+
+    private static function bare(Lab $print): Reflectance
+    {
+        return SpectralRecovery::within($print);
+    }
+}

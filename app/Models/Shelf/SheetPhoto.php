@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Shelf;
+
+use App\Adapters\StoredFile;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * A photo of a painted sheet, on its way to be read, or read.
+ *
+ * @property int $id
+ * @property int $sheet_id
+ * @property string|null $path of the photo as it came; null for one that the simulated camera has yet to take
+ * @property string $state waiting, running, done, failed
+ * @property float $progress
+ * @property bool $stop_asked
+ * @property string|null $problem
+ * @property array<string, mixed>|null $result what was read
+ * @property array<mixed>|null $fits what it makes of the pots, by field, together with the photos before it
+ * @property Carbon|null $kept_at
+ * @property Carbon $created_at
+ * @property-read SwatchSheet $sheet
+ */
+final class SheetPhoto extends Model
+{
+    protected $guarded = ['id', 'sheet_id'];
+
+    protected $attributes = ['state' => 'waiting', 'progress' => 0.0, 'stop_asked' => false];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['progress' => 'float', 'stop_asked' => 'boolean', 'result' => 'array', 'fits' => 'array', 'kept_at' => 'datetime'];
+    }
+
+    /** @return BelongsTo<SwatchSheet, $this> */
+    public function sheet(): BelongsTo
+    {
+        return $this->belongsTo(SwatchSheet::class, 'sheet_id');
+    }
+
+    /** @return string where the flattened sheet is, as it was photographed */
+    public function flatPath(): string
+    {
+        return "{$this->path}.flat.jpg";
+    }
+
+    public function forget(): void
+    {
+        $this->delete();
+        if ($this->path !== null) {
+            StoredFile::forget($this->path);
+        }
+    }
+}
