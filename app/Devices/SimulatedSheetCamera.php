@@ -73,7 +73,7 @@ final class SimulatedSheetCamera implements SheetCamera
             return $painted;
         }
         $painted[Place::Thick->value] = [$surface->seen($optics->masstone())];
-        if ($white !== null) {
+        if ($white !== null && $white->id !== $pot->id) {
             $painted[Place::Tint->value] = [$surface->seen(PaintOptics::mixed([[$optics, 1.0], [SimulatedPot::optics($white), 5.0]])->masstone())];
         }
 

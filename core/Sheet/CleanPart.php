@@ -15,6 +15,8 @@ final readonly class CleanPart
     /** As near to the bare background is bare. */
     private const BARE = 5.0;
 
+    private const TOLD_APART = 12.0;
+
     /** Where no more than this share differs from the background, thin paint is told from none by the whole. */
     private const PAINTED = 0.15;
 
@@ -64,14 +66,15 @@ final readonly class CleanPart
         $all = array_keys($pixels);
         $bare = [];
         $whole = INF;
-        if ($background !== null) {
-            $under = self::root($background, $paper);
+        $under = $background === null ? null : self::root($background, $paper);
+        if ($under !== null) {
             $whole = self::far(self::middle($roots, $all), $under);
             $bare = array_values(array_filter($all, static fn (int $i): bool => self::far($roots[$i], $under) < self::BARE));
         }
         $kept = array_values(array_diff($all, $bare));
-        // Paint that looks like what is beneath it is no hole in the paint.
-        if (count($kept) < self::PAINTED * count($all)) {
+        // Paint that looks like what is beneath it is no hole in the paint: neither where little else is left, nor where the rest is
+        // hardly farther away.
+        if (count($kept) < self::PAINTED * count($all) || ($under !== null && self::far(self::middle($roots, $kept), $under) < self::TOLD_APART)) {
             [$kept, $bare] = [$all, []];
         }
         $middle = self::middle($roots, $kept);

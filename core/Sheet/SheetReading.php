@@ -29,8 +29,9 @@ final readonly class SheetReading
      * @param  Lab  $paper  of this sheet, under D65
      * @param  Lab  $black  as it was printed, under D65
      * @param  array<int, array<string, PlaceReading>>  $fields  by number of the field and Place
+     * @param  array{float, float, float}  $reference  linear light of bare paper at the card
      */
-    private function __construct(public FoundSheet $sheet, public LaidCard $card, public PaperLight $light, public Lab $paper, public Lab $black, public array $fields)
+    private function __construct(public FoundSheet $sheet, public LaidCard $card, public PaperLight $light, public Lab $paper, public Lab $black, public array $fields, private array $reference)
     {
     }
 
@@ -66,7 +67,15 @@ final readonly class SheetReading
             $progress(0.3 + 0.7 * ++$done / count($asked));
         }
 
-        return new self($sheet, $card, $light, self::lab($card, $even->reference), self::lab($card, $black), $fields);
+        return new self($sheet, $card, $light, self::lab($card, $even->reference), self::lab($card, $black), $fields, $even->reference);
+    }
+
+    /** @return array{float, float, float} factors of the channels, linear, that make the paper at the card look as it was read */
+    public function gains(): array
+    {
+        $paper = $this->paper->toXyz()->toSrgb()->linear();
+
+        return [$paper[0] / $this->reference[0], $paper[1] / $this->reference[1], $paper[2] / $this->reference[2]];
     }
 
     /** @param  array{float, float, float}  $linear */

@@ -31,15 +31,15 @@
     @foreach ($qr as $b)<div class="black" style="{{ $box($b) }}"></div>
     @endforeach
     <div style="{{ $at(17, -0.5, 67, 4) }};font-size:9pt"><b>Swatch sheet {{ $sheet->id }}</b></div>
-    <div style="{{ $at(17, 4, 67, 18) }}">
+    <div style="{{ $at(17, 4, 67, 19) }}">
         1. Brush one coat over black and paper of each field.<br>
         2. Upper box: a thick blob.{{ $sheet->white === null ? '' : ' Lower box: 1 drop in 5 of '.$sheet->white->name.'.' }}<br>
         3. Keep the paper between the fields clean. Let it dry.<br>
         4. Lay the grey card or the chart below. Photograph the sheet{{ $hasChips ? '; strips: as you always paint them' : '' }}.
     </div>
-    <div style="{{ $at(128, 0, 42, 18) }}">Scan to open this sheet<br>in Hyalin and add the photo.<br><br>Print at 100 %, not fitted<br>to the page.</div>
+    <div style="{{ $at(128, 0, 42, 20) }}">Scan to open this sheet<br>and to add its photo.<br>Print at 100 %, not<br>fitted to the page.</div>
     @foreach ($fields as $field)
-        <div class="name" style="{{ $at($field['cell']->x + 2, $field['cell']->y + 1.4, $field['cell']->width - 3, 3.6) }}"><b>{{ $field['code'] }}</b> {{ $field['name'] }} <span style="color:#555">{{ $field['maker'] }}</span></div>
+        <div class="name" style="{{ $at($field['cell']->x + 2, $field['cell']->y + 1.4, $field['cell']->width - 3, 3.6) }}"><b>{{ $field['code'] }}</b> {{ $field['name'] }}</div>
         <div class="black" style="{{ $box($field['black']) }}"></div>
         @foreach ($field['places'] as $place)<div class="place" style="{{ $box($place) }}"></div>
         @endforeach

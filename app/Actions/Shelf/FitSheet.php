@@ -14,6 +14,7 @@ use App\Models\Shelf\SwatchSheet;
 use Hyalin\Colour\Lab;
 use Hyalin\Colour\Reflectance;
 use Hyalin\Colour\SpectralRecovery;
+use Hyalin\Colour\Srgb;
 use Hyalin\InvalidInput;
 use Hyalin\Measuring\PotMeasurement;
 use Hyalin\Measuring\ReadSpectrum;
@@ -36,6 +37,11 @@ final class FitSheet
 {
     /** A place that is as near to the bare print, in steps of about one L*, was not painted. */
     private const UNPAINTED = 2.5;
+
+    /** L* of a pot that does not show on printed black, and of one that does not on paper. */
+    private const DARK = 32.0;
+
+    private const LIGHT = 90.0;
 
     private const GLARE = 0.1;
 
@@ -93,7 +99,7 @@ final class FitSheet
     /** @param  array<string, PlaceColours>  $places */
     private static function pot(SwatchField $field, array $places, SheetColours $colours, Painter $painter, ?PaintOptics $white): FieldFit
     {
-        $painted = array_filter($places, static fn (array $p): bool => $p['background'] > self::UNPAINTED);
+        $painted = array_filter($places, static fn (array $p, string $place): bool => self::isPainted($field, $place, $p), ARRAY_FILTER_USE_BOTH);
         if (! isset($painted['overBlack']) && ! isset($painted['overWhite'])) {
             return FieldFit::unusable(count($painted) === 0 ? 'Not painted.' : 'Neither half of the coat is painted: without it the pot cannot be measured.');
         }
@@ -171,8 +177,8 @@ final class FitSheet
         foreach ($places as $place => $p) {
             $name = $names[$place] ?? $place;
             $percent = static fn (float $share): string => sprintf('%.0f %%', 100 * $share);
-            if ($p['background'] <= self::UNPAINTED) {
-                $found[] = ucfirst("{$name}: not painted, or as light as the print.");
+            if (! self::isPainted($field, $place, $p)) {
+                $found[] = ucfirst("{$name}: not painted, or of the colour of the print.");
 
                 continue;
             }
@@ -187,6 +193,19 @@ final class FitSheet
         }
 
         return array_values(array_filter($found));
+    }
+
+    /**
+     * White paint on paper looks like paper: what is as near to the print as that is unpainted only where the pot would be seen.
+     *
+     * @param  PlaceColours  $p
+     */
+    private static function isPainted(SwatchField $field, string $place, array $p): bool
+    {
+        $lightness = Srgb::hex($field->paint->thick_hex)->toXyz()->toLab()->lightness;
+        $hidden = $place === Place::OverBlack->value ? $lightness < self::DARK : $lightness > self::LIGHT;
+
+        return $p['background'] > self::UNPAINTED || ($hidden && $field->technique === null);
     }
 
     private static function bare(Lab $print): Reflectance

@@ -51,11 +51,11 @@ final readonly class ReadSheet
         if ($found->number !== $sheet->id) {
             throw InvalidSheet::another($found->number, $sheet->id, SwatchSheet::query()->where('painter_id', $sheet->painter_id)->whereKey($found->number)->exists());
         }
-        $asked = $sheet->fields->mapWithKeys(static fn (SwatchField $f): array => [$f->position => $f->places($sheet->white_id !== null)])->all();
+        $asked = $sheet->fields->mapWithKeys(static fn (SwatchField $f): array => [$f->position => $f->places($sheet->white_id)])->all();
         $reading = SheetReading::of($picture, $found, $sheet->layout(), $asked, $sheet->grey, static function (float $share) use ($progress): void {
             $progress->at(0.4 + 0.2 * $share);
         });
-        StoredFile::put($photo->flatPath(), SheetPhotoFile::flat($picture, $found->map));
+        StoredFile::put($photo->flatPath(), SheetPhotoFile::flat($picture, $found->map, $reading->gains()));
         unset($picture, $small);
         $colours = SheetColours::of($reading);
         $fits = ($this->fit)($sheet, SheetColours::together([...self::before($photo), $colours]), $sheet->painter()->firstOrFail(), static function (float $share) use ($progress): void {

@@ -7,6 +7,7 @@ namespace App\Adapters\Shelf;
 use App\Adapters\References\PictureIntake;
 use App\Adapters\References\UnreadablePicture;
 use GdImage;
+use Hyalin\Colour\Srgb;
 use Hyalin\Numeric\Homography;
 use Hyalin\Sheet\Photo;
 use Hyalin\Sheet\SheetLayout;
@@ -46,14 +47,19 @@ final class SheetPhotoFile
         return [self::photo($image), self::photo($small)];
     }
 
-    /** @return string JPEG of the sheet as if it lay flat under the camera, in the light it lay in */
-    public static function flat(Photo $photo, Homography $map): string
+    /**
+     * @param  array{float, float, float}  $gains  of the channels, on linear light
+     * @return string JPEG of the sheet as if it lay flat under the camera, its lamp made about white: to be looked at, not read
+     */
+    public static function flat(Photo $photo, Homography $map, array $gains): string
     {
+        $codes = array_map(static fn (float $gain): array => array_map(static fn (float $light): int => max(0, min(255, (int) round(255 * Srgb::encode($gain * $light)))), Photo::decoded()), $gains);
         [$width, $height] = [(int) (self::FLAT * SheetLayout::WIDTH), (int) (self::FLAT * SheetLayout::HEIGHT)];
         $image = imagecreatetruecolor($width, $height);
         for ($y = 0; $y < $height; $y++) {
             for ($x = 0; $x < $width; $x++) {
-                imagesetpixel($image, $x, $y, max(0, $photo->packed(...$map->at(($x + 0.5) / self::FLAT, ($y + 0.5) / self::FLAT))));
+                $p = max(0, $photo->packed(...$map->at(($x + 0.5) / self::FLAT, ($y + 0.5) / self::FLAT)));
+                imagesetpixel($image, $x, $y, $codes[0][$p >> 16] << 16 | $codes[1][$p >> 8 & 255] << 8 | $codes[2][$p & 255]);
             }
         }
         ob_start();

@@ -9,6 +9,7 @@ use Hyalin\Sheet\Box;
 use Hyalin\Sheet\MarkCode;
 use Hyalin\Sheet\Place;
 use Hyalin\Sheet\SheetLayout;
+use Illuminate\Support\Str;
 use Symfony\Component\Process\Process;
 
 /**
@@ -21,6 +22,9 @@ final readonly class SheetPdf
 
     private const QR = 18.0;
 
+    /** Of a name, that fit over the narrowest field. */
+    private const LETTERS = 34;
+
     public function __construct(private CardPdf $pdf)
     {
     }
@@ -31,11 +35,10 @@ final readonly class SheetPdf
         [$width, $height] = self::PAPERS[$sheet->paper] ?? self::PAPERS['a4'];
         $fields = [];
         foreach ($sheet->fields as $field) {
-            $places = $field->places($sheet->white_id !== null);
+            $places = $field->places($sheet->white_id);
             $fields[] = [
                 'code' => $layout->code($field->position),
-                'name' => $field->paint->name,
-                'maker' => $field->technique === null ? $field->paint->maker : "{$field->technique->value}, ".($field->coats === 1 ? '1 coat' : "{$field->coats} coats"),
+                'name' => Str::limit(($field->technique === null ? '' : "{$field->technique->value}, ".($field->coats === 1 ? '1 coat of ' : "{$field->coats} coats of ")).$field->paint->name, self::LETTERS, '...'),
                 'cell' => $layout->cell($field->position),
                 'black' => $layout->place($field->position, Place::OverBlack),
                 'places' => array_map(static fn (Place $p): Box => $layout->place($field->position, $p), $places),

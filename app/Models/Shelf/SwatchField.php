@@ -42,11 +42,12 @@ final class SwatchField extends Model
     }
 
     /** @return list<Place> what is to be painted in it */
-    public function places(bool $hasWhite): array
+    public function places(?int $whiteId): array
     {
         return match (true) {
             $this->technique !== null => [Place::OverBlack, Place::OverWhite],
-            $hasWhite => Place::cases(),
+            // A white is not tinted with itself.
+            $whiteId !== null && $whiteId !== $this->paint_id => Place::cases(),
             default => [Place::OverBlack, Place::OverWhite, Place::Thick],
         };
     }

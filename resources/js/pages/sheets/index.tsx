@@ -45,7 +45,7 @@ function useNewSheet({ pots }: Props) {
     );
     const [strips, setStrips] = useState<Strip[]>([]);
     const [paper, setPaper] = useState<Paper>('a4');
-    const [white, setWhite] = useState(() => pots.find((pot) => pot.isWhite)?.id ?? 0);
+    const [white, setWhite] = useState(() => surest(pots)?.id ?? 0);
     const { message, attempt } = useAttempt();
     const fields = chosen.length + strips.length;
 
@@ -76,7 +76,9 @@ function NewSheet({ choice, pots, techniques }: Props & { choice: NewSheetState 
             <Settings choice={choice} pots={pots} />
             <div className="flex items-baseline gap-3">
                 <h2 className="text-lg font-semibold">Pots</h2>
-                <span className="text-sm text-quiet">most useful to measure first</span>
+                <span className="text-sm text-quiet">
+                    most useful to measure first; ΔE is how sure one coat is (estimate)
+                </span>
                 <span className="ml-auto text-sm" role="status">
                     {fields} of {MOST} fields
                 </span>
@@ -120,9 +122,14 @@ function NewSheet({ choice, pots, techniques }: Props & { choice: NewSheetState 
     );
 }
 
+/** The white that is known best: all tints are judged by it. */
+function surest(pots: SheetPotProps[]): SheetPotProps | undefined {
+    return pots.filter((pot) => pot.isWhite).sort((p, q) => p.sure - q.sure)[0];
+}
+
 function worthWords(pot: SheetPotProps): string {
-    const uses = pot.uses === 0 ? '' : `, in ${many(pot.uses, 'layer')}`;
-    return `${pot.quality}, coat within ΔE ${one(pot.sure)}${uses}`;
+    const uses = pot.uses === 0 ? '' : `, ${many(pot.uses, 'layer')}`;
+    return `${pot.quality}, ΔE ${one(pot.sure)}${uses}`;
 }
 
 function Settings({ choice, pots }: { choice: NewSheetState; pots: SheetPotProps[] }) {

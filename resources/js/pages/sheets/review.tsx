@@ -48,6 +48,9 @@ export function Review({ sheetId, fields, review, keptAt, onKeep }: Props) {
                     {keptAt === null ? 'Use' : 'Use again'} {many(chosen.length, 'field')}
                 </Button>
             </div>
+            <p className="text-sm text-quiet">
+                Each place: as photographed on the left, the colour that was taken of it on the right.
+            </p>
             <ul className="grid grid-cols-1 gap-3 sm:grid-cols-2 xl:grid-cols-3 2xl:grid-cols-4">
                 {review.fields.map((reading) => {
                     const field = fields.find((f) => f.position === reading.position);

@@ -1,7 +1,7 @@
 import { Link, router } from '@inertiajs/react';
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { Shell } from '@/features/shell/shell';
-import { send } from '@/shared/lib/api';
+import { ApiError, send } from '@/shared/lib/api';
 import { capital, many, one } from '@/shared/lib/format';
 import { reloaded } from '@/shared/lib/reloaded';
 import { url } from '@/shared/lib/url';
@@ -54,15 +54,7 @@ type SheetState = ReturnType<typeof useSheet>;
 function useSheet({ sheet, photos, review }: SheetPage) {
     const { message, setMessage, attempt } = useAttempt();
     const reading = photos.find((photo) => photo.state === 'waiting' || photo.state === 'running');
-    useEffect(() => {
-        if (!reading) return;
-        const timer = window.setTimeout(() => {
-            router.reload();
-        }, ASK_AGAIN);
-        return () => {
-            window.clearTimeout(timer);
-        };
-    }, [reading]);
+    const progress = useReading(sheet.id, reading?.id ?? null);
 
     const add = (act: () => Promise<SheetPhotoProps>) =>
         attempt(async () => {
@@ -88,7 +80,35 @@ function useSheet({ sheet, photos, review }: SheetPage) {
             return answer;
         });
     const setGrey = (grey: number) => attempt(() => send('PATCH', url('sheets.update', { sheet: sheet.id }), { grey }));
-    return { message, setMessage, add, forget, keep, setGrey };
+    return { message, setMessage, add, forget, keep, setGrey, progress };
+}
+
+/** How far a photo is read, 0..1, asked for until it is; then the page is. */
+function useReading(sheet: number, photo: number | null): number {
+    const [progress, setProgress] = useState(0);
+    useEffect(() => {
+        if (photo === null) return;
+        let timer = 0;
+        const asking = new AbortController();
+        const ask = () => {
+            send<SheetPhotoProps>('GET', url('sheets.progress', { sheet, photo }), undefined, asking.signal)
+                .then((now) => {
+                    setProgress(now.progress);
+                    if (now.state === 'waiting' || now.state === 'running') timer = window.setTimeout(ask, ASK_AGAIN);
+                    else router.reload();
+                })
+                .catch((error: unknown) => {
+                    // The server is away: asked again a little later.
+                    if (error instanceof ApiError) timer = window.setTimeout(ask, 4 * ASK_AGAIN);
+                });
+        };
+        ask();
+        return () => {
+            asking.abort();
+            window.clearTimeout(timer);
+        };
+    }, [sheet, photo]);
+    return progress;
 }
 
 function Head({ sheet, fields, page }: SheetPage & { page: SheetState }) {
@@ -179,7 +199,7 @@ function Photos({
                     <span className="text-quiet">
                         {new Date(photo.addedAt).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}
                     </span>
-                    <PhotoState photo={photo} />
+                    <PhotoState photo={photo} progress={page.progress} />
                     {photo.state === 'done' &&
                         (photo.id === shown ? (
                             <span aria-current="true">shown below</span>
@@ -207,12 +227,12 @@ function Photos({
     );
 }
 
-function PhotoState({ photo }: { photo: SheetPhotoProps }) {
+function PhotoState({ photo, progress }: { photo: SheetPhotoProps; progress: number }) {
     if (photo.state === 'waiting' || photo.state === 'running')
         return (
             <span className="flex items-center gap-2" role="status">
                 {photo.state === 'waiting' ? 'waiting to be read' : 'reading'}
-                <progress className="w-40" max={1} value={photo.progress} aria-label="Photo read" />
+                <progress className="w-40" max={1} value={progress} aria-label="Photo read" />
             </span>
         );
     if (photo.state === 'failed')
