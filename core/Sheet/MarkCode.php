@@ -7,7 +7,7 @@ namespace Hyalin\Sheet;
 /**
  * What the 6 by 6 modules inside a mark say: 20 bits of the sheet's number, 4 bits of which mark it is, 12 bits to check both
  * (the cyclic redundancy check with polynomial x^12 + x^11 + x^3 + x^2 + x + 1 of 3GPP TS 25.212, section 4.2.1.1). A fixed
- * pattern is added, so that no mark is plain, and none looks the same when it is turned.
+ * pattern is added, so that no mark is plain.
  */
 final readonly class MarkCode
 {
@@ -40,10 +40,12 @@ final readonly class MarkCode
 
     /**
      * @param  list<bool>  $modules  as they were seen
-     * @return array{self, int}|null the code, and by how many quarter turns clockwise the mark is seen; null where the check fails
+     * @return list<array{self, int}> the code, and by how many quarter turns clockwise the mark is seen; none where the check fails, and now
+     *                                and then a second one: marks of one sheet agree on theirs
      */
-    public static function read(array $modules): ?array
+    public static function read(array $modules): array
     {
+        $found = [];
         for ($turns = 0; $turns < 4; $turns++) {
             $bits = 0;
             foreach ($modules as $isBlack) {
@@ -52,12 +54,12 @@ final readonly class MarkCode
             $bits ^= self::PATTERN;
             $message = $bits >> 12;
             if (($bits & 0xFFF) === self::check($message)) {
-                return [new self($message >> 4, $message & 15), $turns];
+                $found[] = [new self($message >> 4, $message & 15), $turns];
             }
             $modules = self::turnedBack($modules);
         }
 
-        return null;
+        return $found;
     }
 
     /** @return int 12 bits */

@@ -41,9 +41,7 @@ final readonly class SheetSearch
         $sheets = [];
         foreach (DarkShapes::in($small) as $quad) {
             $quad = array_map(static fn (array $p): array => [$scale * $p[0], $scale * $p[1]], $quad);
-            $mark = self::mark($photo, $quad);
-            if ($mark !== null) {
-                [$code, $corners] = $mark;
+            foreach (self::marks($photo, $quad) as [$code, $corners]) {
                 $sheets[$code->sheet][$code->mark] = $corners;
             }
         }
@@ -62,16 +60,16 @@ final readonly class SheetSearch
 
     /**
      * @param  array<int, array{float, float}>  $quad  corners as seen, clockwise
-     * @return array{MarkCode, list<array{float, float}>}|null the code, and its corners beginning with the upper left one of the sheet
+     * @return list<array{MarkCode, list<array{float, float}>}> codes it may have, and its corners beginning with the upper left one of the sheet
      */
-    private static function mark(Photo $photo, array $quad): ?array
+    private static function marks(Photo $photo, array $quad): array
     {
         $quad = self::sharpened($photo, array_values($quad));
         $n = MarkCode::SIDE + 2;
         try {
             $map = Homography::through([[0.0, 0.0], [$n, 0.0], [$n, $n], [0.0, $n]], $quad);
         } catch (SingularMatrix) {
-            return null;
+            return [];
         }
         $ring = $around = [];
         for ($i = 0; $i < $n; $i++) {
@@ -87,7 +85,7 @@ final readonly class SheetSearch
         [$black, $white] = [$ring[intdiv(count($ring), 2)], $around[intdiv(count($around), 2)]];
         // A ring is dark all round, and what is around it light: anything else is another thing.
         if ($white - $black < self::CONTRAST || $ring[(int) (0.9 * count($ring))] > ($black + $white) / 2) {
-            return null;
+            return [];
         }
         $modules = [];
         for ($row = 1; $row <= MarkCode::SIDE; $row++) {
@@ -95,13 +93,14 @@ final readonly class SheetSearch
                 $modules[] = self::light($photo, $map, $column + 0.5, $row + 0.5) < ($black + $white) / 2;
             }
         }
-        $read = MarkCode::read($modules);
-        if ($read === null || ! isset(SheetLayout::marks()[$read[0]->mark])) {
-            return null;
+        $marks = [];
+        foreach (MarkCode::read($modules) as [$code, $turns]) {
+            if (isset(SheetLayout::marks()[$code->mark])) {
+                $marks[] = [$code, [...array_slice($quad, $turns), ...array_slice($quad, 0, $turns)]];
+            }
         }
-        $turns = $read[1];
 
-        return [$read[0], [...array_slice($quad, $turns), ...array_slice($quad, 0, $turns)]];
+        return $marks;
     }
 
     /** The light of the middle of a module: of five places in it. */

@@ -37,6 +37,8 @@ final class CoreTest extends TestCase
         'Cautions' => ['Order', 'Pot'],
         'Bench' => ['Order', 'Pot'],
         'Matching' => ['Numeric', 'Colour', 'Optics', 'Pot', 'Finish', 'Mixing'],
+        // The card on a sheet is the grey or the chart of any picture.
+        'Sheet' => ['Numeric', 'Colour', 'Matching'],
     ];
 
     /** The core computes: no clock, files, network, output, environment, nor randomness without a seed. */

@@ -18,6 +18,7 @@ use App\Models\Painter;
 use App\Models\SetAsideEdit;
 use App\Models\Shelf\ChipRecord;
 use App\Models\Shelf\ShelfImport;
+use App\Models\Shelf\SwatchSheet;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Auth;
@@ -138,7 +139,11 @@ final class HomeTest extends TestCase
         $lesson->painter_id = $other->id;
         $lesson->save();
         $setAside = SetAsideEdit::query()->create(['painter_id' => $other->id, 'subject' => 'Area', 'subject_id' => 1, 'based_on' => 0, 'values' => []]);
+        $sheet = new SwatchSheet;
+        $sheet->painter_id = $other->id;
+        $sheet->save();
         $records = [
+            'sheet' => $sheet->id, 'photo' => $sheet->photos()->create()->id,
             'setAside' => $setAside->id,
             'lesson' => $lesson->id, 'timer' => $timer->id, 'mesh' => $theirs->meshes()->create([
                 'title' => 'x',

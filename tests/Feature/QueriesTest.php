@@ -26,7 +26,7 @@ final class QueriesTest extends TestCase
         self::assertGreaterThan(10, $figure->areas()->count());
         $run = $figure->runs()->firstOrFail();
         $pot = $ines->paints()->firstOrFail();
-        $pages = ['/', '/shelf', '/shelf/reach', "/shelf/paints/{$pot->id}", '/chips', '/recipes', '/schedule', '/cups', "/runs/{$run->id}", "/runs/{$run->id}/beside", "/runs/{$run->id}/pieces"];
+        $pages = ['/', '/shelf', '/shelf/reach', "/shelf/paints/{$pot->id}", '/chips', '/sheets', '/recipes', '/schedule', '/cups', "/runs/{$run->id}", "/runs/{$run->id}/beside", "/runs/{$run->id}/pieces"];
         foreach (['brief', 'references', 'finishes', 'proposals', 'balance', 'light', 'order', 'compare', 'card', 'bench', 'quantities'] as $stage) {
             $pages[] = "/figures/{$figure->id}/{$stage}";
         }

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Siege;
 
+use App\Devices\SheetScene;
+use App\Devices\SimulatedSheetCamera;
 use App\Models\Brief\Figure;
 use App\Models\Light\MeshUpload;
+use App\Models\Shelf\SwatchSheet;
 use Hyalin\Formats\Meshes\StlWriter;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
@@ -43,6 +46,17 @@ final class FilesTest extends Siege
             for ($n = $this->times(10); $n > 0; $n--) {
                 $this->sent("/figures/{$figure->id}/pictures", 'picture', "photo.{$type}", $this->mutated($whole), fn () => $this->get("/figures/{$figure->id}/references")->assertOk());
             }
+        }
+    }
+
+    public function test_no_photo_of_a_sheet_is_a_fault(): void
+    {
+        $pot = $this->pot('Reed Green', '#5c7434');
+        $id = $this->postJson('/sheets', ['paper' => 'a4', 'fields' => [['paintId' => $pot->id]]])->assertCreated()->json('id');
+        $sheet = SwatchSheet::query()->with(['fields.paint', 'white'])->whereKey($id)->sole();
+        $whole = (new SimulatedSheetCamera)->photo($sheet, new SheetScene(1200, 900, card: 'grey'));
+        for ($n = $this->times(20); $n > 0; $n--) {
+            $this->sent("/sheets/{$sheet->id}/photos", 'photo', 'photo.jpg', $this->mutated($whole), fn () => $this->get("/sheets/{$sheet->id}")->assertOk());
         }
     }
 

@@ -7,6 +7,7 @@ namespace Tests\Siege;
 use App\Http\Controllers\SignInController;
 use App\Models\Brief\Figure;
 use App\Models\Painter;
+use App\Models\Shelf\SwatchSheet;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Routing\Route;
@@ -63,6 +64,12 @@ final class RequestsTest extends Siege
             $records[$name] = $first instanceof Model && is_int($first->getKey()) ? $first->getKey() : 0;
         }
         $records['paint'] = $ines->paints()->firstOrFail()->id;
+        $sheet = new SwatchSheet;
+        $sheet->painter_id = $ines->id;
+        $sheet->save();
+        $sheet->fields()->create(['position' => 0, 'paint_id' => $records['paint']]);
+        $records['sheet'] = $sheet->id;
+        $records['photo'] = $sheet->photos()->create()->id;
         $records['step'] = $figure->runs()->first()?->steps()->first()->id ?? 0;
 
         return $records;

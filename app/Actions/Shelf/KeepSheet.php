@@ -36,8 +36,11 @@ final readonly class KeepSheet
      */
     public function __invoke(SheetPhoto $photo, array $positions, Painter $painter): int
     {
+        if ($photo->state !== 'done' || $photo->result === null) {
+            return 0;
+        }
         $sheet = $photo->sheet->load(['fields.paint', 'white']);
-        $colours = SheetColours::together([...ReadSheet::before($photo), SheetColours::parse($photo->result ?? [])]);
+        $colours = SheetColours::together([...ReadSheet::before($photo), SheetColours::parse($photo->result)]);
 
         return DB::transaction(function () use ($photo, $positions, $painter, $sheet, $colours): int {
             $kept = 0;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models\Shelf;
 
-use App\Adapters\StoredFile;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -47,13 +46,5 @@ final class SheetPhoto extends Model
     public function flatPath(): string
     {
         return "{$this->path}.flat.jpg";
-    }
-
-    public function forget(): void
-    {
-        $this->delete();
-        if ($this->path !== null) {
-            StoredFile::forget($this->path);
-        }
     }
 }

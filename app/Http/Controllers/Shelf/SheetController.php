@@ -56,7 +56,7 @@ final class SheetController
     public function store(SheetRequest $request, #[CurrentUser] Painter $painter): JsonResponse
     {
         $fields = $request->fields();
-        $own = $painter->paints->modelKeys();
+        $own = $painter->paints()->pluck('id')->all();
         if (array_filter($fields, static fn (array $f): bool => ! in_array($f['paint_id'], $own, true)) !== []) {
             throw ValidationException::withMessages(['fields' => 'One of these pots is not on your shelf.']);
         }
@@ -103,7 +103,7 @@ final class SheetController
     {
         $photos = $sheet->photos;
         $sheet->delete();
-        $photos->each(static fn (SheetPhoto $p) => $p->path === null ? null : StoredFile::forget($p->path));
+        $photos->each(self::forgetFiles(...));
 
         return redirect()->route('sheets');
     }
@@ -159,7 +159,8 @@ final class SheetController
 
     public function forget(SwatchSheet $sheet, SheetPhoto $photo): JsonResponse
     {
-        $photo->forget();
+        $photo->delete();
+        self::forgetFiles($photo);
 
         return new JsonResponse(['message' => 'The photo was deleted. What was kept of it stays with the pots.']);
     }
@@ -174,6 +175,13 @@ final class SheetController
         }
 
         return new JsonResponse(['message' => $kept === 1 ? '1 field is used now.' : "{$kept} fields are used now."]);
+    }
+
+    private static function forgetFiles(SheetPhoto $photo): void
+    {
+        if ($photo->path !== null) {
+            StoredFile::forget($photo->path);
+        }
     }
 
     private static function reading(SwatchSheet $sheet, ?string $path): JsonResponse
