@@ -38,6 +38,7 @@ use App\Http\Controllers\References\ReferenceController;
 use App\Http\Controllers\Shelf\ChipController;
 use App\Http\Controllers\Shelf\PaintController;
 use App\Http\Controllers\Shelf\PotController;
+use App\Http\Controllers\Shelf\PotListController;
 use App\Http\Controllers\Shelf\SheetController;
 use App\Http\Controllers\Shelf\ShelfFileController;
 use App\Http\Controllers\SignInController;
@@ -89,6 +90,9 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/shelf/imports/{shelfImport}', [ShelfFileController::class, 'show'])->name('shelf-imports.show');
         Route::delete('/shelf/imports/{shelfImport}', [ShelfFileController::class, 'destroy'])->name('shelf-imports.destroy');
     });
+    Route::post('/shelf/list/look', [PotListController::class, 'look'])->name('pot-list.look');
+    Route::post('/shelf/list/caps', [PotListController::class, 'caps'])->name('pot-list.caps');
+    Route::post('/shelf/list', [PotListController::class, 'store'])->name('pot-list.store');
     Route::post('/shelf/paints', [PaintController::class, 'store'])->name('paints.store');
     Route::middleware('can:own,paint')->group(function (): void {
         Route::get('/shelf/paints/{paint}', [PotController::class, 'show'])->name('pots.show');

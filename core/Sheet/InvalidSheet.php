@@ -59,6 +59,11 @@ final class InvalidSheet extends InvalidInput
         return new self('no grey card and no chart is on its place on the sheet, so that the colour of the lamp is unknown. Lay one there, flat and without shine');
     }
 
+    public static function otherCard(): self
+    {
+        return new self('what lies on the place of the card is neither one grey nor a chart of 24 patches, or it shines or lies in the edge of a shadow. Lay it flat and straight in even light');
+    }
+
     /** @param  bool  $isOwn  the painter has a sheet of this number */
     public static function another(int $found, int $expected, bool $isOwn): self
     {

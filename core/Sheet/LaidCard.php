@@ -38,9 +38,9 @@ final readonly class LaidCard
      * A camera that makes its lamp white by itself hides what lamp it was: never surer than under a lamp of 4323 K (GreyPatch), with
      * what a camera adds.
      */
-    private const BALANCED_HALF = 2.3;
+    private const BALANCED_HALF = 2.0;
 
-    private const BALANCED_MOST = 4.6;
+    private const BALANCED_MOST = 4.4;
 
     /** Dots along a square that is judged as one. */
     private const SQUARE = 4;
@@ -140,13 +140,13 @@ final readonly class LaidCard
         }
         try {
             $fit = ChartFit::of($best);
-        } catch (InvalidNeutral $e) {
+        } catch (InvalidNeutral) {
             // Laid the other way round it says the same.
             try {
                 $best = array_reverse($best);
                 $fit = ChartFit::of($best);
             } catch (InvalidNeutral) {
-                throw $e;
+                throw InvalidSheet::otherCard();
             }
         }
 

@@ -515,6 +515,16 @@ export interface LightProps {
     isMeasured: boolean;
 }
 
+export interface ListedPotProps {
+    line: number;
+    maker: string;
+    name: string;
+    kind: PotKind;
+    hex: string | null;
+    isGuessed: boolean;
+    isKnown: boolean;
+}
+
 export interface LitAreaProps {
     id: number;
     name: string;

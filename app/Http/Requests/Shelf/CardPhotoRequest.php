@@ -4,16 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Shelf;
 
-use App\Adapters\References\PictureFile;
-use App\Adapters\References\PictureIntake;
-use App\Adapters\References\UnreadablePicture;
 use Hyalin\Colour\Lab;
 use Hyalin\InvalidInput;
 use Hyalin\Matching\Neutral\GreyPatch;
 use Hyalin\Matching\Sampling\SampleStatistics;
 use Hyalin\Measuring\Swatch;
 use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\ValidationException;
 
 /**
@@ -22,6 +18,8 @@ use Illuminate\Validation\ValidationException;
  */
 final class CardPhotoRequest extends FormRequest
 {
+    use ReadsPhoto;
+
     private const GREY = 'grey';
 
     /** Share of the pixels with a channel at 0 or 255 above which a swatch counts as clipped. */
@@ -54,18 +52,7 @@ final class CardPhotoRequest extends FormRequest
      */
     public function colours(): array
     {
-        $photo = $this->file('photo');
-        try {
-            $png = PictureIntake::of(
-                $photo instanceof UploadedFile ? (string) $photo->get() : '',
-                config()->integer('hyalin.uploads.max_bytes'),
-                config()->integer('hyalin.uploads.max_pixels'),
-                config()->integer('hyalin.uploads.kept_side'),
-            )->png;
-        } catch (UnreadablePicture $e) {
-            throw ValidationException::withMessages(['photo' => $e->getMessage()]);
-        }
-        $file = PictureFile::decode($png) ?? throw ValidationException::withMessages(['photo' => 'This photo cannot be decoded.']);
+        $file = $this->photo();
         $spots = $this->spots();
         $correction = GreyPatch::of(SampleStatistics::of($file->pixels('spot', $spots[self::GREY] ?? [])), $this->float('reflectance'));
         unset($spots[self::GREY]);

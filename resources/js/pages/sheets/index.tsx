@@ -79,7 +79,7 @@ function NewSheet({ choice, pots, techniques }: Props & { choice: NewSheetState 
                 <span className="text-sm text-quiet">
                     most useful to measure first; ΔE is how sure one coat is (estimate)
                 </span>
-                <span className="ml-auto text-sm" role="status">
+                <span className="ml-auto text-sm whitespace-nowrap" role="status">
                     {fields} of {MOST} fields
                 </span>
             </div>

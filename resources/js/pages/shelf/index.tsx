@@ -1,6 +1,7 @@
 import { Link, router } from '@inertiajs/react';
 import { useRef, useState, type SetStateAction, type RefObject } from 'react';
 import { FileSheet } from '@/features/shelf/file-sheet';
+import { ListSheet } from '@/features/shelf/list-sheet';
 import { found, ordered, type Order } from '@/features/shelf/order';
 import { PotForm } from '@/features/shelf/pot-form';
 import { Shell } from '@/features/shell/shell';
@@ -38,7 +39,9 @@ export default function ShelfPage(props: { page: ShelfPageProps }) {
                 <ShelfHead shelf={shelf} />
                 {removed !== null && <RemovedPot removed={removed} setRemoved={setRemoved} reload={reload} />}
                 {page.paints.length === 0 && (
-                    <p className="text-base">The shelf is empty. Add a pot: a colour and its opacity are enough.</p>
+                    <p className="text-base">
+                        The shelf is empty. Add several pots from a list of their names, or one by its colour.
+                    </p>
                 )}
                 {page.paints.length > 0 && shown.length === 0 && <p className="text-base">No match.</p>}
                 <ul ref={grid} className="grid grid-cols-1 gap-3 sm:grid-cols-[repeat(auto-fill,minmax(15.5rem,1fr))]">
@@ -61,6 +64,14 @@ export default function ShelfPage(props: { page: ShelfPageProps }) {
                 }}
                 onChanged={reload}
             />
+            <ListSheet
+                open={shelf.listing}
+                onClose={() => {
+                    shelf.setListing(false);
+                }}
+                onChanged={reload}
+                kinds={page.fields.find((field) => field.key === 'kind')?.choices ?? []}
+            />
             <PotSheet shelf={shelf} />
         </Shell>
     );
@@ -74,6 +85,7 @@ function useShelf({ page }: { page: ShelfPageProps }) {
     const [order, setOrder] = useState<Order>('shelf');
     const [open, setOpen] = useState<PaintProps | 'new' | null>(null);
     const [files, setFiles] = useState(false);
+    const [listing, setListing] = useState(false);
     const [removed, setRemoved] = useState<PaintProps | null>(null);
     const search = useRef<HTMLInputElement>(null);
     const grid = useRef<HTMLUListElement>(null);
@@ -95,6 +107,8 @@ function useShelf({ page }: { page: ShelfPageProps }) {
         setOpen,
         files,
         setFiles,
+        listing,
+        setListing,
         removed,
         setRemoved,
         search,
@@ -242,29 +256,11 @@ function ShelfHead({ shelf }: { shelf: Shelf }) {
             </div>
             <Button
                 onClick={() => {
-                    setFiles(true);
+                    shelf.setListing(true);
                 }}
             >
-                Files
+                Several pots
             </Button>
-            <Link
-                href={url('shelf.reach')}
-                className="inline-flex min-h-10 items-center rounded-sm border border-strong bg-raised px-3 text-sm font-medium hover:border-ink"
-            >
-                Gamut
-            </Link>
-            <Link
-                href={url('chips')}
-                className="inline-flex min-h-10 items-center rounded-sm border border-strong bg-raised px-3 text-sm font-medium hover:border-ink"
-            >
-                Test chips
-            </Link>
-            <Link
-                href={url('sheets')}
-                className="inline-flex min-h-10 items-center rounded-sm border border-strong bg-raised px-3 text-sm font-medium hover:border-ink"
-            >
-                Swatch sheets
-            </Link>
             <Button
                 look="main"
                 onClick={() => {
@@ -273,7 +269,35 @@ function ShelfHead({ shelf }: { shelf: Shelf }) {
             >
                 New pot
             </Button>
+            <ShelfTools setFiles={setFiles} />
         </header>
+    );
+}
+
+/** What is done with a whole shelf rather than one pot. */
+function ShelfTools({ setFiles }: { setFiles: Shelf['setFiles'] }) {
+    const look = 'inline-flex min-h-8 items-center text-sm underline underline-offset-4';
+    return (
+        <nav aria-label="The whole shelf" className="-mt-1 flex w-full flex-wrap gap-x-5">
+            <Link href={url('sheets')} className={look}>
+                Swatch sheets
+            </Link>
+            <Link href={url('chips')} className={look}>
+                Test chips
+            </Link>
+            <Link href={url('shelf.reach')} className={look}>
+                Gamut
+            </Link>
+            <button
+                type="button"
+                className={look}
+                onClick={() => {
+                    setFiles(true);
+                }}
+            >
+                Files
+            </button>
+        </nav>
     );
 }
 

@@ -1,0 +1,140 @@
+import { useState } from 'react';
+import { send } from '@/shared/lib/api';
+import { url } from '@/shared/lib/url';
+import { useAttempt } from '@/shared/lib/use-attempt';
+import { Button } from '@/shared/ui/button';
+import { Notice } from '@/shared/ui/notice';
+import { PotMark } from '@/shared/ui/pot-mark';
+import type { ListedPotProps } from '@/types/generated';
+
+type Photo = { file: File; url: string };
+
+type Spot = [number, number, number];
+
+/** Half the width of what is taken of a cap, as a share of the width of the photo. */
+const REACH = 0.008;
+
+/** Colours of caps or labels from one photo, pressed in the order of the list. */
+export function Caps({
+    pots,
+    onColour,
+}: {
+    pots: readonly (Pick<ListedPotProps, 'line' | 'name' | 'isKnown'> & { hex: string | null })[];
+    onColour: (line: number, hex: string) => void;
+}) {
+    const [photo, setPhoto] = useState<Photo | null>(null);
+    const [grey, setGrey] = useState<Spot | null>(null);
+    const [next, setNext] = useState<'grey' | number>('grey');
+    const { message, attempt } = useAttempt();
+    const open = pots.filter((pot) => !pot.isKnown);
+    const after = (line: number) => open[open.findIndex((pot) => pot.line === line) + 1]?.line ?? line;
+
+    const press = (spot: Spot) => {
+        if (!photo) return;
+        if (next === 'grey') {
+            setGrey(spot);
+            setNext(open[0]?.line ?? 0);
+            return;
+        }
+        const line = next;
+        setNext(after(line));
+        void attempt(async () => {
+            const form = new FormData();
+            form.append('photo', photo.file, photo.file.name);
+            for (const value of spot) form.append('spots[0][]', String(value));
+            if (grey) for (const value of grey) form.append('grey[]', String(value));
+            const { hexes } = await send<{ hexes: string[] }>('POST', url('pot-list.caps'), form);
+            if (hexes[0]) onColour(line, hexes[0]);
+            return null;
+        });
+    };
+    return (
+        <div className="flex flex-col gap-2">
+            <label className="inline-flex min-h-10 w-fit cursor-pointer items-center rounded-sm border border-strong bg-raised px-3 text-sm focus-within:outline-2 hover:border-ink">
+                Colours from a photo of the caps
+                <input
+                    type="file"
+                    accept="image/jpeg,image/png,image/webp"
+                    className="sr-only"
+                    onChange={(event) => {
+                        const file = event.target.files?.[0];
+                        event.target.value = '';
+                        if (!file) return;
+                        setPhoto({ file, url: URL.createObjectURL(file) });
+                        setGrey(null);
+                        setNext('grey');
+                    }}
+                />
+            </label>
+            {message !== null && <Notice strong>{message}</Notice>}
+            {photo && (
+                <>
+                    <Ask
+                        next={next}
+                        pots={open}
+                        onSkip={() => {
+                            setNext(open[0]?.line ?? 0);
+                        }}
+                        onNext={(line) => {
+                            setNext(after(line));
+                        }}
+                    />
+                    <button
+                        type="button"
+                        className="cursor-crosshair p-0"
+                        aria-label="Photo of the caps: press one"
+                        onClick={(event) => {
+                            // A key has no place in the photo: the colour field of each pot is for that.
+                            if (event.detail === 0) return;
+                            const box = event.currentTarget.getBoundingClientRect();
+                            press([
+                                (event.clientX - box.left) / box.width,
+                                (event.clientY - box.top) / box.height,
+                                REACH,
+                            ]);
+                        }}
+                    >
+                        <img src={photo.url} alt="" className="w-full" />
+                    </button>
+                </>
+            )}
+        </div>
+    );
+}
+
+function Ask({
+    next,
+    pots,
+    onSkip,
+    onNext,
+}: {
+    next: 'grey' | number;
+    pots: readonly { line: number; name: string; hex: string | null }[];
+    onSkip: () => void;
+    onNext: (line: number) => void;
+}) {
+    if (next === 'grey')
+        return (
+            <p className="flex flex-wrap items-center gap-2 text-sm" role="status">
+                Press something grey or white, so that the lamp can be taken out.
+                <Button size="small" onClick={onSkip}>
+                    There is nothing grey
+                </Button>
+            </p>
+        );
+    const pot = pots.find((p) => p.line === next);
+    return (
+        <p className="flex flex-wrap items-center gap-2 text-sm" role="status">
+            Press the cap of <strong>{pot?.name}</strong>
+            {pot?.hex && <PotMark hex={pot.hex} />}
+            <Button
+                size="small"
+                onClick={() => {
+                    onNext(next);
+                }}
+            >
+                Skip this one
+            </Button>
+        </p>
+    );
+}
