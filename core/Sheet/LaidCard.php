@@ -38,7 +38,7 @@ final readonly class LaidCard
      * A camera that makes its lamp white by itself hides what lamp it was: never surer than under a lamp of 4323 K (GreyPatch), with
      * what a camera adds.
      */
-    private const BALANCED_HALF = 2.0;
+    private const BALANCED_HALF = 1.85;
 
     private const BALANCED_MOST = 4.4;
 

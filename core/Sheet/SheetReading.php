@@ -22,8 +22,8 @@ final readonly class SheetReading
     /** Half of a normal distribution in three directions lies within 1.538 standard deviations, two thirds within 1.878. */
     private const TWO_THIRDS = 1.878 / 1.538;
 
-    /** A step of the logarithm of the light, in L* of a mid grey; half of what paper differs by is noise of its own. */
-    private const LIGHT = 13.0;
+    /** A step of the logarithm of the light, in L* of a mid grey; most of what one place of paper differs by is noise of its own. */
+    private const LIGHT = 8.0;
 
     /**
      * @param  Lab  $paper  of this sheet, under D65
