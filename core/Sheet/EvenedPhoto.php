@@ -38,8 +38,9 @@ final readonly class EvenedPhoto
     {
         $linear = Photo::decoded();
         $step = max($step, 1 / $this->scale($box));
-        $columns = max(2, (int) ($box->width / $step));
-        $rows = max(2, (int) ($box->height / $step));
+        // A box of whole steps has all of them, whatever the last digit says.
+        $columns = max(2, (int) ($box->width / $step + 1e-6));
+        $rows = max(2, (int) ($box->height / $step + 1e-6));
         $corners = array_map(fn (array $p): array => $this->light->light(...$p), $box->corners());
         $middle = $this->light->light(...$box->middle());
         $pixels = [];

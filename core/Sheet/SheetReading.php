@@ -29,9 +29,8 @@ final readonly class SheetReading
      * @param  Lab  $paper  of this sheet, under D65
      * @param  Lab  $black  as it was printed, under D65
      * @param  array<int, array<string, PlaceReading>>  $fields  by number of the field and Place
-     * @param  array{float, float, float}  $reference  linear light of bare paper at the card
      */
-    private function __construct(public FoundSheet $sheet, public LaidCard $card, public PaperLight $light, public Lab $paper, public Lab $black, public array $fields, private array $reference)
+    private function __construct(public FoundSheet $sheet, public LaidCard $card, public EvenedPhoto $even, public Lab $paper, public Lab $black, public array $fields)
     {
     }
 
@@ -67,7 +66,7 @@ final readonly class SheetReading
             $progress(0.3 + 0.7 * ++$done / count($asked));
         }
 
-        return new self($sheet, $card, $light, self::lab($card, $even->reference), self::lab($card, $black), $fields, $even->reference);
+        return new self($sheet, $card, $even, self::lab($card, $even->reference), self::lab($card, $black), $fields);
     }
 
     /** @return array{float, float, float} factors of the channels, linear, that make the paper at the card look as it was read */
@@ -75,7 +74,9 @@ final readonly class SheetReading
     {
         $paper = $this->paper->toXyz()->toSrgb()->linear();
 
-        return [$paper[0] / $this->reference[0], $paper[1] / $this->reference[1], $paper[2] / $this->reference[2]];
+        [$red, $green, $blue] = $this->even->reference;
+
+        return [$paper[0] / $red, $paper[1] / $green, $paper[2] / $blue];
     }
 
     /** @param  array{float, float, float}  $linear */

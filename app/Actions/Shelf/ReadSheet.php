@@ -55,9 +55,9 @@ final readonly class ReadSheet
         $reading = SheetReading::of($picture, $found, $sheet->layout(), $asked, $sheet->grey, static function (float $share) use ($progress): void {
             $progress->at(0.4 + 0.2 * $share);
         });
-        StoredFile::put($photo->flatPath(), SheetPhotoFile::flat($picture, $found->map, $reading->gains()));
-        unset($picture, $small);
+        StoredFile::put($photo->flatPath(), SheetPhotoFile::flat($reading));
         $colours = SheetColours::of($reading);
+        unset($picture, $small, $reading);
         $fits = ($this->fit)($sheet, SheetColours::together([...self::before($photo), $colours]), $sheet->painter()->firstOrFail(), static function (float $share) use ($progress): void {
             $progress->at(0.65 + 0.35 * $share);
         });

@@ -40,7 +40,7 @@ final readonly class SheetColours
 
         return new self($reading->paper, $reading->black, $fields, [
             'isChart' => $reading->card->isChart ? 1.0 : 0.0, 'half' => $reading->card->half, 'most' => $reading->card->most, 'marks' => (float) count($reading->sheet->marks),
-            'residual' => $reading->sheet->residual, 'uneven' => $reading->light->unevenness, 'covered' => $reading->light->covered,
+            'residual' => $reading->sheet->residual, 'uneven' => $reading->even->light->unevenness, 'covered' => $reading->even->light->covered,
         ]);
     }
 

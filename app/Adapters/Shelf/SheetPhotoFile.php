@@ -8,9 +8,10 @@ use App\Adapters\References\PictureIntake;
 use App\Adapters\References\UnreadablePicture;
 use GdImage;
 use Hyalin\Colour\Srgb;
-use Hyalin\Numeric\Homography;
+use Hyalin\Sheet\Box;
 use Hyalin\Sheet\Photo;
 use Hyalin\Sheet\SheetLayout;
+use Hyalin\Sheet\SheetReading;
 
 /**
  * The file of a photo, decoded at its full size: a field of a sheet is a few dozen pixels across.
@@ -20,8 +21,13 @@ final class SheetPhotoFile
     /** Longer side of the copy that a sheet is looked for in. */
     private const SMALL = 1600;
 
-    /** Pixels to a millimetre of the flattened sheet. */
-    public const FLAT = 4;
+    /** Pixels to a millimetre of the flattened sheet, at most. */
+    private const FLAT = 4;
+
+    /** The light is followed from tile to tile, mm. */
+    private const TILE = 12.0;
+
+    private const LIGHTS = 4095;
 
     private const QUALITY = 85;
 
@@ -47,19 +53,24 @@ final class SheetPhotoFile
         return [self::photo($image), self::photo($small)];
     }
 
-    /**
-     * @param  array{float, float, float}  $gains  of the channels, on linear light
-     * @return string JPEG of the sheet as if it lay flat under the camera, its lamp made about white: to be looked at, not read
-     */
-    public static function flat(Photo $photo, Homography $map, array $gains): string
+    /** @return string JPEG of the sheet as if it lay flat in even light, its lamp made about white: to be looked at, not read */
+    public static function flat(SheetReading $reading): string
     {
-        $codes = array_map(static fn (float $gain): array => array_map(static fn (float $light): int => max(0, min(255, (int) round(255 * Srgb::encode($gain * $light)))), Photo::decoded()), $gains);
-        [$width, $height] = [(int) (self::FLAT * SheetLayout::WIDTH), (int) (self::FLAT * SheetLayout::HEIGHT)];
-        $image = imagecreatetruecolor($width, $height);
-        for ($y = 0; $y < $height; $y++) {
-            for ($x = 0; $x < $width; $x++) {
-                $p = max(0, $photo->packed(...$map->at(($x + 0.5) / self::FLAT, ($y + 0.5) / self::FLAT)));
-                imagesetpixel($image, $x, $y, $codes[0][$p >> 16] << 16 | $codes[1][$p >> 8 & 255] << 8 | $codes[2][$p & 255]);
+        $scales = array_map(static fn (Box $mark): float => $reading->even->scale($mark), SheetLayout::marks());
+        $step = max(1 / self::FLAT, 1.001 / min([self::FLAT, ...$scales]));
+        [$columns, $rows, $side] = [(int) (SheetLayout::WIDTH / $step), (int) (SheetLayout::HEIGHT / $step), (int) (self::TILE / $step)];
+        $image = imagecreatetruecolor(max(1, $columns), max(1, $rows));
+        $codes = array_map(static fn (int $light): int => (int) round(255 * Srgb::encode($light / self::LIGHTS)), range(0, self::LIGHTS));
+        $code = static fn (float $light): int => $codes[(int) max(0, min(self::LIGHTS, self::LIGHTS * $light))];
+        [$red, $green, $blue] = $reading->gains();
+        for ($row = 0; $row < $rows; $row += $side) {
+            for ($column = 0; $column < $columns; $column += $side) {
+                [$wide, $tall] = [min($side, $columns - $column), min($side, $rows - $row)];
+                $pixels = $reading->even->pixels(new Box($column * $step, $row * $step, $wide * $step, $tall * $step), $step);
+                // A corner of the sheet may lie outside of the picture: then its tile stays black.
+                foreach (count($pixels) === $wide * $tall ? $pixels : [] as $n => [$r, $g, $b]) {
+                    imagesetpixel($image, $column + $n % $wide, $row + intdiv($n, $wide), $code($red * $r) << 16 | $code($green * $g) << 8 | $code($blue * $b));
+                }
             }
         }
         ob_start();
