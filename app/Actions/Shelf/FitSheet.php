@@ -60,6 +60,11 @@ final class FitSheet
 
     private const GIVEN_BACK = 3.0;
 
+    /** CIEDE2000, and how many times what was expected: a pot that moves farther may be another. */
+    private const OTHER_POT = 12.0;
+
+    private const OTHER_POT_TIMES = 3.0;
+
     /**
      * What a photo gets wrong of one place of a pot it gets wrong of the others, and a coat is of no one thickness: four places make a
      * pot no surer than one when only a grey was known, and little surer with a chart. Own estimates, held against simulated photos.
@@ -155,7 +160,12 @@ final class FitSheet
         $now = CoatOverGrey::of($measured->optics, $measured->spread, $pot->sheen);
         $held = CoatOverGrey::of($pot->optics(), $pot->spread(), $pot->sheen);
 
-        return new FieldFit(null, $remarks, $measured->optics, $measured->spread, $residuals, round($held->differenceTo($now), 2), round($now->radius, 2), round($held->radius, 2));
+        $moved = $held->differenceTo($now);
+        if ($moved > max(self::OTHER_POT, self::OTHER_POT_TIMES * $held->radius)) {
+            $remarks[] = sprintf('Far from what this pot was estimated to be (ΔE %.0f). Is another pot in this field?', $moved);
+        }
+
+        return new FieldFit(null, $remarks, $measured->optics, $measured->spread, $residuals, round($moved, 2), round($now->radius, 2), round($held->radius, 2));
     }
 
     /** @param  array<string, PlaceColours>  $places */
