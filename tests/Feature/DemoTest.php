@@ -12,14 +12,21 @@ use App\Adapters\Finish\FigureOptics;
 use App\Adapters\Finish\LayerDraft;
 use App\Http\Controllers\SignInController;
 use App\Http\Props\Finish\SectionProps;
+use App\Jobs\ProposeFigure;
+use App\Jobs\ReadSheetPhoto;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Painter;
 use App\Models\References\Sample;
+use App\Models\Shelf\SwatchSheet;
+use App\Models\Shelf\TechniqueHand;
+use Database\Seeders\MidLifeSeeder;
 use Hyalin\Colour\DifferenceFormula;
 use Hyalin\Finish\Zone;
 use Hyalin\Optics\OpticsQuality;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Str;
+use Inertia\Testing\AssertableInertia;
 
 /**
  * The demo keeps what it promises, as computed from its inputs.
@@ -94,5 +101,30 @@ final class DemoTest extends TestCase
     private function top(Figure $figure, Area $area, Zone $zone): \Hyalin\Colour\Lab
     {
         return FigureOptics::of($figure)->section(LayerDraft::stackOf($area))->top()->cell($zone)->seen;
+    }
+
+    public function test_the_demo_opens_in_the_middle_of_its_life(): void
+    {
+        Queue::fake();
+        config(['queue.default' => 'database']);
+        $this->seed();
+        $this->seed(MidLifeSeeder::class);
+        $painter = Painter::query()->where('email', SignInController::DEMO_EMAIL)->firstOrFail();
+        $this->actingAs($painter);
+        // Computed, not typed: the hand is that behind the simulated reader, the cup holds what the layer is mixed of.
+        $hand = TechniqueHand::query()->where('technique', 'base coat')->sole();
+        self::assertEqualsWithDelta(1.25, $hand->thickness, 3 * $hand->thickness_deviation + 0.05);
+        $this->get('/cups')->assertInertia(fn (AssertableInertia $page) => $page->count('cups', 2));
+        $this->get('/schedule')->assertInertia(fn (AssertableInertia $page) => $page->where('schedule.missed', fn (mixed $n): bool => is_int($n) && $n > 0)->has('schedule.sessions.0'));
+        self::assertSame(2, $painter->timers()->where('ends_at', '>', now())->count());
+        Queue::assertPushed(ReadSheetPhoto::class, 1);
+        Queue::assertPushed(ProposeFigure::class, 1);
+        self::assertSame(24, SwatchSheet::query()->withCount('fields')->sole()->getAttribute('fields_count'));
+        // Once: not again at the next start, nor for a painter who has begun.
+        $this->seed(MidLifeSeeder::class);
+        self::assertSame(2, $painter->cups()->count());
+        // A figure without a colour is told so at once.
+        $sentries = $painter->figures()->where('name', 'Six reed sentries')->firstOrFail();
+        $this->postJson("/figures/{$sentries->id}/proposal-searches")->assertUnprocessable()->assertJsonPath('errors.figure.0', fn (string $words): bool => str_contains($words, 'take some from a reference'));
     }
 }

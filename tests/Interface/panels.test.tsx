@@ -54,6 +54,7 @@ describe('proposals for an area', () => {
     const page = (areaId: number | null = 11) =>
         render(
             <ProposalsPage
+                search={null}
                 figure={figure()}
                 areas={[
                     {

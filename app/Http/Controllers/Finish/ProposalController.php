@@ -21,6 +21,7 @@ use App\Models\Shelf\Paint;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
 
@@ -37,6 +38,8 @@ final class ProposalController
             'areaId' => static fn () => $area?->exists ? $area->id : null,
             'version' => static fn () => $area?->exists ? $area->version : null,
             'pots' => static fn () => array_values($painter->paints->map(static fn (Paint $p) => PotProps::of($p))->all()),
+            // The last one asked for: it runs on, or waits to be chosen from, while its page is closed.
+            'search' => static fn () => ($last = ProposalSearchRecord::query()->where('figure_id', $figure->id)->where('state', '!=', 'failed')->latest('id')->first()) === null ? null : ProposalSearchProps::of($last),
         ]);
     }
 
@@ -52,7 +55,11 @@ final class ProposalController
         return new JsonResponse(OneMorePotProps::of($propose->oneMorePot($figure, $area, $painter, $request->boolean('brushOnly'))));
     }
 
-    /** Starts a search for the whole figure in the queue. */
+    /**
+     * Starts a search for the whole figure in the queue.
+     *
+     * @throws ValidationException when no area has a colour to match
+     */
     public function store(Request $request, Figure $figure, #[CurrentUser] Painter $painter): JsonResponse
     {
         $request->validate([
@@ -61,6 +68,10 @@ final class ProposalController
             'only' => ['sometimes', 'nullable', 'array', 'list'],
             'only.*' => ['integer'],
         ]);
+        // Told at once: the queue would only fail.
+        if ($figure->areas()->whereHas('samples')->doesntExist()) {
+            throw ValidationException::withMessages(['figure' => 'No area of this figure has a colour to match yet: take some from a reference first.']);
+        }
         $search = new ProposalSearchRecord(['figure_id' => $figure->id, 'request' => [
             'brushOnly' => $request->boolean('brushOnly'),
             'mostPots' => $request->filled('mostPots') ? $request->integer('mostPots') : null,

@@ -20,6 +20,7 @@ import type {
     PotProps,
     ProposalAnswerProps,
     ProposalProps,
+    ProposalSearchProps,
     LayerProps,
 } from '@/types/generated';
 import { PotChooser } from './pot-chooser';
@@ -31,12 +32,14 @@ type Props = {
     areaId: number | null;
     version: number | null;
     pots: PotProps[];
+    /** The last one for the whole figure, running or done. */
+    search: ProposalSearchProps | null;
 };
 
 const WHOLE = 'whole';
 
 /** Complete finishes that could be painted, side by side. */
-export default function ProposalsPage({ figure, areas, areaId, version, pots }: Props) {
+export default function ProposalsPage({ figure, areas, areaId, version, pots, search }: Props) {
     const [brushOnly, setBrushOnly] = useState(false);
     const [only, setOnly] = useState<number[] | null>(null);
     const area = areas.find((a) => a.id === areaId);
@@ -86,6 +89,7 @@ export default function ProposalsPage({ figure, areas, areaId, version, pots }: 
                     />
                 ) : (
                     <WholeFigure
+                        last={brushOnly || only !== null ? null : search}
                         key={`${brushOnly} ${only?.join(' ')}`}
                         figure={figure}
                         brushOnly={brushOnly}

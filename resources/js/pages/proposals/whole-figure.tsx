@@ -12,7 +12,9 @@ import type { AreaProposalProps, FigureProposalProps, FigureProps, ProposalSearc
 const ASK_AGAIN = 500;
 
 /** Finishes for all areas that share pots; searched for in the queue. */
-export function WholeFigure(props: { figure: FigureProps; brushOnly: boolean; only: number[] | null }) {
+type Props = { figure: FigureProps; brushOnly: boolean; only: number[] | null; last: ProposalSearchProps | null };
+
+export function WholeFigure(props: Props) {
     const whole = useWholeFigure(props);
     const { search, problem, answer } = whole;
 
@@ -36,17 +38,9 @@ export function WholeFigure(props: { figure: FigureProps; brushOnly: boolean; on
 
 type Whole = ReturnType<typeof useWholeFigure>;
 
-function useWholeFigure({
-    figure,
-    brushOnly,
-    only,
-}: {
-    figure: FigureProps;
-    brushOnly: boolean;
-    only: number[] | null;
-}) {
+function useWholeFigure({ figure, brushOnly, only, last }: Props) {
     const [most, setMost] = useState(0);
-    const [search, setSearch] = useState<ProposalSearchProps | null>(null);
+    const [search, setSearch] = useState<ProposalSearchProps | null>(last);
     const [problem, setProblem] = useState<string | null>(null);
     const [adopted, setAdopted] = useState<number[]>([]);
     const running = search !== null && ['waiting', 'running'].includes(search.state);

@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use App\Actions\Bench\PlanSessions;
+use App\Actions\Cups\FillCup;
+use App\Actions\Shelf\FitHand;
+use App\Devices\ColourReader;
+use App\Http\Controllers\SignInController;
+use App\Jobs\ProposeFigure;
+use App\Jobs\ReadSheetPhoto;
+use App\Jobs\Turn;
+use App\Models\Brief\Figure;
+use App\Models\Cups\CupAct;
+use App\Models\Cups\CupRecord;
+use App\Models\Finish\LayerRecord;
+use App\Models\Finish\ProposalSearchRecord;
+use App\Models\Painter;
+use App\Models\Shelf\ChipRecord;
+use App\Models\Shelf\Paint;
+use App\Models\Shelf\SwatchSheet;
+use Hyalin\Colour\Srgb;
+use Hyalin\Finish\Technique;
+use Hyalin\Finish\Zone;
+use Hyalin\Optics\OpticsQuality;
+use Hyalin\Sheet\SheetLayout;
+use Illuminate\Database\Seeder;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/**
+ * The demo in the middle of its life, times relative to its first start: a hand that is calibrated, cups open, a mask and glue waiting,
+ * sessions planned of which one was missed, a swatch sheet that was photographed, and finishes proposed for the figure that has none.
+ * What takes long is left to the queue worker. Only bin/demo asks for it; a painter who has begun is left alone.
+ */
+final class MidLifeSeeder extends Seeder
+{
+    private const JUST_MADE_MINUTES = 15;
+
+    private const MISSED_DAYS = 4;
+
+    /** Technique, pot, card, coats of the chips that the hand is learnt from. */
+    private const CHIPS = [
+        [Technique::BaseCoat, 'Kelp Brown', 0.035, 1], [Technique::BaseCoat, 'Kelp Brown', 0.88, 1], [Technique::BaseCoat, 'Lamp Ochre', 0.035, 1], [Technique::BaseCoat, 'Lamp Ochre', 0.88, 2],
+        [Technique::Wash, 'Wet Slate', 0.88, 1], [Technique::Wash, 'Wet Slate', 0.035, 1],
+    ];
+
+    /** Area of Keeper Maude whose mix stands in a cup, batches of it, and mL used. */
+    private const CUPS = [['Oilskin', 3, 0.25], ['Jersey', 2, 0.1]];
+
+    /** What the painter wants of the Moth Regent, by area: the middle of its ramp. */
+    private const REGENT = ['Wing eyes' => '#7a1f2e', 'Hind wing dust' => '#9a8aa6', 'Collar' => '#c8a24a', 'Face' => '#e6ddd0'];
+
+    public function run(): void
+    {
+        $painter = Painter::query()->where('email', SignInController::DEMO_EMAIL)->first();
+        if ($painter === null || $painter->created_at < now()->subMinutes(self::JUST_MADE_MINUTES) || $painter->cups()->exists() || $painter->schedule()->exists()) {
+            return;
+        }
+        DB::transaction(function () use ($painter): void {
+            $this->calibrate($painter);
+            $this->fillCups($painter);
+            $this->wait($painter);
+            $this->plan($painter);
+            $this->chooseColours($this->figure($painter, 'The Moth Regent'));
+        });
+        // Without a worker there is nobody to do it later.
+        if (config('queue.default') !== 'sync') {
+            $this->photographSheet($painter);
+            $this->propose($painter);
+        }
+    }
+
+    private function calibrate(Painter $painter): void
+    {
+        $techniques = [];
+        foreach (self::CHIPS as [$technique, $name, $card, $coats]) {
+            $pot = $painter->paints()->where('name', $name)->firstOrFail();
+            $chip = new ChipRecord([
+                'technique' => $technique, 'paint_id' => $pot->id, 'thinner' => 0.0, 'coats' => $coats, 'card' => $card,
+                'read' => app(ColourReader::class)->readChip($pot, $technique, 0.0, $coats, $card)->values,
+            ]);
+            $chip->painter_id = $painter->id;
+            $chip->save();
+            $techniques[$technique->value] = $technique;
+        }
+        foreach ($techniques as $technique) {
+            app(FitHand::class)($painter, $technique);
+        }
+    }
+
+    private function fillCups(Painter $painter): void
+    {
+        $figure = $this->figure($painter, 'Keeper Maude of Skerrow Ness');
+        foreach (self::CUPS as [$name, $batches, $used]) {
+            $area = $figure->areas()->where('name', $name)->with('layers.paints.paint')->firstOrFail();
+            $layer = $area->layers->sortByDesc(static fn (LayerRecord $l): int => $l->paints->count())->first();
+            $cup = new CupRecord(['name' => "{$name}, {$layer?->technique->value}", 'area_id' => $area->id]);
+            $cup->painter_id = $painter->id;
+            $cup->save();
+            foreach ($layer->paints ?? [] as $drops) {
+                app(FillCup::class)($cup, Str::ulid()->toBase32(), CupAct::Add, $drops->paint, FillCup::drops($batches * $drops->drops, $drops->paint));
+            }
+            app(FillCup::class)($cup, Str::ulid()->toBase32(), CupAct::Use, null, $used);
+        }
+    }
+
+    private function wait(Painter $painter): void
+    {
+        foreach (['mask of the lantern may come off' => 25, 'glue of the heron has set' => 140] as $what => $minutes) {
+            $painter->timers()->create(['key' => Str::ulid()->toBase32(), 'what' => $what, 'ends_at' => now()->addMinutes($minutes)]);
+        }
+    }
+
+    /** Planned some days ago: the session since then was missed. */
+    private function plan(Painter $painter): void
+    {
+        $painter->bench_exceptions = [now()->addDays(9)->toDateString() => null];
+        $painter->save();
+        app(PlanSessions::class)($painter, $painter->figures()->get(), now()->subDays(self::MISSED_DAYS)->toImmutable());
+    }
+
+    private function chooseColours(Figure $figure): void
+    {
+        foreach ($figure->areas()->get() as $area) {
+            $hex = self::REGENT[$area->name] ?? null;
+            if ($hex !== null) {
+                $lab = Srgb::hex($hex)->toXyz()->toLab();
+                $area->samples()->create(['zone' => Zone::Mid, 'method' => 'named', 'source' => $hex, 'outline' => [], 'lightness' => $lab->lightness, 'a' => $lab->a, 'b' => $lab->b, 'spread' => 0.0, 'pixels' => 0, 'clipped' => 0.0]);
+            }
+        }
+    }
+
+    private function photographSheet(Painter $painter): void
+    {
+        $white = $painter->paints()->where('name', 'Chalk White')->firstOrFail();
+        $pots = $painter->paints()->where('quality', OpticsQuality::Estimated)->get()->filter(static fn (Paint $p): bool => $p->pot()->isMixed())->take(SheetLayout::mostFields() - 1);
+        $sheet = new SwatchSheet(['white_id' => $white->id]);
+        $sheet->painter_id = $painter->id;
+        $sheet->save();
+        $sheet->fields()->createMany(array_map(static fn (int $position, Paint $pot): array => ['position' => $position, 'paint_id' => $pot->id], range(0, $pots->count()), [$white, ...$pots->values()->all()]));
+        ReadSheetPhoto::dispatch($sheet->photos()->create())->onQueue(Turn::SHORT);
+    }
+
+    private function propose(Painter $painter): void
+    {
+        $search = new ProposalSearchRecord(['figure_id' => $this->figure($painter, 'The Moth Regent')->id, 'request' => ['brushOnly' => false, 'mostPots' => null, 'only' => null]]);
+        $search->painter_id = $painter->id;
+        $search->save();
+        ProposeFigure::dispatch($search)->onQueue(Turn::LONG);
+    }
+
+    private function figure(Painter $painter, string $name): Figure
+    {
+        return $painter->figures()->where('name', $name)->firstOrFail();
+    }
+}
