@@ -12,7 +12,7 @@ use Symfony\Component\Process\Process;
  */
 final class ServeTest extends PlainTestCase
 {
-    private const PATIENCE = 40.0;
+    private const PATIENCE = 90.0;
 
     private string $folder;
 
