@@ -33,6 +33,12 @@ final class BackupTest extends PlainTestCase
         touch("{$this->folder}/one.sqlite");
         $this->artisan('one', 'migrate', '--force');
         $this->artisan('one', 'db:seed', '--force');
+        // A photo of a swatch sheet, and its flattened picture.
+        $database = new PDO("sqlite:{$this->folder}/one.sqlite");
+        $database->exec("insert into swatch_sheets (painter_id) values (1); insert into sheet_photos (sheet_id, path) values (1, 'pictures/SHEET.photo')");
+        foreach (['SHEET.photo', 'SHEET.photo.flat.jpg'] as $file) {
+            file_put_contents("{$this->folder}/one-files/pictures/{$file}", $file);
+        }
         // Somebody works all the while.
         $busy = new Process(['php', '-r', '$d = new PDO("sqlite:".$argv[1]); $d->exec("pragma busy_timeout = 20000"); for ($n = 0; ; $n++) { $d->exec("update figures set about = \"$n\""); usleep(500); }', '--', "{$this->folder}/one.sqlite"]);
         $busy->start();
@@ -45,6 +51,7 @@ final class BackupTest extends PlainTestCase
         $this->artisan('two', 'hyalin:backup', "{$this->folder}/again.zip");
         [$first, $second] = [self::held("{$this->folder}/all.zip"), self::held("{$this->folder}/again.zip")];
         self::assertGreaterThan(40, count($first));
+        self::assertArrayHasKey('files/pictures/SHEET.photo.flat.jpg', $second);
         self::assertSame(['tables/light_studies.jsonl'], array_keys(array_diff_assoc($first, $second)));
         self::assertSame(array_keys($first), array_keys($second));
 

@@ -126,7 +126,11 @@ final class BackupWriter
                 }
             }
         }
-        $named = array_filter([...$named, ...$this->database->table('meshes')->whereNotNull('whole_path')->pluck('whole_path')->all()], is_string(...));
+        // What a bench file leaves out: the print files of meshes that were made coarser, and photos of swatch sheets.
+        foreach ([['meshes', 'whole_path'], ['sheet_photos', 'path']] as [$table, $column]) {
+            $named = [...$named, ...$this->database->table($table)->whereNotNull($column)->pluck($column)->all()];
+        }
+        $named = array_filter($named, is_string(...));
         $all = [];
         foreach (self::FOLDERS as $folder) {
             foreach ($this->disk->allFiles($folder) as $file) {
