@@ -7,6 +7,7 @@ use Tests\Bench\LightBench;
 use Tests\Bench\MatchBench;
 use Tests\Bench\MixBench;
 use Tests\Bench\OrderBench;
+use Tests\Bench\SheetBench;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
@@ -22,3 +23,4 @@ printf(
 (new MatchBench)->run();
 (new OrderBench)->run();
 (new LightBench)->run();
+(new SheetBench)->run();

@@ -1,7 +1,7 @@
 import { Head, Link, router, usePage } from '@inertiajs/react';
 import clsx from 'clsx';
 import { Keyboard, Lamp, LogOut, Sun } from 'lucide-react';
-import { useState, type ReactNode, type Dispatch, type SetStateAction } from 'react';
+import { useEffect, useRef, useState, type ReactNode, type Dispatch, type SetStateAction } from 'react';
 import { applySurround, currentSurround } from '@/shared/lib/surround';
 import { url } from '@/shared/lib/url';
 import { useKeys } from '@/shared/lib/use-keys';
@@ -44,7 +44,7 @@ export function Shell({
             >
                 Skip to content
             </a>
-            <header className="flex flex-wrap items-stretch justify-between gap-x-6 border-b border-strong px-4 print:hidden">
+            <header className="flex flex-wrap items-stretch justify-between gap-x-2 border-b border-strong px-3 sm:gap-x-6 sm:px-4 print:hidden">
                 <PainterNav figure={figure} setShelf={setShelf} />
                 {figure !== undefined && <Stages figure={figure} />}
                 <Tools
@@ -73,10 +73,18 @@ export function Shell({
 }
 
 function Stages({ figure }: { figure: FigureProps }) {
+    const stages = useRef<HTMLElement>(null);
+    // On a phone the stage one is at may lie outside of what is seen of them.
+    useEffect(() => {
+        const nav = stages.current;
+        const here = nav?.querySelector<HTMLElement>('[aria-current]');
+        if (nav && here) nav.scrollLeft = here.offsetLeft - (nav.clientWidth - here.clientWidth) / 2;
+    }, []);
     return (
         <nav
+            ref={stages}
             aria-label={`Stages of ${figure.name}`}
-            className="order-last flex w-full min-w-0 items-stretch overflow-x-auto lg:order-none lg:w-auto lg:flex-1"
+            className="relative order-last flex w-full min-w-0 items-stretch overflow-x-auto lg:order-none lg:w-auto lg:flex-1"
         >
             <span
                 className="hidden max-w-36 shrink-0 self-center truncate pr-3 text-sm font-semibold xl:block"
@@ -138,7 +146,14 @@ function Tools({ onHelp }: { onHelp: () => void }) {
             >
                 {surround === 'day' ? <Lamp size={18} aria-hidden /> : <Sun size={18} aria-hidden />}
             </button>
-            <button type="button" className={button} title="Keys" aria-label="Keyboard shortcuts" onClick={onHelp}>
+            {/* A phone has no keys, and its header is one line. */}
+            <button
+                type="button"
+                className={clsx(button, 'max-sm:hidden')}
+                title="Keys"
+                aria-label="Keyboard shortcuts"
+                onClick={onHelp}
+            >
                 <Keyboard size={18} aria-hidden />
             </button>
             {painter !== null && (
@@ -197,10 +212,10 @@ function PainterNav({
     setShelf: Dispatch<SetStateAction<boolean>>;
 }) {
     return (
-        <nav aria-label="Painter" className="flex items-center gap-4 py-1.5">
+        <nav aria-label="Painter" className="flex items-center gap-3 py-1.5 sm:gap-4">
             <Link href={url('home')} className="flex items-center gap-2 text-base font-bold">
                 <img src="/icon.svg" alt="" width={22} height={22} />
-                Hyalin
+                <span className="max-sm:sr-only">Hyalin</span>
             </Link>
             {figure === undefined ? (
                 <Link href={url('shelf')} className="text-sm underline-offset-4 hover:underline">

@@ -40,7 +40,7 @@ export default function ReferencesPage(props: Props) {
     return (
         <Shell title={`References of ${figure.name}`} figure={figure} keys={KEYS} wide>
             <div className="flex min-h-full flex-col lg:h-full lg:flex-row">
-                <section className="flex min-h-[60vh] min-w-0 flex-1 flex-col lg:min-h-0">
+                <section className="flex h-[60vh] min-w-0 flex-none flex-col lg:h-auto lg:min-h-0 lg:flex-1">
                     <BoardBar board={board} />
                     {problem !== null && (
                         <div className="px-4 py-2">
