@@ -92,6 +92,7 @@ Route::middleware('auth')->group(function (): void {
     });
     Route::post('/shelf/list/look', [PotListController::class, 'look'])->name('pot-list.look');
     Route::post('/shelf/list/caps', [PotListController::class, 'caps'])->name('pot-list.caps');
+    Route::post('/shelf/borrowed', [PotListController::class, 'borrow'])->name('pot-list.borrow');
     Route::post('/shelf/list', [PotListController::class, 'store'])->name('pot-list.store');
     Route::post('/shelf/paints', [PaintController::class, 'store'])->name('paints.store');
     Route::middleware('can:own,paint')->group(function (): void {

@@ -7,7 +7,9 @@ namespace Tests\Feature;
 use App\Models\Shelf\Paint;
 use Hyalin\Optics\OpticsQuality;
 use Hyalin\Pot\ColourWords;
+use Hyalin\Pot\PotKind;
 use Illuminate\Http\UploadedFile;
+use Inertia\Testing\AssertableInertia;
 use Tests\Support\Node;
 
 /**
@@ -50,6 +52,21 @@ final class PotListTest extends TestCase
         $this->get('/sheets')->assertOk();
         $this->deleteJson("/shelf/imports/{$id}")->assertOk();
         self::assertSame(1, Paint::query()->count());
+    }
+
+    public function test_the_demos_shelf_is_borrowed_to_try_and_returned_in_one_press(): void
+    {
+        $mine = $this->pot('Mine', '#705040');
+        $this->get('/shelf')->assertInertia(fn (AssertableInertia $page) => $page->where('page.borrowed', null));
+        $id = $this->postJson('/shelf/borrowed')->assertAccepted()->json('id');
+        self::assertIsInt($id);
+        self::assertSame(101, Paint::query()->count());
+        self::assertSame([PotKind::Acrylic, '#e4e3da'], [Paint::query()->where('name', 'Gull')->sole()->kind, Paint::query()->where('name', 'Gull')->sole()->thick_hex]);
+        $this->painter->unsetRelations();
+        $this->get('/shelf')->assertInertia(fn (AssertableInertia $page) => $page->where('page.borrowed', $id)->count('page.paints', 101));
+        $this->deleteJson("/shelf/imports/{$id}")->assertOk();
+        self::assertSame([$mine->id], Paint::query()->pluck('id')->all());
+        $this->get('/shelf')->assertInertia(fn (AssertableInertia $page) => $page->where('page.borrowed', null));
     }
 
     public function test_a_list_that_cannot_be_added_says_why_and_adds_nothing(): void

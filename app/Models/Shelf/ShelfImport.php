@@ -24,6 +24,9 @@ final class ShelfImport extends Model
 {
     use OwnedByPainter;
 
+    /** Name of the file that stands for the demo's shelf, lent to whoever has none yet. */
+    public const BORROWED = 'the shelf of the demo';
+
     protected $guarded = ['id', 'painter_id'];
 
     protected $attributes = ['state' => 'waiting', 'progress' => 0.0];

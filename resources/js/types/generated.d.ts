@@ -1148,6 +1148,7 @@ export interface ShelfPageProps {
     fields: Array<PotFieldProps>;
     flakes: Array<string>;
     clear: Array<string>;
+    borrowed: number | null;
 }
 
 export interface ShelfPreviewProps {

@@ -29,6 +29,9 @@ use Illuminate\Validation\ValidationException;
  */
 final class PotListController
 {
+    /** What of the demo's pots is lent: as they are described, none of them measured. */
+    private const BORROWED = ['maker', 'name', 'kind', 'sheen', 'colour', 'opacity', 'strength', 'level', 'note'];
+
     /** What a list says, and what is guessed from its words; nothing is added. */
     public function look(Request $request, #[CurrentUser] Painter $painter): JsonResponse
     {
@@ -50,6 +53,23 @@ final class PotListController
     public function caps(CapsPhotoRequest $request): JsonResponse
     {
         return new JsonResponse(['hexes' => $request->colours()]);
+    }
+
+    /** The demo's shelf to try with, for whoever has no pots typed in yet; it goes back in one press. */
+    public function borrow(#[CurrentUser] Painter $painter): JsonResponse
+    {
+        $lines = file(database_path('demo/shelf.csv'), FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES) ?: [];
+        $rows = array_map(static fn (string $line): array => str_getcsv($line, ',', '"', ''), $lines);
+        $header = array_map(strval(...), array_shift($rows) ?? []);
+        $import = new ShelfImport(['file_name' => ShelfImport::BORROWED, 'text' => Csv::write(self::BORROWED, array_map(
+            static fn (array $row): array => array_map(static fn (string $column): string => (string) ($row[(int) array_search($column, $header, true)] ?? ''), self::BORROWED),
+            $rows,
+        ))]);
+        $import->painter_id = $painter->id;
+        $import->save();
+        ImportShelfFile::dispatch($import)->onQueue(Turn::SHORT);
+
+        return new JsonResponse(ShelfImportProps::of($import->refresh()), JsonResponse::HTTP_ACCEPTED);
     }
 
     /**

@@ -6,6 +6,7 @@ namespace App\Http\Props\Shelf;
 
 use App\Models\Painter;
 use App\Models\Shelf\Paint;
+use App\Models\Shelf\ShelfImport;
 use Hyalin\Pot\PotKind;
 
 final readonly class ShelfPageProps
@@ -15,8 +16,9 @@ final readonly class ShelfPageProps
      * @param  list<PotFieldProps>  $fields that describe a pot, in the order of its form
      * @param  list<string>  $flakes  kinds with a second face
      * @param  list<string>  $clear  kinds that are no paint: they may have a tint
+     * @param  int|null  $borrowed  the import that the demo's shelf came by; null where it is not lent
      */
-    public function __construct(public array $paints, public array $fields, public array $flakes, public array $clear)
+    public function __construct(public array $paints, public array $fields, public array $flakes, public array $clear, public ?int $borrowed)
     {
     }
 
@@ -27,6 +29,7 @@ final readonly class ShelfPageProps
             PotFieldProps::all(),
             array_column(array_filter(PotKind::cases(), static fn (PotKind $k): bool => $k->usual()->isFlake), 'value'),
             array_column(array_filter(PotKind::cases(), static fn (PotKind $k): bool => $k->isClear()), 'value'),
+            ShelfImport::query()->where('painter_id', $painter->id)->where('file_name', ShelfImport::BORROWED)->where('state', 'done')->latest('id')->first()?->id,
         );
     }
 }

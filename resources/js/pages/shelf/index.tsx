@@ -13,7 +13,7 @@ import { Button } from '@/shared/ui/button';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
 import { Sheet } from '@/shared/ui/sheet';
-import type { PaintProps, ShelfPageProps } from '@/types/generated';
+import type { PaintProps, ShelfImportProps, ShelfPageProps } from '@/types/generated';
 
 const KEYS = [
     ['/', 'search'],
@@ -21,6 +21,8 @@ const KEYS = [
     ['arrows', 'move among the pots'],
     ['Enter', 'open a pot'],
 ] as const;
+
+const ASK_AGAIN = 400;
 
 const ORDERS: readonly { value: Order; label: string }[] = [
     { value: 'shelf', label: 'shelf order' },
@@ -38,11 +40,8 @@ export default function ShelfPage(props: { page: ShelfPageProps }) {
             <div className="flex flex-col gap-4">
                 <ShelfHead shelf={shelf} />
                 {removed !== null && <RemovedPot removed={removed} setRemoved={setRemoved} reload={reload} />}
-                {page.paints.length === 0 && (
-                    <p className="text-base">
-                        The shelf is empty. Add several pots from a list of their names, or one by its colour.
-                    </p>
-                )}
+                {page.paints.length === 0 && <EmptyShelf shelf={shelf} />}
+                {page.borrowed !== null && <Borrowed id={page.borrowed} reload={reload} />}
                 {page.paints.length > 0 && shown.length === 0 && <p className="text-base">No match.</p>}
                 <ul ref={grid} className="grid grid-cols-1 gap-3 sm:grid-cols-[repeat(auto-fill,minmax(15.5rem,1fr))]">
                     {shown.map((paint) => (
@@ -271,6 +270,59 @@ function ShelfHead({ shelf }: { shelf: Shelf }) {
             </Button>
             <ShelfTools setFiles={setFiles} />
         </header>
+    );
+}
+
+/** Nothing on it yet: the ways to fill it, the quickest first. */
+function EmptyShelf({ shelf }: { shelf: Shelf }) {
+    const [busy, setBusy] = useState(false);
+    const borrow = async () => {
+        setBusy(true);
+        let now = await send<ShelfImportProps>('POST', url('pot-list.borrow'));
+        while (now.state === 'waiting' || now.state === 'running') {
+            await new Promise((resolve) => window.setTimeout(resolve, ASK_AGAIN));
+            now = await send<ShelfImportProps>('GET', url('shelf-imports.show', { shelfImport: now.id }));
+        }
+        setBusy(false);
+        shelf.reload();
+    };
+    return (
+        <div className="flex flex-col items-start gap-3">
+            <p className="max-w-prose text-base">
+                The shelf is empty. A list of names is enough to begin: colours and kinds are guessed from the words,
+                and one photo of a swatch sheet measures 24 pots later.
+            </p>
+            <div className="flex flex-wrap gap-3">
+                <Button
+                    look="main"
+                    onClick={() => {
+                        shelf.setListing(true);
+                    }}
+                >
+                    Add several pots
+                </Button>
+                <Button disabled={busy} onClick={() => void borrow()}>
+                    {busy ? 'Borrowing ...' : "Borrow the demo's shelf to try"}
+                </Button>
+            </div>
+        </div>
+    );
+}
+
+function Borrowed({ id, reload }: { id: number; reload: () => void }) {
+    return (
+        <Notice>
+            This is the shelf of the demo, borrowed to try with.{' '}
+            <button
+                type="button"
+                className="font-bold underline"
+                onClick={() => {
+                    void send('DELETE', url('shelf-imports.destroy', { shelfImport: id })).then(reload);
+                }}
+            >
+                Return it
+            </button>
+        </Notice>
     );
 }
 
