@@ -17,6 +17,7 @@ import { Choice } from '@/shared/ui/choice';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
 import { Tick } from '@/shared/ui/tick';
+import { Term } from '@/shared/ui/term';
 import type {
     ComparedAreaProps,
     CorrectionProps,
@@ -213,7 +214,8 @@ function Verdict({ comparison }: { comparison: Comparison }) {
     const { mean, found, off, farthest } = comparison;
     return (
         <p className="text-sm">
-            <strong className="text-lg">{one(mean)}</strong> average ΔE (CIEDE2000) over {many(found.length, 'area')};{' '}
+            <strong className="text-lg">{one(mean)}</strong> average <Term name="ΔE">ΔE</Term> (CIEDE2000) over{' '}
+            {many(found.length, 'area')};{' '}
             {off.length === 0
                 ? 'all within tolerance: nothing to do.'
                 : `${many(off.length, 'area')} out of tolerance.`}{' '}

@@ -10,6 +10,7 @@ import { Button } from '@/shared/ui/button';
 import { Choice } from '@/shared/ui/choice';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
+import { Term } from '@/shared/ui/term';
 import type {
     AreaProps,
     FigureProps,
@@ -260,7 +261,8 @@ function ProposalCard({
             </div>
             <Matches matches={proposal.section.matches} spreads={proposal.section.spreads} />
             <p className="text-sm">
-                ΔE <strong className="text-lg">{one(proposal.total)}</strong> on average, {one(proposal.worst)} at most
+                <Term name="ΔE" /> <strong className="text-lg">{one(proposal.total)}</strong> on average,{' '}
+                {one(proposal.worst)} at most
             </p>
             <p className="text-xs text-quiet">
                 {many(proposal.layers.length, 'layer')}, {many(proposal.cups, 'cup')},{' '}

@@ -11,6 +11,7 @@ import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
 import { PotMark } from '@/shared/ui/pot-mark';
 import { Tick, ticked } from '@/shared/ui/tick';
+import { Term } from '@/shared/ui/term';
 import type { SheetPotProps, SheetRowProps, Technique } from '@/types/generated';
 import { Strips, type Strip } from './strips';
 
@@ -70,14 +71,15 @@ function NewSheet({ choice, pots, techniques }: Props & { choice: NewSheetState 
                 New swatch sheet
             </h1>
             <p className="max-w-prose text-base">
-                Print a sheet, paint one coat of each pot over black and paper, a thick blob and a tint, let it dry, and
-                photograph it with your phone. One photo measures up to {MOST} pots.
+                Print a sheet, paint one coat of each pot over black and paper, a thick blob and a <Term name="tint" />,
+                let it dry, and photograph it with your phone. One photo measures up to {MOST} pots.
             </p>
             <Settings choice={choice} pots={pots} />
             <div className="flex items-baseline gap-3">
                 <h2 className="text-lg font-semibold">Pots</h2>
                 <span className="text-sm text-quiet">
-                    most useful to measure first; ΔE is how sure one coat is (estimate)
+                    most useful to measure first; <Term name="ΔE" /> is how sure one coat is (
+                    <Term name="estimate" />)
                 </span>
                 <span className="ml-auto text-sm whitespace-nowrap" role="status">
                     {fields} of {MOST} fields

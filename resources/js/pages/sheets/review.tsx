@@ -3,6 +3,7 @@ import { many, one } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
 import { Tick, ticked } from '@/shared/ui/tick';
+import { Term } from '@/shared/ui/term';
 import type { SheetFieldProps, SheetFieldReadingProps, SheetPlaceProps, SheetReviewProps } from '@/types/generated';
 import { expectedWords } from './show';
 
@@ -83,7 +84,7 @@ function Print({ review }: { review: SheetReviewProps }) {
                 style={{ background: review.paper.hex }}
                 aria-hidden
             />
-            paper L* {one(review.paper.lab[0] ?? 0)}
+            paper <Term name="L*" /> {one(review.paper.lab[0] ?? 0)}
             <span
                 className="ml-2 inline-block h-6 w-6 border border-ink"
                 style={{ background: review.black.hex }}

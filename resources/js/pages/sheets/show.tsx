@@ -9,6 +9,7 @@ import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
 import { Field } from '@/shared/ui/field';
 import { Notice } from '@/shared/ui/notice';
+import { Term } from '@/shared/ui/term';
 import type { PotProps, SheetFieldProps, SheetPhotoProps, SheetReviewProps } from '@/types/generated';
 import { PhotoButtons } from './photo-buttons';
 import { Review } from './review';
@@ -173,7 +174,8 @@ function Instructions({ white, fields }: SheetPage) {
                 {white === null ? '' : `, one drop in five of ${white.name} into the lower one`}.
             </li>
             <li>
-                When it is dry, lay a grey card or a chart of 24 patches on its place and photograph the whole sheet.
+                When it is dry, lay a grey card or a <Term name="chart" /> of 24 patches on its place and photograph the
+                whole sheet.
             </li>
         </ol>
     );
