@@ -54,7 +54,12 @@ final class FitSheet
     private const CLIPPED = 0.1;
 
     /** A coat that came out as thick was two, or as thin none. */
-    private const TWO_COATS = 1.6;
+    private const TWO_COATS = 1.45;
+
+    /** CIEDE2000 of a coat that is no reason to ask, and a spread of coats that takes two for two. */
+    private const FITS_WELL = 0.4;
+
+    private const ANY_THICKNESS = 0.6;
 
     private const THIN = 0.5;
 
@@ -117,20 +122,40 @@ final class FitSheet
                 return FieldFit::unusable('One half of the coat is not in the picture.');
             }
             $tint = isset($painted['tint']) && $white !== null ? $read(Place::Tint) : null;
-            $measured = PotMeasurement::solve(SwatchReadings::of(
+            $solved = static fn (float $spread): PotMeasurement => PotMeasurement::solve(SwatchReadings::of(
                 $black,
                 $whitePaper,
                 self::bare($colours->black),
                 self::bare($colours->paper),
                 isset($painted['thick']) ? $read(Place::Thick) : null,
                 $tint === null || $white === null ? [] : [new TintReading($tint, $white)],
-                max(0.05, $painter->coat_spread),
+                $spread,
             ), $film);
+            $measured = self::asThickAsItIs($solved, max(0.05, $painter->coat_spread));
         } catch (InvalidInput $e) {
             return FieldFit::unusable(ucfirst($e->getMessage()).'.');
         }
 
         return self::fitted($field->paint, $measured);
+    }
+
+    /**
+     * Two coats for one are taken for an uneven hand as long as that can be; where the coats fit badly, they may be of any thickness.
+     *
+     * @param  callable(float): PotMeasurement  $solved  by how much one coat differs from the next
+     *
+     * @throws InvalidInput
+     */
+    private static function asThickAsItIs(callable $solved, float $spread): PotMeasurement
+    {
+        $measured = $solved($spread);
+        if (max($measured->residuals['overBlack'] ?? 0.0, $measured->residuals['overWhite'] ?? 0.0) < self::FITS_WELL) {
+            return $measured;
+        }
+        $wide = $solved(self::ANY_THICKNESS);
+        $thickest = max(array_values($wide->coats) ?: [1.0]);
+
+        return $thickest > self::TWO_COATS || min(array_values($wide->coats) ?: [1.0]) < self::THIN ? $wide : $measured;
     }
 
     private static function fitted(Paint $pot, PotMeasurement $measured): FieldFit
