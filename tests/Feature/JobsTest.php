@@ -72,14 +72,14 @@ final class JobsTest extends TestCase
     public function test_a_painters_second_long_job_waits_for_the_first_of_others(): void
     {
         $figure = $this->figure();
-        $this->area($figure);
+        $this->sample($this->area($figure), 'mid', '#5c7434');
         $this->pot('Reed Green', '#5c7434');
         foreach ([1, 2] as $_) {
             $this->postJson("/figures/{$figure->id}/proposal-searches")->assertSuccessful();
         }
         $other = Painter::factory()->create()->refresh();
         $theirs = $this->figure($other);
-        $this->area($theirs);
+        $this->sample($this->area($theirs), 'mid', '#5c7434');
         $this->actingAs($other);
         $this->pot('Chalk White', '#f4f3ee', owner: $other);
         $this->postJson("/figures/{$theirs->id}/proposal-searches")->assertSuccessful();

@@ -1,9 +1,10 @@
 import { Upload } from 'lucide-react';
 import { useRef, useState } from 'react';
-import { send, upload } from '@/shared/lib/api';
+import { send } from '@/shared/lib/api';
 import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
 import type { SheetPhotoProps } from '@/types/generated';
+import { sendPhoto } from './send-photo';
 
 /** A photo of one's own, or one by the simulated camera. */
 export function PhotoButtons({
@@ -35,9 +36,7 @@ export function PhotoButtons({
                     const file = event.target.files?.[0];
                     event.target.value = '';
                     if (!file) return;
-                    const form = new FormData();
-                    form.append('photo', file, file.name);
-                    take(() => upload<SheetPhotoProps>(url('sheets.photo', { sheet: sheetId }), form, setSent));
+                    take(() => sendPhoto(sheetId, file, setSent));
                 }}
             />
             <Button

@@ -12,6 +12,7 @@ import { Notice } from '@/shared/ui/notice';
 import { Term } from '@/shared/ui/term';
 import type { PotProps, SheetFieldProps, SheetPhotoProps, SheetReviewProps } from '@/types/generated';
 import { PhotoButtons } from './photo-buttons';
+import { sendPhoto } from './send-photo';
 import { Review } from './review';
 
 export type SheetPage = {
@@ -30,7 +31,17 @@ export default function SheetPage(props: SheetPage) {
     const { sheet, fields, photos, review } = props;
     return (
         <Shell title={`Swatch sheet ${sheet.id}`}>
-            <div className="flex flex-col gap-4">
+            <div
+                className="flex flex-col gap-4"
+                onDragOver={(event) => {
+                    event.preventDefault();
+                }}
+                onDrop={(event) => {
+                    event.preventDefault();
+                    const file = event.dataTransfer.files[0];
+                    if (file) void page.add(() => sendPhoto(sheet.id, file));
+                }}
+            >
                 <Head {...props} page={page} />
                 {page.message !== null && <Notice strong>{page.message}</Notice>}
                 {photos.length === 0 && <Instructions {...props} />}
