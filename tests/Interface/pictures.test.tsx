@@ -192,7 +192,7 @@ describe('a photo of the painted piece', () => {
                 compared(12, 'Belt', { mean: 6, worst: 9, isWithin: false }),
             ],
         );
-        expect(screen.getByText(/average ΔE \(CIEDE2000\) over 2 areas/).textContent).toBe(
+        expect(screen.getByText(/\(CIEDE2000\) over 2 areas/).textContent).toBe(
             '4.0 average ΔE (CIEDE2000) over 2 areas; 1 area out of tolerance. Worst: Belt, 9.0 in one zone.',
         );
         expect(screen.getByRole('region', { name: 'Belt' })).toBeTruthy();

@@ -1,11 +1,12 @@
 import { router } from '@inertiajs/react';
-import { Camera, Upload } from 'lucide-react';
-import { useRef, useState } from 'react';
-import { ApiError, send, upload, uploadWords } from '@/shared/lib/api';
+import { Camera } from 'lucide-react';
+import { useState } from 'react';
+import { ApiError, send, upload } from '@/shared/lib/api';
 import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
 import { Pick } from '@/shared/ui/pick';
 import { Sheet } from '@/shared/ui/sheet';
+import { PictureButton } from '@/shared/ui/picture-button';
 import type { Illuminant, PictureProps } from '@/types/generated';
 
 type Neutral = 'grey' | 'chart' | 'none';
@@ -13,21 +14,16 @@ type Neutral = 'grey' | 'chart' | 'none';
 /** A photo of the painted piece: a file, or one by the simulated booth. */
 export function Booth(props: { figureId: number; onProblem: (words: string) => void }) {
     const booth = useBooth(props);
-    const { figureId, input, setOpen, busy, fraction, setFraction, take } = booth;
+    const { figureId, setOpen, busy, fraction, setFraction, take } = booth;
 
     return (
         <div className="flex gap-2">
-            <input
-                ref={input}
-                type="file"
-                accept="image/jpeg,image/png,image/webp"
-                className="sr-only"
-                aria-label="Add a photo of the painted piece"
-                tabIndex={-1}
-                onChange={(event) => {
-                    const file = event.target.files?.[0];
-                    event.target.value = '';
-                    if (!file) return;
+            <PictureButton
+                words="Add a photo"
+                label="Add a photo of the painted piece"
+                busy={busy}
+                fraction={fraction}
+                onFile={(file) => {
                     const form = new FormData();
                     form.append('picture', file, file.name);
                     form.append('kind', 'photo of my painted piece');
@@ -36,9 +32,6 @@ export function Booth(props: { figureId: number; onProblem: (words: string) => v
                     );
                 }}
             />
-            <Button disabled={busy} onClick={() => input.current?.click()}>
-                <Upload size={16} aria-hidden /> {busy ? uploadWords(fraction) : 'Add a photo'}
-            </Button>
             <Button
                 onClick={() => {
                     setOpen(true);
@@ -54,7 +47,6 @@ export function Booth(props: { figureId: number; onProblem: (words: string) => v
 type Booth = ReturnType<typeof useBooth>;
 
 function useBooth({ figureId, onProblem }: { figureId: number; onProblem: (words: string) => void }) {
-    const input = useRef<HTMLInputElement>(null);
     const [open, setOpen] = useState(false);
     const [busy, setBusy] = useState(false);
     const [fraction, setFraction] = useState<number | null>(null);
@@ -78,7 +70,6 @@ function useBooth({ figureId, onProblem }: { figureId: number; onProblem: (words
     }
     return {
         figureId,
-        input,
         open,
         setOpen,
         busy,

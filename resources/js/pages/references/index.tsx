@@ -1,11 +1,11 @@
 import { Link, router } from '@inertiajs/react';
 import clsx from 'clsx';
-import { Trash2, Upload } from 'lucide-react';
-import { useCallback, useEffect, useRef, useState, type Dispatch, type SetStateAction } from 'react';
+import { Trash2 } from 'lucide-react';
+import { useCallback, useEffect, useState, type Dispatch, type SetStateAction } from 'react';
 import { ReferenceBoard, type BoardMark, type Drawn, type Tool } from '@/features/reference-board/board';
 import { PicturePanel, type Purpose } from '@/features/reference-board/picture-panel';
 import { Shell } from '@/features/shell/shell';
-import { ApiError, send, upload, uploadWords } from '@/shared/lib/api';
+import { ApiError, send, upload } from '@/shared/lib/api';
 import { ZONES, labWords, one, zoneName, zonesOf } from '@/shared/lib/format';
 import { reloaded } from '@/shared/lib/reloaded';
 import { url } from '@/shared/lib/url';
@@ -16,6 +16,7 @@ import { Choice } from '@/shared/ui/choice';
 import { Notice } from '@/shared/ui/notice';
 import { Stepper } from '@/shared/ui/stepper';
 import { NameColour } from './name-colour';
+import { PictureButton } from '@/shared/ui/picture-button';
 import type { AreaProps, FigureProps, PictureProps, PotProps, SampleProps, ShiftProps, Zone } from '@/types/generated';
 
 type Props = {
@@ -265,38 +266,6 @@ function useUpload(figureId: number, onProblem: (words: string | null) => void, 
     return { bringIn, uploading, fraction };
 }
 
-function UploadButton({
-    busy,
-    fraction,
-    onFile,
-}: {
-    busy: boolean;
-    fraction: number | null;
-    onFile: (file: File) => void;
-}) {
-    const input = useRef<HTMLInputElement>(null);
-    return (
-        <>
-            <input
-                ref={input}
-                type="file"
-                accept="image/jpeg,image/png,image/webp"
-                className="sr-only"
-                aria-label="Add a picture"
-                tabIndex={-1}
-                onChange={(event) => {
-                    const file = event.target.files?.[0];
-                    if (file) onFile(file);
-                    event.target.value = '';
-                }}
-            />
-            <Button disabled={busy} onClick={() => input.current?.click()}>
-                <Upload size={16} aria-hidden /> {busy ? uploadWords(fraction) : 'Add a picture'}
-            </Button>
-        </>
-    );
-}
-
 function RemovePicture({ figure, picture }: { figure: FigureProps; picture: PictureProps }) {
     const [asked, setAsked] = useState(false);
     if (!asked) {
@@ -468,7 +437,12 @@ function Pictures({ board }: { board: Board }) {
                         <img src={p.url} alt={p.title} className="h-10 w-10 object-cover" />
                     </button>
                 ))}
-            <UploadButton busy={uploading} fraction={fraction} onFile={(file) => void bringIn(file)} />
+            <PictureButton
+                words="Add a picture"
+                busy={uploading}
+                fraction={fraction}
+                onFile={(file) => void bringIn(file)}
+            />
             {picture && <RemovePicture figure={figure} picture={picture} />}
         </div>
     );
