@@ -32,7 +32,7 @@ export function SectionStrip({
                             {layer.mix.map((m) => `${m.drops} ${m.name}`).join(' + ')}
                             {grown[i] === true && ' (drops added to the cup before)'}
                         </p>
-                        <div className="mt-0.5 flex h-5" aria-hidden>
+                        <div className="painted mt-0.5 flex h-5" aria-hidden>
                             {row?.cells.map((cell) => (
                                 <span key={cell.zone} className="flex-1" style={{ background: cell.colour.hex }} />
                             ))}

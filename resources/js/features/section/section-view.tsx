@@ -129,7 +129,7 @@ function Band({
                     <span className="text-xs leading-tight font-bold">won't show ({one(row.largestChange)})</span>
                 )}
             </button>
-            <div className="relative flex flex-1">
+            <div className="painted relative flex flex-1">
                 {row.cells
                     .filter((cell) => zonesOf(form).includes(cell.zone))
                     .map((cell) => (
