@@ -135,9 +135,10 @@ abstract class BrowserTestCase extends TestCase
         }
     }
 
+    /** A button that can be pressed: one that is disabled until the page has followed is waited for, as one would. */
     protected function button(string $name): RemoteWebElement
     {
-        return $this->find("//button[normalize-space()='{$name}' or @aria-label='{$name}']");
+        return $this->find("//button[(normalize-space()='{$name}' or @aria-label='{$name}') and not(@disabled)]");
     }
 
     protected function field(string $label): RemoteWebElement
