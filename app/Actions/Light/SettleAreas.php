@@ -25,6 +25,8 @@ final readonly class SettleAreas
             return;
         }
         $measured = $study->stampOfAreas();
+        // From here on the numbers are of neither: an undo just now must not find those of before called right.
+        $light->update(['measured_of' => null]);
         StoredStudy::settleFiles($light);
         ($this->measureAreas)($light);
         $this->castSprays->share($light);
