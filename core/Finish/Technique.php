@@ -48,6 +48,12 @@ enum Technique: string
         return $known[$this->name] ??= self::source($this->name)::spec();
     }
 
+    /** @return bool whether it leaves paint on a flat card: some work on edges and in recesses only */
+    public function showsOnFlat(): bool
+    {
+        return $this->profile()->coverage(Zone::Mid) > 0.0;
+    }
+
     /**
      * What one coat leaves on each zone.
      *

@@ -50,7 +50,7 @@ final readonly class PotMeasurement
     /**
      * @param  list<float>  $logKDeviations  standard deviations of ln K by band
      * @param  list<float>  $logSDeviations  standard deviations of ln S by band
-     * @param  array<string, float>  $residuals  CIEDE2000 under D65 between each reading and what K and S make of it
+     * @param  non-empty-array<string, float>  $residuals  CIEDE2000 under D65 between each reading and what K and S make of it
      * @param  array<string, float>  $coats  how thick each coat came out, in reference coats
      * @param  bool  $needsTint  strength in mixes is unknown until a tint is read
      * @param  OpticsSpread  $spread  how far K and S may be from the truth
@@ -101,6 +101,21 @@ final readonly class PotMeasurement
             $needsTint,
             OpticsSpread::ofCovariance($optics, $fit->covarianceOfOptics()),
         );
+    }
+
+    /** @return non-empty-array<string, float> CIEDE2000 under D65 between what was read and what K and S give back, by Swatch */
+    public function residualsBySwatch(): array
+    {
+        $found = [];
+        foreach ($this->residuals as $reading => $residual) {
+            $found[match ($reading) {
+                'masstone' => Swatch::Thick->value,
+                'tint1' => Swatch::Tint->value,
+                default => $reading,
+            }] = $residual;
+        }
+
+        return $found;
     }
 
     /** @return float share of the bands whose S is known well, 0..1 */

@@ -15,6 +15,7 @@ final readonly class CleanPart
     /** As near to the bare background is bare. */
     private const BARE = 5.0;
 
+    /** Paint nearer to the background than this cannot be told from holes in it. */
     private const TOLD_APART = 12.0;
 
     /** Where no more than this share differs from the background, thin paint is told from none by the whole. */

@@ -24,7 +24,7 @@ final class InvalidSheet extends InvalidInput
     /** @param  int  $seen  marks that were recognised */
     public static function tooFew(int $seen, int $needed): self
     {
-        return new self(sprintf('only %d of the seven marks of a sheet can be read and %d are needed: something covers the others, or they are not sharp', $seen, $needed));
+        return new self(sprintf('only %d of the seven marks of a sheet can be read and %d are needed: something covers the others, or they are not sharp. Uncover them and take the photo again', $seen, $needed));
     }
 
     /** @param  list<int>  $sheets  their numbers */
@@ -35,7 +35,7 @@ final class InvalidSheet extends InvalidInput
 
     public static function bent(float $millimetres): self
     {
-        return new self(sprintf('the sheet is not flat or the picture is distorted: its marks are up to %.1f mm from where they belong', $millimetres));
+        return new self(sprintf('the sheet is not flat or the picture is distorted: its marks are up to %.1f mm from where they belong. Press the sheet flat and take the photo from farther away', $millimetres));
     }
 
     /** @param  float  $pixels  a millimetre is as long as this */

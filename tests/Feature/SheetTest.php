@@ -123,6 +123,8 @@ final class SheetTest extends TestCase
         $sheet = SwatchSheet::query()->with(['fields.paint', 'white'])->orderByDesc('id')->firstOrFail();
         $photo = $this->photo($sheet, $this->jpeg($sheet, 1));
         $this->postJson("/sheets/{$sheet->id}/photos/{$photo->id}/keep", ['positions' => [0, 1, 2, 3]])->assertOk();
+        // Used again it is the same paint, and no more chips.
+        $this->postJson("/sheets/{$sheet->id}/photos/{$photo->id}/keep", ['positions' => [0, 1, 2, 3]])->assertOk();
         self::assertSame(8, ChipRecord::query()->where('technique', 'base coat')->count());
         // The hand behind the camera paints a quarter thicker than is usual.
         $hand = TechniqueHand::query()->where('technique', 'base coat')->sole();

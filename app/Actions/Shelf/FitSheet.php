@@ -12,7 +12,6 @@ use App\Models\Shelf\Paint;
 use App\Models\Shelf\SwatchField;
 use App\Models\Shelf\SwatchSheet;
 use Hyalin\Colour\Lab;
-use Hyalin\Colour\Reflectance;
 use Hyalin\Colour\SpectralRecovery;
 use Hyalin\Colour\Srgb;
 use Hyalin\InvalidInput;
@@ -36,13 +35,14 @@ use Hyalin\Sheet\Place;
 final class FitSheet
 {
     /** A place that is as near to the bare print, in steps of about one L*, was not painted. */
-    private const UNPAINTED = 2.5;
+    public const UNPAINTED = 2.5;
 
     /** L* of a pot that does not show on printed black, and of one that does not on paper. */
     private const DARK = 32.0;
 
     private const LIGHT = 90.0;
 
+    /** Shares of a place from which on it is told; own estimates. What is matt shines only while it is wet. */
     private const GLARE = 0.1;
 
     private const SHINES = 0.03;
@@ -53,7 +53,7 @@ final class FitSheet
 
     private const CLIPPED = 0.1;
 
-    /** A coat that came out as thick was two, or as thin none. */
+    /** Usual coats: a coat that came out as thick was two, or as thin hardly one. */
     private const TWO_COATS = 1.45;
 
     /** CIEDE2000 of a coat that is no reason to ask, and a spread of coats that takes two for two. */
@@ -63,6 +63,7 @@ final class FitSheet
 
     private const THIN = 0.5;
 
+    /** CIEDE2000 that a fit may miss a place by. */
     private const GIVEN_BACK = 3.0;
 
     /** CIEDE2000, and how many times what was expected: a pot that moves farther may be another. */
@@ -125,8 +126,8 @@ final class FitSheet
             $solved = static fn (float $spread): PotMeasurement => PotMeasurement::solve(SwatchReadings::of(
                 $black,
                 $whitePaper,
-                self::bare($colours->black),
-                self::bare($colours->paper),
+                SpectralRecovery::within($colours->black),
+                SpectralRecovery::within($colours->paper),
                 isset($painted['thick']) ? $read(Place::Thick) : null,
                 $tint === null || $white === null ? [] : [new TintReading($tint, $white)],
                 $spread,
@@ -167,15 +168,8 @@ final class FitSheet
                 $remarks[] = sprintf($thickness > 1 ? 'Looks like two coats %s: %.1f times the usual thickness.' : 'Very thin %s: %.1f times the usual thickness.', $words, $thickness);
             }
         }
-        $residuals = [];
-        foreach ($measured->residuals as $reading => $residual) {
-            $residuals[match ($reading) {
-                'masstone' => Place::Thick->value,
-                'tint1' => Place::Tint->value,
-                default => $reading,
-            }] = round($residual, 2);
-        }
-        $worst = max([0.0, ...array_values($residuals)]);
+        $residuals = array_map(static fn (float $r): float => round($r, 2), $measured->residualsBySwatch());
+        $worst = max($residuals);
         if ($worst > self::GIVEN_BACK) {
             $remarks[] = sprintf('Its places do not fit together: the fit misses one by ΔE %.1f. Is one of another pot, or not dry?', $worst);
         }
@@ -187,7 +181,7 @@ final class FitSheet
 
         $moved = $held->differenceTo($now);
         if ($moved > max(self::OTHER_POT, self::OTHER_POT_TIMES * $held->radius)) {
-            $remarks[] = sprintf('Far from what this pot was estimated to be (ΔE %.0f). Is another pot in this field?', $moved);
+            $remarks[] = sprintf('Far from what this pot is on the shelf (ΔE %.0f). Is another pot in this field?', $moved);
         }
 
         return new FieldFit(null, $remarks, $measured->optics, $measured->spread, $residuals, round($moved, 2), round($now->radius, 2), round($held->radius, 2));
@@ -241,10 +235,5 @@ final class FitSheet
         $hidden = $place === Place::OverBlack->value ? $lightness < self::DARK : $lightness > self::LIGHT;
 
         return $p['background'] > self::UNPAINTED || ($hidden && $field->technique === null);
-    }
-
-    private static function bare(Lab $print): Reflectance
-    {
-        return SpectralRecovery::within($print);
     }
 }

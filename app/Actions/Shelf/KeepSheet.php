@@ -11,12 +11,8 @@ use App\Models\Shelf\ChipRecord;
 use App\Models\Shelf\Paint;
 use App\Models\Shelf\SheetPhoto;
 use App\Models\Shelf\SwatchField;
-use Hyalin\Colour\GamutMapping;
-use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\Lab;
 use Hyalin\Colour\SpectralRecovery;
-use Hyalin\Colour\SpectralSum;
-use Hyalin\Optics\Surface;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -77,9 +73,7 @@ final readonly class KeepSheet
         if ($fit->optics === null || $fit->spread === null) {
             return;
         }
-        $pot->hold($fit->optics, $fit->spread);
-        $seen = SpectralSum::under(Illuminant::D65)->xyz(Surface::of($pot->sheen)->seen($fit->optics->masstone()))->toLab();
-        $pot->thick_hex = GamutMapping::displayed($seen)->shown->toHex();
+        $pot->holdMeasured($fit->optics, $fit->spread);
         $pot->readings = [
             'source' => 'sheet',
             'whiteId' => $whiteId,
@@ -94,11 +88,17 @@ final readonly class KeepSheet
         $pot->save();
     }
 
+    /** A half that was not painted teaches nothing, and what was used before is not used twice. */
     private function strip(SwatchField $field, SheetColours $colours, Painter $painter): void
     {
+        $known = ChipRecord::query()->where('painter_id', $painter->id)->where('paint_id', $field->paint_id)->where('technique', $field->technique)->get();
         foreach (['overBlack' => $colours->black, 'overWhite' => $colours->paper] as $place => $card) {
             $read = $colours->fields[$field->position][$place] ?? null;
-            if ($read === null) {
+            if ($read === null || $read['background'] <= FitSheet::UNPAINTED) {
+                continue;
+            }
+            $spectrum = self::spectrum($read['lab']);
+            if ($known->contains(static fn (ChipRecord $c): bool => $c->read === $spectrum)) {
                 continue;
             }
             $chip = new ChipRecord([
@@ -107,7 +107,7 @@ final readonly class KeepSheet
                 'thinner' => $field->thinner,
                 'coats' => $field->coats,
                 'card' => max(0.0, min(1.0, $card->toXyz()->y / 100)),
-                'read' => self::spectrum($read['lab']),
+                'read' => $spectrum,
             ]);
             $chip->painter_id = $painter->id;
             $chip->save();

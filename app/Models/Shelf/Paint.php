@@ -7,12 +7,16 @@ namespace App\Models\Shelf;
 use App\Casts\Spectrum;
 use App\Models\OwnedByPainter;
 use BackedEnum;
+use Hyalin\Colour\GamutMapping;
+use Hyalin\Colour\Illuminant;
+use Hyalin\Colour\SpectralSum;
 use Hyalin\Colour\Srgb;
 use Hyalin\Optics\Opacity;
 use Hyalin\Optics\OpticsQuality;
 use Hyalin\Optics\OpticsSpread;
 use Hyalin\Optics\PaintOptics;
 use Hyalin\Optics\Sheen;
+use Hyalin\Optics\Surface;
 use Hyalin\Optics\TintingStrength;
 use Hyalin\Pot\Chemistry;
 use Hyalin\Pot\FieldType;
@@ -150,6 +154,14 @@ final class Paint extends Model
     public function hold(PaintOptics $optics, OpticsSpread $spread): void
     {
         $this->fill(['absorption' => $optics->k, 'scattering' => $optics->s, 'quality' => $optics->quality, 'spread' => $spread->toArray()]);
+    }
+
+    /** The same of a pot that was measured: its colour when thick is what follows from them; saved by the caller. */
+    public function holdMeasured(PaintOptics $optics, OpticsSpread $spread): void
+    {
+        $this->hold($optics, $spread);
+        $seen = SpectralSum::under(Illuminant::D65)->xyz(Surface::of($this->sheen)->seen($optics->masstone()))->toLab();
+        $this->thick_hex = GamutMapping::displayed($seen)->shown->toHex();
     }
 
     /** @return bool whether what is left of it may not do for a recipe */

@@ -14,7 +14,6 @@ use App\Models\Shelf\ChipRecord;
 use App\Models\Shelf\Paint;
 use App\Models\Shelf\TechniqueHand;
 use Hyalin\Finish\Technique;
-use Hyalin\Finish\Zone;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -55,7 +54,7 @@ final class ChipController
         ]);
         $pot = $painter->paints()->find($request->integer('paintId')) ?? throw ValidationException::withMessages(['paintId' => 'This pot is not on your shelf.']);
         $technique = $request->enum('technique', Technique::class) ?? Technique::BaseCoat;
-        if ($technique->profile()->coverage(Zone::Mid) <= 0.0) {
+        if (! $technique->showsOnFlat()) {
             throw ValidationException::withMessages(['technique' => 'This technique leaves nothing on a flat chip: it works on edges and in recesses only.']);
         }
         $card = self::CARDS[$request->string('card')->value()];

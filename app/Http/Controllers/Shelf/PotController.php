@@ -9,7 +9,6 @@ use App\Actions\Shelf\MeasurePot;
 use App\Devices\Booth;
 use App\Devices\Camera;
 use App\Devices\ColourReader;
-use App\Http\Props\ColourProps;
 use App\Http\Props\PotProps;
 use App\Http\Props\Shelf\CurvesProps;
 use App\Http\Props\Shelf\FactProps;
@@ -22,15 +21,12 @@ use App\Http\Requests\Shelf\ShelfFileRequest;
 use App\Http\Requests\Shelf\StatedOfPot;
 use App\Models\Painter;
 use App\Models\Shelf\Paint;
-use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\SpectralRecovery;
-use Hyalin\Colour\SpectralSum;
 use Hyalin\Colour\Srgb;
 use Hyalin\Formats\Cgats;
 use Hyalin\InvalidInput;
 use Hyalin\Measuring\Swatch;
 use Hyalin\Measuring\SwatchReadings;
-use Hyalin\Optics\Surface;
 use Hyalin\Pot\PotFields;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -164,9 +160,7 @@ final class PotController
                 $request->integer('version'),
                 $request->validated(),
                 static function (Paint $paint) use ($measured, $request, $painter, $noise): void {
-                    $paint->hold($measured->optics, $measured->spread);
-                    $seen = Surface::of($paint->sheen)->seen($measured->optics->masstone());
-                    $paint->thick_hex = ColourProps::of(SpectralSum::under(Illuminant::D65)->xyz($seen)->toLab())->hex;
+                    $paint->holdMeasured($measured->optics, $measured->spread);
                     $paint->readings = ['source' => $request->string('source')->value(), 'noise' => $noise, 'coatSpread' => $painter->coat_spread, 'whiteId' => $request->integer('whiteId') ?: null, 'values' => $request->array('readings')];
                 },
                 PaintProps::of(...),

@@ -23,7 +23,6 @@ use App\Models\Painter;
 use App\Models\Shelf\SheetPhoto;
 use App\Models\Shelf\SwatchSheet;
 use Hyalin\Finish\Technique;
-use Hyalin\Finish\Zone;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -48,7 +47,7 @@ final class SheetController
             'sheets' => static fn () => SheetRowProps::allOf($painter),
             'pots' => static fn () => SheetPotProps::allOf($painter),
             // What leaves nothing on a flat strip cannot be read there.
-            'techniques' => array_values(array_filter(Technique::cases(), static fn (Technique $t): bool => $t->profile()->coverage(Zone::Mid) > 0.0)),
+            'techniques' => array_values(array_filter(Technique::cases(), static fn (Technique $t): bool => $t->showsOnFlat())),
         ]);
     }
 

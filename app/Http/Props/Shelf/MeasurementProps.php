@@ -10,7 +10,6 @@ use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\Lab;
 use Hyalin\Colour\SpectralSum;
 use Hyalin\Measuring\PotMeasurement;
-use Hyalin\Measuring\Swatch;
 use Hyalin\Optics\FilmThickness;
 use Hyalin\Optics\Hiding;
 use Hyalin\Optics\OpticsQuality;
@@ -46,7 +45,7 @@ final readonly class MeasurementProps
 
         return new self(
             $measured->optics->quality,
-            self::bySwatch($measured->residuals),
+            $measured->residualsBySwatch(),
             $measured->coats,
             $measured->knownShare(),
             $measured->needsTint,
@@ -55,24 +54,6 @@ final readonly class MeasurementProps
             self::difference(self::halfTint($pot->optics(), $white), self::halfTint($measured->optics, $white)),
             CurvesProps::of($measured->optics),
         );
-    }
-
-    /**
-     * @param  array<string, float>  $residuals  by reading, as the core names them
-     * @return array<string, float>
-     */
-    private static function bySwatch(array $residuals): array
-    {
-        $found = [];
-        foreach ($residuals as $reading => $residual) {
-            $found[match ($reading) {
-                'masstone' => Swatch::Thick->value,
-                'tint1' => Swatch::Tint->value,
-                default => $reading,
-            }] = $residual;
-        }
-
-        return $found;
     }
 
     private static function halfTint(PaintOptics $paint, PaintOptics $white): Lab

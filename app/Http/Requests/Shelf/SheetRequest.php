@@ -6,7 +6,6 @@ namespace App\Http\Requests\Shelf;
 
 use App\Models\Shelf\SwatchSheet;
 use Hyalin\Finish\Technique;
-use Hyalin\Finish\Zone;
 use Hyalin\Sheet\SheetLayout;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\Request;
@@ -50,7 +49,7 @@ final class SheetRequest extends FormRequest
         foreach ($this->array('fields') as $position => $field) {
             $field = new Request(is_array($field) ? $field : []);
             $technique = $field->enum('technique', Technique::class);
-            if ($technique !== null && $technique->profile()->coverage(Zone::Mid) <= 0.0) {
+            if ($technique !== null && ! $technique->showsOnFlat()) {
                 throw ValidationException::withMessages(["fields.{$position}.technique" => 'This technique leaves nothing on a flat strip: it works on edges and in recesses only.']);
             }
             $fields[] = ['position' => (int) $position, 'paint_id' => $field->integer('paintId'), 'technique' => $technique, 'thinner' => $field->float('thinner'), 'coats' => max(1, $field->integer('coats', 1))];

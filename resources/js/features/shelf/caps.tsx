@@ -4,6 +4,7 @@ import { url } from '@/shared/lib/url';
 import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
 import { Notice } from '@/shared/ui/notice';
+import { PictureButton } from '@/shared/ui/picture-button';
 import { PotMark } from '@/shared/ui/pot-mark';
 import type { ListedPotProps } from '@/types/generated';
 
@@ -50,22 +51,16 @@ export function Caps({
     };
     return (
         <div className="flex flex-col gap-2">
-            <label className="inline-flex min-h-10 w-fit cursor-pointer items-center rounded-sm border border-strong bg-raised px-3 text-sm focus-within:outline-2 hover:border-ink">
-                Colours from a photo of the caps
-                <input
-                    type="file"
-                    accept="image/jpeg,image/png,image/webp"
-                    className="sr-only"
-                    onChange={(event) => {
-                        const file = event.target.files?.[0];
-                        event.target.value = '';
-                        if (!file) return;
-                        setPhoto({ file, url: URL.createObjectURL(file) });
-                        setGrey(null);
-                        setNext('grey');
-                    }}
-                />
-            </label>
+            <PictureButton
+                words="Colours from a photo of the caps"
+                busy={false}
+                fraction={null}
+                onFile={(file) => {
+                    setPhoto({ file, url: URL.createObjectURL(file) });
+                    setGrey(null);
+                    setNext('grey');
+                }}
+            />
             {message !== null && <Notice strong>{message}</Notice>}
             {photo && (
                 <>

@@ -50,7 +50,8 @@ export function Review({ sheetId, fields, review, keptAt, onKeep }: Props) {
                 </Button>
             </div>
             <p className="text-sm text-quiet">
-                Each place: as photographed on the left, the colour that was taken of it on the right.
+                Each place: as photographed on the left, the colour that was taken of it on the right, ± what holds it
+                two out of three times (estimate).
             </p>
             <ul className="grid grid-cols-1 gap-3 sm:grid-cols-2 xl:grid-cols-3 2xl:grid-cols-4">
                 {review.fields.map((reading) => {
