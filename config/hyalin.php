@@ -6,6 +6,9 @@ return [
     // Shows the demo painter's credentials and a one-press entry on the sign-in page.
     'demo' => (bool) env('HYALIN_DEMO', false),
 
+    // 1 sculpts the demo's figures as finely as they are shown; 3 gives a ninth of the triangles, for tests.
+    'demo_coarser' => (float) env('HYALIN_DEMO_COARSER', 1),
+
     // Who may make an account: open, invited or closed. The first painter of an empty installation always may, and owns it.
     'sign_up' => env('HYALIN_SIGN_UP', env('HYALIN_DEMO', false) ? 'open' : 'closed'),
 

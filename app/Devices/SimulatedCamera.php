@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Devices;
 
+use App\Adapters\Bench\RunFinish;
 use App\Adapters\Finish\FigureOptics;
 use App\Adapters\Finish\LayerDraft;
+use App\Models\Bench\Run;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Shelf\Paint;
@@ -32,7 +34,7 @@ use Random\Randomizer;
  */
 final class SimulatedCamera implements Camera
 {
-    private const PIECES = ['Keeper Maude of Skerrow Ness' => 'keeper-maude', 'The Tide Bell' => 'tide-bell'];
+    private const PIECES = ['Keeper Maude of Skerrow Ness' => 'keeper-maude', 'Six reed sentries' => 'reed-sentry', 'The Moth Regent' => 'moth-regent', 'The Tide Bell' => 'tide-bell'];
 
     /** Light that falls on the middle of each zone, as the maps of the pieces have it */
     private const STOPS = [0.06, 0.26, 0.5, 0.74, 0.94];
@@ -58,7 +60,7 @@ final class SimulatedCamera implements Camera
         return self::png($image);
     }
 
-    public function piece(Figure $figure, Booth $booth): ?string
+    public function piece(Figure $figure, Booth $booth, ?Run $run = null): ?string
     {
         $name = self::PIECES[$figure->name] ?? null;
         $map = $name === null ? false : imagecreatefrompng(database_path("demo/pictures/{$name}.map.png"));
@@ -67,7 +69,7 @@ final class SimulatedCamera implements Camera
         }
         /** @var list<string> $names written by database/demo/render.php */
         $names = json_decode((string) file_get_contents(database_path("demo/pictures/{$name}.areas.json")), true);
-        $ramps = $this->ramps($figure, $booth);
+        $ramps = $this->ramps($figure, $booth, $run);
         $lights = [self::light(Reflectance::flat(0.22), $booth)];
         foreach ($names as $area) {
             $ramp = $ramps[$area] ?? array_fill(0, 5, self::light(Reflectance::flat(0.3), $booth));
@@ -128,7 +130,7 @@ final class SimulatedCamera implements Camera
     }
 
     /** @return array<string, list<array{float, float, float}>> light of the five zones, by area */
-    private function ramps(Figure $figure, Booth $booth): array
+    private function ramps(Figure $figure, Booth $booth, ?Run $run): array
     {
         // The light of the section does not matter: what is used of it is the reflectance.
         $hand = new Hand(0.97, 1.12);
@@ -136,7 +138,7 @@ final class SimulatedCamera implements Camera
         foreach ($figure->areas()->with(['layers.paints.paint', 'part'])->get() as $area) {
             /** @var Area $area */
             $optics = FigureOptics::of($figure, $area);
-            $top = $optics->prediction->onTop($optics->start, $optics->layers(LayerDraft::stackOf($area), SimulatedPot::optics(...), $hand))->top();
+            $top = $optics->prediction->onTop($optics->start, $optics->layers($run === null ? LayerDraft::stackOf($area) : RunFinish::of($area, $run), SimulatedPot::optics(...), $hand))->top();
             $ramps[$area->name] = array_map(static fn (Zone $z): array => self::light($top->cell($z)->surface->seen($top->cell($z)->inside), $booth), Zone::cases());
         }
 

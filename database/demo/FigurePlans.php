@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
+use Database\Demo\Sculpt\KeeperMaude;
+use Database\Demo\Sculpt\MothRegent;
+use Database\Demo\Sculpt\ReedSentry;
+use Database\Demo\Sculpt\Sculpt;
+use Database\Demo\Sculpt\TideBell;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
 
@@ -13,7 +18,7 @@ use Hyalin\Finish\Zone;
  *
  * @phpstan-type PlannedLayer array{technique: Technique, mix: array<string, int>, find?: Zone, zones?: non-empty-list<Zone>, thinner?: float, coats?: int, note?: string}
  * @phpstan-type PlannedArea array{part: string, name: string, wish: string, layers: list<PlannedLayer>, liesOn?: string, depth?: int, cm2?: float}
- * @phpstan-type Plan array{name: string, heightMm: int, copies: int, about: string, bare: string, picture: string|null, run: int, areas: list<PlannedArea>, base?: string, process?: string, joints?: list<array{string, string, list<string>}>, boundaries?: list<array{string, string, float, bool}>}
+ * @phpstan-type Plan array{name: string, heightMm: int, copies: int, about: string, bare: string, picture: string, sculpt: class-string<Sculpt>, run: int, areas: list<PlannedArea>, base?: string, process?: string, joints?: list<array{string, string, list<string>}>, boundaries?: list<array{string, string, float, bool}>}
  */
 final class FigurePlans
 {
@@ -39,6 +44,7 @@ final class FigurePlans
             'about' => 'She has kept the lamp for thirty winters. The oilskin is the focal point; the heron\'s two whites must stay apart.',
             'bare' => '#8c8f92',
             'picture' => 'keeper-maude',
+            'sculpt' => KeeperMaude::class,
             'run' => 19,
             'base' => 'Rock base',
             'joints' => [['Body', 'Oilskin coat', ['Jersey']], ['Body', 'Head', []], ['Head', 'Hat', []], ['Oilskin coat', 'Lantern', []], ['Body', 'Rock base', []], ['Heron', 'Rock base', []]],
@@ -129,7 +135,8 @@ final class FigurePlans
             'copies' => 6,
             'about' => 'One finish, six times, in two batches a season apart.',
             'bare' => '#7c7f80',
-            'picture' => null,
+            'picture' => 'reed-sentry',
+            'sculpt' => ReedSentry::class,
             'run' => 0,
             'areas' => [
                 ['part' => 'Sentry', 'name' => 'Cloak', 'wish' => 'Reed green, all six alike.', 'layers' => [
@@ -138,9 +145,20 @@ final class FigurePlans
                     self::given(Technique::Wash, ['Eel Green' => 1]),
                     self::given(Technique::DryBrush, ['Samphire' => 2, 'Bone Lane' => 1]),
                 ]],
-                ['part' => 'Sentry', 'name' => 'Spear shaft', 'wish' => 'Bare wood.', 'layers' => []],
-                ['part' => 'Sentry', 'name' => 'Skin', 'wish' => 'Quick, but not flat.', 'layers' => []],
-                ['part' => 'Base', 'name' => 'Mud', 'wish' => 'Dark, so that the cloaks carry.', 'layers' => []],
+                self::area('Sentry', 'Spear shaft', 'Weathered wood.', [
+                    self::found(Technique::BaseCoat, Zone::Mid),
+                    self::given(Technique::Wash, ['Lamp Soot' => 1], thinner: 1.5),
+                    self::found(Technique::EdgeHighlight, Zone::Edge),
+                ]),
+                self::area('Sentry', 'Skin', 'Quick, but not flat.', [
+                    self::found(Technique::BaseCoat, Zone::Mid),
+                    self::given(Technique::Wash, ['Flesh Shade' => 1], thinner: 1.0),
+                    self::found(Technique::Layer, Zone::Light, [Zone::Light, Zone::Edge]),
+                ]),
+                self::area('Base', 'Mud', 'Dark, so that the cloaks carry.', [
+                    self::found(Technique::BaseCoat, Zone::Shade),
+                    self::found(Technique::DryBrush, Zone::Light),
+                ]),
             ],
         ];
     }
@@ -154,7 +172,8 @@ final class FigurePlans
             'copies' => 1,
             'about' => 'A bust with four wings printed apart.',
             'bare' => '#b9b4a8',
-            'picture' => null,
+            'picture' => 'moth-regent',
+            'sculpt' => MothRegent::class,
             'run' => 0,
             'areas' => [
                 ['part' => 'Fore wings', 'name' => 'Wing dust', 'wish' => 'Pale, glazed in violet towards the root.', 'layers' => [
@@ -180,6 +199,7 @@ final class FigurePlans
             'about' => 'A prop in melted plastic: enamel chipped over steel, a polished clapper.',
             'bare' => '#3b3d40',
             'picture' => 'tide-bell',
+            'sculpt' => TideBell::class,
             'run' => 0,
             'process' => 'melted plastic',
             'joints' => [['Bell', 'Yoke', []], ['Bell', 'Clapper', []]],

@@ -6,7 +6,6 @@ namespace Database\Seeders;
 
 use App\Actions\Bench\StartRun;
 use App\Actions\Finish\SaveFinish;
-use App\Actions\Light\ImportMesh;
 use App\Actions\Light\StudyLight;
 use App\Actions\References\AddPicture;
 use App\Actions\Shelf\EstimatePaint;
@@ -15,8 +14,6 @@ use App\Adapters\Finish\FigureOptics;
 use App\Adapters\Finish\LayerDraft;
 use App\Adapters\Finish\MixRequest;
 use App\Adapters\References\PictureColours;
-use App\Devices\Booth;
-use App\Devices\Camera;
 use App\Devices\ColourReader;
 use App\Http\Controllers\SignInController;
 use App\Models\Bench\RunStepState;
@@ -28,14 +25,15 @@ use App\Models\References\Picture;
 use App\Models\References\PictureKind;
 use App\Models\Shelf\Paint;
 use Database\Demo\FigurePlans;
-use Database\Demo\MeshMaker;
+use Database\Demo\Photograph;
+use Database\Demo\PrintSculpt;
+use Database\Demo\Sculpt\KeeperMaude;
 use Hyalin\Colour\Bands;
 use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\SpectralSum;
 use Hyalin\Finish\AreaForm;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
-use Hyalin\Formats\Meshes\StlWriter;
 use Hyalin\Mixing\MixSearch;
 use Hyalin\Optics\Opacity;
 use Hyalin\Optics\OpticsQuality;
@@ -62,12 +60,12 @@ final class DatabaseSeeder extends Seeder
     /** Areas that are to be true metal. */
     private const METAL = ['Brass', 'Steel rim', 'Clapper'];
 
-    public function run(EstimatePaint $estimate, SaveFinish $saveFinish, StartRun $startRun): void
+    public function run(EstimatePaint $estimate, SaveFinish $saveFinish, StartRun $startRun, PrintSculpt $print, Photograph $photograph): void
     {
         if (Painter::query()->where('email', SignInController::DEMO_EMAIL)->exists()) {
             return;
         }
-        DB::transaction(function () use ($estimate, $saveFinish, $startRun): void {
+        DB::transaction(function () use ($estimate, $saveFinish, $startRun, $print, $photograph): void {
             $painter = Painter::query()->create([
                 'name' => 'Ines Marrow',
                 'email' => SignInController::DEMO_EMAIL,
@@ -78,10 +76,10 @@ final class DatabaseSeeder extends Seeder
                 $figure = $this->begin($painter, $plan, $pots, $saveFinish);
                 if ($plan['run'] > 0) {
                     $this->paint($figure, $plan['run'], $startRun);
-                    $this->photograph($figure);
+                    $photograph($figure, 'Painted, LED lamp and grey card');
                 }
-                if ($plan['name'] === 'Keeper Maude of Skerrow Ness') {
-                    $this->print($figure);
+                if ($plan['sculpt'] === KeeperMaude::class) {
+                    $this->print($figure, $print);
                 }
                 if ($plan['copies'] > 1) {
                     $this->paintBatches($figure, $startRun);
@@ -152,7 +150,7 @@ final class DatabaseSeeder extends Seeder
         ]);
         $figure->painter_id = $painter->id;
         $figure->save();
-        $picture = $plan['picture'] === null ? null : $this->hang($figure, $plan['picture']);
+        $picture = $this->hang($figure, $plan['picture']);
         $partIds = [];
         foreach ($plan['areas'] as $position => $planned) {
             $partIds[$planned['part']] ??= $figure->parts()->create([
@@ -170,9 +168,7 @@ final class DatabaseSeeder extends Seeder
                 'lies_on_id' => isset($planned['liesOn']) ? $figure->areas()->where('name', $planned['liesOn'])->firstOrFail()->id : null,
             ]);
             $figure->areas()->save($area);
-            if ($picture !== null) {
-                $this->sample($area, $picture, (string) $plan['picture']);
-            }
+            $this->sample($area, $picture, $plan['picture']);
             if ($planned['layers'] !== []) {
                 $saveFinish($area, $this->drafts($figure, $area, $planned['layers'], $pots));
             }
@@ -284,41 +280,9 @@ final class DatabaseSeeder extends Seeder
         );
     }
 
-    /** An earlier copy of the figure, painted and photographed beside a grey card, from the side of its reference. */
-    private function photograph(Figure $figure): void
+    private function print(Figure $figure, PrintSculpt $print): void
     {
-        $png = app(Camera::class)->piece($figure, new Booth) ?? throw new RuntimeException("no such piece: {$figure->name}");
-        $photo = (new AddPicture)($figure, $png, 'Painted, LED lamp and grey card', PictureKind::OwnPiece);
-        [$left, $top, $right, $bottom] = [16 / $photo->width, ($photo->height - 72) / $photo->height, 64 / $photo->width, ($photo->height - 16) / $photo->height];
-        $photo->neutral = ['method' => 'grey', 'points' => [[$left, $top], [$right, $top], [$right, $bottom], [$left, $bottom]], 'reflectance' => 0.18];
-        $photo->save();
-        $colours = PictureColours::of($photo);
-        foreach ($figure->areas()->with('samples')->get() as $area) {
-            foreach ($area->samples as $sample) {
-                $photo->findings()->create([...$colours->taken($sample->method, $sample->outline, $sample->zone), 'area_id' => $area->id]);
-            }
-        }
-    }
-
-    /** The print files of the keeper, brought in as a painter would, and the light on them. */
-    private function print(Figure $figure): void
-    {
-        $areaIds = $figure->areas()->get()->mapWithKeys(static fn (Area $a): array => [$a->name => $a->id]);
-        foreach (MeshMaker::keeperMaude() as $part => $pieces) {
-            $path = (string) tempnam(sys_get_temp_dir(), 'part');
-            $records = '';
-            $count = 0;
-            foreach ($pieces as [, $piece]) {
-                $records .= substr(StlWriter::write($piece), 84);
-                $count += $piece->triangles();
-            }
-            file_put_contents($path, str_pad('written by Hyalin', 80).pack('V', $count).$records);
-            [$mesh] = (new ImportMesh)($figure, $path, "{$part}.stl", $figure->parts()->where('name', $part)->firstOrFail()->id);
-            unlink($path);
-            foreach (array_values($pieces) as $shell => $piece) {
-                $mesh->shells()->create(['shell' => $shell, 'area_id' => $areaIds[$piece[0]] ?? null]);
-            }
-        }
+        $print($figure, new KeeperMaude);
         $light = new LightRecord(['figure_id' => $figure->id]);
         $light->painter_id = $figure->painter_id;
         $light->save();

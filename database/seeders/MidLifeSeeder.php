@@ -5,30 +5,37 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Actions\Bench\PlanSessions;
+use App\Actions\Bench\StartRun;
 use App\Actions\Cups\FillCup;
 use App\Actions\Shelf\FitHand;
+use App\Adapters\Order\Hindrances;
 use App\Devices\ColourReader;
 use App\Http\Controllers\SignInController;
+use App\Jobs\ComputeLight;
 use App\Jobs\ProposeFigure;
 use App\Jobs\ReadSheetPhoto;
 use App\Jobs\Turn;
+use App\Models\Bench\RunStepState;
 use App\Models\Brief\Figure;
 use App\Models\Cups\CupAct;
 use App\Models\Cups\CupRecord;
 use App\Models\Finish\LayerRecord;
 use App\Models\Finish\ProposalSearchRecord;
+use App\Models\Light\LightRecord;
 use App\Models\Painter;
 use App\Models\Shelf\ChipRecord;
 use App\Models\Shelf\Paint;
 use App\Models\Shelf\SwatchSheet;
-use Hyalin\Colour\Srgb;
+use Database\Demo\FigurePlans;
+use Database\Demo\PrintSculpt;
+use Database\Demo\SentriesHistory;
 use Hyalin\Finish\Technique;
-use Hyalin\Finish\Zone;
 use Hyalin\Optics\OpticsQuality;
 use Hyalin\Sheet\SheetLayout;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use RuntimeException;
 
 /**
  * The demo in the middle of its life, times relative to its first start: a hand that is calibrated, cups open, a mask and glue waiting,
@@ -50,9 +57,6 @@ final class MidLifeSeeder extends Seeder
     /** Area of Keeper Maude whose mix stands in a cup, batches of it, and mL used. */
     private const CUPS = [['Oilskin', 3, 0.25], ['Jersey', 2, 0.1]];
 
-    /** What the painter wants of the Moth Regent, by area: the middle of its ramp. */
-    private const REGENT = ['Wing eyes' => '#7a1f2e', 'Hind wing dust' => '#9a8aa6', 'Collar' => '#c8a24a', 'Face' => '#e6ddd0'];
-
     public function run(): void
     {
         $painter = Painter::query()->where('email', SignInController::DEMO_EMAIL)->first();
@@ -64,10 +68,13 @@ final class MidLifeSeeder extends Seeder
             $this->fillCups($painter);
             $this->wait($painter);
             $this->plan($painter);
-            $this->chooseColours($this->figure($painter, 'The Moth Regent'));
+            app(SentriesHistory::class)($this->figure($painter, 'Six reed sentries'));
+            $this->sand($this->figure($painter, 'The Tide Bell'));
+            $this->print($painter);
         });
         // Without a worker there is nobody to do it later.
         if (config('queue.default') !== 'sync') {
+            $this->light($painter);
             $this->photographSheet($painter);
             $this->propose($painter);
         }
@@ -122,14 +129,34 @@ final class MidLifeSeeder extends Seeder
         app(PlanSessions::class)($painter, $painter->figures()->get(), now()->subDays(self::MISSED_DAYS)->toImmutable());
     }
 
-    private function chooseColours(Figure $figure): void
+    /** The bell is in its sanding rounds, with a plan that cannot be painted yet. */
+    private function sand(Figure $figure): void
     {
-        foreach ($figure->areas()->get() as $area) {
-            $hex = self::REGENT[$area->name] ?? null;
-            if ($hex !== null) {
-                $lab = Srgb::hex($hex)->toXyz()->toLab();
-                $area->samples()->create(['zone' => Zone::Mid, 'method' => 'named', 'source' => $hex, 'outline' => [], 'lightness' => $lab->lightness, 'a' => $lab->a, 'b' => $lab->b, 'spread' => 0.0, 'pixels' => 0, 'clipped' => 0.0]);
+        $run = app(StartRun::class)($figure) ?? throw new RuntimeException("{$figure->name} has no steps");
+        $rounds = $run->steps()->where('words', 'like', '%sand%')->limit(2)->get();
+        foreach ($rounds as $n => $step) {
+            $step->update(['state' => RunStepState::Done, 'done_at' => now()->subHours(50 - 26 * $n), 'used_minutes' => $step->minutes + 20 - 5 * $n, 'note' => $n === 0 ? 'Four rounds of filler primer until no line showed against the lamp.' : null]);
+        }
+        Hindrances::of($figure);
+    }
+
+    private function print(Painter $painter): void
+    {
+        foreach (FigurePlans::all() as $plan) {
+            $figure = $this->figure($painter, $plan['name']);
+            if (! $figure->meshes()->exists()) {
+                $this->command->getOutput()->writeln("sculpting {$figure->name}");
+                app(PrintSculpt::class)($figure, new $plan['sculpt']);
             }
+        }
+    }
+
+    private function light(Painter $painter): void
+    {
+        foreach ($painter->figures()->whereDoesntHave('lightStudy')->whereHas('meshes')->get() as $figure) {
+            $light = LightRecord::ofFigure($figure);
+            $light->update(['state' => 'waiting', 'job' => $job = Str::ulid()->toBase32()]);
+            ComputeLight::dispatch($light, $figure->id, $job)->onQueue(Turn::LONG);
         }
     }
 

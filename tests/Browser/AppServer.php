@@ -58,7 +58,7 @@ final class AppServer
         $this->env = [
             'APP_ENV' => 'testing', 'APP_DEBUG' => 'true', 'APP_URL' => $this->url,
             'DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => $this->directory.'/database.sqlite', 'QUEUE_CONNECTION' => 'database',
-            'CACHE_STORE' => 'file', 'SESSION_DRIVER' => 'file', 'LOG_CHANNEL' => 'single', 'HYALIN_DEMO' => 'true', 'HYALIN_SIGN_INS_A_MINUTE' => '60',
+            'CACHE_STORE' => 'file', 'SESSION_DRIVER' => 'file', 'LOG_CHANNEL' => 'single', 'HYALIN_DEMO' => 'true', 'HYALIN_DEMO_COARSER' => '2', 'HYALIN_SIGN_INS_A_MINUTE' => '60',
             'LARAVEL_STORAGE_PATH' => $this->directory.'/storage', 'PHP_CLI_SERVER_WORKERS' => '4',
         ];
         touch($this->directory.'/database.sqlite');

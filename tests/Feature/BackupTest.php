@@ -135,7 +135,7 @@ final class BackupTest extends PlainTestCase
         $fails = ($arguments['fails'] ?? false) === true;
         $process = new Process(['php', 'artisan', $command, ...array_values(array_filter($arguments, is_string(...)))], dirname(__DIR__, 2), [
             'APP_ENV' => 'production', 'DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => "{$this->folder}/{$installation}.sqlite", 'HYALIN_FILES' => "{$this->folder}/{$installation}-files",
-            'HYALIN_BACKUPS' => "{$this->folder}/{$installation}-backups", 'LOG_CHANNEL' => 'null', 'HYALIN_DEMO' => 'true',
+            'HYALIN_BACKUPS' => "{$this->folder}/{$installation}-backups", 'LOG_CHANNEL' => 'null', 'HYALIN_DEMO' => 'true', 'HYALIN_DEMO_COARSER' => '4',
         ], null, 120);
         $process->run();
         self::assertSame($fails ? 1 : 0, $process->getExitCode(), "{$command}: {$process->getOutput()}{$process->getErrorOutput()}");

@@ -16,6 +16,7 @@ use App\Jobs\ProposeFigure;
 use App\Jobs\ReadSheetPhoto;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
+use App\Models\Compare\LessonRecord;
 use App\Models\Painter;
 use App\Models\References\Sample;
 use App\Models\Shelf\SwatchSheet;
@@ -24,6 +25,7 @@ use Database\Seeders\MidLifeSeeder;
 use Hyalin\Colour\DifferenceFormula;
 use Hyalin\Finish\Zone;
 use Hyalin\Optics\OpticsQuality;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Str;
 use Inertia\Testing\AssertableInertia;
@@ -123,8 +125,34 @@ final class DemoTest extends TestCase
         // Once: not again at the next start, nor for a painter who has begun.
         $this->seed(MidLifeSeeder::class);
         self::assertSame(2, $painter->cups()->count());
+        $figures = $painter->figures()->get()->keyBy('name')->all();
+        $sentries = $figures['Six reed sentries'];
+        $this->assertHistory($sentries);
+        self::assertTrue($figures['The Tide Bell']->is_stopped);
+        foreach ($figures as $figure) {
+            // Sculpted soundly: without holes, every part turned the right way round.
+            foreach ($figure->meshes()->get() as $mesh) {
+                self::assertSame([0, 0], [$mesh->measures['openEdges'], $mesh->measures['inconsistentEdges']], "{$figure->name}, {$mesh->title}");
+                self::assertGreaterThan(0.0, $mesh->measures['volumeMm3']);
+            }
+        }
         // A figure without a colour is told so at once.
-        $sentries = $painter->figures()->where('name', 'Six reed sentries')->firstOrFail();
-        $this->postJson("/figures/{$sentries->id}/proposal-searches")->assertUnprocessable()->assertJsonPath('errors.figure.0', fn (string $words): bool => str_contains($words, 'take some from a reference'));
+        $bare = $this->figure($painter);
+        $this->area($bare);
+        $this->postJson("/figures/{$bare->id}/proposal-searches")->assertUnprocessable()->assertJsonPath('errors.figure.0', fn (string $words): bool => str_contains($words, 'take some from a reference'));
+    }
+
+    /** A finished run as its painter left it: photos on the way, what was really mixed, a figure that stands out, a lesson, a version. */
+    private function assertHistory(Figure $sentries): void
+    {
+        $run = $sentries->runs()->orderBy('number')->firstOrFail();
+        $photos = $sentries->pictures()->whereNotNull('run_step_id')->get();
+        self::assertCount(3, $photos);
+        $last = $photos->last() ?? self::fail('no photo');
+        self::assertGreaterThan(6, $last->findings()->count());
+        self::assertSame(1, $run->steps()->whereNotNull('used_mix')->count());
+        self::assertSame($run->id, $sentries->versions()->sole()->run_id);
+        self::assertSame(1, LessonRecord::query()->where('picture_id', $last->id)->count());
+        $this->get("/runs/{$run->id}/pieces")->assertInertia(fn (AssertableInertia $page) => $page->where('areas', static fn (Collection $areas): bool => collect($areas->all())->where('area', 'Cloak')->pluck('outlier')->all() === [4]));
     }
 }
