@@ -33,6 +33,7 @@ use App\Http\Controllers\Light\UploadController;
 use App\Http\Controllers\Order\BuildController;
 use App\Http\Controllers\Order\OrderController;
 use App\Http\Controllers\Order\OwnStepController;
+use App\Http\Controllers\References\ColourAreaController;
 use App\Http\Controllers\References\PictureController;
 use App\Http\Controllers\References\ReferenceController;
 use App\Http\Controllers\Shelf\ChipController;
@@ -160,6 +161,7 @@ Route::middleware('auth')->group(function (): void {
         Route::patch('/', [FigureController::class, 'update'])->name('figures.update');
         Route::delete('/', [FigureController::class, 'destroy'])->name('figures.destroy');
 
+        Route::put('/guide', [FigureController::class, 'guide'])->name('figures.guide');
         Route::get('/brief', [BriefController::class, 'show'])->name('figures.brief');
         Route::post('/parts', [BriefController::class, 'storePart'])->name('parts.store');
         Route::patch('/parts/{part}', [BriefController::class, 'updatePart'])->name('parts.update');
@@ -177,6 +179,8 @@ Route::middleware('auth')->group(function (): void {
         Route::put('/pictures/{picture}/neutral', [PictureController::class, 'neutralise'])->name('pictures.neutral');
         Route::delete('/pictures/{picture}/neutral', [PictureController::class, 'restore'])->name('pictures.restore');
         Route::get('/pictures/{picture}/palette', [PictureController::class, 'palette'])->name('pictures.palette');
+        Route::get('/pictures/{picture}/areas', [ColourAreaController::class, 'show'])->name('pictures.areas');
+        Route::post('/pictures/{picture}/areas', [ColourAreaController::class, 'store'])->name('pictures.take-areas');
         Route::post('/areas/{area}/samples', [ReferenceController::class, 'storeSample'])->name('samples.store');
         Route::post('/areas/{area}/samples/named', [ReferenceController::class, 'nameColour'])->name('samples.named');
         Route::delete('/areas/{area}/samples/{zone}', [ReferenceController::class, 'destroySample'])->name('samples.destroy');

@@ -93,7 +93,7 @@ final class AppServer
     {
         $root = dirname(__DIR__, 2);
         $router = $root.'/vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php';
-        $this->start('web', [PHP_BINARY, ...self::JIT, '-d', 'variables_order=EGPCS', '-S', substr($this->url, strlen('http://')), $router], $root.'/public', $this->env);
+        $this->start('web', [PHP_BINARY, ...self::JIT, '-d', 'variables_order=EGPCS', '-d', 'upload_max_filesize=256M', '-d', 'post_max_size=260M', '-S', substr($this->url, strlen('http://')), $router], $root.'/public', $this->env);
         $this->await('web', $this->url.'/up', 90);
     }
 

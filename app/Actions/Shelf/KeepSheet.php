@@ -14,6 +14,7 @@ use App\Models\Shelf\SwatchField;
 use Hyalin\Colour\Lab;
 use Hyalin\Colour\SpectralRecovery;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
 
 /**
  * Keeps what a photo of a sheet made of its pots, for the fields the painter accepts: all of them or none.
@@ -28,17 +29,17 @@ final readonly class KeepSheet
 
     /**
      * @param  list<int>  $positions  fields
-     * @return int how many were kept; fields that nothing can be kept of are left out
+     * @return array{int, list<string>} how many were kept - fields that nothing can be kept of are left out -, and techniques whose strips are kept and tell nothing yet
      */
-    public function __invoke(SheetPhoto $photo, array $positions, Painter $painter): int
+    public function __invoke(SheetPhoto $photo, array $positions, Painter $painter): array
     {
         if ($photo->state !== 'done' || $photo->result === null) {
-            return 0;
+            return [0, []];
         }
         $sheet = $photo->sheet->load(['fields.paint', 'white']);
         $colours = SheetColours::together([...ReadSheet::before($photo), SheetColours::parse($photo->result)]);
 
-        return DB::transaction(function () use ($photo, $positions, $painter, $sheet, $colours): int {
+        return DB::transaction(function () use ($photo, $positions, $painter, $sheet, $colours): array {
             $kept = 0;
             $techniques = [];
             foreach ($sheet->fields as $field) {
@@ -56,14 +57,20 @@ final readonly class KeepSheet
                 }
                 $kept++;
             }
+            $untold = [];
             foreach ($techniques as $technique) {
-                ($this->fitHand)($painter, $technique);
+                try {
+                    ($this->fitHand)($painter, $technique);
+                } catch (ValidationException) {
+                    // The pots of the sheet are measured all the same.
+                    $untold[] = $technique->value;
+                }
             }
             if ($kept > 0) {
                 $photo->update(['kept_at' => now()]);
             }
 
-            return $kept;
+            return [$kept, $untold];
         });
     }
 

@@ -10,6 +10,8 @@ use Hyalin\Finish\Zone;
 use Hyalin\InvalidInput;
 use Hyalin\Matching\Neutral\ColourCorrection;
 use Hyalin\Matching\Neutral\Shading;
+use Hyalin\Matching\Sampling\ColourArea;
+use Hyalin\Matching\Sampling\ColourAreas;
 use Hyalin\Matching\Sampling\InvalidSample;
 use Hyalin\Matching\Sampling\Palette;
 use Hyalin\Matching\Sampling\PaletteColour;
@@ -23,6 +25,11 @@ use Hyalin\Matching\Sampling\StrokeRamp;
 final readonly class PictureColours
 {
     private const PALETTE_SIDE = 320;
+
+    private const AREAS_SIDE = 240;
+
+    /** Radius of the spot that shows a zone of an area, in pixels of such a picture. */
+    private const SPOT = 1.2;
 
     /** Pixels of such a picture that a spot must be even over. */
     private const SQUARE = 5;
@@ -96,6 +103,56 @@ final readonly class PictureColours
         }
 
         return array_map(static fn (PaletteColour $colour, array $found): array => [$colour, $found[1]], $colours, $best);
+    }
+
+    /**
+     * What is likely one area each, and where the picture shows its middle tone.
+     *
+     * @return list<array{ColourArea, array{float, float}}> largest first
+     *
+     * @throws InvalidInput when there is nothing but a backdrop
+     */
+    public function areas(): array
+    {
+        return array_map(fn (ColourArea $area): array => [$area, $this->whole($area->ramp[Zone::Mid->value][1], $area->ramp[Zone::Mid->value][2])], $this->colourAreas()[0]->areas);
+    }
+
+    /**
+     * The colours of some of these areas together, taken as spots where the picture shows them.
+     *
+     * @param  non-empty-list<int>  $places  in the list of areas()
+     * @return array<string, array<string, mixed>> attributes of samples by zone
+     *
+     * @throws InvalidInput when there is no such area
+     */
+    public function samplesOf(array $places): array
+    {
+        [$areas, $packed, $width] = $this->colourAreas();
+        $radius = self::SPOT / $width * ($this->picture->crop[2] ?? 1.0);
+        $samples = [];
+        foreach ($areas->together($places, $packed, $this->correction)->ramp as $zone => [, $x, $y]) {
+            $samples[$zone] = $this->taken('spot', [$this->whole($x, $y), [$radius, 0.0]], Zone::from($zone));
+        }
+
+        return $samples;
+    }
+
+    /** @return array{ColourAreas, list<int>, int} and the pixels and the width that it was made of */
+    private function colourAreas(): array
+    {
+        $rows = $this->file->rows($this->picture->crop, self::AREAS_SIDE);
+        $packed = array_merge(...$rows);
+        $width = count($rows[0] ?? []);
+
+        return [ColourAreas::of($width, $packed, $this->correction), $packed, $width];
+    }
+
+    /** @return array{float, float} a place in the crop as one in the picture */
+    private function whole(float $x, float $y): array
+    {
+        [$left, $top, $width, $height] = $this->picture->crop ?? [0.0, 0.0, 1.0, 1.0];
+
+        return [$left + $x * $width, $top + $y * $height];
     }
 
     /**

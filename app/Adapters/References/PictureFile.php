@@ -176,16 +176,27 @@ final readonly class PictureFile
      */
     public function overview(?array $crop, int $side): array
     {
+        return array_merge(...$this->rows($crop, $side));
+    }
+
+    /**
+     * @param  array{float, float, float, float}|null  $crop
+     * @return list<list<int>> packed pixels of a smaller copy, by row
+     */
+    public function rows(?array $crop, int $side): array
+    {
         $image = $this->scaled($side);
         [$left, $top, $width, $height] = $crop ?? [0.0, 0.0, 1.0, 1.0];
-        $pixels = [];
+        $rows = [];
         for ($y = (int) floor($top * imagesy($image)), $bottom = (int) ceil(($top + $height) * imagesy($image)); $y < min($bottom, imagesy($image)); $y++) {
+            $row = [];
             for ($x = (int) floor($left * imagesx($image)), $right = (int) ceil(($left + $width) * imagesx($image)); $x < min($right, imagesx($image)); $x++) {
-                $pixels[] = $this->at($image, $x, $y);
+                $row[] = $this->at($image, $x, $y);
             }
+            $rows[] = $row;
         }
 
-        return $pixels;
+        return $rows;
     }
 
     /**

@@ -40,6 +40,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property Sheen $sheen
  * @property int $version
  * @property bool $is_stopped its plan could not be painted when it was last looked at
+ * @property bool $is_guided whether it is shown the way to its first session
  * @property list<string>|null $uses what its finish has to stand
  * @property list<string>|null $own_order steps in the painter's own order
  */
@@ -52,13 +53,13 @@ final class Figure extends Model
     protected $guarded = ['id', 'painter_id'];
 
     protected $attributes = [
-        'version' => 1, 'copies' => 1, 'bare_hex' => '#8c8c8c', 'light' => 'D65', 'sheen' => 'matt', 'is_stopped' => false,
+        'version' => 1, 'copies' => 1, 'bare_hex' => '#8c8c8c', 'light' => 'D65', 'sheen' => 'matt', 'is_stopped' => false, 'is_guided' => false,
     ];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['light' => Illuminant::class, 'sheen' => Sheen::class, 'own_order' => 'array', 'uses' => 'array', 'is_stopped' => 'boolean'];
+        return ['light' => Illuminant::class, 'sheen' => Sheen::class, 'own_order' => 'array', 'uses' => 'array', 'is_stopped' => 'boolean', 'is_guided' => 'boolean'];
     }
 
     /** @return HasMany<Part, $this> */
@@ -159,6 +160,12 @@ final class Figure extends Model
         }
 
         return $this->loadMissing(['painter', 'joints.hiddenAreas', 'boundaries', 'ownRules', 'ownSteps']);
+    }
+
+    /** @return HasMany<Paint, $this> on its painter's shelf */
+    public function pots(): HasMany
+    {
+        return $this->hasMany(Paint::class, 'painter_id', 'painter_id');
     }
 
     /** @return HasMany<Paint, $this> that are on its painter's shelf and not empty */

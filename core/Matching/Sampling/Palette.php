@@ -10,16 +10,12 @@ use Hyalin\Colour\Srgb;
 use Hyalin\Matching\Neutral\ColourCorrection;
 
 /**
- * The main colours of a picture: k-means in CIELAB (S. P. Lloyd, Least squares quantization in PCM, IEEE Transactions
- * on Information Theory 28, 1982) over a histogram, begun with the colours that lie farthest from each other and from
- * what is already there, so that it ends the same each time.
+ * The main colours of a picture: clusters in CIELAB over a histogram, those that are one cloud joined.
  */
 final class Palette
 {
     /** Cells of the histogram a channel. */
     private const CELLS = 32;
-
-    private const ROUNDS = 24;
 
     /** Two colours nearer than this (CIEDE2000) are one. */
     private const ALIKE = 5.0;
@@ -46,14 +42,7 @@ final class Palette
             throw InvalidSample::noPixels();
         }
         $cells = self::histogram($packed, $correction);
-        $centres = self::seeds($cells, $most);
-        for ($round = 0; $round < self::ROUNDS; $round++) {
-            $next = self::means($cells, $centres);
-            if ($next === $centres) {
-                break;
-            }
-            $centres = $next;
-        }
+        $centres = Clusters::of($cells, $most);
         $merged = self::merged($centres, self::spreads($cells, $centres));
         $total = array_sum(array_column($merged, 3));
         usort($merged, static fn (array $p, array $q): int => $q[3] <=> $p[3]);
@@ -99,73 +88,6 @@ final class Palette
     }
 
     /**
-     * The heaviest cell, then always the one with the largest weight times squared distance.
-     *
-     * @param  non-empty-list<array{float, float, float, float}>  $cells
-     * @return non-empty-list<array{float, float, float, float}>
-     */
-    private static function seeds(array $cells, int $most): array
-    {
-        $first = 0;
-        foreach ($cells as $i => $cell) {
-            if ($cell[3] > $cells[$first][3]) {
-                $first = $i;
-            }
-        }
-        $seeds = [$cells[$first]];
-        $nearest = array_map(static fn (array $c): float => self::squared($c, $seeds[0]), $cells);
-        while (count($seeds) < $most) {
-            $farthest = 0;
-            foreach ($cells as $i => $cell) {
-                if ($cells[$farthest][3] * $nearest[$farthest] < $cell[3] * $nearest[$i]) {
-                    $farthest = $i;
-                }
-            }
-            if ($nearest[$farthest] <= 0.0) {
-                break;
-            }
-            $seed = $cells[$farthest];
-            $seeds[] = $seed;
-            foreach ($cells as $i => $cell) {
-                $nearest[$i] = min($nearest[$i], self::squared($cell, $seed));
-            }
-        }
-
-        return $seeds;
-    }
-
-    /**
-     * @param  non-empty-list<array{float, float, float, float}>  $cells
-     * @param  non-empty-list<array{float, float, float, float}>  $centres
-     * @return non-empty-list<array{float, float, float, float}>
-     */
-    private static function means(array $cells, array $centres): array
-    {
-        $sums = array_map(static fn (): array => [0.0, 0.0, 0.0, 0.0], $centres);
-        foreach ($cells as $cell) {
-            $best = 0;
-            $least = INF;
-            foreach ($centres as $i => $centre) {
-                $d = self::squared($cell, $centre);
-                if ($d < $least) {
-                    $least = $d;
-                    $best = $i;
-                }
-            }
-            [$l, $a, $b, $n] = $sums[$best] ?? [0.0, 0.0, 0.0, 0.0];
-            $sums[$best] = [$l + $cell[3] * $cell[0], $a + $cell[3] * $cell[1], $b + $cell[3] * $cell[2], $n + $cell[3]];
-        }
-        $means = [];
-        foreach ($sums as [$l, $a, $b, $n]) {
-            if ($n > 0) {
-                $means[] = [$l / $n, $a / $n, $b / $n, $n];
-            }
-        }
-
-        return $means ?: $centres;
-    }
-
-    /**
      * @param  non-empty-list<array{float, float, float, float}>  $cells
      * @param  non-empty-list<array{float, float, float, float}>  $centres
      * @return list<float> mean squared distance of the pixels to their centre
@@ -174,7 +96,7 @@ final class Palette
     {
         $sums = array_map(static fn (): float => 0.0, $centres);
         foreach ($cells as $cell) {
-            $squares = array_map(static fn (array $centre): float => self::squared($cell, $centre), $centres);
+            $squares = array_map(static fn (array $centre): float => Clusters::squared($cell, $centre), $centres);
             $best = (int) array_search(min($squares), $squares, true);
             $sums[$best] = ($sums[$best] ?? 0.0) + $cell[3] * $squares[$best];
         }
@@ -195,7 +117,7 @@ final class Palette
                 $n = $p[3] + $q[3];
                 $spread = ($spreads[$i] * $p[3] + $spreads[$j] * $q[3]) / $n;
                 if (Ciede2000::between($p[0], $p[1], $p[2], $q[0], $q[1], $q[2]) < self::ALIKE
-                    || self::squared($p, $q) < self::ONE_CLOUD ** 2 * $spread) {
+                    || Clusters::squared($p, $q) < self::ONE_CLOUD ** 2 * $spread) {
                     $centres[$i] = [($p[0] * $p[3] + $q[0] * $q[3]) / $n, ($p[1] * $p[3] + $q[1] * $q[3]) / $n, ($p[2] * $p[3] + $q[2] * $q[3]) / $n, $n];
                     $spreads[$i] = $spread;
                     unset($centres[$j], $spreads[$j]);
@@ -206,14 +128,5 @@ final class Palette
         }
 
         return $centres;
-    }
-
-    /**
-     * @param  array{float, float, float, float}  $p
-     * @param  array{float, float, float, float}  $q
-     */
-    private static function squared(array $p, array $q): float
-    {
-        return ($p[0] - $q[0]) ** 2 + ($p[1] - $q[1]) ** 2 + ($p[2] - $q[2]) ** 2;
     }
 }

@@ -194,6 +194,14 @@ export interface ChipProps {
     colour: ColourProps;
 }
 
+export interface ColourAreaProps {
+    place: number;
+    name: string;
+    share: number;
+    ramp: Array<ColourProps>;
+    spot: Array<number>;
+}
+
 export interface ColourProps {
     hex: string;
     lab: Array<number>;
@@ -382,6 +390,8 @@ export interface FigureProps {
     uses: Array<string>;
     version: number;
     stages: Array<StageProps>;
+    isGuided: boolean;
+    guide: GuideProps | null;
 }
 
 export interface FindingProps {
@@ -423,6 +433,20 @@ export interface GlowProps {
     fullMm: number;
     halfMm: number;
     tenthMm: number;
+}
+
+export interface GuideActProps {
+    label: string;
+    url: string;
+    isPost: boolean;
+}
+
+export interface GuideProps {
+    step: number;
+    steps: number;
+    title: string;
+    words: string;
+    acts: Array<GuideActProps>;
 }
 
 export interface HandProps {

@@ -13,6 +13,7 @@ use App\Models\Painter;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 
 final class FigureController
 {
@@ -22,7 +23,7 @@ final class FigureController
         $figure->painter_id = $painter->id;
         $figure->save();
 
-        return redirect()->route('figures.brief', $figure);
+        return redirect()->route($figure->is_guided ? 'figures.references' : 'figures.brief', $figure);
     }
 
     public function update(
@@ -44,6 +45,15 @@ final class FigureController
         );
 
         return new JsonResponse($show($figure));
+    }
+
+    /** On the way to the first session, or off it: at any point. */
+    public function guide(Request $request, Figure $figure): JsonResponse
+    {
+        $request->validate(['on' => ['required', 'boolean']]);
+        $figure->update(['is_guided' => $request->boolean('on')]);
+
+        return new JsonResponse(['on' => $figure->is_guided]);
     }
 
     public function destroy(Figure $figure, DeleteFigure $delete): RedirectResponse

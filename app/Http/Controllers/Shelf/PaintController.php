@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Shelf;
 
 use App\Actions\SaveVersioned;
 use App\Actions\Shelf\EstimatePaint;
+use App\Http\Props\Brief\FigureProps;
 use App\Http\Props\Shelf\GamutPageProps;
 use App\Http\Props\Shelf\PaintProps;
 use App\Http\Props\Shelf\ShelfPageProps;
@@ -27,7 +28,14 @@ final class PaintController
 
     public function index(#[CurrentUser] Painter $painter): Response
     {
-        return Inertia::render('shelf/index', ['page' => static fn () => ShelfPageProps::of($painter)]);
+        return Inertia::render('shelf/index', [
+            'page' => static fn () => ShelfPageProps::of($painter),
+            'guided' => static function () use ($painter): ?FigureProps {
+                $figure = $painter->figures()->where('is_guided', true)->whereDoesntHave('runs')->orderByDesc('id')->first();
+
+                return $figure === null ? null : FigureProps::of($figure, 'Shelf');
+            },
+        ]);
     }
 
     /** The shelf as it opens over a stage. */

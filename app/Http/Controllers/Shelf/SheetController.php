@@ -164,16 +164,18 @@ final class SheetController
         return new JsonResponse(['message' => 'The photo was deleted. What was kept of it stays with the pots.']);
     }
 
-    /** @throws ValidationException when nothing of what is asked can be kept, or chips tell nothing */
+    /** @throws ValidationException when nothing of what is asked can be kept */
     public function keep(Request $request, SwatchSheet $sheet, SheetPhoto $photo, KeepSheet $keep, #[CurrentUser] Painter $painter): JsonResponse
     {
         $request->validate(['positions' => ['required', 'array', 'list', 'max:24'], 'positions.*' => ['integer', 'between:0,23']]);
-        $kept = $keep($photo, array_values(array_map(static fn (mixed $p): int => is_numeric($p) ? (int) $p : -1, $request->array('positions'))), $painter);
+        [$kept, $untold] = $keep($photo, array_values(array_map(static fn (mixed $p): int => is_numeric($p) ? (int) $p : -1, $request->array('positions'))), $painter);
         if ($kept === 0) {
             throw ValidationException::withMessages(['positions' => 'Nothing of these fields can be used. The pots are as they were.']);
         }
 
-        return new JsonResponse(['message' => $kept === 1 ? '1 field is used now.' : "{$kept} fields are used now."]);
+        $more = $untold === [] ? '' : ' The strip of your '.implode(' and ', $untold).' tells nothing yet: its paint is too near the colour of the card, or too opaque. Paint another pot.';
+
+        return new JsonResponse(['message' => ($kept === 1 ? '1 field is used now.' : "{$kept} fields are used now.").$more]);
     }
 
     private static function forgetFiles(SheetPhoto $photo): void

@@ -12,6 +12,8 @@ use Illuminate\Database\Eloquent\Builder;
 
 /**
  * The open figure, as every stage shows it.
+ *
+ * @phpstan-type Counts array{areas: int, sampled: int, planned: int, meshes: int, pictures: int, photos: int, open: int, run: int, pots: int, light: string|null}
  */
 final readonly class FigureProps
 {
@@ -32,11 +34,15 @@ final readonly class FigureProps
         public array $uses,
         public int $version,
         public array $stages,
+        public bool $isGuided,
+        public ?GuideProps $guide,
     ) {
     }
 
     public static function of(Figure $figure, string $stage): self
     {
+        $has = self::counted($figure);
+
         return new self(
             $figure->id,
             $figure->name,
@@ -49,14 +55,20 @@ final readonly class FigureProps
             $figure->sheen,
             $figure->uses ?? [],
             $figure->version,
-            self::stages($figure, $stage),
+            self::stages($figure, $stage, $has),
+            $figure->is_guided,
+            GuideProps::of($figure, $has),
         );
     }
 
-    /** @return list<StageProps> */
-    private static function stages(Figure $figure, string $current): array
+    /**
+     * What stands at each stage, or what is missing there.
+     *
+     * @param  Counts  $has
+     * @return list<StageProps>
+     */
+    private static function stages(Figure $figure, string $current, array $has): array
     {
-        $has = self::counted($figure);
         $stage = static fn (string $name, ?string $route, string $state): StageProps => new StageProps(
             $name,
             $route === null ? null : route($route, $figure, false),
@@ -66,10 +78,19 @@ final readonly class FigureProps
 
         return [
             $stage('Brief', 'figures.brief', $has['areas'] === 0 ? 'no areas yet' : self::many($has['areas'], 'area')),
-            $stage('References', 'figures.references', "{$has['sampled']} of {$has['areas']} sampled"),
-            $stage('Finishes', 'figures.finishes', "{$has['planned']} of {$has['areas']} planned"),
+            $stage('References', 'figures.references', match (true) {
+                $has['areas'] === 0 => self::many($has['pictures'], 'picture'),
+                $has['sampled'] < $has['areas'] => self::many($has['areas'] - $has['sampled'], 'area').' without a colour',
+                default => self::many($has['areas'], 'area').' sampled',
+            }),
+            $stage('Finishes', 'figures.finishes', match (true) {
+                $has['areas'] === 0 => 'no areas yet',
+                $has['planned'] < $has['areas'] => self::many($has['areas'] - $has['planned'], 'area').' without a finish',
+                default => self::many($has['areas'], 'area').' planned',
+            }),
             $stage('Light', 'figures.light', self::light($has['light'], $has['meshes'])),
             $stage('Order', 'figures.order', match (true) {
+                $has['planned'] === 0 => 'nothing to order',
                 $figure->is_stopped => 'stopped',
                 $figure->own_order === null => 'as planned',
                 default => 'your own',
@@ -83,7 +104,7 @@ final readonly class FigureProps
         ];
     }
 
-    /** @return array{areas: int, sampled: int, planned: int, meshes: int, photos: int, open: int, run: int, light: string|null} in one query */
+    /** @return Counts in one query */
     private static function counted(Figure $figure): array
     {
         $row = Figure::query()->whereKey($figure->id)
@@ -91,6 +112,8 @@ final readonly class FigureProps
                 'areas', 'meshes', 'openSteps as open',
                 'areas as sampled' => static fn (Builder $q) => $q->has('samples'),
                 'areas as planned' => static fn (Builder $q) => $q->has('layers'),
+                'pictures' => static fn (Builder $q) => $q->where('kind', '!=', PictureKind::OwnPiece),
+                'pots',
                 'pictures as photos' => static fn (Builder $q) => $q->where('kind', PictureKind::OwnPiece),
             ])
             ->withMax('runs as run', 'number')
@@ -100,7 +123,7 @@ final readonly class FigureProps
 
         return [
             'areas' => $number($row->areas_count ?? 0), 'sampled' => $number($row->sampled ?? 0), 'planned' => $number($row->planned ?? 0),
-            'meshes' => $number($row->meshes_count ?? 0), 'photos' => $number($row->photos ?? 0), 'open' => $number($row->open ?? 0), 'run' => $number($row->run ?? 0),
+            'meshes' => $number($row->meshes_count ?? 0), 'pictures' => $number($row->pictures_count ?? 0), 'pots' => $number($row->pots_count ?? 0), 'photos' => $number($row->photos ?? 0), 'open' => $number($row->open ?? 0), 'run' => $number($row->run ?? 0),
             'light' => is_string($row->light ?? null) ? $row->light : null,
         ];
     }
@@ -110,7 +133,7 @@ final readonly class FigureProps
         return match ($light) {
             'done' => 'calculated',
             'waiting', 'running' => 'calculating',
-            default => self::many($meshes, 'mesh', 'meshes'),
+            default => $meshes === 0 ? 'no print file' : 'not calculated',
         };
     }
 

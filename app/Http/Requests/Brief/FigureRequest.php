@@ -26,6 +26,7 @@ final class FigureRequest extends FormRequest
             'sheen' => ['sometimes', Rule::enum(Sheen::class)],
             'uses' => ['sometimes', 'array', 'list', 'max:8'],
             'uses.*' => [Rule::enum(PieceUse::class)],
+            'isGuided' => ['sometimes', 'boolean'],
             'version' => ['sometimes', 'integer', 'min:1'],
         ];
     }
@@ -42,6 +43,10 @@ final class FigureRequest extends FormRequest
             if ($this->has($sent)) {
                 $attributes[$attribute] = $this->input($sent);
             }
+        }
+
+        if ($this->has('isGuided')) {
+            $attributes['is_guided'] = $this->boolean('isGuided');
         }
 
         return $attributes;

@@ -1,28 +1,16 @@
 import { useEffect, useRef, useState, type KeyboardEvent, type RefObject } from 'react';
-import type { MaskProps, OrderStepProps } from '@/types/generated';
+import type { MaskProps, OrderStepProps, StepKind } from '@/types/generated';
 import type { Lane } from './order';
 
 const NAMES = 112;
 const TOP = 6;
 const WAIT = 34;
 
-/** What a kind looks like: a letter where there is room, a shape in any case. */
-const LETTERS: Record<OrderStepProps['kind'], string> = {
-    prepare: 'P',
-    glue: 'G',
-    fill: 'F',
-    prime: 'U',
-    spray: 'S',
-    brush: 'B',
-    wash: 'W',
-    'dry brush': 'D',
-    decal: 'T',
-    powder: 'O',
-    varnish: 'V',
-    mask: 'M',
-    peel: 'L',
-    'own step': 'X',
-};
+/** Width from which a block has room for its kind, written upwards. */
+const NAMED_FROM = 12;
+
+/** Of a letter of the name, in its font size. */
+const LETTER = 0.56;
 
 type OrderBoardProps = {
     steps: readonly OrderStepProps[];
@@ -192,22 +180,31 @@ function Shape({ step, x, y, w, h }: { step: OrderStepProps; x: number; y: numbe
                 }
                 strokeWidth={step.kind === 'varnish' ? 3 : 1}
             />
-            {w > 13 && (
-                <text
-                    x={x + w / 2}
-                    y={y + h / 2 + 4}
-                    textAnchor="middle"
-                    fontSize="11"
-                    fontWeight="700"
-                    fill="#fff"
-                    stroke="#000"
-                    strokeWidth="2.5"
-                    paintOrder="stroke"
-                >
-                    {LETTERS[step.kind]}
-                </text>
-            )}
+            {w >= NAMED_FROM && <KindName kind={step.kind} x={x + w / 2} y={y + h / 2} w={w} h={h} />}
         </>
+    );
+}
+
+/** The kind of a step in its block: along it where it is wide, upwards where it is not. */
+function KindName({ kind, x, y, w, h }: { kind: StepKind; x: number; y: number; w: number; h: number }) {
+    const isAlong = w > kind.length * 6.5 + 4;
+    const size = isAlong ? 11 : Math.min(11, w - 2, (h - 2) / (kind.length * LETTER));
+    return (
+        <text
+            x={x}
+            y={y}
+            transform={isAlong ? undefined : `rotate(-90 ${x} ${y})`}
+            textAnchor="middle"
+            dominantBaseline="central"
+            fontSize={size}
+            fontWeight="700"
+            fill="#fff"
+            stroke="#000"
+            strokeWidth="2.5"
+            paintOrder="stroke"
+        >
+            {kind}
+        </text>
     );
 }
 

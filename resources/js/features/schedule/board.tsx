@@ -1,6 +1,8 @@
+import clsx from 'clsx';
 import { Fragment } from 'react';
 import { timeWords } from '@/shared/lib/settings';
 import { capital } from '@/shared/lib/format';
+import { useNarrow } from '@/shared/lib/use-narrow';
 import type { SessionProps, SessionStepProps } from '@/types/generated';
 
 const LANE = 30;
@@ -15,6 +17,7 @@ export function SessionBoard({
     chosen: string | null;
     onChoose: (step: SessionStepProps) => void;
 }) {
+    const narrow = useNarrow();
     const figures = [...new Set(sessions.flatMap((e) => e.steps.map((s) => s.figure)))];
     const longest = Math.max(1, ...sessions.map((e) => span(e.start, e.end)));
     return (
@@ -22,7 +25,7 @@ export function SessionBoard({
             {sessions.map((session) => {
                 const lanes = figures.filter((f) => session.steps.some((s) => s.figure === f));
                 return (
-                    <li key={session.start} className="flex border-b border-line">
+                    <li key={session.start} className="border-b border-line lg:flex">
                         <p className="w-40 shrink-0 p-2 text-sm leading-tight">
                             <strong>
                                 {new Date(session.start).toLocaleDateString(undefined, {
@@ -36,7 +39,8 @@ export function SessionBoard({
                             </span>
                         </p>
                         <div className="min-w-0 flex-1 py-1.5 pr-2">
-                            {lanes.map((figure) => (
+                            {narrow && <StepList steps={session.steps} chosen={chosen} onChoose={onChoose} />}
+                            {(narrow ? [] : lanes).map((figure) => (
                                 <Lane
                                     key={figure}
                                     figure={figure}
@@ -50,6 +54,48 @@ export function SessionBoard({
                     </li>
                 );
             })}
+        </ol>
+    );
+}
+
+/** A session to read: when, what, on which figure. */
+function StepList({
+    steps,
+    chosen,
+    onChoose,
+}: {
+    steps: readonly SessionStepProps[];
+    chosen: string | null;
+    onChoose: (step: SessionStepProps) => void;
+}) {
+    return (
+        <ol>
+            {steps.map((step) => (
+                <li key={`${step.id} ${step.start}`}>
+                    <button
+                        type="button"
+                        aria-pressed={step.id === chosen}
+                        className={clsx(
+                            'flex min-h-11 w-full items-center gap-2 border-l-4 px-2 py-1 text-left text-sm leading-tight',
+                            step.id === chosen ? 'border-ink bg-raised' : 'border-transparent',
+                        )}
+                        onClick={() => {
+                            onChoose(step);
+                        }}
+                    >
+                        <span className="w-16 shrink-0 text-xs text-quiet">{clock(step.start)}</span>
+                        <span
+                            aria-hidden
+                            className="h-6 w-6 shrink-0 border border-line"
+                            style={step.hex === null ? undefined : { background: step.hex }}
+                        />
+                        <span className="min-w-0">
+                            <strong>{step.where === '' ? capital(step.what) : `${step.where}: ${step.what}`}</strong>
+                            <span className="block text-xs text-quiet">{step.figure}</span>
+                        </span>
+                    </button>
+                </li>
+            ))}
         </ol>
     );
 }

@@ -7,6 +7,7 @@ import { url } from '@/shared/lib/url';
 import { useKeys } from '@/shared/lib/use-keys';
 import { Sheet } from '@/shared/ui/sheet';
 import type { FigureProps, StageProps } from '@/types/generated';
+import { Guide } from './guide';
 import { ShelfSheet } from './shelf-sheet';
 import { DryingTray } from './tray';
 import { Unsent } from './unsent';
@@ -53,6 +54,7 @@ export function Shell({
                     }}
                 />
             </header>
+            {figure !== undefined && <Guide figure={figure} />}
             <main
                 id="work"
                 className={clsx('min-h-0 flex-1 overflow-y-auto print:overflow-visible', !wide && 'px-4 py-4')}

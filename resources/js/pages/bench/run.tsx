@@ -324,7 +324,7 @@ function Actions({ bench, step }: { bench: Bench; step: RunStepProps }) {
                 <Button
                     look="main"
                     size="large"
-                    className="col-span-2 sm:col-span-1"
+                    className="col-span-2 !min-h-12 sm:col-span-1 sm:!min-h-16"
                     disabled={wait !== null}
                     onClick={finish}
                 >
@@ -343,7 +343,7 @@ function Actions({ bench, step }: { bench: Bench; step: RunStepProps }) {
             )}
             <Button
                 size="large"
-                className="!text-base"
+                className="!min-h-10 !px-2 !text-sm sm:!min-h-16 sm:!text-base"
                 onClick={() => {
                     setSheet('used');
                 }}
@@ -352,7 +352,7 @@ function Actions({ bench, step }: { bench: Bench; step: RunStepProps }) {
             </Button>
             <Button
                 size="large"
-                className="!text-base"
+                className="!min-h-10 !px-2 !text-sm sm:!min-h-16 sm:!text-base"
                 onClick={() => {
                     setSheet('otherwise');
                 }}
@@ -423,7 +423,7 @@ function Work({ bench, step }: { bench: Bench; step: RunStepProps }) {
     const { waiting, problem, refused, short, open, figure, away, run, steps, now } = bench;
     const { setAway, setPosition, show, onMesh, wait } = bench;
     return (
-        <article className="flex min-w-0 flex-1 flex-col gap-4 p-4 lg:overflow-y-auto lg:p-6">
+        <article className="flex min-w-0 flex-1 flex-col gap-2 p-3 sm:gap-4 sm:p-4 lg:overflow-y-auto lg:p-6">
             {waiting > 0 && problem !== null && (
                 <Notice strong>
                     {problem} {many(waiting, 'change')} waiting.

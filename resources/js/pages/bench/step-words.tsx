@@ -15,6 +15,7 @@ import {
     zonesWords,
 } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
+import { useNarrow } from '@/shared/lib/use-narrow';
 import { Button } from '@/shared/ui/button';
 import { MixList, mixWords } from '@/shared/ui/drops';
 import { Notice } from '@/shared/ui/notice';
@@ -39,18 +40,18 @@ export function StepWords({
     return (
         <>
             <header>
-                <p className="text-base text-quiet">
+                <p className="text-sm text-quiet sm:text-base">
                     Step {step.position} of {run.steps.length}
                     {step.partName === null || step.partName === step.areaName ? '' : `, ${step.partName}`}
                     {copyWords(run, step)}
                     {step.state === 'open' ? '' : `, ${step.state}`}
                     {step.skipReason !== null && `: ${step.skipReason}`}
                 </p>
-                <h1 className="text-2xl">
+                <h1 className="text-xl sm:text-2xl">
                     {capital(step.title)}: {areasWords(step.areaName)}
                 </h1>
                 {areasWords(step.areaName) !== step.areaName && <p className="text-base text-quiet">{step.areaName}</p>}
-                <p className="mt-1 text-[1.5rem] leading-snug">{step.instruction}</p>
+                <p className="mt-1 text-lg leading-snug sm:text-[1.5rem]">{step.instruction}</p>
             </header>
             {step.lastTime !== null && <Notice strong>{step.lastTime}</Notice>}
             {step.plannedMix.length > 0 && <Mix step={step} />}
@@ -71,9 +72,9 @@ function copyWords(run: RunProps, step: RunStepProps): string {
 function Mix({ step }: { step: RunStepProps }) {
     const mix = step.usedMix ?? step.plannedMix;
     return (
-        <section aria-label="Mix" className="text-[1.5rem] leading-snug">
-            <MixList mix={mix} size={34} />
-            <p className="mt-2">
+        <section aria-label="Mix" className="text-lg leading-snug sm:text-[1.5rem]">
+            <MixList mix={mix} size={useNarrow() ? 24 : 34} />
+            <p className="sm:mt-2">
                 {step.isFromCan ? 'From the can' : capital(dilutionWords(step.thinner))}.{' '}
                 {capital(many(step.usedCoats ?? step.coats, 'coat'))}, {zonesWords(step.zones, step.form)}
                 {step.pressurePsi !== null && `, about ${step.pressurePsi} psi`}
@@ -164,13 +165,13 @@ function OpenCup({ cup, form }: { cup: StepCupProps; form: AreaForm }) {
 
 function Afterwards({ step }: { step: RunStepProps }) {
     return (
-        <section aria-label="Expected result" className="flex h-24 shrink-0">
+        <section aria-label="Expected result" className="flex h-12 shrink-0 sm:h-24">
             {ZONES.map((zone) => {
                 const hex = step.plannedColours[zone] ?? '#808080';
                 return (
                     <div
                         key={zone}
-                        className="flex flex-1 items-end p-2 text-base"
+                        className="flex flex-1 items-end p-1 text-sm sm:p-2 sm:text-base"
                         style={{ background: hex, color: inkOn(hex) }}
                     >
                         {zoneName(step.form, zone)}

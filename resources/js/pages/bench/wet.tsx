@@ -24,8 +24,8 @@ export function Wet({
     onAnyway: () => void;
 }) {
     return (
-        <section aria-label="Wet paint" className="flex flex-col gap-2 border-l-8 border-ink bg-raised p-3">
-            <p className="text-xl leading-snug">
+        <section aria-label="Wet paint" className="flex flex-col gap-2 border-l-8 border-ink bg-raised p-2 sm:p-3">
+            <p className="text-base leading-snug sm:text-xl">
                 <Hand size={22} aria-hidden className="mr-2 inline" />
                 <strong>Not yet: dry {whenWords(Date.parse(wait.until), now)}.</strong> Still wet:{' '}
                 {areasWords(wait.because)}.

@@ -10,6 +10,7 @@ import { Button } from '@/shared/ui/button';
 import { Field } from '@/shared/ui/field';
 import { PotMark } from '@/shared/ui/pot-mark';
 import { Sheet } from '@/shared/ui/sheet';
+import { Tick } from '@/shared/ui/tick';
 import type { HomePageProps, FigureInProgressProps, TonightProps } from '@/types/generated';
 import { Tonight } from './tonight';
 
@@ -38,7 +39,10 @@ export default function HomePage({ page, tonight }: { page: HomePageProps; tonig
                 </header>
                 <Tonight tonight={tonight} />
                 {page.figures.length === 0 && (
-                    <p className="text-base">Nothing is in progress. Create a figure, then name its areas.</p>
+                    <p className="text-base">
+                        Nothing is in progress. Create a figure: from a picture of it, Hyalin proposes areas, colours,
+                        finishes from your pots and the order of work.
+                    </p>
                 )}
                 <ul className="grid grid-cols-1 gap-4 md:grid-cols-2">
                     {page.figures.map((figure) => (
@@ -136,7 +140,7 @@ function FigureCard({ figure }: { figure: FigureInProgressProps }) {
 }
 
 function StartFigure({ open, onClose }: { open: boolean; onClose: () => void }) {
-    const form = useForm({ name: '', heightMm: '' });
+    const form = useForm({ name: '', heightMm: '', isGuided: true });
     return (
         <Sheet open={open} onClose={onClose} title="New figure" description="A name is enough to start.">
             <form
@@ -168,6 +172,15 @@ function StartFigure({ open, onClose }: { open: boolean; onClose: () => void }) 
                         form.setData('heightMm', event.target.value);
                     }}
                 />
+                <Tick
+                    className="min-h-10 text-sm"
+                    checked={form.data.isGuided}
+                    onTick={(isOn) => {
+                        form.setData('isGuided', isOn);
+                    }}
+                >
+                    <span>Guide me from a picture to the first session. It can be left at any point.</span>
+                </Tick>
                 <Button look="main" type="submit" disabled={form.processing}>
                     Create
                 </Button>

@@ -3,11 +3,13 @@ import { useRef, useState, type ReactNode, type SetStateAction } from 'react';
 import { OrderBoard } from '@/features/order-board/board';
 import { OrdersBeside } from '@/features/order-board/compared';
 import { Broken, StepDetail } from '@/features/order-board/detail';
+import { OrderList } from '@/features/order-board/list';
 import { arranged, moved } from '@/features/order-board/order';
 import { Shell } from '@/features/shell/shell';
 import { ApiError, send } from '@/shared/lib/api';
 import { many, minutesWords } from '@/shared/lib/format';
 import { reloaded } from '@/shared/lib/reloaded';
+import { useNarrow } from '@/shared/lib/use-narrow';
 import { url } from '@/shared/lib/url';
 import { useSaving } from '@/shared/lib/use-saving';
 import { Button } from '@/shared/ui/button';
@@ -19,6 +21,7 @@ import type {
     ContradictionProps,
     FigureProps,
     OrderProps,
+    OrderStepProps,
     ApproachPairProps,
     StepKind,
     IssueProps,
@@ -103,6 +106,7 @@ type BoardProps = {
 
 function Board(props: BoardProps) {
     const work = useOrder(props);
+    const narrow = useNarrow();
     const { problem } = work;
 
     return (
@@ -110,8 +114,7 @@ function Board(props: BoardProps) {
             <FilterBar work={work} />
             <Summary work={work} />
             {problem !== null && <Notice strong>{problem}</Notice>}
-            <Canvas work={work} />
-            <Details work={work} />
+            {narrow ? <Narrow work={work} /> : <Wide work={work} />}
         </>
     );
 }
@@ -226,30 +229,92 @@ function Issues({
     );
 }
 
-function Details({ work }: { work: Work }) {
-    const { step, order, planned, setChosen, ids, judge, figure } = work;
+/** The board to see it all, the list to read it, and what there is to say of both below. */
+function Wide({ work }: { work: Work }) {
+    const { step, order, planned, setChosen, figure } = work;
     return (
-        <div className="grid shrink-0 grid-cols-1 gap-5 overflow-y-auto lg:h-60 lg:grid-cols-3">
-            {step ? <StepDetail order={order} planned={planned} step={step} onChoose={setChosen} /> : <span />}
-            <section aria-label="Rules not met" className="flex flex-col gap-2">
-                <h2 className="text-sm font-semibold">Rules not met</h2>
-                <Broken
-                    order={order}
-                    onMend={(id, before) => {
-                        setChosen(id);
-                        const rest = ids.filter((other) => other !== id);
-                        void judge(moved(ids, id, rest.indexOf(before)));
-                    }}
-                />
-            </section>
-            <Issues figureId={figure.id} issues={order.issues} onChoose={setChosen} />
+        <div className="flex min-h-0 flex-1 gap-4">
+            <div className="flex min-w-0 flex-1 flex-col gap-3">
+                <Canvas work={work} />
+                <div className="grid h-60 shrink-0 grid-cols-3 gap-5 overflow-y-auto">
+                    {step ? <StepDetail order={order} planned={planned} step={step} onChoose={setChosen} /> : <span />}
+                    <NotMet work={work} />
+                    <Issues figureId={figure.id} issues={order.issues} onChoose={setChosen} />
+                </div>
+            </div>
+            <div className="w-72 shrink-0 overflow-y-auto border border-line">
+                <List work={work} />
+            </div>
         </div>
     );
 }
 
+/** A phone has no room for a board: the list, and under the chosen step what there is to say of it. */
+function Narrow({ work }: { work: Work }) {
+    const { step, order, planned, setChosen, figure, beside, isPlanned } = work;
+    const open = order.rules.filter((r) => !r.isKept).length + order.issues.length;
+    return (
+        <>
+            {open > 0 && (
+                <details open={!order.canBePainted} className="border border-line p-2">
+                    <summary className="cursor-pointer font-semibold">{many(open, 'remark')} on this order</summary>
+                    <div className="flex flex-col gap-4 pt-2">
+                        <Issues figureId={figure.id} issues={order.issues} onChoose={setChosen} />
+                        <NotMet work={work} />
+                    </div>
+                </details>
+            )}
+            {beside && !isPlanned && <Canvas work={work} />}
+            <List work={work}>
+                {step && <StepDetail order={order} planned={planned} step={step} onChoose={setChosen} />}
+            </List>
+        </>
+    );
+}
+
+function List({ work, children }: { work: Work; children?: ReactNode }) {
+    const { steps, chosen, broken, setChosen, judge, ids } = work;
+    return (
+        <OrderList
+            steps={steps}
+            chosen={chosen}
+            broken={broken}
+            dimmed={dimmedBy(work)}
+            onChoose={setChosen}
+            onMove={(id, to) => void judge(moved(ids, id, to))}
+        >
+            {children}
+        </OrderList>
+    );
+}
+
+/** Whether a step is none of those that the filters ask for. */
+function dimmedBy({ part, kind, tool }: Work): (step: OrderStepProps) => boolean {
+    return (s) =>
+        (part !== ALL && !s.partIds.includes(part)) ||
+        (kind !== ALL && s.kind !== kind) ||
+        (tool !== ALL && s.tool !== tool);
+}
+
+function NotMet({ work }: { work: Work }) {
+    const { order, setChosen, ids, judge } = work;
+    return (
+        <section aria-label="Rules not met" className="flex flex-col gap-2">
+            <h2 className="text-sm font-semibold">Rules not met</h2>
+            <Broken
+                order={order}
+                onMend={(id, before) => {
+                    setChosen(id);
+                    const rest = ids.filter((other) => other !== id);
+                    void judge(moved(ids, id, rest.indexOf(before)));
+                }}
+            />
+        </section>
+    );
+}
+
 function Canvas({ work }: { work: Work }) {
-    const { beside, isPlanned, planned, order, steps, chosen, setChosen, build, broken, part, kind, tool, judge, ids } =
-        work;
+    const { beside, isPlanned, planned, order, steps, chosen, setChosen, build, broken, judge, ids } = work;
     return (
         <div className="relative min-h-72 flex-1 border border-line lg:min-h-0">
             {beside && !isPlanned ? (
@@ -265,11 +330,7 @@ function Canvas({ work }: { work: Work }) {
                     }
                     chosen={chosen}
                     broken={broken}
-                    dimmed={(s) =>
-                        (part !== ALL && !s.partIds.includes(part)) ||
-                        (kind !== ALL && s.kind !== kind) ||
-                        (tool !== ALL && s.tool !== tool)
-                    }
+                    dimmed={dimmedBy(work)}
                     onChoose={setChosen}
                     onMove={(id, to) => void judge(moved(ids, id, to))}
                 />

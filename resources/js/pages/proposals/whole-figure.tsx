@@ -1,5 +1,5 @@
 import { Link, router } from '@inertiajs/react';
-import { useEffect, useState, type Dispatch, type SetStateAction } from 'react';
+import { useEffect, useRef, useState, type Dispatch, type SetStateAction } from 'react';
 import { wire } from '@/features/finish/layers';
 import { ApiError, send } from '@/shared/lib/api';
 import { many, minutesWords, one } from '@/shared/lib/format';
@@ -47,7 +47,26 @@ function useWholeFigure({ figure, brushOnly, only, last }: Props) {
     const answer = search?.answer as FigureProposalProps | null | undefined;
     useProgress({ running, search, setSearch });
     const { attempt, adopt } = useAdopting({ setProblem, figure, setAdopted });
+    const start = () =>
+        void attempt(async () => {
+            setAdopted([]);
+            setSearch(
+                await send<ProposalSearchProps>('POST', url('proposal-searches.store', { figure: figure.id }), {
+                    brushOnly,
+                    only,
+                    mostPots: most === 0 ? null : most,
+                }),
+            );
+        });
+    // The guide asks for it by the address.
+    const isAsked = useRef(last === null && new URLSearchParams(window.location.search).has('now'));
+    useEffect(() => {
+        if (isAsked.current) start();
+        isAsked.current = false;
+        // eslint-disable-next-line react-hooks/exhaustive-deps
+    }, []);
     return {
+        start,
         figure,
         brushOnly,
         only,
@@ -144,7 +163,11 @@ function Answer({ whole, answer }: { whole: Whole; answer: FigureProposalProps }
                         void attempt(async () => {
                             for (const area of answer.areas)
                                 if (area.layersNow === 0 && !adopted.includes(area.areaId)) await adopt(area);
-                            router.visit(url('figures.finishes', { figure: figure.id }));
+                            router.visit(
+                                url(figure.guide === null ? 'figures.finishes' : 'figures.order', {
+                                    figure: figure.id,
+                                }),
+                            );
                         })
                     }
                 >
@@ -156,7 +179,7 @@ function Answer({ whole, answer }: { whole: Whole; answer: FigureProposalProps }
 }
 
 function Start({ whole }: { whole: Whole }) {
-    const { most, setMost, running, attempt, setAdopted, setSearch, figure, brushOnly, only, search } = whole;
+    const { most, setMost, running, start, search } = whole;
     return (
         <div className="flex flex-wrap items-end gap-4">
             <Stepper
@@ -169,22 +192,7 @@ function Start({ whole }: { whole: Whole }) {
                     setMost(next > 0 && next < 5 ? (next > most ? 5 : 0) : next);
                 }}
             />
-            <Button
-                look="main"
-                disabled={running}
-                onClick={() =>
-                    void attempt(async () => {
-                        setAdopted([]);
-                        setSearch(
-                            await send<ProposalSearchProps>(
-                                'POST',
-                                url('proposal-searches.store', { figure: figure.id }),
-                                { brushOnly, only, mostPots: most === 0 ? null : most },
-                            ),
-                        );
-                    })
-                }
-            >
+            <Button look="main" disabled={running} onClick={start}>
                 Propose for all areas
             </Button>
             {running && search && (

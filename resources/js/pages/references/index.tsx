@@ -15,6 +15,7 @@ import { Button } from '@/shared/ui/button';
 import { Choice } from '@/shared/ui/choice';
 import { Notice } from '@/shared/ui/notice';
 import { Stepper } from '@/shared/ui/stepper';
+import { ColourAreas } from './colour-areas';
 import { NameColour } from './name-colour';
 import { PictureButton } from '@/shared/ui/picture-button';
 import type { AreaProps, FigureProps, PictureProps, PotProps, SampleProps, ShiftProps, Zone } from '@/types/generated';
@@ -68,6 +69,20 @@ export default function ReferencesPage(props: Props) {
                 </section>
                 <ColoursPanel board={board} />
             </div>
+            {board.proposing && picture && (
+                <ColourAreas
+                    figureId={figure.id}
+                    picture={picture}
+                    known={board.areas.map((a) => a.name)}
+                    onClose={() => {
+                        board.setProposing(false);
+                    }}
+                    onTaken={() => {
+                        board.setProposing(false);
+                        void board.reload();
+                    }}
+                />
+            )}
         </Shell>
     );
 }
@@ -87,6 +102,10 @@ function useReferencesState({ figure, pictures, areas, pots, shifts }: Props) {
     const [purpose, setPurpose] = useState<Purpose | null>(null);
     const [reflectance, setReflectance] = useState('0.18');
     const [split, setSplit] = useState(0);
+    // The guide asks for it by the address.
+    const [proposing, setProposing] = useState(
+        () => new URLSearchParams(window.location.search).has('areas') && areas.every((a) => a.samples.length === 0),
+    );
     const picture = pictures.find((p) => p.id === pictureId) ?? pictures[0];
     const area = areas.find((a) => a.id === areaId) ?? areas[0];
     const { bringIn, uploading, fraction } = useUpload(figure.id, setProblem, setPictureId);
@@ -124,6 +143,8 @@ function useReferencesState({ figure, pictures, areas, pots, shifts }: Props) {
         setReflectance,
         split,
         setSplit,
+        proposing,
+        setProposing,
         picture,
         area,
         bringIn,
@@ -312,7 +333,8 @@ function DropHere({ onFile }: { onFile: (file: File) => void }) {
         >
             <p className="max-w-md border border-dashed border-strong p-8 text-center text-base">
                 No reference yet. Drop or paste a picture here, or add a file: an artwork, a painted piece, a photo of
-                the real thing.
+                the real thing. Without a picture, colours can be picked, typed or taken from your pots once there are
+                areas.
             </p>
         </div>
     );
@@ -391,16 +413,19 @@ function ColoursPanel({ board }: { board: Board }) {
                 />
             )}
             {area === undefined ? (
-                <Notice>
-                    This figure has no areas yet.{' '}
-                    <Link className="underline" href={url('figures.brief', { figure: figure.id })}>
-                        Name them in the brief
-                    </Link>
-                    , then take their colours here.
-                </Notice>
+                <NoAreas board={board} />
             ) : (
                 <>
                     <Ramp figure={figure} area={area} zone={zone} onZone={setZone} />
+                    {picture && board.areas.some((a) => a.samples.length === 0) && (
+                        <Button
+                            onClick={() => {
+                                board.setProposing(true);
+                            }}
+                        >
+                            Propose colours and areas
+                        </Button>
+                    )}
                     <NameColour
                         key={area.id}
                         figureId={figure.id}
@@ -415,6 +440,39 @@ function ColoursPanel({ board }: { board: Board }) {
             )}
             <AreaList board={board} />
         </aside>
+    );
+}
+
+/** What to do first: let the picture propose the areas, or name them. */
+function NoAreas({ board }: { board: Board }) {
+    const { picture, figure, setProposing } = board;
+    return (
+        <div className="flex flex-col items-start gap-3 text-sm">
+            <p>
+                This figure has no areas yet.
+                {picture
+                    ? ' Hyalin can propose them from the colours of the picture, with their colours.'
+                    : ' Add a picture, and Hyalin proposes them from its colours; or name them yourself.'}
+            </p>
+            <div className="flex flex-wrap gap-2">
+                {picture && (
+                    <Button
+                        look="main"
+                        onClick={() => {
+                            setProposing(true);
+                        }}
+                    >
+                        Propose areas
+                    </Button>
+                )}
+                <Link
+                    className="inline-flex min-h-10 items-center underline underline-offset-4"
+                    href={url('figures.brief', { figure: figure.id })}
+                >
+                    Name them in the brief
+                </Link>
+            </div>
+        </div>
     );
 }
 

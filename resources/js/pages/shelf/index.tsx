@@ -4,6 +4,7 @@ import { FileSheet } from '@/features/shelf/file-sheet';
 import { ListSheet } from '@/features/shelf/list-sheet';
 import { found, ordered, type Order } from '@/features/shelf/order';
 import { PotForm } from '@/features/shelf/pot-form';
+import { Guide } from '@/features/shell/guide';
 import { Shell } from '@/features/shell/shell';
 import { send } from '@/shared/lib/api';
 import { many } from '@/shared/lib/format';
@@ -13,7 +14,7 @@ import { Button } from '@/shared/ui/button';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
 import { Sheet } from '@/shared/ui/sheet';
-import type { PaintProps, ShelfImportProps, ShelfPageProps } from '@/types/generated';
+import type { PaintProps, ShelfImportProps, ShelfPageProps, FigureProps } from '@/types/generated';
 
 const KEYS = [
     ['/', 'search'],
@@ -31,13 +32,24 @@ const ORDERS: readonly { value: Order; label: string }[] = [
     { value: 'level', label: 'lowest level first' },
 ];
 
-export default function ShelfPage(props: { page: ShelfPageProps }) {
+type Props = {
+    page: ShelfPageProps;
+    /** The figure that is on its way to a first session: it waits for pots. */
+    guided?: FigureProps | null;
+};
+
+export default function ShelfPage(props: Props) {
     const shelf = useShelf(props);
     const { page, setOpen, files, setFiles, removed, setRemoved, grid, shown, reload } = shelf;
 
     return (
         <Shell title="Shelf" keys={KEYS}>
             <div className="flex flex-col gap-4">
+                {props.guided && page.paints.length > 0 && (
+                    <div className="-mx-4 -mt-4">
+                        <Guide figure={props.guided} />
+                    </div>
+                )}
                 <ShelfHead shelf={shelf} />
                 {removed !== null && <RemovedPot removed={removed} setRemoved={setRemoved} reload={reload} />}
                 {page.paints.length === 0 && <EmptyShelf shelf={shelf} />}
@@ -78,7 +90,7 @@ export default function ShelfPage(props: { page: ShelfPageProps }) {
 
 type Shelf = ReturnType<typeof useShelf>;
 
-function useShelf({ page }: { page: ShelfPageProps }) {
+function useShelf({ page }: Props) {
     const [words, setWords] = useState('');
     const [kind, setKind] = useState('all');
     const [order, setOrder] = useState<Order>('shelf');
@@ -91,7 +103,7 @@ function useShelf({ page }: { page: ShelfPageProps }) {
     const shown = ordered(found(page.paints, words, kind), order);
     const kinds = [...new Set(page.paints.map((paint) => paint.kind))];
     const reload = () => {
-        router.reload({ only: ['page'] });
+        router.reload({ only: ['page', 'guided'] });
     };
     const step = useShelfKeys({ search, setOpen, grid });
     return {
