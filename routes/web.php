@@ -25,6 +25,7 @@ use App\Http\Controllers\Finish\MixController;
 use App\Http\Controllers\Finish\ProposalController;
 use App\Http\Controllers\Finish\RecipesController;
 use App\Http\Controllers\HealthController;
+use App\Http\Controllers\Help\HowItWorksController;
 use App\Http\Controllers\HomeController;
 use App\Http\Controllers\Light\LightController;
 use App\Http\Controllers\Light\LitAreasController;
@@ -33,6 +34,7 @@ use App\Http\Controllers\Light\UploadController;
 use App\Http\Controllers\Order\BuildController;
 use App\Http\Controllers\Order\OrderController;
 use App\Http\Controllers\Order\OwnStepController;
+use App\Http\Controllers\Practice\PracticeController;
 use App\Http\Controllers\References\ColourAreaController;
 use App\Http\Controllers\References\PictureController;
 use App\Http\Controllers\References\ReferenceController;
@@ -48,7 +50,7 @@ use Illuminate\Support\Facades\Route;
 
 // A number of a record is a number, whatever the database would make of it.
 Route::patterns(array_fill_keys(
-    ['area', 'balance', 'boundary', 'chip', 'correction', 'cup', 'figure', 'joint', 'lesson', 'mesh', 'meshUpload', 'mixSearch', 'ownRule', 'ownStep', 'paint', 'part', 'photo', 'picture', 'proposalSearch', 'run', 'setAside', 'sheet', 'shelfImport', 'step', 'timer', 'version'],
+    ['area', 'balance', 'boundary', 'chip', 'correction', 'cup', 'figure', 'joint', 'lesson', 'mesh', 'meshUpload', 'mixSearch', 'ownRule', 'ownStep', 'paint', 'part', 'photo', 'picture', 'practiceRound', 'proposalSearch', 'run', 'setAside', 'sheet', 'shelfImport', 'step', 'timer', 'version'],
     '[1-9][0-9]{0,17}',
 ));
 
@@ -141,6 +143,13 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/schedule', [ScheduleController::class, 'plan'])->name('schedule.plan');
     Route::get('/schedule.ics', [ScheduleController::class, 'calendar'])->name('schedule.calendar');
 
+    Route::get('/how-it-works', [HowItWorksController::class, 'show'])->name('how-it-works');
+    Route::get('/practice', [PracticeController::class, 'show'])->name('practice');
+    Route::post('/practice/rounds', [PracticeController::class, 'ask'])->name('practice.ask');
+    Route::prefix('/practice/rounds/{practiceRound}')->middleware('can:own,practiceRound')->group(function (): void {
+        Route::post('/cup', [PracticeController::class, 'cup'])->name('practice.cup');
+        Route::put('/answer', [PracticeController::class, 'answer'])->name('practice.answer');
+    });
     Route::get('/cups', [CupController::class, 'index'])->name('cups');
     Route::post('/cups', [CupController::class, 'store'])->name('cups.store');
     Route::prefix('/cups/{cup}')->middleware('can:own,cup')->group(function (): void {

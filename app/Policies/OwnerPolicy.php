@@ -13,6 +13,7 @@ use App\Models\Cups\CupRecord;
 use App\Models\Finish\MixSearchRecord;
 use App\Models\Finish\ProposalSearchRecord;
 use App\Models\Painter;
+use App\Models\Practice\PracticeRound;
 use App\Models\SetAsideEdit;
 use App\Models\Shelf\ChipRecord;
 use App\Models\Shelf\Paint;
@@ -26,7 +27,7 @@ use Illuminate\Auth\Access\Response;
  */
 final class OwnerPolicy
 {
-    public function own(Painter $painter, ChipRecord|Correction|LessonRecord|CupRecord|Figure|MixSearchRecord|Paint|ProposalSearchRecord|Run|SetAsideEdit|ShelfImport|SwatchSheet|Timer $record): Response
+    public function own(Painter $painter, ChipRecord|Correction|LessonRecord|CupRecord|Figure|MixSearchRecord|Paint|PracticeRound|ProposalSearchRecord|Run|SetAsideEdit|ShelfImport|SwatchSheet|Timer $record): Response
     {
         return $record->painter_id === $painter->id ? Response::allow() : Response::denyAsNotFound();
     }

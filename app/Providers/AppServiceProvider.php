@@ -29,6 +29,7 @@ use App\Models\Compare\LessonRecord;
 use App\Models\Cups\CupRecord;
 use App\Models\Finish\MixSearchRecord;
 use App\Models\Finish\ProposalSearchRecord;
+use App\Models\Practice\PracticeRound;
 use App\Models\SetAsideEdit;
 use App\Models\Shelf\ChipRecord;
 use App\Models\Shelf\Paint;
@@ -78,6 +79,7 @@ final class AppServiceProvider extends ServiceProvider
             Correction::class,
             LessonRecord::class,
             CupRecord::class,
+            PracticeRound::class,
             Figure::class,
             MixSearchRecord::class,
             Paint::class,

@@ -15,6 +15,7 @@ use App\Models\Cups\CupRecord;
 use App\Models\Finish\MixSearchRecord;
 use App\Models\Finish\ProposalSearchRecord;
 use App\Models\Painter;
+use App\Models\Practice\PracticeRound;
 use App\Models\SetAsideEdit;
 use App\Models\Shelf\ChipRecord;
 use App\Models\Shelf\ShelfImport;
@@ -139,11 +140,14 @@ final class HomeTest extends TestCase
         $lesson->painter_id = $other->id;
         $lesson->save();
         $setAside = SetAsideEdit::query()->create(['painter_id' => $other->id, 'subject' => 'Area', 'subject_id' => 1, 'based_on' => 0, 'values' => []]);
+        $practice = new PracticeRound(['exercise' => 'lighter', 'subject' => 'x', 'level' => 1.0, 'task' => []]);
+        $practice->painter_id = $other->id;
+        $practice->save();
         $sheet = new SwatchSheet;
         $sheet->painter_id = $other->id;
         $sheet->save();
         $records = [
-            'sheet' => $sheet->id, 'photo' => $sheet->photos()->create()->id,
+            'practiceRound' => $practice->id, 'sheet' => $sheet->id, 'photo' => $sheet->photos()->create()->id,
             'setAside' => $setAside->id,
             'lesson' => $lesson->id, 'timer' => $timer->id, 'mesh' => $theirs->meshes()->create([
                 'title' => 'x',

@@ -227,6 +227,7 @@ export function figure(change: Partial<FigureProps> = {}): FigureProps {
             { name: 'Brief', url: '/figures/3/brief', state: '2 areas', current: false },
             { name: 'Order', url: null, state: 'no finish yet', current: false },
         ],
+        isBegun: false,
         isGuided: false,
         guide: null,
         ...change,

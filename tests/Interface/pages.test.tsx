@@ -251,7 +251,7 @@ describe('the first page', () => {
         const sheet = within(screen.getByRole('dialog'));
         fireEvent.change(sheet.getByLabelText('Name'), { target: { value: 'Otter' } });
         await press(sheet.getByText('Create'));
-        expect(router.post).toHaveBeenCalledWith('/figures', { name: 'Otter', heightMm: '' });
+        expect(router.post).toHaveBeenCalledWith('/figures', { name: 'Otter', heightMm: '', isGuided: true });
     });
 });
 

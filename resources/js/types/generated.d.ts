@@ -338,6 +338,16 @@ export interface DropsProps {
     drops: number;
 }
 
+export interface ExerciseProps {
+    key: string;
+    title: string;
+    about: string;
+    rounds: number;
+    recent: number | null;
+    level: number | null;
+    weak: string | null;
+}
+
 export interface FactProps {
     key: string;
     label: string;
@@ -390,6 +400,7 @@ export interface FigureProps {
     uses: Array<string>;
     version: number;
     stages: Array<StageProps>;
+    isBegun: boolean;
     isGuided: boolean;
     guide: GuideProps | null;
 }
@@ -648,6 +659,19 @@ export interface MixSearchProps {
     answer: Record<string, unknown> | null;
 }
 
+export interface ModelPartProps {
+    title: string;
+    words: string;
+    rows: Array<ModelRowProps>;
+    source: string;
+}
+
+export interface ModelRowProps {
+    words: string;
+    hexes: Array<string>;
+    labels: Array<string>;
+}
+
 export interface NearDuplicateProps {
     one: PotProps;
     other: PotProps;
@@ -845,6 +869,12 @@ export interface PotProps {
     onShelf: boolean;
 }
 
+export interface PracticePotProps {
+    id: number;
+    name: string;
+    colour: ColourProps;
+}
+
 export interface PreDilutionProps {
     advice: string;
     drops: Array<DropsProps>;
@@ -930,6 +960,21 @@ export interface ResidualProps {
     difference: number;
 }
 
+export interface RoundProps {
+    id: number;
+    exercise: string;
+    subject: string;
+    level: number;
+    pots: Array<PracticePotProps>;
+    target: ColourProps | null;
+    heights: Array<number>;
+    strips: Array<Array<ColourProps>>;
+    score: number | null;
+    right: Array<number> | null;
+    trail: Array<number>;
+    drops: Array<number>;
+}
+
 export interface RunChangesProps {
     added: Array<string>;
     changed: Array<string>;
@@ -1003,6 +1048,12 @@ export interface SampleProps {
     spread: number;
     pixels: number;
     doubt: string | null;
+}
+
+export interface SampleTaskProps {
+    title: string;
+    words: string;
+    url: string;
 }
 
 export interface ScaleProps {

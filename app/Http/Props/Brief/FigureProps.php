@@ -34,6 +34,7 @@ final readonly class FigureProps
         public array $uses,
         public int $version,
         public array $stages,
+        public bool $isBegun,
         public bool $isGuided,
         public ?GuideProps $guide,
     ) {
@@ -56,6 +57,7 @@ final readonly class FigureProps
             $figure->uses ?? [],
             $figure->version,
             self::stages($figure, $stage, $has),
+            $has['run'] > 0,
             $figure->is_guided,
             GuideProps::of($figure, $has),
         );

@@ -7,6 +7,7 @@ import { TextArea } from '@/shared/ui/field';
 import { Pick } from '@/shared/ui/pick';
 import { PotMark } from '@/shared/ui/pot-mark';
 import { Stepper } from '@/shared/ui/stepper';
+import { Term } from '@/shared/ui/term';
 import type { AreaForm, DropsProps, LayerProps, PotProps, Technique, TechniqueProps } from '@/types/generated';
 import { withDrops, withPot } from './layers';
 
@@ -35,7 +36,7 @@ export function LayerEditor(props: Props) {
             {technique && (
                 <p className="text-xs text-quiet">
                     {technique.instruction} Dries in about {minutesWords(technique.dryingMinutes)}. Its deposit on each
-                    zone {technique.ownHand ? 'comes from your test chips.' : 'is an estimate.'}
+                    <Term name="zone" /> {technique.ownHand ? 'comes from your test chips.' : 'is an estimate.'}
                 </p>
             )}
             <Choices
@@ -55,7 +56,9 @@ export function LayerEditor(props: Props) {
                 }}
             />
             <Amounts layer={layer} onChange={onChange} />
-            <p className="text-xs text-quiet">{dilutionWords(layer.thinner)}</p>
+            <p className="text-xs text-quiet">
+                <Term name="thinner">{dilutionWords(layer.thinner)}</Term>
+            </p>
             <TextArea
                 label="Note"
                 rows={2}

@@ -90,7 +90,9 @@ function StepList({
                             style={step.hex === null ? undefined : { background: step.hex }}
                         />
                         <span className="min-w-0">
-                            <strong>{step.where === '' ? capital(step.what) : `${step.where}: ${step.what}`}</strong>
+                            <strong className="line-clamp-2">
+                                {step.where === '' ? capital(step.what) : `${step.where}: ${step.what}`}
+                            </strong>
                             <span className="block text-xs text-quiet">{step.figure}</span>
                         </span>
                     </button>

@@ -202,6 +202,9 @@ function KeyboardSheet({
                     </div>
                 ))}
             </dl>
+            <Link href={url('how-it-works')} className="mt-4 inline-block underline underline-offset-4">
+                How it works, and what the words mean
+            </Link>
         </Sheet>
     );
 }
@@ -244,6 +247,9 @@ function PainterNav({
                     </Link>
                     <Link href={url('recipes')} className="text-sm underline-offset-4 hover:underline">
                         Recipes
+                    </Link>
+                    <Link href={url('practice')} className="text-sm underline-offset-4 hover:underline max-sm:hidden">
+                        Practice
                     </Link>
                 </>
             )}

@@ -65,6 +65,19 @@ function Facts({ figure }: { figure: FigureProps }) {
             }}
         >
             <h1 className="text-xl">{figure.name}</h1>
+            {!figure.isGuided && !figure.isBegun && (
+                <button
+                    type="button"
+                    className="self-start text-sm underline underline-offset-4"
+                    onClick={() => {
+                        void send('PUT', url('figures.guide', { figure: figure.id }), { on: true }).then(() => {
+                            router.reload({ only: ['figure'] });
+                        });
+                    }}
+                >
+                    Show me the way to the first session
+                </button>
+            )}
             {failure !== null && Object.keys(failure.fields).length === 0 && <Notice strong>{failure.message}</Notice>}
             <Field
                 label="Name"

@@ -34,6 +34,7 @@ import { ConflictDialog } from '@/shared/ui/conflict';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
 import { Spread } from '@/shared/ui/spread';
+import { Term } from '@/shared/ui/term';
 import type {
     AreaFinishProps,
     AreaForm,
@@ -178,7 +179,8 @@ function Finish(props: FinishProps) {
                     <p role="status" className="text-xs text-quiet">
                         {savingWords(finish.saving)}.{' '}
                         {stack.length > 0 && `Predicted from ${section.rows.at(-1)?.quality ?? 'estimated'} paints. `}In{' '}
-                        {area.sheen} nothing is darker than L* {Math.round(area.darkest)}.
+                        <Term name="sheen">{area.sheen}</Term> nothing is darker than <Term name="L*" />{' '}
+                        {Math.round(area.darkest)}.
                     </p>
                 </footer>
                 <TooDark area={area} />

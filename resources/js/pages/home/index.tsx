@@ -70,7 +70,13 @@ export default function HomePage({ page, tonight }: { page: HomePageProps; tonig
                     )}
                 </section>
                 <BenchFile />
-                <p className="text-sm">
+                <p className="flex flex-wrap gap-x-5 gap-y-2 text-sm">
+                    <Link className="underline underline-offset-4" href={url('practice')}>
+                        Practice
+                    </Link>
+                    <Link className="underline underline-offset-4" href={url('how-it-works')}>
+                        How it works
+                    </Link>
                     <Link className="underline underline-offset-4" href={url('account')}>
                         Account
                     </Link>

@@ -2,6 +2,7 @@ import { Link } from '@inertiajs/react';
 import { Fragment } from 'react';
 import { many, one } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
+import { Term } from '@/shared/ui/term';
 import type { FigureProps, LightProps, LitAreaProps } from '@/types/generated';
 
 /** Every area on the mesh: how large, how much spray, which zones, and what that means. */
@@ -25,8 +26,12 @@ export function Areas({
                 <tr>
                     <th className="font-normal">area</th>
                     <th className="text-right font-normal">cm²</th>
-                    <th className="pl-3 text-right font-normal">spray, %</th>
-                    <th className="pl-3 font-normal">recess to edge</th>
+                    <th className="pl-3 text-right font-normal">
+                        <Term name="exposure">spray</Term>, %
+                    </th>
+                    <th className="pl-3 font-normal">
+                        <Term name="zone">recess to edge</Term>
+                    </th>
                 </tr>
             </thead>
             <tbody>

@@ -18,6 +18,7 @@ import { Stepper } from '@/shared/ui/stepper';
 import { ColourAreas } from './colour-areas';
 import { NameColour } from './name-colour';
 import { PictureButton } from '@/shared/ui/picture-button';
+import { Term } from '@/shared/ui/term';
 import type { AreaProps, FigureProps, PictureProps, PotProps, SampleProps, ShiftProps, Zone } from '@/types/generated';
 
 type Props = {
@@ -222,9 +223,13 @@ function SampleWords({ figure, area, sample }: { figure: FigureProps; area: Area
                 <strong>{sample.colour.name}</strong>, {labWords(sample.colour)}
             </p>
             <p className="text-quiet">
-                {sample.source === null
-                    ? `From ${sample.pixels.toLocaleString()} pixels, spread ${one(sample.spread)}.`
-                    : `Set without a picture: ${sample.source}.`}{' '}
+                {sample.source === null ? (
+                    <>
+                        From {sample.pixels.toLocaleString()} pixels, <Term name="spread" /> {one(sample.spread)}.
+                    </>
+                ) : (
+                    `Set without a picture: ${sample.source}.`
+                )}{' '}
                 <button
                     type="button"
                     className="underline"
