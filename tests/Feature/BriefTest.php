@@ -23,7 +23,7 @@ final class BriefTest extends TestCase
         $this->get("/figures/{$figure->id}/brief")->assertInertia(fn (AssertableInertia $page) => $page
             ->component('brief/index')
             ->where('figure.stages.0.state', 'no areas yet')
-            ->where('figure.stages.3.state', '0 meshes'));
+            ->where('figure.stages.3.state', 'no print file'));
     }
 
     public function test_parts_and_areas_are_added_changed_and_removed(): void

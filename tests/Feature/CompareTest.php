@@ -162,9 +162,9 @@ final class CompareTest extends TestCase
             fn (string $words): bool => str_contains($words, 'find its zones first'),
         );
         // The chart in the frame neutralises it; its corners the wrong way round do not.
-        $corner = static fn (float $column, float $row): array => [(8 + 20 * $column + 8) / 480, (630 - 96 + 8 + 20 * $row + 8) / 630];
-        $corners = [$corner(0, 0), $corner(5, 0), $corner(5, 3), $corner(0, 3)];
         $chart = $figure->pictures()->skip(1)->firstOrFail();
+        $corner = static fn (float $column, float $row): array => [(8 + 20 * $column + 8) / $chart->width, ($chart->height - 96 + 8 + 20 * $row + 8) / $chart->height];
+        $corners = [$corner(0, 0), $corner(5, 0), $corner(5, 3), $corner(0, 3)];
         $this->putJson("/figures/{$figure->id}/pictures/{$chart->id}/neutral", ['method' => 'chart', 'points' => array_reverse($corners)])->assertUnprocessable();
         $this->putJson("/figures/{$figure->id}/pictures/{$chart->id}/neutral", ['method' => 'chart', 'points' => $corners])->assertOk()
             ->assertJsonCount(24, 'picture.neutral.residuals')
