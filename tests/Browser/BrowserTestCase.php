@@ -10,6 +10,7 @@ use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Exception\TimeoutException;
 use Facebook\WebDriver\Exception\WebDriverException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\LocalFileDetector;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
@@ -227,7 +228,7 @@ abstract class BrowserTestCase extends TestCase
         $this->browser->manage()->timeouts()->setScriptTimeout(180);
         $found = $this->browser->executeAsyncScript(<<<'JS'
             const done = arguments[arguments.length - 1];
-            axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'] })
+            axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'], rules: { 'label-content-name-mismatch': { enabled: true } } })
                 .then((r) => done(r.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).slice(0, 3).join(' | ')}`)))
                 .catch((e) => done([`axe failed: ${e}`]));
             JS);
@@ -239,6 +240,13 @@ abstract class BrowserTestCase extends TestCase
             // Answers like "conflict" are part of a test; the browser logs each as a failed resource.
             static fn (array $line): bool => $line['level'] === 'SEVERE' && ! str_contains($line['message'], 'status of 4'),
         )), $page);
+    }
+
+    protected function upload(string $label, string $path, ?string $xpath = null): void
+    {
+        $input = $this->browser->findElement(WebDriverBy::xpath($xpath ?? "//input[@aria-label='{$label}']"));
+        self::assertInstanceOf(RemoteWebElement::class, $input);
+        $input->setFileDetector(new LocalFileDetector)->sendKeys($path);
     }
 
     /** Changes the data beside the running application. */

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-use Facebook\WebDriver\Remote\LocalFileDetector;
-use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
 use SQLite3;
 
@@ -150,13 +148,6 @@ final class OwnThingsTest extends BrowserTestCase
             $field->sendKeys($text);
         }
         $this->find("//button[@type='submit']")->click();
-    }
-
-    private function upload(string $label, string $path, ?string $xpath = null): void
-    {
-        $input = $this->browser->findElement(WebDriverBy::xpath($xpath ?? "//input[@aria-label='{$label}']"));
-        self::assertInstanceOf(RemoteWebElement::class, $input);
-        $input->setFileDetector(new LocalFileDetector)->sendKeys($path);
     }
 
     /** The last of what can be chosen. */

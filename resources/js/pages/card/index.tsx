@@ -66,7 +66,7 @@ function Work({ work }: { work: WorkCardProps }) {
 
 function LayerRow({ layer, i, area }: { layer: LayerProps; i: number; area: CardAreaProps }) {
     return (
-        <li className="grid grid-cols-[1.5rem_9rem_1fr_10rem] gap-3">
+        <li className="grid grid-cols-[1.5rem_1fr] gap-3 sm:grid-cols-[1.5rem_9rem_1fr_10rem] print:grid-cols-[1.5rem_9rem_1fr_10rem]">
             <strong>{i + 1}</strong>
             <span>
                 {layer.technique}
@@ -74,11 +74,11 @@ function LayerRow({ layer, i, area }: { layer: LayerProps; i: number; area: Card
                     {zonesWords(layer.zones, area.form)}; {many(layer.coats, 'coat')}; {dilutionWords(layer.thinner)}
                 </span>
             </span>
-            <span>
+            <span className="max-sm:col-start-2 print:col-start-auto">
                 <MixList mix={layer.mix} size={14} />
                 {layer.note !== null && <span className="text-xs">{layer.note}</span>}
             </span>
-            <span className="min-h-8 border-b border-dotted border-line text-xs text-quiet">
+            <span className="min-h-8 border-b border-dotted border-line text-xs text-quiet max-sm:col-start-2 print:col-start-auto">
                 {area.section.rows[i + 1]?.shows === false &&
                     `won't show (${one(area.section.rows[i + 1]?.largestChange ?? 0)})`}
             </span>

@@ -120,7 +120,7 @@ function AreaRow({ whole, area }: { whole: Whole; area: AreaProposalProps }) {
                 ) : (
                     <Button
                         size="small"
-                        aria-label={`Adopt for ${area.name}`}
+                        aria-label={`${area.layersNow > 0 ? `Replace ${many(area.layersNow, 'layer')}` : 'Adopt'} for ${area.name}`}
                         onClick={() => void attempt(() => adopt(area))}
                     >
                         {area.layersNow > 0 ? `Replace ${many(area.layersNow, 'layer')}` : 'Adopt'}
