@@ -66,7 +66,8 @@ final class PrintFindings
         $supports = self::supports($left, $unitMm);
         $found[] = self::finding(FindingKind::Supports, $supports, $shells);
         $left = array_diff_key($left, array_fill_keys($supports, true));
-        $columns = $supports === [] ? self::columns($mesh, $measures, $unitMm) : 0;
+        // Bumps of an underside are thin in one cut; a column is in the next one, too.
+        $columns = $supports === [] ? min(self::columns($mesh, $measures, $unitMm, self::CUT), self::columns($mesh, $measures, $unitMm, 2 * self::CUT)) : 0;
         if ($columns >= self::FEW_GROWN) {
             $found[] = new Finding(FindingKind::GrownSupports, [], $columns, 0.0);
         }
@@ -266,12 +267,15 @@ final class PrintFindings
         return true;
     }
 
-    /** @return int thin columns that a cut just above the plate goes through */
-    private static function columns(TriangleMesh $mesh, MeshMeasures $measures, float $unitMm): int
+    /**
+     * @param  float  $up  mm above the lowest point
+     * @return int thin columns that a cut there goes through
+     */
+    private static function columns(TriangleMesh $mesh, MeshMeasures $measures, float $unitMm, float $up): int
     {
         [$x, $y, $z] = $mesh->coordinates();
         // Off any layer of vertices: a cut through them would fall apart.
-        $at = $measures->boundsMm[0][2] + (self::CUT + 0.0137) / $unitMm;
+        $at = $measures->boundsMm[0][2] + ($up + 0.0137) / $unitMm;
         $parent = $sum = [];
         foreach ($mesh->chunks() as $c) {
             for ($i = 1, $n = \count($c); $i < $n; $i += 3) {

@@ -11,7 +11,7 @@ namespace Tests\Browser;
 final class EveryPageTest extends BrowserTestCase
 {
     private const PAGES = [
-        '/', '/shelf', '/sheets', '/cups', '/schedule', '/recipes', '/practice', '/how-it-works', '/account', '/figures/1/brief', '/figures/1/references', '/figures/1/finishes',
+        '/', '/shelf', '/shelf/reach', '/chips', '/sheets', '/cups', '/schedule', '/recipes', '/practice', '/how-it-works', '/account', '/figures/1/brief', '/figures/1/references', '/figures/1/finishes',
         '/figures/3/proposals', '/figures/1/light', '/figures/1/order', '/figures/4/order', '/figures/1/bench', '/runs/1', '/runs/2/pieces', '/figures/1/compare', '/figures/1/balance', '/figures/1/card', '/figures/1/quantities',
     ];
 

@@ -1,5 +1,6 @@
 import { capital, many, minutesWords } from '@/shared/lib/format';
 import { Button } from '@/shared/ui/button';
+import { Term } from '@/shared/ui/term';
 import type { MaskProps, OrderProps, OrderRuleProps, OrderStepProps } from '@/types/generated';
 import { stepWords } from './order';
 
@@ -29,7 +30,8 @@ export function StepDetail({
             </h2>
             <p className="text-quiet">
                 {step.areaNames.length > 0 ? `${step.areaNames.join(', ')}; ` : ''}
-                about {minutesWords(step.minutes)} at the bench, dries in about {minutesWords(step.dryMinutes)}
+                about {minutesWords(step.minutes)} <Term name="time at the bench">at the bench</Term>,{' '}
+                <Term name="drying">dries in about {minutesWords(step.dryMinutes)}</Term>
                 {step.cleaner !== null && `; cleans with ${step.cleaner}`}
             </p>
             {masks.map((mask) => (

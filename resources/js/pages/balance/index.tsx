@@ -9,6 +9,7 @@ import { Button } from '@/shared/ui/button';
 import { Choice } from '@/shared/ui/choice';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
+import { Empty } from '@/shared/ui/empty';
 import type {
     BalanceAreaProps,
     BalanceKind,
@@ -42,6 +43,11 @@ export default function BalanceView({ figure, page }: { figure: FigureProps; pag
             <div className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_23rem]">
                 <section className="flex min-w-0 flex-col gap-3">
                     <Head figure={figure} view={view} setView={setView} page={page} />
+                    {page.areas.length === 0 && (
+                        <Empty act="Name the areas" to={url('figures.brief', { figure: figure.id })}>
+                            No areas yet: there is nothing to weigh against each other.
+                        </Empty>
+                    )}
                     <Table areas={page.areas} view={view} light={page.light} />
                 </section>
                 <aside className="flex flex-col gap-5">
@@ -54,7 +60,7 @@ export default function BalanceView({ figure, page }: { figure: FigureProps; pag
 }
 
 function Table({ areas, view, light }: { areas: readonly BalanceAreaProps[]; view: View; light: Illuminant }) {
-    if (areas.length === 0) return <p className="text-base">No areas yet: name them in the brief.</p>;
+    if (areas.length === 0) return null;
     return (
         <table className="w-full table-fixed border-collapse text-left">
             <thead className="text-xs text-quiet">

@@ -8,6 +8,7 @@ import { Button } from '@/shared/ui/button';
 import { mixWords } from '@/shared/ui/drops';
 import { Notice } from '@/shared/ui/notice';
 import { Repeat } from './repeat';
+import { Empty } from '@/shared/ui/empty';
 import type { FigureProps, NextRunProps, RecipeVersionProps, RunProps, RunStepProps } from '@/types/generated';
 
 type Props = { figure: FigureProps; runs: RunProps[]; plan?: NextRunProps; versions: RecipeVersionProps[] };
@@ -49,13 +50,9 @@ export default function BenchPage({ figure, runs, plan, versions }: Props) {
                 ))}
                 {plan && plan.hindrances.length > 0 && <Stopped figure={figure} plan={plan} />}
                 {plan?.steps === 0 && (
-                    <Notice>
-                        No area has a layer yet.{' '}
-                        <Link className="underline" href={url('figures.finishes', { figure: figure.id })}>
-                            Build a finish
-                        </Link>{' '}
-                        first.
-                    </Notice>
+                    <Empty act="Build a finish" to={url('figures.finishes', { figure: figure.id })}>
+                        No area has a layer yet: there is nothing to paint.
+                    </Empty>
                 )}
                 <ol className="flex flex-col gap-4">
                     {[...runs].reverse().map((run) => (

@@ -19,6 +19,7 @@ import { useNarrow } from '@/shared/lib/use-narrow';
 import { Button } from '@/shared/ui/button';
 import { MixList, mixWords } from '@/shared/ui/drops';
 import { Notice } from '@/shared/ui/notice';
+import { Term } from '@/shared/ui/term';
 import type { AreaForm, RunProps, RunStepProps, StepCupProps } from '@/types/generated';
 
 /** One step at arm's length: what, with which cup, where, and what comes of it. */
@@ -83,7 +84,7 @@ function Mix({ step }: { step: RunStepProps }) {
             {step.need !== null && (
                 <p className="text-base">
                     For {step.need.figures === 1 ? 'this figure' : `${step.need.figures} figures`} about{' '}
-                    {step.need.millilitres.toFixed(2)} mL
+                    <Term name="paint needed">{step.need.millilitres.toFixed(2)} mL</Term>
                     {step.need.cup.length > 0 && (
                         <>
                             : <strong>{mixWords(step.need.cup)}</strong>
@@ -199,7 +200,7 @@ function Dry({
     if (step.mostMinutes !== null) words.push(`Take it off within ${minutesWords(step.mostMinutes)}. `);
     return (
         <p className="text-base">
-            About {minutesWords(step.minutes)} at the bench (estimate). {words}
+            About {minutesWords(step.minutes)} <Term name="time at the bench">at the bench</Term> (estimate). {words}
             {meanwhile !== null && (
                 <button
                     type="button"

@@ -4,6 +4,7 @@ import { dilutionWords, many, one, zonesWords } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
 import { MixList } from '@/shared/ui/drops';
+import { Empty } from '@/shared/ui/empty';
 import type { CardAreaProps, FigureProps, WorkCardProps, LayerProps } from '@/types/generated';
 
 type Props = {
@@ -20,7 +21,11 @@ export default function CardPage({ figure, areas, work, stillUrl }: Props) {
             <Head title={`Card of ${figure.name}`} />
             <CardNav figure={figure} />
             <CardHead stillUrl={stillUrl} figure={figure} />
-            {areas.length === 0 && <p>No area has a finish yet: there is nothing to print.</p>}
+            {areas.length === 0 && (
+                <Empty act="Build a finish" to={url('figures.finishes', { figure: figure.id })}>
+                    No area has a finish yet: there is nothing to print.
+                </Empty>
+            )}
             {areas.map((area) => (
                 <AreaCard key={area.name} area={area} />
             ))}

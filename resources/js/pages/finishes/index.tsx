@@ -35,6 +35,7 @@ import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
 import { Spread } from '@/shared/ui/spread';
 import { Term } from '@/shared/ui/term';
+import { Empty } from '@/shared/ui/empty';
 import type {
     AreaFinishProps,
     AreaForm,
@@ -77,13 +78,13 @@ export default function FinishesPage({ figure, areas, area, pots, techniques, so
         <Shell title={`Finishes of ${figure.name}`} figure={figure} keys={KEYS} wide>
             {area === null ? (
                 <div className="p-6">
-                    <Notice>
-                        This figure has no areas yet.{' '}
+                    <Empty act="Propose areas from a picture" to={url('figures.references', { figure: figure.id })}>
+                        This figure has no areas yet. Let a picture propose them, or{' '}
                         <Link className="underline" href={url('figures.brief', { figure: figure.id })}>
-                            Name them in the brief
+                            name them in the brief
                         </Link>
-                        , then build their finishes here.
-                    </Notice>
+                        .
+                    </Empty>
                 </div>
             ) : (
                 <div className="flex min-h-full flex-col lg:h-full lg:flex-row">
@@ -156,12 +157,16 @@ function Finish(props: FinishProps) {
             <div className="flex min-w-0 flex-1 flex-col gap-3 overflow-y-auto p-4">
                 <Work area={area} figure={figure} />
                 <Kept figureId={figure.id} areaId={area.id} />
-                {pots.length === 0 && <Notice strong>The shelf is empty. Add a pot first.</Notice>}
+                {pots.length === 0 && (
+                    <Empty act="Fill the shelf" to={url('shelf')}>
+                        The shelf is empty: a finish is made of the pots that you have.
+                    </Empty>
+                )}
                 {stack.length === 0 && pots.length > 0 && (
-                    <Notice>
-                        No layers yet: the section shows the bare print. Add a primer from the list below, or open the
-                        proposals.
-                    </Notice>
+                    <Empty act="Propose a finish" to={url('figures.proposals', { figure: figure.id, area: area.id })}>
+                        No layers yet: the section shows the bare print. Add a primer from the list below, or let Hyalin
+                        propose the whole finish.
+                    </Empty>
                 )}
                 <SectionView
                     rows={section.rows}

@@ -16,6 +16,7 @@ import { Button } from '@/shared/ui/button';
 import { Choice } from '@/shared/ui/choice';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
+import { Empty } from '@/shared/ui/empty';
 import type {
     BuildProps,
     ContradictionProps,
@@ -85,6 +86,12 @@ export default function OrderPage({ figure, planned, own, seen, problem, contrad
                         own={own}
                         build={build}
                     />
+                )}
+                {!planned && !contradiction && problem === null && (
+                    <Empty act="Build a finish" to={url('figures.finishes', { figure: figure.id })}>
+                        No area has a layer yet: there is nothing to put in order. Joints and borders can be said here
+                        already.
+                    </Empty>
                 )}
                 {tab === 'build' && <Build figure={figure} build={build} />}
                 {tab === 'approaches' && (

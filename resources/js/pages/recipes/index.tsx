@@ -6,6 +6,7 @@ import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
 import { Field } from '@/shared/ui/field';
 import { Pick } from '@/shared/ui/pick';
+import { Empty } from '@/shared/ui/empty';
 import type { PotProps, RecipeProps } from '@/types/generated';
 
 type Props = {
@@ -31,9 +32,14 @@ export default function RecipesPage(props: Props) {
                 <Search find={find} search={search} />
                 <p className="text-sm text-quiet" aria-live="polite">
                     {recipes.length === 0
-                        ? 'No match. Use fewer filters, or build a finish first.'
+                        ? 'No match. Use fewer filters.'
                         : `${many(recipes.length, 'recipe')}${hex === null ? '' : ', the nearest zone first'}.`}
                 </p>
+                {recipes.length === 0 && (
+                    <Empty act="Go to the figures" to={url('home')}>
+                        A recipe is the finish of an area. Build one, or adopt a proposal.
+                    </Empty>
+                )}
                 <ul className="grid gap-3 lg:grid-cols-2">
                     {recipes.map((recipe) => (
                         <li key={recipe.areaId}>

@@ -12,6 +12,7 @@ import { useSaving } from '@/shared/lib/use-saving';
 import { Button } from '@/shared/ui/button';
 import { Notice } from '@/shared/ui/notice';
 import { Tick, ticked } from '@/shared/ui/tick';
+import { Empty } from '@/shared/ui/empty';
 import type {
     BenchExceptionProps,
     BenchHourProps,
@@ -218,7 +219,9 @@ function Figures({
                 </Tick>
             ))}
             {figures?.length === 0 && (
-                <p className="text-sm text-quiet">No figure has a finish yet, or all are painted.</p>
+                <Empty act="Go to the figures" to={url('home')}>
+                    No figure has a finish yet, or all are painted.
+                </Empty>
             )}
         </fieldset>
     );

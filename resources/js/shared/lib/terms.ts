@@ -5,6 +5,11 @@ export const TERMS = {
     estimate: 'Computed from what is usual, not from a reading of your own pot, brush or piece.',
     tint: 'One drop of the pot in five of white: it shows how strong the pot is in mixes.',
     chart: 'A card of 24 patches with published colours. A photo with it tells what the camera and the lamp made of colours.',
+    'time at the bench':
+        'What such a step takes for an area of that size, as a rule; once you have painted such steps, what they took you.',
+    drying: 'What paint of that kind and thickness takes in your room, as you set it under Schedule: still, moving or warm air.',
+    'paint needed':
+        'The area in cm² times the film that the technique leaves, and what stays in brush and cup; your own runs correct it.',
     zone: 'A part of an area by how the light finds it: recess, shade, mid, light, edge. Each has its own colour in a finish.',
     zenithal:
         'Sprayed from straight above over a dark primer, as light falls at noon: it shows where the highlights belong.',
