@@ -226,14 +226,14 @@ final readonly class ProposalSearch
      */
     private function metals(): ?array
     {
-        $primer = $this->primer(true) ?? $this->primer(false);
+        $ground = $this->grounds($this->bench->pots(PotRole::Covering))[0] ?? null;
         $metals = $this->bench->pots(PotRole::Metal);
         // A thinned paint shades metal as a wash does.
         $washes = $this->bench->shortlisted($this->bench->pots(PotRole::Translucent, PotRole::Covering));
-        if ($primer === null || $metals === []) {
+        if ($ground === null || $metals === []) {
             return null;
         }
-        $stack = [self::layer(Technique::SprayCan, [$primer => 1]), self::layer(Technique::BaseCoat, [$metals[0] => 1], coats: 3)];
+        $stack = [$ground, self::layer(Technique::BaseCoat, [$metals[0] => 1], coats: 3)];
         $stack = self::with($stack, 1, $this->bench->found($stack, 1, ['mid' => 2.0, 'light' => 1.0, 'shade' => 0.3], $metals, 2));
         foreach ([
             [Technique::Wash, 1.0, 1, Zone::cases(), ['recess' => 1.0, 'shade' => 1.5, 'mid' => 1.0], $washes],
@@ -290,13 +290,16 @@ final readonly class ProposalSearch
         return $this->bench->missed($stack, array_fill_keys(array_map(static fn (Zone $z): string => $z->value, $this->form->zones()), 1.0));
     }
 
-    /** @param  list<int>  $pots */
-    private function lightest(array $pots): ?int
+    /**
+     * @param  list<int>  $pots
+     * @param  float  $by  -1 for the darkest
+     */
+    private function lightest(array $pots, float $by = 1.0): ?int
     {
         $best = null;
         $most = -INF;
         foreach ($pots as $place) {
-            $lightness = $this->bench->prediction->start($this->bench->shelf[$place]->optics->masstone())->cell(Zone::Mid)->seen->lightness;
+            $lightness = $by * $this->bench->prediction->start($this->bench->shelf[$place]->optics->masstone())->cell(Zone::Mid)->seen->lightness;
             if ($lightness > $most) {
                 [$most, $best] = [$lightness, $place];
             }
@@ -326,7 +329,7 @@ final readonly class ProposalSearch
     }
 
     /**
-     * A primer and a first coat over it, with the primer that lets it come nearest.
+     * A ground and a first coat over it, with the ground that lets it come nearest.
      *
      * @param  list<int>  $covering
      * @param  array<string, float>  $weights
@@ -336,8 +339,8 @@ final readonly class ProposalSearch
     {
         $best = null;
         $least = INF;
-        foreach (array_unique(array_filter([$this->primer(true), $this->primer(false)], is_int(...))) as $primer) {
-            $stack = [self::layer(Technique::SprayCan, [$primer => 1]), $first->mixed([$primer => 1])];
+        foreach ($this->grounds($covering) as $ground) {
+            $stack = [$ground, $first->mixed($ground->drops)];
             $found = $this->bench->found($stack, 1, $weights, $covering);
             if ($found === null) {
                 return null;
@@ -454,6 +457,24 @@ final readonly class ProposalSearch
         }
 
         return $stack;
+    }
+
+    /**
+     * What a finish begins with: a dark and a light primer, sprayed; on a shelf without any, a coat of the darkest and of the
+     * lightest paint.
+     *
+     * @param  list<int>  $covering
+     * @return list<ProposedLayer>
+     */
+    private function grounds(array $covering): array
+    {
+        $primers = array_values(array_unique(array_filter([$this->primer(true), $this->primer(false)], is_int(...))));
+        if ($primers !== []) {
+            return array_map(static fn (int $primer): ProposedLayer => self::layer(Technique::SprayCan, [$primer => 1]), $primers);
+        }
+        $paints = array_values(array_unique(array_filter([$this->lightest($covering, -1.0), $this->lightest($covering)], is_int(...))));
+
+        return array_map(static fn (int $paint): ProposedLayer => self::layer(Technique::BaseCoat, [$paint => 1], coats: 2), $paints);
     }
 
     /** @return int|null the darkest or the lightest primer, where it is dark or light enough */

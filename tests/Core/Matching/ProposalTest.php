@@ -121,7 +121,14 @@ final class ProposalTest extends TestCase
         $greys = array_values(array_filter($this->shelf(), static fn (ShelfPot $p, int $i): bool => in_array($i, [0, 1, 2, 3, 15, 16], true), ARRAY_FILTER_USE_BOTH));
         $found = (new ProposalSearch($this->prediction, $this->prediction->start(Reflectance::flat(0.25)), $greys, self::targets(self::RAMPS['ochre'])))->find([ProposalKind::Opaque]);
         self::assertStringContainsString('more saturated', implode(' ', $found[0]->lacks['mid'] ?? []));
-        // Without any primer nothing is proposed that needs one.
+        // Without a primer a coat of paint is the ground; without any pot there is nothing to propose.
+        $bare = array_values(array_filter($this->shelf(), static fn (ShelfPot $p): bool => $p->role !== PotRole::Primer));
+        $unprimed = (new ProposalSearch($this->prediction, $this->prediction->start(Reflectance::flat(0.25)), $bare, self::targets(self::RAMPS['skin'])))->find(ProposalKind::cases());
+        self::assertGreaterThanOrEqual(2, count($unprimed));
+        foreach ($unprimed as $proposal) {
+            self::assertNotContains(Technique::SprayCan, array_map(static fn (ProposedLayer $l): Technique => $l->technique, $proposal->layers));
+        }
+        self::assertLessThan(1.5 * $twice[0][0]->total + 1, $unprimed[0]->total);
         self::assertSame([], (new ProposalSearch($this->prediction, $this->prediction->start(Reflectance::flat(0.25)), [], self::targets(self::RAMPS['ochre'])))->find(ProposalKind::cases()));
     }
 

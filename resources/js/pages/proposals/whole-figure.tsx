@@ -5,6 +5,7 @@ import { ApiError, send } from '@/shared/lib/api';
 import { many, minutesWords, one } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
+import { Empty } from '@/shared/ui/empty';
 import { Notice } from '@/shared/ui/notice';
 import { Stepper } from '@/shared/ui/stepper';
 import type { AreaProposalProps, FigureProposalProps, FigureProps, ProposalSearchProps } from '@/types/generated';
@@ -110,7 +111,7 @@ function AreaRow({ whole, area }: { whole: Whole; area: AreaProposalProps }) {
             <td className="text-right">
                 <strong>{one(area.proposal.total)}</strong> ({one(area.proposal.worst)})
             </td>
-            <td className="text-right text-quiet">
+            <td className="text-right text-quiet max-sm:hidden">
                 {many(area.proposal.layers.length, 'layer')}, {many(area.proposal.cups, 'cup')},{' '}
                 {minutesWords(area.proposal.minutes)}
             </td>
@@ -133,6 +134,13 @@ function AreaRow({ whole, area }: { whole: Whole; area: AreaProposalProps }) {
 
 function Answer({ whole, answer }: { whole: Whole; answer: FigureProposalProps }) {
     const { figure, adopted, attempt, adopt } = whole;
+    if (answer.areas.length === 0)
+        return (
+            <Empty act="Go to the shelf" to={url('shelf')}>
+                Nothing can be proposed from these pots: a finish needs a few paints that cover. Add some, or allow more
+                pots.
+            </Empty>
+        );
     return (
         <>
             <p className="text-sm">
@@ -146,7 +154,7 @@ function Answer({ whole, answer }: { whole: Whole; answer: FigureProposalProps }
                         <th className="font-normal">target above, prediction below</th>
                         <th className="font-normal">finish</th>
                         <th className="text-right font-normal">ΔE</th>
-                        <th className="text-right font-normal">work</th>
+                        <th className="text-right font-normal max-sm:hidden">work</th>
                         <th />
                     </tr>
                 </thead>
