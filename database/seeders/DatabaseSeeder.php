@@ -47,6 +47,7 @@ use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use RuntimeException;
+use Symfony\Component\Console\Output\OutputInterface;
 
 /**
  * The demo: The Lamp at Skerrow Ness, an invented world. Every number shown is computed from what stands in
@@ -282,6 +283,7 @@ final class DatabaseSeeder extends Seeder
 
     private function print(Figure $figure, PrintSculpt $print): void
     {
+        $this->command->getOutput()->writeln("sculpting {$figure->name}", OutputInterface::VERBOSITY_QUIET);
         $print($figure, new KeeperMaude);
         $light = new LightRecord(['figure_id' => $figure->id]);
         $light->painter_id = $figure->painter_id;

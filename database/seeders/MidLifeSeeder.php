@@ -36,6 +36,7 @@ use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use RuntimeException;
+use Symfony\Component\Console\Output\OutputInterface;
 
 /**
  * The demo in the middle of its life, times relative to its first start: a hand that is calibrated, cups open, a mask and glue waiting,
@@ -145,7 +146,7 @@ final class MidLifeSeeder extends Seeder
         foreach (FigurePlans::all() as $plan) {
             $figure = $this->figure($painter, $plan['name']);
             if (! $figure->meshes()->exists()) {
-                $this->command->getOutput()->writeln("sculpting {$figure->name}");
+                $this->command->getOutput()->writeln("sculpting {$figure->name}", OutputInterface::VERBOSITY_QUIET);
                 app(PrintSculpt::class)($figure, new $plan['sculpt']);
             }
         }

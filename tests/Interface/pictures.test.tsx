@@ -100,7 +100,8 @@ describe('references', () => {
     it('ask for a picture and for areas where there are none', () => {
         page([], []);
         expect(screen.getByText(/No reference yet/)).toBeTruthy();
-        expect(screen.getByText('Name them in the brief').getAttribute('href')).toBe('/figures/3/brief');
+        expect(screen.getByText('name them in the brief').getAttribute('href')).toBe('/figures/3/brief');
+        expect(screen.getByText('Propose areas from a picture').getAttribute('href')).toBe('/figures/3/references');
     });
 
     it('show what was taken of a zone, with what is odd about it, and take it back', async () => {
@@ -278,7 +279,7 @@ describe('the finish of an area', () => {
 
     it('without layers, or with an empty shelf, says what to do next', () => {
         page([], []);
-        expect(screen.getByText('The shelf is empty. Add a pot first.')).toBeTruthy();
+        expect(screen.getByText('Fill the shelf')).toBeTruthy();
     });
 
     it('takes another layer by key, on top, and saves it a moment later', async () => {
@@ -294,6 +295,7 @@ describe('the finish of an area', () => {
 
     it('of a figure without areas leads to the brief', () => {
         render(<FinishesPage figure={figure()} areas={[]} area={null} pots={[]} techniques={[]} />);
-        expect(screen.getByText('Name them in the brief').getAttribute('href')).toBe('/figures/3/brief');
+        expect(screen.getByText('name them in the brief').getAttribute('href')).toBe('/figures/3/brief');
+        expect(screen.getByText('Propose areas from a picture').getAttribute('href')).toBe('/figures/3/references');
     });
 });
