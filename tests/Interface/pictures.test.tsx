@@ -100,8 +100,7 @@ describe('references', () => {
     it('ask for a picture and for areas where there are none', () => {
         page([], []);
         expect(screen.getByText(/No reference yet/)).toBeTruthy();
-        expect(screen.getByText('name them in the brief').getAttribute('href')).toBe('/figures/3/brief');
-        expect(screen.getByText('Propose areas from a picture').getAttribute('href')).toBe('/figures/3/references');
+        expect(screen.getByText('Name them in the brief').getAttribute('href')).toBe('/figures/3/brief');
     });
 
     it('show what was taken of a zone, with what is odd about it, and take it back', async () => {
