@@ -29,6 +29,7 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Str;
 use Inertia\Testing\AssertableInertia;
+use PHPUnit\Framework\Attributes\Group;
 
 /**
  * The demo keeps what it promises, as computed from its inputs.
@@ -105,6 +106,7 @@ final class DemoTest extends TestCase
         return FigureOptics::of($figure)->section(LayerDraft::stackOf($area))->top()->cell($zone)->seen;
     }
 
+    #[Group('sculpted')]
     public function test_the_demo_opens_in_the_middle_of_its_life(): void
     {
         Queue::fake();
