@@ -97,7 +97,7 @@ describe('proposals for an area', () => {
     it('give one layer to the finish that is there', async () => {
         page();
         await answered(200, { proposals: [proposal], beyond: null });
-        await press(screen.getByLabelText('Add only the wash to the finish'));
+        await press(screen.getByLabelText('only this layer: wash'));
         expect(server.asked[1]).toMatchObject({ method: 'GET' });
         await answered(200, [layer('old')]);
         const sent = server.asked[2]?.body as { layers: { technique: string }[] };

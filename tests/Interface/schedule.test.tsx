@@ -56,7 +56,7 @@ describe('sessions at a glance', () => {
         expect(lanes.map((lane) => lane.style.width)).toEqual(['100%', '100%', '50%']);
         const buttons = screen.getAllByRole('button');
         expect(buttons.map((button) => button.getAttribute('aria-pressed'))).toEqual(['false', 'true', 'false']);
-        expect(buttons[0]?.getAttribute('aria-label')).toMatch(/^\d\d.\d\d.*, Maude: work a, Cloak$/);
+        expect(buttons[0]?.getAttribute('aria-label')).toMatch(/^Cloak: work a, \d\d.\d\d.*, Maude$/);
         const last = buttons[2];
         if (last) fireEvent.click(last);
         expect(chosen).toHaveBeenCalledExactlyOnceWith(sessions[1]?.steps[0]);

@@ -127,7 +127,7 @@ export function Broken({ order, onMend }: { order: OrderProps; onMend: (id: stri
     const mend = (before: string, after: string) => (
         <Button
             size="small"
-            aria-label={`Move ${words(before)} before ${words(after)}`}
+            aria-label={`Move it: ${words(before)} before ${words(after)}`}
             onClick={() => {
                 onMend(before, after);
             }}

@@ -131,7 +131,7 @@ function Lane({
                             <button
                                 type="button"
                                 title={`${step.what}, ${step.where}`}
-                                aria-label={`${clock(step.start)}, ${figure}: ${step.what}, ${step.where}`}
+                                aria-label={`${step.where === '' ? capital(step.what) : `${step.where}: ${step.what}`}, ${clock(step.start)}, ${figure}`}
                                 aria-pressed={step.id === chosen}
                                 className={`min-w-6 truncate border px-1 text-left text-xs leading-none ${
                                     step.id === chosen ? 'border-ink bg-ink text-inverse' : 'border-strong bg-raised'

@@ -283,7 +283,7 @@ function ProposalCard({
                         <button
                             type="button"
                             className="text-xs underline"
-                            aria-label={`Add only the ${proposal.layers[i]?.technique ?? ''} to the finish`}
+                            aria-label={`only this layer: ${proposal.layers[i]?.technique ?? ''}`}
                             onClick={() => void adoptOne(proposal, i)}
                         >
                             only this layer
