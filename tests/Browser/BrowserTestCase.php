@@ -222,16 +222,17 @@ abstract class BrowserTestCase extends TestCase
     }
 
     /** Nothing on this page fails WCAG 2.2 A or AA by axe, and the console is quiet. */
-    protected function assertAccessible(string $page): void
+    /** @param  bool  $byName  whether what is read on a control must be in its name, too */
+    protected function assertAccessible(string $page, bool $byName = false): void
     {
         $this->browser->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
         $this->browser->manage()->timeouts()->setScriptTimeout(180);
         $found = $this->browser->executeAsyncScript(<<<'JS'
-            const done = arguments[arguments.length - 1];
-            axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'], rules: { 'label-content-name-mismatch': { enabled: true } } })
+            const [byName, done] = arguments;
+            axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'], rules: { 'label-content-name-mismatch': { enabled: byName } } })
                 .then((r) => done(r.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).slice(0, 3).join(' | ')}`)))
                 .catch((e) => done([`axe failed: ${e}`]));
-            JS);
+            JS, [$byName]);
         self::assertSame([], $found, $page);
         /** @var list<array{level: string, message: string}> $log */
         $log = $this->browser->manage()->getLog('browser');
