@@ -221,8 +221,11 @@ abstract class BrowserTestCase extends TestCase
         }, "no '{$text}' in {$xpath}");
     }
 
-    /** Nothing on this page fails WCAG 2.2 A or AA by axe, and the console is quiet. */
-    /** @param  bool  $byName  whether what is read on a control must be in its name, too */
+    /**
+     * Nothing on this page fails WCAG 2.2 A or AA by axe, and the console is quiet.
+     *
+     * @param  bool  $byName  whether what is read on a control must be in its name, too
+     */
     protected function assertAccessible(string $page, bool $byName = false): void
     {
         $this->browser->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
