@@ -66,8 +66,11 @@ final class PrintFindings
         $supports = self::supports($left, $unitMm);
         $found[] = self::finding(FindingKind::Supports, $supports, $shells);
         $left = array_diff_key($left, array_fill_keys($supports, true));
-        // Bumps of an underside are thin in one cut; a column is in the next one, too.
-        $columns = $supports === [] ? min(self::columns($mesh, $measures, $unitMm, self::CUT), self::columns($mesh, $measures, $unitMm, 2 * self::CUT)) : 0;
+        $columns = $supports === [] ? self::columns($mesh, $measures, $unitMm, self::CUT) : 0;
+        if ($columns >= self::FEW_GROWN) {
+            // Bumps of an underside are thin in one cut; a column is in the next one, too.
+            $columns = min($columns, self::columns($mesh, $measures, $unitMm, 2 * self::CUT));
+        }
         if ($columns >= self::FEW_GROWN) {
             $found[] = new Finding(FindingKind::GrownSupports, [], $columns, 0.0);
         }

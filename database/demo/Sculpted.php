@@ -18,12 +18,11 @@ final readonly class Sculpted
     {
     }
 
-    /** @param  float  $coarser  1 as fine as the demo shows it; 3 has a ninth of the triangles */
-    public static function of(Sculpt $sculpt, float $coarser = 1.0): self
+    public static function of(Sculpt $sculpt): self
     {
         $parts = [];
         foreach ($sculpt->parts() as $name => $body) {
-            [$mesh, $areas] = SurfaceNets::of($body, $sculpt->cell() * $coarser);
+            [$mesh, $areas] = SurfaceNets::of($body, $sculpt->cell());
             $parts[$name] = [$mesh, array_map(static fn (int $area): string => $body->areas[$area], $areas)];
         }
 

@@ -10,13 +10,14 @@ use App\Models\Practice\PracticeRound;
 use Hyalin\Colour\Lab;
 use Hyalin\Colour\Srgb;
 use Hyalin\Pot\PotKind;
+use Hyalin\Training\Fold;
 use Inertia\Testing\AssertableInertia;
 
 final class PracticeTest extends TestCase
 {
     public function test_an_empty_shelf_is_told_what_it_lacks(): void
     {
-        $this->postJson('/practice/rounds', ['exercise' => 'lighter'])->assertUnprocessable()->assertJsonPath('errors.exercise.0', 'This needs 2 different colours on the shelf, and there are 0.');
+        $this->postJson('/practice/rounds', ['exercise' => 'lighter'])->assertUnprocessable()->assertJsonPath('errors.exercise.0', 'This needs 2 different paints on the shelf, and there are 0: add some, or borrow the shelf of the demo.');
         $this->postJson('/practice/rounds', ['exercise' => 'wash'])->assertUnprocessable();
         $this->postJson('/practice/rounds', ['exercise' => 'juggling'])->assertUnprocessable();
         self::assertSame(0, PracticeRound::query()->count());
@@ -36,6 +37,9 @@ final class PracticeTest extends TestCase
             $names = array_filter(array_column(is_array($pots) ? $pots : [], 'name'), static fn (mixed $name): bool => $name !== '');
             self::assertSame($exercise === 'mix', $names !== [], $exercise);
             $right = $this->right($round);
+            if ($exercise === 'order') {
+                $this->putJson("/practice/rounds/{$round->id}/answer", ['answer' => [0, 0, 1]])->assertUnprocessable()->assertJsonPath('errors.answer.0', 'Put all 5 in order, each once.');
+            }
             $answered = $this->putJson("/practice/rounds/{$round->id}/answer", ['answer' => $right])->assertOk();
             self::assertEqualsWithDelta(1.0, $answered->json('score'), 1e-9, $exercise);
             // What was given stands.
@@ -101,7 +105,7 @@ final class PracticeTest extends TestCase
             return $added;
         }
         if (isset($task['light'])) {
-            return array_keys(array_filter($task['light'], static fn (float $l): bool => $l >= 0.74));
+            return Fold::lit($task['light']);
         }
         $lightness = array_map(static fn (array $pot): float => $pot['lab'][0], $task['pots'] ?? []);
         asort($lightness);

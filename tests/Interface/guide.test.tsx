@@ -8,12 +8,14 @@ import { figure, orderStep } from './made-up';
 import { fakeServer, settled } from './server';
 
 const posted = vi.fn();
+let refusals: Record<string, string> = {};
 vi.mock('@inertiajs/react', () => ({
     Link: ({ children, href, onClick }: { children: React.ReactNode; href: string; onClick?: () => void }) => (
         <a href={href} onClick={onClick}>
             {children}
         </a>
     ),
+    usePage: () => ({ props: { errors: refusals } }),
     router: { post: (to: string) => posted(to) as unknown, reload: vi.fn() },
 }));
 
@@ -57,6 +59,13 @@ describe('the guide', () => {
         fireEvent.click(screen.getByText('Leave the guide'));
         await act(settled);
         expect(server.open()[0]?.body).toEqual({ on: false });
+    });
+
+    it('says why an act was refused', () => {
+        refusals = { run: 'This plan is stopped.' };
+        render(<Guide figure={guided} />);
+        expect(screen.getByRole('alert').textContent).toBe('This plan is stopped.');
+        refusals = {};
     });
 
     it('is silent where there is no next act', () => {

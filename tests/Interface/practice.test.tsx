@@ -135,6 +135,6 @@ describe('the practice room', () => {
                 ),
         );
         expect(screen.getByText('Not this one.')).toBeTruthy();
-        expect(screen.getByText('This is what the wash does.')).toBeTruthy();
+        expect(screen.getByText('This is what the wash does (estimate).')).toBeTruthy();
     });
 });

@@ -11,6 +11,7 @@ use App\Models\Shelf\Paint;
 use Hyalin\Colour\Lab;
 use Hyalin\InvalidInput;
 use Hyalin\Training\Fold;
+use Hyalin\Training\InvalidTask;
 use Hyalin\Training\MixGuess;
 use Hyalin\Training\RankOrder;
 
@@ -36,7 +37,7 @@ final class ScoreAnswer
         $more = [];
         $score = match ($round->exercise) {
             Exercise::Lighter => self::lighter($task, $answer[0] ?? -1),
-            Exercise::Order => RankOrder::score(array_map(static fn (int $place): float => $task['pots'][$place]['lab'][0] ?? 0.0, $answer)),
+            Exercise::Order => self::order($task, $answer),
             Exercise::Light => Fold::score($answer, $task['light'] ?? []),
             Exercise::Wash => ($answer[0] ?? -1) === ($task['right'] ?? null) ? 1.0 : 0.0,
             Exercise::Mix => 0.0,
@@ -68,6 +69,24 @@ final class ScoreAnswer
         [$l, $a, $b] = [...($task['target'] ?? []), 0.0, 0.0, 0.0];
 
         return [$l, $a, $b];
+    }
+
+    /**
+     * @param  Task  $task
+     * @param  list<int>  $answer
+     *
+     * @throws InvalidTask when it is no order of all of them
+     */
+    private static function order(array $task, array $answer): float
+    {
+        $pots = $task['pots'] ?? [];
+        $places = $answer;
+        sort($places);
+        if ($places !== array_keys($pots)) {
+            throw InvalidTask::noOrder(count($pots));
+        }
+
+        return RankOrder::score(array_map(static fn (int $place): float => $pots[$place]['lab'][0], $answer));
     }
 
     /** @param  Task  $task */

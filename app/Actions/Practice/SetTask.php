@@ -33,9 +33,10 @@ final readonly class SetTask
     /** Rounds that tell how hard the next one is. */
     private const REMEMBERED = 60;
 
+    /** Score from which on an answer counts as right. */
     private const RIGHT = 0.75;
 
-    /** Pots of a mix that is guessed, and how many of the shelf stand before the painter. */
+    /** Pots of a mix that is guessed: so many or so many. */
     private const IN_MIX = [2, 3];
 
     /**

@@ -27,16 +27,13 @@ final class AreasFromPicture
      */
     public function __invoke(Figure $figure, Picture $picture, array $wanted): int
     {
-        $colours = PictureColours::of($picture);
-        $taken = [];
-        foreach ($wanted as ['name' => $name, 'places' => $places]) {
-            $taken[] = [$name, $colours->samplesOf($places)];
-        }
+        $taken = PictureColours::of($picture)->samplesOf(array_column($wanted, 'places'));
 
-        return DB::transaction(static function () use ($figure, $taken): int {
+        return DB::transaction(static function () use ($figure, $wanted, $taken): int {
             $known = $figure->areas()->with('samples')->get()->keyBy(static fn (Area $a): string => mb_strtolower($a->name));
             $new = 0;
-            foreach ($taken as [$name, $samples]) {
+            foreach ($taken as $n => $samples) {
+                $name = $wanted[$n]['name'];
                 $area = $known->get(mb_strtolower($name));
                 if (! $area instanceof Area) {
                     $area = new Area(['name' => $name]);

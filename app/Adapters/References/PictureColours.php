@@ -120,31 +120,34 @@ final readonly class PictureColours
     /**
      * The colours of some of these areas together, taken as spots where the picture shows them.
      *
-     * @param  non-empty-list<int>  $places  in the list of areas()
-     * @return array<string, array<string, mixed>> attributes of samples by zone
+     * @param  list<non-empty-list<int>>  $wanted  places in the list of areas(), each list one area
+     * @return list<array<string, array<string, mixed>>> attributes of samples by zone, for each
      *
      * @throws InvalidInput when there is no such area
      */
-    public function samplesOf(array $places): array
+    public function samplesOf(array $wanted): array
     {
-        [$areas, $packed, $width] = $this->colourAreas();
+        [$areas, $width] = $this->colourAreas();
         $radius = self::SPOT / $width * ($this->picture->crop[2] ?? 1.0);
-        $samples = [];
-        foreach ($areas->together($places, $packed, $this->correction)->ramp as $zone => [, $x, $y]) {
-            $samples[$zone] = $this->taken('spot', [$this->whole($x, $y), [$radius, 0.0]], Zone::from($zone));
+        $all = [];
+        foreach ($wanted as $places) {
+            $samples = [];
+            foreach ($areas->together($places)->ramp as $zone => [, $x, $y]) {
+                $samples[$zone] = $this->taken('spot', [$this->whole($x, $y), [$radius, 0.0]], Zone::from($zone));
+            }
+            $all[] = $samples;
         }
 
-        return $samples;
+        return $all;
     }
 
-    /** @return array{ColourAreas, list<int>, int} and the pixels and the width that it was made of */
+    /** @return array{ColourAreas, int} and the width of the copy that they were found in, in pixels */
     private function colourAreas(): array
     {
         $rows = $this->file->rows($this->picture->crop, self::AREAS_SIDE);
-        $packed = array_merge(...$rows);
         $width = count($rows[0] ?? []);
 
-        return [ColourAreas::of($width, $packed, $this->correction), $packed, $width];
+        return [ColourAreas::of($width, array_merge(...$rows), $this->correction), $width];
     }
 
     /** @return array{float, float} a place in the crop as one in the picture */

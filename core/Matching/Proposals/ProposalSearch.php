@@ -268,7 +268,7 @@ final readonly class ProposalSearch
         foreach ($grounds as $grounded) {
             $stack = [];
             if ($grounded) {
-                $white = $this->lightest($covering);
+                $white = $this->outermost($covering, dark: false)[0] ?? null;
                 $stack = $white === null ? [] : [self::layer(Technique::Layer, [$white => 1], 0.5, 2, $this->form->zones())];
             }
             foreach ($pots === [] ? [] : $this->form->sideBySide() as $n => $zone) {
@@ -292,20 +292,19 @@ final readonly class ProposalSearch
 
     /**
      * @param  list<int>  $pots
-     * @param  float  $by  -1 for the darkest
+     * @return array{int, float}|null the darkest or the lightest of them when thick, and its L*
      */
-    private function lightest(array $pots, float $by = 1.0): ?int
+    private function outermost(array $pots, bool $dark): ?array
     {
-        $best = null;
-        $most = -INF;
+        $found = null;
         foreach ($pots as $place) {
-            $lightness = $by * $this->bench->prediction->start($this->bench->shelf[$place]->optics->masstone())->cell(Zone::Mid)->seen->lightness;
-            if ($lightness > $most) {
-                [$most, $best] = [$lightness, $place];
+            $lightness = $this->bench->prediction->start($this->bench->shelf[$place]->optics->masstone())->cell(Zone::Mid)->seen->lightness;
+            if ($found === null || ($dark ? $lightness < $found[1] : $lightness > $found[1])) {
+                $found = [$place, $lightness];
             }
         }
 
-        return $best;
+        return $found;
     }
 
     /**
@@ -472,7 +471,7 @@ final readonly class ProposalSearch
         if ($primers !== []) {
             return array_map(static fn (int $primer): ProposedLayer => self::layer(Technique::SprayCan, [$primer => 1]), $primers);
         }
-        $paints = array_values(array_unique(array_filter([$this->lightest($covering, -1.0), $this->lightest($covering)], is_int(...))));
+        $paints = array_values(array_unique(array_column(array_filter([$this->outermost($covering, dark: true), $this->outermost($covering, dark: false)]), 0)));
 
         return array_map(static fn (int $paint): ProposedLayer => self::layer(Technique::BaseCoat, [$paint => 1], coats: 2), $paints);
     }
@@ -480,17 +479,9 @@ final readonly class ProposalSearch
     /** @return int|null the darkest or the lightest primer, where it is dark or light enough */
     private function primer(bool $dark): ?int
     {
-        $best = null;
-        $bestLightness = 0.0;
-        foreach ($this->bench->pots(PotRole::Primer) as $place) {
-            $lightness = $this->bench->prediction->start($this->bench->shelf[$place]->optics->masstone())->cell(Zone::Mid)->seen->lightness;
-            if ($best === null || ($dark ? $lightness < $bestLightness : $lightness > $bestLightness)) {
-                $best = $place;
-                $bestLightness = $lightness;
-            }
-        }
+        [$place, $lightness] = $this->outermost($this->bench->pots(PotRole::Primer), $dark) ?? [null, 0.0];
 
-        return $best !== null && ($dark ? $bestLightness <= self::DARK : $bestLightness >= self::LIGHT) ? $best : null;
+        return $place !== null && ($dark ? $lightness <= self::DARK : $lightness >= self::LIGHT) ? $place : null;
     }
 
     /**

@@ -74,8 +74,11 @@ final readonly class ColourAreas
     /** L* between recess and edge from which on there is a ramp. */
     private const LEAST_RANGE = 6.0;
 
-    /** @param  list<ColourArea>  $areas  largest first */
-    private function __construct(public array $areas, private int $width, private int $height)
+    /**
+     * @param  list<ColourArea>  $areas  largest first
+     * @param  list<array{float, float, float}>  $labs  L*, a*, b* of all pixels: flat, as there are tens of thousands
+     */
+    private function __construct(public array $areas, private array $labs, private int $width, private int $height)
     {
     }
 
@@ -111,18 +114,17 @@ final readonly class ColourAreas
         }
         usort($areas, static fn (ColourArea $p, ColourArea $q): int => $q->share <=> $p->share);
 
-        return new self($areas, $width, $height);
+        return new self($areas, $labs, $width, $height);
     }
 
     /**
      * Some of them as one.
      *
      * @param  non-empty-list<int>  $which  by their places
-     * @param  list<int>  $packed  of the same picture
      *
      * @throws InvalidSample when there is none in such a place
      */
-    public function together(array $which, array $packed, ?ColourCorrection $correction = null): ColourArea
+    public function together(array $which): ColourArea
     {
         $pixels = [];
         $share = 0.0;
@@ -135,12 +137,12 @@ final readonly class ColourAreas
             throw InvalidSample::noPixels();
         }
 
-        return self::area(self::labs($packed, $correction), $pixels, (int) round(count($pixels) / $share), $this->width, $this->height);
+        return self::area($this->labs, $pixels, (int) round(count($pixels) / $share), $this->width, $this->height);
     }
 
     /**
      * @param  list<int>  $packed
-     * @return list<array{float, float, float}> L*, a*, b*: flat, as there are tens of thousands
+     * @return list<array{float, float, float}> L*, a*, b*
      */
     private static function labs(array $packed, ?ColourCorrection $correction): array
     {

@@ -63,7 +63,7 @@ final class ColourAreasTest extends TestCase
         }
         // Two together have the pixels of both, and lie between them.
         [$one, $two] = $found->areas;
-        $both = $found->together([0, 1], $picture->packed);
+        $both = $found->together([0, 1]);
         self::assertCount(count($one->pixels) + count($two->pixels), $both->pixels);
         self::assertEqualsWithDelta($one->share + $two->share, $both->share, 0.01);
         $mids = [$one->ramp[Zone::Recess->value][0]->lightness, $two->ramp[Zone::Recess->value][0]->lightness];

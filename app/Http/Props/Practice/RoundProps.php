@@ -15,8 +15,6 @@ use Hyalin\Training\Fold;
 
 /**
  * A round as it is asked, and with its solution once it is answered.
- *
- * @phpstan-import-type Task from \App\Actions\Practice\ScoreAnswer
  */
 final readonly class RoundProps
 {

@@ -47,7 +47,7 @@ export function OrderList({ steps, chosen, broken, dimmed, onChoose, onMove, chi
                                     <strong>{capital(step.kind)}</strong> {placeWords(step)}
                                 </span>
                                 <span className="block text-xs text-quiet">
-                                    {minutesWords(step.minutes)}
+                                    about {minutesWords(step.minutes)}
                                     {step.dryMinutes > 0 && `, then dries ${minutesWords(step.dryMinutes)}`}
                                     {broken.has(step.id) && <strong className="text-ink">, against a hard rule</strong>}
                                 </span>

@@ -39,17 +39,20 @@ export function SessionBoard({
                             </span>
                         </p>
                         <div className="min-w-0 flex-1 py-1.5 pr-2">
-                            {narrow && <StepList steps={session.steps} chosen={chosen} onChoose={onChoose} />}
-                            {(narrow ? [] : lanes).map((figure) => (
-                                <Lane
-                                    key={figure}
-                                    figure={figure}
-                                    session={session}
-                                    longest={longest}
-                                    chosen={chosen}
-                                    onChoose={onChoose}
-                                />
-                            ))}
+                            {narrow ? (
+                                <StepList steps={session.steps} chosen={chosen} onChoose={onChoose} />
+                            ) : (
+                                lanes.map((figure) => (
+                                    <Lane
+                                        key={figure}
+                                        figure={figure}
+                                        session={session}
+                                        longest={longest}
+                                        chosen={chosen}
+                                        onChoose={onChoose}
+                                    />
+                                ))
+                            )}
                         </div>
                     </li>
                 );

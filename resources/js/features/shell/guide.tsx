@@ -1,4 +1,4 @@
-import { Link, router } from '@inertiajs/react';
+import { Link, router, usePage } from '@inertiajs/react';
 import { send } from '@/shared/lib/api';
 import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
@@ -9,6 +9,8 @@ const LINK = 'inline-flex min-h-10 items-center rounded-sm border px-3 text-sm f
 /** The next act on the way to the first session, above the real screen that it fills. It can be left at any point. */
 export function Guide({ figure }: { figure: FigureProps }) {
     const { guide } = figure;
+    // What an act was refused for: a plan that is stopped does not start.
+    const refused = Object.values(usePage().props.errors);
     if (guide === null) return null;
     return (
         <section
@@ -28,6 +30,11 @@ export function Guide({ figure }: { figure: FigureProps }) {
                     {guide.step} of {guide.steps}, {guide.title.toLowerCase()}.
                 </strong>{' '}
                 {guide.words}
+                {refused.map((words) => (
+                    <strong key={words} role="alert" className="block">
+                        {words}
+                    </strong>
+                ))}
             </p>
             <div className="flex flex-wrap items-center gap-2">
                 {guide.acts.map((act, i) => (

@@ -72,9 +72,10 @@ function copyWords(run: RunProps, step: RunStepProps): string {
 
 function Mix({ step }: { step: RunStepProps }) {
     const mix = step.usedMix ?? step.plannedMix;
+    const dropSize = useNarrow() ? 24 : 34;
     return (
         <section aria-label="Mix" className="text-lg leading-snug sm:text-[1.5rem]">
-            <MixList mix={mix} size={useNarrow() ? 24 : 34} />
+            <MixList mix={mix} size={dropSize} />
             <p className="sm:mt-2">
                 {step.isFromCan ? 'From the can' : capital(dilutionWords(step.thinner))}.{' '}
                 {capital(many(step.usedCoats ?? step.coats, 'coat'))}, {zonesWords(step.zones, step.form)}

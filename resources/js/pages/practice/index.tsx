@@ -140,8 +140,8 @@ function Begin({ exercises, onAsk }: { exercises: readonly ExerciseProps[]; onAs
     return (
         <div className="flex max-w-prose flex-col items-start gap-3">
             <p>
-                The exercises use your own pots and what Hyalin computes plans with. Each remembers how you do, and what
-                goes worst comes up first.
+                The exercises use your own pots and what Hyalin computes plans with: estimates where a pot was not
+                measured. Each remembers how you do, and what goes worst comes up first.
             </p>
             {next && (
                 <Button

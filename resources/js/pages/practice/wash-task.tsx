@@ -33,7 +33,7 @@ export function WashTask({ round, onAnswer }: TaskProps) {
                             }}
                         >
                             <Strip strip={strip} />
-                            {right === i && <strong>This is what the wash does.</strong>}
+                            {right === i && <strong>This is what the wash does (estimate).</strong>}
                             {right !== null && right !== i && chosen === i && 'Not this one.'}
                         </button>
                     </li>
