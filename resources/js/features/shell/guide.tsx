@@ -2,16 +2,18 @@ import { Link, router, usePage } from '@inertiajs/react';
 import { send } from '@/shared/lib/api';
 import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
-import type { FigureProps, GuideActProps } from '@/types/generated';
+import type { FigureProps, GuideActProps, GuideProps } from '@/types/generated';
 
 const LINK = 'inline-flex min-h-10 items-center rounded-sm border px-3 text-sm font-medium';
 
 /** The next act on the way to the first session, above the real screen that it fills. It can be left at any point. */
 export function Guide({ figure }: { figure: FigureProps }) {
-    const { guide } = figure;
+    return figure.guide === null ? null : <Strip figure={figure} guide={figure.guide} />;
+}
+
+function Strip({ figure, guide }: { figure: FigureProps; guide: GuideProps }) {
     // What an act was refused for: a plan that is stopped does not start.
     const refused = Object.values(usePage().props.errors);
-    if (guide === null) return null;
     return (
         <section
             aria-label="The way to the first session"
