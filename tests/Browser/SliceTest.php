@@ -23,6 +23,7 @@ final class SliceTest extends BrowserTestCase
         $this->keys('n');
         $this->field('Name')->sendKeys('Lantern boy');
         $this->field('Height in mm')->sendKeys('54');
+        $this->find("//label[contains(., 'Guide me')]//input")->click();
         $this->button('Create')->click();
         $this->find("//h2[.='Parts and areas']");
         $this->field('New part')->sendKeys('Body');

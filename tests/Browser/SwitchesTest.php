@@ -84,6 +84,7 @@ final class SwitchesTest extends BrowserTestCase
         $this->button('New figure')->click();
         $this->field('Name')->sendKeys('Otter with a lantern');
         $this->button('Create')->click();
+        $this->find("//a[.='Name the areas yourself']")->click();
         $this->find("//summary[contains(., 'many areas')]")->click();
         $this->find('//textarea[contains(@placeholder, "Face")]')->sendKeys("Fur, Body, 20\nLantern, Lamp, 4");
         $this->button('Add these areas')->click();
