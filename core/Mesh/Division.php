@@ -101,22 +101,21 @@ final readonly class Division
                 $several[$patch] = $own;
             }
         }
-        $of = $this->walked($this->drawn($seeds), $several);
-        foreach ($byPatch as $patch => $own) {
-            // However strongly others draw: where a seed was set is its own.
-            $of[$patch] = isset($several[$patch]) ? $of[$patch] ?? self::NONE : (int) \reset($own);
-        }
-        $labels = [];
-        foreach ($this->patches->of as $patch) {
-            $labels[] = $of[$patch] ?? self::NONE;
-        }
-        foreach ($several as $own) {
+        $pieces = $number = [];
+        foreach ($several as $patch => $own) {
             foreach ($this->nearest($own) as $v => $area) {
-                $labels[$v] = $area;
+                $pieces[$v] = $number["{$patch} {$area}"] ??= \count($number);
             }
         }
+        $patches = $pieces === [] ? $this->patches : $this->patches->cut($this->surface, $this->crease, $pieces);
+        $byPatch = [];
+        foreach ($seeds as $v => $area) {
+            $byPatch[$patches->of[$v]] = $area;
+        }
+        $of = $patches->divided($byPatch);
+        $labels = \array_map(static fn (int $patch): int => $of[$patch] ?? self::NONE, $patches->of);
 
-        return \array_map(static fn (int $area): ?int => $area === self::NONE ? null : $area, $this->shortened(\array_values($labels), $seeds));
+        return \array_map(static fn (int $area): ?int => $area === self::NONE ? null : $area, $this->shortened($labels, $seeds));
     }
 
     /**
@@ -176,90 +175,6 @@ final readonly class Division
     }
 
     /**
-     * @param  array<int, array<int, float>>  $drawn  by patch and area: how strongly its seeds draw a walker there
-     * @param  array<int, array<int, int>>  $several  seeds by patch with those of more than one area
-     * @return array<int, int> area by patch
-     */
-    private function walked(array $drawn, array $several): array
-    {
-        $areas = [];
-        foreach ($drawn as $own) {
-            $areas += $own;
-        }
-        $areas = \array_keys($areas);
-        $to = [];
-        foreach ($this->patches->borders as $p => $others) {
-            foreach ($others as $q => [$length, $sum]) {
-                $to[$p][$q] = $length * \exp(-self::HOLDS * \max(0.0, $sum / \max(1e-9, $length)));
-            }
-        }
-        // By patch and area: how likely a walker from there comes to a seed of that area first.
-        $n = \count($this->patches->area);
-        $chance = [];
-        for ($p = 0; $p < $n; $p++) {
-            $chance[$p] = \array_fill_keys($areas, 0.0);
-            if (isset($several[$p])) {
-                foreach ($several[$p] as $area) {
-                    $chance[$p][$area] += 1 / \count($several[$p]);
-                }
-            }
-        }
-        for ($sweep = 0; $sweep < self::SWEEPS; $sweep++) {
-            $moved = 0.0;
-            for ($p = 0; $p < $n; $p++) {
-                $ways = $to[$p] ?? [];
-                if (isset($several[$p])) {
-                    continue;
-                }
-                $all = \max(1e-300, \array_sum($ways) + \array_sum($drawn[$p] ?? []));
-                foreach ($areas as $area) {
-                    $sum = $drawn[$p][$area] ?? 0.0;
-                    foreach ($ways as $q => $weight) {
-                        $sum += $weight * $chance[$q][$area];
-                    }
-                    $moved = \max($moved, \abs($sum / $all - $chance[$p][$area]));
-                    $chance[$p][$area] = $sum / $all;
-                }
-            }
-            if ($moved < 1e-5) {
-                break;
-            }
-        }
-        $of = [];
-        foreach ($chance as $p => $own) {
-            \arsort($own);
-            $area = \array_key_first($own);
-            if ($area !== null && $own[$area] > 0.0) {
-                $of[$p] = $area;
-            }
-        }
-
-        return $of;
-    }
-
-    /**
-     * A seed is no point but a touch of the brush: what lies about it is its own, less the farther and the more creases lie
-     * between. Set a little elsewhere it means nearly the same.
-     *
-     * @param  array<int, int>  $seeds  area by vertex
-     * @return array<int, array<int, float>> by patch and area
-     */
-    private function drawn(array $seeds): array
-    {
-        $drawn = [];
-        $reach = self::TOUCH * $this->tip;
-        $dear = $this->dear();
-        foreach ($seeds as $seed => $area) {
-            foreach (Ways::from($this->surface, [$seed => $area], $dear, 2 * $reach)->far as $v => $far) {
-                $patch = $this->patches->of[$v];
-                $drawn[$patch][$area] = ($drawn[$patch][$area] ?? 0.0) + self::DRAWS * $this->surface->area[$v] * \exp(-($far / $reach) ** 2 * 2);
-            }
-        }
-
-        return $drawn;
-    }
-
-    /**
      * One patch with seeds of several areas: each vertex goes to the seed it is nearest to along the surface.
      *
      * @param  array<int, int>  $seeds  area by vertex, of one patch
@@ -279,93 +194,14 @@ final readonly class Division
     }
 
     /**
-     * Borders are let run like heat and caught again where two areas are as warm: they grow shorter, but for those that a
-     * crease holds.
-     *
-     * @param  list<int>  $labels  by vertex
-     * @param  array<int, int>  $fixed  area by vertex
+     * @param  list<int>  $labels  area by vertex
+     * @param  array<int, int>  $fixed  area by vertex that keeps it
      * @return list<int>
      */
     private function shortened(array $labels, array $fixed): array
     {
-        $near = $this->nearBorders($labels);
-        $flow = [];
-        foreach ($this->crease as $v => $c) {
-            $flow[$v] = \exp(-self::HOLDS * \max(0.0, $c));
-        }
-        for ($round = 0; $round < self::ROUNDS; $round++) {
-            /** @var array<int, array<int, float>> $warm by vertex near a border and area */
-            $warm = [];
-            foreach ($near as $v => $_) {
-                $warm[$v] = [$labels[$v] => 1.0];
-            }
-            for ($step = 0; $step < 8; $step++) {
-                $old = $warm;
-                foreach ($near as $v => $_) {
-                    $sum = [];
-                    $all = 0.0;
-                    for ($i = $this->surface->first[$v], $end = $this->surface->first[$v + 1]; $i < $end; $i++) {
-                        $w = $this->surface->next[$i];
-                        $weight = $flow[$v] * $flow[$w];
-                        $all += 1.0;
-                        foreach ($old[$w] ?? [$labels[$w] => 1.0] as $label => $heat) {
-                            $sum[$label] = ($sum[$label] ?? 0.0) + $weight * $heat;
-                        }
-                        foreach ($old[$v] as $label => $heat) {
-                            $sum[$label] = ($sum[$label] ?? 0.0) + (1 - $weight) * $heat;
-                        }
-                    }
-                    if ($all > 0.0) {
-                        $warm[$v] = \array_map(static fn (float $heat): float => $heat / $all, $sum);
-                    }
-                }
-            }
-            foreach ($warm as $v => $heats) {
-                if (! isset($fixed[$v])) {
-                    \arsort($heats);
-                    $labels[$v] = \array_key_first($heats) ?? self::NONE;
-                }
-            }
-            $labels = \array_values($labels);
-            $near = $this->nearBorders($labels);
-        }
+        $flow = \array_map(static fn (float $crease): float => \exp(-self::HOLDS * \max(0.0, $crease)), $this->crease);
 
-        return $labels;
-    }
-
-    /**
-     * @param  list<int>  $labels
-     * @return array<int, true> vertices that a border may reach in one round
-     */
-    private function nearBorders(array $labels): array
-    {
-        $near = [];
-        $rim = [];
-        foreach ($labels as $v => $label) {
-            for ($i = $this->surface->first[$v], $end = $this->surface->first[$v + 1]; $i < $end; $i++) {
-                if ($labels[$this->surface->next[$i]] !== $label) {
-                    $near[$v] = true;
-                    $rim[$v] = 0.0;
-                    break;
-                }
-            }
-        }
-        $reach = self::REACH * $this->tip;
-        while ($rim !== []) {
-            $next = [];
-            foreach ($rim as $v => $far) {
-                for ($i = $this->surface->first[$v], $end = $this->surface->first[$v + 1]; $i < $end; $i++) {
-                    $w = $this->surface->next[$i];
-                    $d = $far + $this->surface->mm[$i];
-                    if (! isset($near[$w]) && $d < $reach) {
-                        $near[$w] = true;
-                        $next[$w] = $d;
-                    }
-                }
-            }
-            $rim = $next;
-        }
-
-        return $near;
+        return (new ShorterBorders($this->surface, $flow, self::REACH * $this->tip))->of($labels, $fixed);
     }
 }

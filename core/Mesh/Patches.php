@@ -103,11 +103,70 @@ final readonly class Patches
     }
 
     /**
+     * Joined on between seeds, the shallowest border first, until only those between two areas are left: a forest from markers
+     * (J. Cousty and others, Watershed cuts, 2009). A seed set elsewhere within the same folds divides the same.
+     *
+     * @param  array<int, int>  $seeds  area, 0 or more, by patch
+     * @return array<int, int> area by patch, of those that hang together with a seed
+     */
+    public function divided(array $seeds): array
+    {
+        $roots = $this->roots(static fn (float $length, float $sum): float => \max(0.0, $sum / \max(1e-9, $length)), $seeds)[0];
+        $of = [];
+        foreach ($seeds as $patch => $area) {
+            $of[$roots[$patch]] = $area;
+        }
+
+        return \array_filter(\array_map(static fn (int $root): ?int => $of[$root] ?? null, $roots), \is_int(...));
+    }
+
+    /**
+     * Some of its patches cut further.
+     *
+     * @param  list<float>  $crease  by vertex
+     * @param  array<int, int>  $pieces  any numbers of 0 or more, by vertex of the patches that are cut
+     */
+    public function cut(SurfaceGraph $surface, array $crease, array $pieces): self
+    {
+        $of = $this->of;
+        foreach ($pieces as $v => $piece) {
+            $of[$v] = -1 - $piece;
+        }
+
+        return self::measured($surface, $crease, \array_values($of));
+    }
+
+    /** @param  callable(float, float, float, float, int): (float|null)  $cost  as of roots */
+    private function joined(callable $cost): self
+    {
+        [$roots, $area, $borders] = $this->roots($cost);
+        $number = $areas = [];
+        foreach ($roots as $root) {
+            if (! isset($number[$root])) {
+                $number[$root] = \count($areas);
+                $areas[] = $area[$root];
+            }
+        }
+        $kept = \array_fill(0, \count($areas), []);
+        foreach ($borders as $p => $others) {
+            foreach ($others as $q => $border) {
+                $kept[$number[$p]][$number[$q]] = $border;
+            }
+        }
+
+        return new self(\array_map(static fn (int $patch): int => $number[$roots[$patch]], $this->of), $areas, $kept);
+    }
+
+    /**
      * @param  callable(float, float, float, float, int): (float|null)  $cost  of joining two, by the length of their border,
      *                                                                        the creaseness summed over it, their areas and the
      *                                                                        number of pieces that are left; null for never
+     * @param  array<int, int>  $areas  by patch: those of two areas are never joined
+     * @return array{array<int, int>, array<int, float>, array<int, array<int, array{float, float}>>} patch that each has become
+     *                                                                                               part of, and of those mm2 and
+     *                                                                                               borders
      */
-    private function joined(callable $cost): self
+    private function roots(callable $cost, array $areas = []): array
     {
         $n = \count($this->area);
         $parent = \range(0, \max(0, $n - 1));
@@ -142,6 +201,12 @@ final readonly class Patches
             if ($cost($length, $borders[$p][$q][1], $area[$p], $area[$q], $left) === null) {
                 continue;
             }
+            if (isset($areas[$p], $areas[$q]) && $areas[$p] !== $areas[$q]) {
+                continue;
+            }
+            if (isset($areas[$q])) {
+                $areas[$p] = $areas[$q];
+            }
             $parent[$q] = $p;
             $area[$p] += $area[$q];
             $left--;
@@ -156,26 +221,15 @@ final readonly class Patches
             }
             unset($borders[$q]);
         }
-        $number = $areas = [];
         foreach ($parent as $p => $_) {
             $root = $p;
             while ($parent[$root] !== $root) {
                 $root = $parent[$root];
             }
-            if (! isset($number[$root])) {
-                $number[$root] = \count($areas);
-                $areas[] = $area[$root];
-            }
             $parent[$p] = $root;
         }
-        $kept = \array_fill(0, \count($areas), []);
-        foreach ($borders as $p => $others) {
-            foreach ($others as $q => $border) {
-                $kept[$number[$p]][$number[$q]] = $border;
-            }
-        }
 
-        return new self(\array_map(static fn (int $patch): int => $number[$parent[$patch]], $this->of), $areas, $kept);
+        return [$parent, $area, $borders];
     }
 
     /**
