@@ -38,12 +38,13 @@ final class RegionsCommand extends MeshCommand
         [$mesh, $measures] = $this->mesh();
         $coarse = LightStudy::coarser($mesh, $measures);
         [$working, $vertexOf] = [$coarse->mesh ?? $mesh, $coarse?->vertexOf];
-        $division = Division::of(SurfaceGraph::of($working), Curvature::ofVertices($mesh, $vertexOf, $working), ZoneMap::tip($measures->size()));
+        $curvature = Curvature::ofVertices($mesh, $vertexOf, $working);
+        $division = Division::of(SurfaceGraph::of($working), $curvature, ZoneMap::tip($measures->size()));
         $at = [];
         foreach ($seeds as [$point, $area]) {
             $at[Nearest::vertex($working, $point)] = $area;
         }
-        $labels = SurfaceGraph::onTriangles($mesh, $vertexOf, $seeds === [] ? $division->proposed() : $division->seeded($at));
+        $labels = SurfaceGraph::onTriangles($mesh, $vertexOf, $seeds === [] ? $division->proposedWithNecks($working, $curvature) : $division->seeded($at));
         // What no seed reaches is no area, and is told as such: -1.
         $areaOf = array_map(static fn (?int $area): int => $area ?? -1, $labels);
         if ($this->out() !== null) {

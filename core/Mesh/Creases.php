@@ -13,6 +13,9 @@ final class Creases
     /** Widths in tips of a brush: 0.4, 1 and 2.2 mm of a figure that is painted with the finest one. */
     private const WIDTHS = [1.3, 3.3, 7.3];
 
+    /** Of a crease that is as deep along and flat across: own choice. */
+    private const NECK = 0.25;
+
     /**
      * @param  list<float>  $curvature  mean curvature by vertex, per mm
      * @param  float  $tip  mm
@@ -36,5 +39,30 @@ final class Creases
         }
 
         return \array_values($most);
+    }
+
+    /**
+     * And where a limb is thinnest: there it bends inwards along its length, however round it is across. Such a place is no
+     * crease, and counts for half of one.
+     *
+     * @param  list<float>  $curvature  mean curvature by vertex, per mm
+     * @param  list<float>  $lacks  Gaussian curvature times area by vertex
+     * @param  float  $tip  mm
+     * @return list<float> by vertex, alike
+     */
+    public static function andNecks(SurfaceGraph $surface, array $curvature, array $lacks, float $tip): array
+    {
+        $sigma = self::WIDTHS[\count(self::WIDTHS) - 1] * $tip;
+        $mean = $surface->smoothed($curvature, $sigma);
+        $gauss = $surface->smoothed(\array_map(static fn (float $lack, float $mm2): float => $mm2 > 0.0 ? $lack / $mm2 : 0.0, $lacks, \array_values($surface->area)), $sigma);
+        $necks = [];
+        foreach (self::ofVertices($surface, $curvature, $tip) as $v => $crease) {
+            $h = $mean[$v];
+            // The lesser of the two principal curvatures is H - sqrt(H^2 - K).
+            $inwards = $gauss[$v] < 0.0 ? \sqrt($h * $h - $gauss[$v]) - $h : 0.0;
+            $necks[] = \max($crease, self::NECK * $inwards * $sigma);
+        }
+
+        return $necks;
     }
 }

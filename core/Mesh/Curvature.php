@@ -60,6 +60,31 @@ final class Curvature
         return $curvature;
     }
 
+    /**
+     * What the angles around a vertex lack of a full turn (Gauss and Bonnet).
+     *
+     * @return list<float> Gaussian curvature times the mm2 around each vertex: positive on a hill, negative on a saddle
+     */
+    public static function deficits(TriangleMesh $mesh): array
+    {
+        [$x, $y, $z] = $mesh->coordinates();
+        $lacks = \array_fill(0, \count($x), 0.0);
+        foreach ($mesh->chunks() as $corners) {
+            for ($i = 1, $n = \count($corners); $i < $n; $i += 3) {
+                for ($k = 0; $k < 3; $k++) {
+                    [$a, $b, $c] = [$corners[$i + $k], $corners[$i + ($k + 1) % 3], $corners[$i + ($k + 2) % 3]];
+                    [$ux, $uy, $uz] = [$x[$b] - $x[$a], $y[$b] - $y[$a], $z[$b] - $z[$a]];
+                    [$vx, $vy, $vz] = [$x[$c] - $x[$a], $y[$c] - $y[$a], $z[$c] - $z[$a]];
+                    $dot = $ux * $vx + $uy * $vy + $uz * $vz;
+                    $cross = \sqrt(($uy * $vz - $uz * $vy) ** 2 + ($uz * $vx - $ux * $vz) ** 2 + ($ux * $vy - $uy * $vx) ** 2);
+                    $lacks[$a] -= \atan2($cross, $dot);
+                }
+            }
+        }
+
+        return \array_values(\array_map(static fn (float $lack): float => $lack === 0.0 ? 0.0 : $lack + 2 * M_PI, $lacks));
+    }
+
     /** @return float N . (n x e) */
     private static function part(float $nx, float $ny, float $nz, float $px, float $py, float $pz, float $ex, float $ey, float $ez): float
     {

@@ -6,13 +6,16 @@ namespace Hyalin\Mesh;
 
 /**
  * A sculpt printed in one piece divided into areas, with borders that lie in its creases: between seeds that a painter set, or by
- * itself. Seeds are divided over patches by random walkers (L. Grady 2006); where no crease helps, borders are drawn as short as
- * they can be by threshold dynamics (B. Merriman, J. Bence and S. Osher 1992), which creases hold back.
+ * itself. Patches are joined to the seeds over the shallowest borders first; where no crease helps, borders are drawn as short as
+ * they can be.
  */
 final readonly class Division
 {
     /** Areas that a sculpt is divided into by itself, at most: own choice. */
     private const USUAL = 14;
+
+    /** Of the whole: a piece of a proposal that is cut at its necks: own choice. */
+    private const TOO_LARGE = 0.25;
 
     /** How much cheaper a line runs along a crease: own choice. Much more, and all lines run into the same one. */
     private const DRAWN_TO = 6;
@@ -23,19 +26,10 @@ final readonly class Division
     /** Creaseness from which on a surface is concave there, and not only uneven. */
     private const CONCAVE = 0.02;
 
-    /** How much less likely a walker steps over a crease: own choice. */
+    /** How much less heat passes over a crease, and how much farther apart its sides are: own choice. */
     private const HOLDS = 30;
 
-    private const SWEEPS = 400;
-
-    /** How far a seed reaches, in tips of a brush, and how strongly it draws for each mm2: own choices. */
-    private const TOUCH = 5.0;
-
-    private const DRAWS = 5.0;
-
-    /** Rounds of threshold dynamics, and how far a border moves in each, in tips of a brush. */
-    private const ROUNDS = 5;
-
+    /** How far a border moves at most when it is drawn shorter, in tips of a brush. */
     private const REACH = 5.0;
 
     /**
@@ -81,6 +75,28 @@ final readonly class Division
     public function proposed(int $most = self::USUAL): array
     {
         return $this->shortened($this->patches->proposed($most)->of, []);
+    }
+
+    /**
+     * By its creases; where they leave one piece too large, as of a smooth body, along its thin necks as well.
+     *
+     * @param  TriangleMesh  $mesh  that the surface is of
+     * @param  list<float>  $curvature  by vertex, per mm
+     * @return list<int> area of each vertex, from 0
+     */
+    public function proposedWithNecks(TriangleMesh $mesh, array $curvature): array
+    {
+        $labels = $this->proposed();
+        $mm2 = [];
+        foreach ($labels as $v => $label) {
+            $mm2[$label] = ($mm2[$label] ?? 0.0) + $this->surface->area[$v];
+        }
+        if (\max([0.0, ...$mm2]) <= self::TOO_LARGE * \array_sum($mm2)) {
+            return $labels;
+        }
+        $creases = Creases::andNecks($this->surface, $curvature, Curvature::deficits($mesh), $this->tip);
+
+        return self::known($this->surface, $creases, Patches::of($this->surface, $creases), $this->tip)->proposed();
     }
 
     /**

@@ -154,7 +154,7 @@ final readonly class ProposeAreas
             return $flat;
         }
 
-        return Regions::given(SurfaceGraph::onTriangles($mesh, $study->vertexOf(), SculptDivision::of($study)->proposed()));
+        return Regions::given(SurfaceGraph::onTriangles($mesh, $study->vertexOf(), SculptDivision::proposed($study)));
     }
 
     /** @return int|null the part that a triangle of the files belongs to */

@@ -29,6 +29,12 @@ final class SculptDivision
         return $division;
     }
 
+    /** @return list<int> area of each working vertex, from 0, as a proposal */
+    public static function proposed(StoredStudy $study): array
+    {
+        return self::of($study)->proposedWithNecks($study->working(), $study->curvature());
+    }
+
     /** What a fill runs over: known patches are enough for it. */
     public static function patches(StoredStudy $study): Patches
     {

@@ -14,6 +14,7 @@ use Hyalin\Mesh\Nearest;
 use Hyalin\Mesh\Regions;
 use Hyalin\Mesh\SurfaceGraph;
 use Hyalin\Mesh\TriangleMesh;
+use Hyalin\Mesh\Ways;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Shapes;
 
@@ -176,17 +177,62 @@ final class DivisionTest extends TestCase
         foreach ($seeds as $v => $area) {
             self::assertSame($area, $labels[$v]);
         }
-        // Seeds set two edges elsewhere divide much the same.
-        $moved = [];
-        foreach ($seeds as $v => $area) {
-            $moved[$surface->next[$surface->first[$surface->next[$surface->first[$v]]]]] = $area;
+        // Seeds in the middle of areas, all set elsewhere within 3 mm, divide the same but for 4 % of the surface.
+        $middle = self::middles($surface, $division->proposed(10));
+        $labels = $division->seeded($middle);
+        foreach ([3, 14, 15, 92, 65] as $turn) {
+            $moved = [];
+            foreach ($middle as $v => $area) {
+                $ring = array_keys(array_filter(Ways::from($surface, [$v => 0], most: 3.0)->far, static fn (float $mm): bool => $mm > 2.5));
+                $moved[$ring[$turn * ($area + 1) % count($ring)]] = $area;
+            }
+            $other = $division->seeded($moved);
+            $changed = 0.0;
+            foreach ($labels as $v => $label) {
+                $changed += $label === $other[$v] ? 0.0 : $surface->area[$v];
+            }
+            self::assertLessThan(0.04 * array_sum($surface->area), $changed);
         }
-        $other = $division->seeded($moved);
-        $changed = 0.0;
+    }
+
+    /** A smooth waist that bends outwards on the whole, as a wrist does: no crease, and a proposal cuts there all the same. */
+    public function test_a_neck_without_a_crease_parts_a_proposal(): void
+    {
+        $mesh = Shapes::turned(static fn (float $z): float => 7.0 - 3.0 * exp(-(($z - 15) / 6) ** 2), 0.0, 30.0, 180, 90);
+        $curvature = Curvature::ofVertices($mesh, null, $mesh);
+        [, , $z] = $mesh->coordinates();
+        self::assertSame([0], array_values(array_unique(self::division($mesh)->proposed())));
+        $proposed = self::division($mesh)->proposedWithNecks($mesh, $curvature);
+        foreach ($z as $v => $at) {
+            if (abs($at - 15.0) > 0.7) {
+                self::assertSame($proposed[array_search($at < 15.0 ? 0.0 : 30.0, $z, true)], $proposed[$v]);
+            }
+        }
+        self::assertCount(2, array_unique($proposed));
+        // A closed body of one piece lacks two full turns in all (Gauss and Bonnet), one with a hole none.
+        self::assertEqualsWithDelta(4 * M_PI, array_sum(Curvature::deficits($mesh)), 1e-6);
+    }
+
+    /**
+     * @param  list<int>  $labels
+     * @return array<int, int> area by the vertex farthest from its border
+     */
+    private static function middles(SurfaceGraph $surface, array $labels): array
+    {
+        $rim = [];
         foreach ($labels as $v => $label) {
-            $changed += $label === $other[$v] ? 0.0 : $surface->area[$v];
+            for ($i = $surface->first[$v], $end = $surface->first[$v + 1]; $i < $end; $i++) {
+                $rim += $labels[$surface->next[$i]] === $label ? [] : [$v => 0];
+            }
         }
-        self::assertLessThan(0.08 * array_sum($surface->area), $changed);
+        $best = [];
+        foreach (Ways::from($surface, $rim)->far as $v => $mm) {
+            if ($mm >= ($best[$labels[$v]][1] ?? 0.0)) {
+                $best[$labels[$v]] = [$v, $mm];
+            }
+        }
+
+        return array_combine(array_column($best, 0), array_keys($best));
     }
 
     private static function division(TriangleMesh $mesh): Division
