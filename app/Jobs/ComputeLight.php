@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Actions\Light\StudyLight;
+use App\Adapters\Light\SculptSurface;
+use App\Adapters\Light\StoredStudy;
 use App\Adapters\StoredProgress;
 use App\Models\Brief\Figure;
 use App\Models\Light\LightRecord;
@@ -42,6 +44,11 @@ final class ComputeLight implements ShouldQueue
             $study(Figure::query()->findOrFail($this->figureId), $this->light, new StoredProgress($this->light));
             $this->light->refresh();
             $this->light->update(['state' => 'done', 'progress' => 1.0, 'stop_asked' => false]);
+            // While the painter looks at it: the first act on the areas of a large print need not wait for what all of them need.
+            $stored = StoredStudy::of($this->light);
+            if ($stored?->isCoarse() === true) {
+                (new SculptSurface($stored))->prepare([$this->light->sideAxis(), $this->light->frontAxis()]);
+            }
         } catch (InvalidLight) {
             $this->light->update(['state' => 'stopped', 'stop_asked' => false]);
         } catch (InvalidInput $e) {

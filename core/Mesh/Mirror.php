@@ -9,10 +9,12 @@ namespace Hyalin\Mesh;
  */
 final readonly class Mirror
 {
-    /** Vertices that the plane is looked for with, and how many times as many they are held against. */
-    private const SAMPLES = 1500;
+    /** Vertices that the plane is looked for with, one in so many of them at first, and how many times as many they are held against. */
+    private const SAMPLES = 1000;
 
-    private const AGAINST = 6;
+    private const ROUGHLY = 4;
+
+    private const AGAINST = 9;
 
     /** Of the size: how far the plane may lie from the middle, and what counts as across. */
     private const AWAY = 0.1;
@@ -68,32 +70,20 @@ final readonly class Mirror
             foreach ([0, 1, 2] as $k) {
                 $middle += $axis[$k] * ($low[$k] + $high[$k]) / 2;
             }
-            $own = [INF, $axis, $middle];
-            // Coarse first, then close about the best.
-            foreach ([self::AWAY / 10, self::AWAY / 100] as $by) {
-                $from = $own[2];
-                for ($n = -10; $n <= 10; $n++) {
-                    $at = $from + $n * $by * $mesh->size();
-                    // The middle where several are as good.
-                    $unlike = self::unlike($places, $few, $near, $axis, $at, $step) + 1e-9 * abs($n);
-                    if ($unlike < $own[0]) {
-                        $own = [$unlike, $axis, $at];
-                    }
-                }
-            }
+            $own = self::closest($places, $few, $near, $axis, $middle, self::AWAY / 10 * $mesh->size(), self::ROUGHLY * $step);
             $best = $own[0] < $best[0] ? $own : $best;
         }
+        // Roughly first, then close about the best.
+        $best = self::closest($places, $few, $near, $best[1], $best[2], self::AWAY / 100 * $mesh->size(), $step);
 
-        return self::known($mesh, $best[1], $best[2]);
+        return self::about($mesh, $best[1], $best[2]);
     }
 
     /**
-     * With the plane as it was found before.
-     *
      * @param  array{float, float, float}  $axis  of length 1
      * @param  float  $at  mm along it
      */
-    public static function known(TriangleMesh $mesh, array $axis, float $at): self
+    private static function about(TriangleMesh $mesh, array $axis, float $at): self
     {
         $places = $mesh->coordinates();
         [$x, $y, $z] = $places;
@@ -113,31 +103,38 @@ final readonly class Mirror
      */
     public function across(array $vertices): array
     {
-        [$x, $y, $z] = $this->places;
-        // Only what lies across from the neighbourhood of one of them can be across from it.
-        $near = [];
-        $wide = self::FINE * $this->cell;
-        foreach ($vertices as $v => $_) {
-            $near[self::key($x[$v], $y[$v], $z[$v], $wide)] ??= $v;
-        }
-        $around = [];
-        foreach ($near as $v) {
-            foreach (self::keys($x[$v], $y[$v], $z[$v], $wide, 1) as $key) {
-                $around[$key] = true;
-            }
-        }
+        return self::acrossOf($this->partners(), $vertices);
+    }
+
+    /**
+     * With partners as they were found before.
+     *
+     * @param  list<int|null>  $partners  by vertex
+     * @param  array<int, true>  $vertices
+     * @return array<int, true>
+     */
+    public static function acrossOf(array $partners, array $vertices): array
+    {
         $found = [];
-        foreach ($x as $v => $vx) {
-            if (isset($vertices[$v])) {
-                continue;
-            }
-            [$px, $py, $pz] = self::reflected($this->axis, $vx, $y[$v], $z[$v], 2 * $this->at);
-            if (isset($around[self::key($px, $py, $pz, $wide)]) && isset($vertices[$this->partner($v, $px, $py, $pz) ?? -1])) {
+        foreach ($partners as $v => $partner) {
+            if ($partner !== null && isset($vertices[$partner]) && ! isset($vertices[$v])) {
                 $found[$v] = true;
             }
         }
 
         return $found;
+    }
+
+    /** @return list<int|null> by vertex: the one that lies across; null where the figure is not alike there */
+    public function partners(): array
+    {
+        [$x, $y, $z] = $this->places;
+        $partners = [];
+        foreach ($x as $v => $vx) {
+            $partners[] = $this->partner($v, ...self::reflected($this->axis, $vx, $y[$v], $z[$v], 2 * $this->at));
+        }
+
+        return $partners;
     }
 
     /** @return int|null nearest vertex to where one would lie across that faces as it would */
@@ -164,6 +161,28 @@ final readonly class Mirror
         }
 
         return null;
+    }
+
+    /**
+     * @param  array{list<float>, list<float>, list<float>}  $places
+     * @param  array<int, list<int>>  $cells
+     * @param  array{float, float, float}  $axis
+     * @param  float  $by  mm between the planes that are tried
+     * @return array{float, array{float, float, float}, float} how unlike both sides are, the axis, and where its plane is
+     */
+    private static function closest(array $places, array $cells, float $near, array $axis, float $about, float $by, int $step): array
+    {
+        $best = [INF, $axis, $about];
+        for ($n = -10; $n <= 10; $n++) {
+            $at = $about + $n * $by;
+            // The middle where several are as good.
+            $unlike = self::unlike($places, $cells, $near, $axis, $at, $step) + 1e-9 * abs($n);
+            if ($unlike < $best[0]) {
+                $best = [$unlike, $axis, $at];
+            }
+        }
+
+        return $best;
     }
 
     /**

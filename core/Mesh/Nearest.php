@@ -26,18 +26,30 @@ final class Nearest
      */
     public static function vertex(TriangleMesh $mesh, array $at): int
     {
+        return self::vertices($mesh, [$at])[0];
+    }
+
+    /**
+     * @param  non-empty-list<array{float, float, float}>  $places  mm
+     * @return non-empty-list<int> vertex for each of them
+     */
+    public static function vertices(TriangleMesh $mesh, array $places): array
+    {
         [$x, $y, $z] = $mesh->coordinates();
-        [$px, $py, $pz] = $at;
-        $nearest = 0;
-        $least = \INF;
-        foreach ($x as $v => $vx) {
-            $square = ($vx - $px) ** 2 + ($y[$v] - $py) ** 2 + ($z[$v] - $pz) ** 2;
-            if ($square < $least) {
-                [$nearest, $least] = [$v, $square];
+        $vertices = [];
+        foreach ($places as [$px, $py, $pz]) {
+            $nearest = 0;
+            $least = \INF;
+            foreach ($x as $v => $vx) {
+                $square = ($vx - $px) ** 2 + ($y[$v] - $py) ** 2 + ($z[$v] - $pz) ** 2;
+                if ($square < $least) {
+                    [$nearest, $least] = [$v, $square];
+                }
             }
+            $vertices[] = $nearest;
         }
 
-        return $nearest;
+        return $vertices;
     }
 
     /**

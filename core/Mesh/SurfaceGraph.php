@@ -71,6 +71,19 @@ final readonly class SurfaceGraph
     }
 
     /**
+     * As it was found before.
+     *
+     * @param  list<int>  $first
+     * @param  list<int>  $next
+     * @param  list<float>  $mm
+     * @param  list<float>  $area
+     */
+    public static function known(array $first, array $next, array $mm, array $area): self
+    {
+        return new self($first, $next, $mm, $area);
+    }
+
+    /**
      * Values smoothed as heat would smooth them until a point has spread to a Gaussian of that deviation along the surface:
      * explicit steps of the umbrella operator (M. Desbrun and others, Implicit fairing of irregular meshes, 1999).
      *

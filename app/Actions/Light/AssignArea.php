@@ -5,15 +5,12 @@ declare(strict_types=1);
 namespace App\Actions\Light;
 
 use App\Adapters\Light\AreaHistory;
-use App\Adapters\Light\SculptDivision;
+use App\Adapters\Light\SculptSurface;
 use App\Adapters\Light\StoredStudy;
 use App\Models\Light\LightRecord;
 use Hyalin\Mesh\Adjacency;
-use Hyalin\Mesh\MeshMeasures;
 use Hyalin\Mesh\Nearest;
 use Hyalin\Mesh\Regions;
-use Hyalin\Mesh\SurfaceGraph;
-use Hyalin\Mesh\TriangleMesh;
 use Hyalin\Mesh\Ways;
 
 /**
@@ -32,148 +29,146 @@ final class AssignArea
      * @param  string  $tool  piece, crease or brush
      * @param  float  $size  how deep a crease stops it, 0..180, or mm of the brush's radius
      * @param  int  $areaId  0 takes it away from every area
-     * @return int triangles that changed
      */
-    public function __invoke(LightRecord $light, array $at, string $tool, float $size, int $areaId): int
+    public function __invoke(LightRecord $light, array $at, string $tool, float $size, int $areaId): void
     {
         $study = StoredStudy::of($light);
-        $mesh = $study?->measured();
-        if ($study === null || $mesh === null) {
-            return 0;
+        if ($study === null) {
+            return;
         }
+        $surface = new SculptSurface($study);
 
-        return $this->give($study, array_fill_keys($tool === 'crease' ? self::filled($study, $at, $size) : self::touched($mesh, $at, $tool, $size), $areaId));
+        $this->give($study, array_fill_keys(match ($tool) {
+            'crease' => self::filled($study, $surface, $at, $size),
+            'brush' => $surface->touched($at, $size),
+            default => $surface->piece($at),
+        }, $areaId));
     }
 
     /**
      * Everything that hangs together with the seeds is divided between them; what was chosen for other areas stays theirs.
      *
      * @param  non-empty-list<array{array{float, float, float}, int}>  $seeds  point on the mesh, mm, and its area
-     * @return int triangles that changed
      */
-    public function divide(LightRecord $light, array $seeds): int
+    public function divide(LightRecord $light, array $seeds): void
     {
         $study = StoredStudy::of($light);
         if ($study === null) {
-            return 0;
+            return;
         }
-        $working = $study->working();
-        $at = $mine = [];
-        foreach ($seeds as [$point, $areaId]) {
-            $at[Nearest::vertex($working, $point)] = $areaId;
-            $mine[$areaId] = true;
-        }
-        $labels = SurfaceGraph::onTriangles($study->measured(), $study->vertexOf(), SculptDivision::of($study)->seeded($at));
-        $given = [];
-        foreach ($study->chosen() as $t => $chosen) {
-            if ($labels[$t] !== null && ($chosen === null || $chosen === 0 || isset($mine[$chosen]))) {
-                $given[$t] = $labels[$t];
-            }
-        }
-
-        return $this->give($study, $given);
+        $surface = new SculptSurface($study);
+        $areas = array_column($seeds, 1);
+        $at = array_combine(Nearest::vertices($study->working(), array_column($seeds, 0)), $areas);
+        $labels = $surface->onTriangles($surface->division()->seeded($at));
+        AreaHistory::of($study)->keep();
+        $study->giveFree($labels, array_fill_keys($areas, true));
     }
 
     /**
      * What a line around it closes in, drawn from point to point.
      *
      * @param  list<array{float, float, float}>  $points  on the mesh, mm
-     * @return int|null triangles that changed; null when the line closes nothing in
+     * @return bool whether the line closes anything in
      */
-    public function lasso(LightRecord $light, array $points, int $areaId): ?int
+    public function lasso(LightRecord $light, array $points, int $areaId): bool
     {
         $study = StoredStudy::of($light);
-        $working = $study?->working();
-        if ($study === null || $working === null) {
-            return null;
+        if ($study === null || $points === []) {
+            return false;
         }
-        $line = array_values(array_unique(array_map(static fn (array $p): int => Nearest::vertex($working, $p), $points)));
-        $within = count($line) < 3 ? null : SculptDivision::of($study)->enclosed($line);
+        $surface = new SculptSurface($study);
+        $line = array_values(array_unique(Nearest::vertices($study->working(), $points)));
+        $within = count($line) < 3 ? null : $surface->division()->enclosed($line);
 
-        return $within === null ? null : $this->give($study, array_fill_keys(self::triangles($study, $within), $areaId));
+        if ($within === null) {
+            return false;
+        }
+        $this->give($study, array_fill_keys($surface->triangles($within), $areaId));
+
+        return true;
     }
 
     /**
      * Moves the border of an area outwards, or inwards where mm is negative: what it gives up goes to its neighbours.
      *
      * @param  float  $mm  along the surface
-     * @return int triangles that changed
      */
-    public function grow(LightRecord $light, int $areaId, float $mm): int
+    public function grow(LightRecord $light, int $areaId, float $mm): void
     {
         $study = StoredStudy::of($light);
         if ($study === null) {
-            return 0;
+            return;
         }
+        $surface = new SculptSurface($study);
         $working = $study->working();
         $corners = $working->corners();
-        $own = $others = [];
+        $n = $working->vertices();
+        // Flat lists over all vertices: most are asked for with every act.
+        $own = array_fill(0, $n, false);
+        $others = array_fill(0, $n, null);
         foreach ($study->workingAreas() as $t => $area) {
-            foreach ([$corners[3 * $t], $corners[3 * $t + 1], $corners[3 * $t + 2]] as $v) {
+            for ($i = 3 * $t, $end = $i + 3; $i < $end; $i++) {
                 if ($area === $areaId) {
-                    $own[$v] = $areaId;
+                    $own[$corners[$i]] = true;
                 } else {
-                    $others[$v] = $area;
+                    $others[$corners[$i]] = $area;
                 }
             }
         }
-        $border = array_intersect_key($mm > 0 ? $own : $others, $mm > 0 ? $others : $own);
-        $reached = Ways::from(SurfaceGraph::of($working), $border, most: abs($mm));
-        $labels = [];
-        for ($v = 0, $n = $working->vertices(); $v < $n; $v++) {
-            $labels[] = isset($reached->far[$v]) ? $reached->of[$v] : null;
-        }
-        $given = [];
-        $areaOf = $study->areas();
-        foreach (SurfaceGraph::onTriangles($study->measured(), $study->vertexOf(), $labels) as $t => $label) {
-            if ($label !== null && ($areaOf[$t] === $areaId) !== ($mm > 0)) {
-                $given[$t] = $label;
+        $border = [];
+        foreach ($others as $v => $area) {
+            if ($area !== null && $own[$v]) {
+                $border[$v] = $mm > 0 ? $areaId : $area;
             }
         }
-
-        return $this->give($study, $given);
+        $labels = array_fill(0, $n, null);
+        foreach (Ways::from($surface->graph(), $border, most: abs($mm))->of as $v => $area) {
+            $labels[$v] = $area;
+        }
+        $reached = array_filter($surface->onTriangles(array_values($labels)), is_int(...));
+        $given = $study->ofArea(array_keys($reached), $areaId, $mm < 0);
+        $this->give($study, array_intersect_key($reached, array_flip($given)));
     }
 
     /**
      * What lies across from an area on the other side of the figure.
      *
      * @param  int  $toId  area that it is given to
-     * @return int|null triangles that changed; null when the other side looks otherwise
+     * @return bool whether the other side looks alike
      */
-    public function mirror(LightRecord $light, int $areaId, int $toId): ?int
+    public function mirror(LightRecord $light, int $areaId, int $toId): bool
     {
         $study = StoredStudy::of($light);
         if ($study === null) {
-            return null;
+            return false;
         }
-        $working = $study->working();
-        $corners = $working->corners();
+        $surface = new SculptSurface($study);
+        $corners = $study->working()->corners();
         $own = [];
         foreach ($study->workingAreas() as $t => $area) {
             if ($area === $areaId) {
                 $own[$corners[3 * $t]] = $own[$corners[3 * $t + 1]] = $own[$corners[3 * $t + 2]] = true;
             }
         }
-        $across = $study->mirror([$light->sideAxis(), $light->frontAxis()])->across($own);
+        $across = $surface->across($own, [$light->sideAxis(), $light->frontAxis()]);
         if (count($across) < self::ALIKE * count($own)) {
-            return null;
+            return false;
         }
-        $areaOf = $study->areas();
-        $given = array_filter(self::triangles($study, $across), static fn (int $t): bool => $areaOf[$t] !== $areaId);
+        $given = $study->ofArea($surface->triangles($across), $areaId, false);
+        $this->give($study, array_fill_keys($given, $toId));
 
-        return $this->give($study, array_fill_keys($given, $toId));
+        return true;
     }
 
     /**
      * @param  array<int, int>  $areas  by measured triangle
      * @param  list<int>  $made  areas of the brief that this act made: taken back, they go with it
-     * @return int triangles that changed
      */
-    public function give(StoredStudy $study, array $areas, array $made = []): int
+    public function give(StoredStudy $study, array $areas, array $made = []): void
     {
         AreaHistory::of($study)->keep($made);
 
-        return $study->give($areas);
+        $study->give($areas);
     }
 
     /** @return bool whether there was an act to take back */
@@ -197,85 +192,15 @@ final class AssignArea
      * @param  float  $size  0..180, how deep a crease stops it
      * @return list<int>
      */
-    private static function filled(StoredStudy $study, array $at, float $size): array
+    private static function filled(StoredStudy $study, SculptSurface $surface, array $at, float $size): array
     {
-        $filled = self::triangles($study, SculptDivision::patches($study)->filled(Nearest::vertex($study->working(), $at), $size * self::CREASE));
-        if ($study->vertexOf() !== null) {
+        $filled = $surface->triangles($surface->patches()->filled(Nearest::vertex($study->working(), $at), $size * self::CREASE));
+        if ($study->isCoarse()) {
             return $filled;
         }
         // A mesh of few triangles has flat faces: their sharp edges stop it as well.
         $mesh = $study->measured();
 
         return array_values(array_intersect($filled, array_keys(Regions::grown(Adjacency::of($mesh), Nearest::to($mesh, $at)[0], $size))));
-    }
-
-    /**
-     * @param  array{float, float, float}  $at
-     * @return list<int>
-     */
-    private static function touched(TriangleMesh $mesh, array $at, string $tool, float $size): array
-    {
-        [$within, $nearest] = Nearest::near($mesh, $at, $tool === 'brush' ? $size : 0.0);
-
-        return match ($tool) {
-            // What lies behind a thin wall is near, and not touched.
-            'brush' => self::hangingTogether($mesh, $within ?: [$nearest], $nearest),
-            default => self::piece($mesh, $mesh->corners(), $nearest),
-        };
-    }
-
-    /**
-     * @param  list<int>  $corners
-     * @return list<int>
-     */
-    private static function piece(TriangleMesh $mesh, array $corners, int $nearest): array
-    {
-        [, $shellOf] = MeshMeasures::shells($mesh);
-        $piece = $shellOf[$corners[3 * $nearest]];
-
-        return array_values(array_filter(range(0, intdiv(count($corners), 3) - 1), static fn (int $t): bool => $shellOf[$corners[3 * $t]] === $piece));
-    }
-
-    /**
-     * @param  array<int, true>  $vertices  of the working mesh
-     * @return list<int> measured triangles
-     */
-    private static function triangles(StoredStudy $study, array $vertices): array
-    {
-        $labels = [];
-        for ($v = 0, $n = $study->working()->vertices(); $v < $n; $v++) {
-            $labels[] = isset($vertices[$v]) ? 1 : 0;
-        }
-
-        return array_keys(SurfaceGraph::onTriangles($study->measured(), $study->vertexOf(), $labels), 1, true);
-    }
-
-    /**
-     * @param  list<int>  $triangles
-     * @return list<int> those that share vertices with the first of them, and with each other
-     */
-    private static function hangingTogether(TriangleMesh $mesh, array $triangles, int $first): array
-    {
-        $corners = $mesh->corners();
-        $by = [];
-        foreach ($triangles as $t) {
-            for ($k = 0; $k < 3; $k++) {
-                $by[$corners[3 * $t + $k]][] = $t;
-            }
-        }
-        $reached = [$first => true];
-        $open = [$first];
-        while (($t = array_pop($open)) !== null) {
-            for ($k = 0; $k < 3; $k++) {
-                foreach ($by[$corners[3 * $t + $k]] ?? [] as $next) {
-                    if (! isset($reached[$next])) {
-                        $reached[$next] = true;
-                        $open[] = $next;
-                    }
-                }
-            }
-        }
-
-        return array_keys($reached);
     }
 }

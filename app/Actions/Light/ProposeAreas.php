@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Light;
 
 use App\Adapters\Light\AssembledFigure;
-use App\Adapters\Light\SculptDivision;
+use App\Adapters\Light\SculptSurface;
 use App\Adapters\Light\StoredStudy;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
@@ -17,7 +17,6 @@ use Hyalin\Light\Openness;
 use Hyalin\Mesh\Adjacency;
 use Hyalin\Mesh\MeshMeasures;
 use Hyalin\Mesh\Regions;
-use Hyalin\Mesh\SurfaceGraph;
 use Hyalin\Mesh\TriangleMesh;
 use Illuminate\Support\Facades\DB;
 
@@ -154,7 +153,9 @@ final readonly class ProposeAreas
             return $flat;
         }
 
-        return Regions::given(SurfaceGraph::onTriangles($mesh, $study->vertexOf(), SculptDivision::proposed($study)));
+        $surface = new SculptSurface($study);
+
+        return Regions::given($surface->onTriangles($surface->proposed()));
     }
 
     /** @return int|null the part that a triangle of the files belongs to */

@@ -11,8 +11,6 @@ use Hyalin\Light\Sky;
 use Hyalin\Light\Visibility;
 use Hyalin\Light\ZoneWeights;
 use Hyalin\Mesh\Curvature;
-use Hyalin\Mesh\Mirror;
-use Hyalin\Mesh\Patches;
 use Hyalin\Mesh\TriangleMesh;
 use Illuminate\Support\Str;
 
@@ -38,9 +36,9 @@ final readonly class StoredStudy
     public static function create(LightStudy $study, AssembledFigure $assembly): self
     {
         $stored = new self('light/'.Str::ulid()->toBase32());
-        MeshStore::putMesh("{$stored->path}.work", $study->working);
+        MeshStore::putMesh("{$stored->path}.work", $study->working, MeshStore::PLAIN);
         if ($study->vertexOf !== null) {
-            MeshStore::putMesh("{$stored->path}.full", $study->evaluated);
+            MeshStore::putMesh("{$stored->path}.full", $study->evaluated, MeshStore::PLAIN);
             MeshStore::putInts("{$stored->path}.vertexOf", $study->vertexOf);
             MeshStore::putInts("{$stored->path}.triangleOf", self::triangles($study->working, $study->evaluated, $study->vertexOf));
         }
@@ -83,6 +81,18 @@ final readonly class StoredStudy
         return Visibility::known($sky->directions, $bits);
     }
 
+    /**
+     * @param  list<int>  $triangles  measured
+     * @return list<int> of these those that are an area, or those that are not
+     */
+    public function ofArea(array $triangles, int $area, bool $are): array
+    {
+        $areas = MeshStore::get("{$this->path}.areas");
+        $four = pack('V', $area);
+
+        return array_values(array_filter($triangles, static fn (int $t): bool => (substr_compare($areas, $four, 4 * $t, 4) === 0) === $are));
+    }
+
     /** @return list<int> id of the area of each measured triangle, 0 for none */
     public function areas(): array
     {
@@ -92,7 +102,12 @@ final readonly class StoredStudy
     /** @return list<int|null> what the painter chose for each measured triangle, 0 for no area; null where nothing was chosen */
     public function chosen(): array
     {
-        return array_map(static fn (int $area): ?int => $area === self::NONE ? null : $area, MeshStore::ints("{$this->path}.chosen"));
+        $chosen = [];
+        foreach (MeshStore::ints("{$this->path}.chosen") as $area) {
+            $chosen[] = $area === self::NONE ? null : $area;
+        }
+
+        return $chosen;
     }
 
     /**
@@ -111,27 +126,87 @@ final readonly class StoredStudy
      * brush.
      *
      * @param  array<int, int>  $areas  by measured triangle
-     * @return int triangles that were another area
      */
-    public function give(array $areas): int
+    public function give(array $areas): void
     {
+        $this->giveRuns(self::runs($areas));
+    }
+
+    /**
+     * The same of all triangles, but for those that the painter chose for another area.
+     *
+     * @param  list<int|null>  $areas  by measured triangle; null leaves it as it is
+     * @param  array<int, true>  $mine  areas whose triangles may be given away
+     */
+    public function giveFree(array $areas, array $mine): void
+    {
+        $free = array_fill_keys(array_map(static fn (int $area): string => pack('V', $area), [self::NONE, 0, ...array_keys($mine)]), true);
         $chosen = MeshStore::get("{$this->path}.chosen");
-        $areaOf = MeshStore::get("{$this->path}.areas");
-        $packed = [];
-        $changed = 0;
-        foreach ($areas as $t => $area) {
-            $four = $packed[$area] ??= pack('V', $area);
-            $at = 4 * $t;
-            $changed += substr_compare($areaOf, $four, $at, 4) === 0 ? 0 : 1;
-            for ($k = 0; $k < 4; $k++) {
-                $areaOf[$at + $k] = $chosen[$at + $k] = $four[$k];
+        $given = [];
+        foreach (self::runs(array_filter($areas, is_int(...))) as $run) {
+            [$from, $count, $area] = $run;
+            $own = substr($chosen, 4 * $from, 4 * $count);
+            // Most are as free from end to end as they are at their first.
+            $first = substr($own, 0, 4);
+            if (isset($free[$first]) && $own === str_repeat($first, $count)) {
+                $given[] = $run;
+
+                continue;
+            }
+            foreach (str_split($own, 4) as $n => $four) {
+                if (isset($free[$four])) {
+                    $given[] = [$from + $n, 1, $area];
+                }
             }
         }
-        MeshStore::put("{$this->path}.chosen", $chosen);
+        $this->giveRuns($given);
+    }
+
+    /** @param  list<array{int, int, int}>  $runs */
+    private function giveRuns(array $runs): void
+    {
+        $areaOf = self::overwritten(MeshStore::get("{$this->path}.areas"), $runs);
+        MeshStore::put("{$this->path}.chosen", self::overwritten(MeshStore::get("{$this->path}.chosen"), $runs));
         MeshStore::put("{$this->path}.areas", $areaOf);
         MeshStore::put("{$this->path}.workAreas", $this->onWorkingBytes($areaOf));
+    }
 
-        return $changed;
+    /**
+     * @param  array<int, int>  $areas  by triangle
+     * @return list<array{int, int, int}> triangles in a row of one area: first, count, area; in order
+     */
+    private static function runs(array $areas): array
+    {
+        $runs = [];
+        $from = $end = $area = -1;
+        foreach ($areas as $t => $own) {
+            if ($t < $end) {
+                ksort($areas);
+
+                return self::runs($areas);
+            }
+            if ($t !== $end || $own !== $area) {
+                $runs[] = [$from, $end - $from, $area];
+                [$from, $area] = [$t, $own];
+            }
+            $end = $t + 1;
+        }
+        $runs[] = [$from, $end - $from, $area];
+
+        return array_values(array_filter($runs, static fn (array $run): bool => $run[1] > 0));
+    }
+
+    /** @param  list<array{int, int, int}>  $runs */
+    private static function overwritten(string $bytes, array $runs): string
+    {
+        $out = '';
+        $end = 0;
+        foreach ($runs as [$from, $count, $area]) {
+            $out .= substr($bytes, 4 * $end, 4 * ($from - $end)).str_repeat(pack('V', $area), $count);
+            $end = $from + $count;
+        }
+
+        return $out.substr($bytes, 4 * $end);
     }
 
     /** @return string what was chosen and what is which area, as it is on disk */
@@ -198,48 +273,6 @@ final readonly class StoredStudy
         }
 
         return MeshStore::floats("{$this->path}.bend");
-    }
-
-    /** @return list<float> creaseness by working vertex */
-    public function creases(): array
-    {
-        return MeshStore::floats("{$this->path}.crease");
-    }
-
-    /** @return Patches|null of the working mesh; null before it was divided */
-    public function patches(): ?Patches
-    {
-        if (! MeshStore::has("{$this->path}.joins")) {
-            return null;
-        }
-        /** @var array{list<float>, array<int, array<int, array{float, float}>>} $kept written by us */
-        $kept = json_decode(MeshStore::get("{$this->path}.joins"), true, 8, JSON_THROW_ON_ERROR);
-
-        return Patches::known(MeshStore::ints("{$this->path}.patches"), ...$kept);
-    }
-
-    /** @param  list<float>  $crease  by working vertex */
-    public function putCreases(array $crease, Patches $patches): void
-    {
-        MeshStore::putFloats("{$this->path}.crease", $crease);
-        MeshStore::putInts("{$this->path}.patches", $patches->of);
-        MeshStore::put("{$this->path}.joins", json_encode([$patches->area, $patches->borders], JSON_THROW_ON_ERROR));
-    }
-
-    /** @param  non-empty-list<array{float, float, float}>  $axes  that may be the one from side to side, of length 1 */
-    public function mirror(array $axes): Mirror
-    {
-        $working = $this->working();
-        $of = json_encode($axes, JSON_THROW_ON_ERROR);
-        /** @var array{string, array{float, float, float}, float}|null $kept written by us */
-        $kept = MeshStore::has("{$this->path}.mirror") ? json_decode(MeshStore::get("{$this->path}.mirror"), true, 8, JSON_THROW_ON_ERROR) : null;
-        if ($kept !== null && $kept[0] === $of) {
-            return Mirror::known($working, $kept[1], $kept[2]);
-        }
-        $mirror = Mirror::best($working, $axes);
-        MeshStore::put("{$this->path}.mirror", json_encode([$of, $mirror->axis, $mirror->at], JSON_THROW_ON_ERROR));
-
-        return $mirror;
     }
 
     /** @return string one byte a working vertex */
@@ -423,7 +456,8 @@ final readonly class StoredStudy
         StoredFile::forget($this->path);
     }
 
-    private function isCoarse(): bool
+    /** @return bool whether the measured mesh is another than the working one */
+    public function isCoarse(): bool
     {
         return MeshStore::has("{$this->path}.full.pos");
     }

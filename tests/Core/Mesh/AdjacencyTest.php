@@ -8,6 +8,7 @@ use Hyalin\Mesh\Adjacency;
 use Hyalin\Mesh\FlatFace;
 use Hyalin\Mesh\InvalidMesh;
 use Hyalin\Mesh\Nearest;
+use Hyalin\Mesh\TriangleCells;
 use Hyalin\Mesh\TriangleMesh;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Shapes;
@@ -92,6 +93,7 @@ final class AdjacencyTest extends TestCase
         mt_srand(3);
         $mesh = Shapes::both(Shapes::ball(5.0, 14, atZ: 9.0), Shapes::box(6.0, 6.0, 3.0, 5));
         [$x, $y, $z] = $mesh->coordinates();
+        $cells = TriangleCells::unpacked(TriangleCells::of($mesh)->packed());
         for ($n = 0; $n < 30; $n++) {
             $at = [mt_rand(-80, 80) / 10, mt_rand(-80, 80) / 10, mt_rand(-20, 150) / 10];
             $far = [];
@@ -105,6 +107,9 @@ final class AdjacencyTest extends TestCase
             $within = array_keys(array_filter($far, static fn (float $d): bool => $d <= $radius));
             // A brush that touches nothing touches what is nearest.
             self::assertSame($within ?: [$nearest], Nearest::within($mesh, $at, $radius));
+            // Found by the cubes that they lie in as well.
+            self::assertSame($within, $cells->near($mesh, $at, $radius)[0]);
+            self::assertEqualsWithDelta($distance, $far[$cells->near($mesh, $at, $radius)[1]], 1e-9);
         }
     }
 

@@ -78,7 +78,7 @@ final class LitAreasController
             'areaId' => ['nullable', 'integer', self::own($figure)],
         ]);
         $points = array_values(array_map(PointRule::of(...), array_filter($request->array('points'), is_array(...))));
-        if ($assign->lasso(self::lit($figure), $points, $request->integer('areaId')) === null) {
+        if (! $assign->lasso(self::lit($figure), $points, $request->integer('areaId'))) {
             throw ValidationException::withMessages(['points' => 'The line closes nothing in: click at least three points around the place.']);
         }
 
@@ -103,7 +103,7 @@ final class LitAreasController
     {
         $request->validate(['areaId' => ['required', 'integer', self::own($figure)], 'toId' => ['nullable', 'integer', self::own($figure)]]);
         $area = $request->integer('areaId');
-        if ($assign->mirror(self::lit($figure), $area, $request->filled('toId') ? $request->integer('toId') : $area) === null) {
+        if (! $assign->mirror(self::lit($figure), $area, $request->filled('toId') ? $request->integer('toId') : $area)) {
             throw ValidationException::withMessages(['areaId' => 'The figure looks different on the other side: nothing was given.']);
         }
 

@@ -1,0 +1,254 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Adapters\Light;
+
+use Hyalin\Light\ZoneMap;
+use Hyalin\Mesh\Division;
+use Hyalin\Mesh\MeshMeasures;
+use Hyalin\Mesh\Mirror;
+use Hyalin\Mesh\Patches;
+use Hyalin\Mesh\SurfaceGraph;
+use Hyalin\Mesh\TriangleCells;
+
+/**
+ * The surface of a figure as the acts on its areas need it. What is slow to find is found once, best before the first act, and
+ * kept beside the study.
+ */
+final readonly class SculptSurface
+{
+    /** Stands for no vertex across: 32 bits. */
+    private const NONE = 0xFFFFFFFF;
+
+    private string $path;
+
+    public function __construct(private StoredStudy $study)
+    {
+        $this->path = $study->path;
+    }
+
+    /** @param  non-empty-list<array{float, float, float}>  $axes  that may be the one from side to side, of length 1 */
+    public function prepare(array $axes): void
+    {
+        $this->division();
+        $this->leads();
+        $this->cells();
+        $this->shells();
+        $this->partners($axes);
+    }
+
+    /** @return SurfaceGraph of the working mesh */
+    public function graph(): SurfaceGraph
+    {
+        if (! MeshStore::has("{$this->path}.graph.area")) {
+            $graph = SurfaceGraph::of($this->study->working());
+            MeshStore::putInts("{$this->path}.graph.first", $graph->first, MeshStore::PLAIN);
+            MeshStore::putInts("{$this->path}.graph.next", $graph->next, MeshStore::PLAIN);
+            MeshStore::putFloats("{$this->path}.graph.mm", $graph->mm, MeshStore::PLAIN);
+            MeshStore::putFloats("{$this->path}.graph.area", $graph->area, MeshStore::PLAIN);
+
+            return $graph;
+        }
+
+        return SurfaceGraph::known(
+            MeshStore::ints("{$this->path}.graph.first"),
+            MeshStore::ints("{$this->path}.graph.next"),
+            MeshStore::floats("{$this->path}.graph.mm"),
+            MeshStore::floats("{$this->path}.graph.area"),
+        );
+    }
+
+    /** The working mesh, ready to be divided into areas. */
+    public function division(): Division
+    {
+        $patches = $this->keptPatches();
+        if ($patches !== null && MeshStore::has("{$this->path}.tip")) {
+            return Division::known($this->graph(), MeshStore::floats("{$this->path}.crease"), $patches, MeshStore::floats("{$this->path}.tip")[0]);
+        }
+        $tip = ZoneMap::tip($this->study->working()->size());
+        $division = Division::of($this->graph(), $this->study->curvature(), $tip);
+        MeshStore::putFloats("{$this->path}.tip", [$tip]);
+        MeshStore::putFloats("{$this->path}.crease", $division->crease);
+        MeshStore::putInts("{$this->path}.patches", $division->patches->of);
+        MeshStore::put("{$this->path}.joins", json_encode([$division->patches->area, $division->patches->borders], JSON_THROW_ON_ERROR));
+
+        return $division;
+    }
+
+    /** What a fill runs over: known patches are enough for it. */
+    public function patches(): Patches
+    {
+        return $this->keptPatches() ?? $this->division()->patches;
+    }
+
+    /** @return list<int> area of each working vertex, from 0, as a proposal */
+    public function proposed(): array
+    {
+        return $this->division()->proposedWithNecks($this->study->working(), $this->study->curvature());
+    }
+
+    /**
+     * A triangle has the label of two of its corners, or of the first where all differ.
+     *
+     * @template T of int|null
+     *
+     * @param  list<T>  $labels  by working vertex
+     * @return list<T> by measured triangle
+     */
+    public function onTriangles(array $labels): array
+    {
+        $working = $this->study->working();
+        if (! $this->study->isCoarse()) {
+            return SurfaceGraph::onTriangles($working, null, $labels);
+        }
+        $of = [];
+        foreach ($this->leads() as $v) {
+            $of[] = $labels[$v];
+        }
+        // Only those that the working mesh still has can have corners of two labels besides their first.
+        $triangleOf = MeshStore::ints("{$this->path}.triangleOf");
+        $w = 0;
+        foreach ($working->chunks() as $corners) {
+            for ($i = 1, $n = count($corners); $i < $n; $i += 3, $w++) {
+                $label = $labels[$corners[$i + 1]];
+                if ($label !== $labels[$corners[$i]] && $label === $labels[$corners[$i + 2]]) {
+                    $of[$triangleOf[$w]] = $label;
+                }
+            }
+        }
+
+        return array_values($of);
+    }
+
+    /**
+     * @param  array<int, true>  $vertices  of the working mesh
+     * @return list<int> measured triangles
+     */
+    public function triangles(array $vertices): array
+    {
+        $labels = array_fill(0, $this->study->working()->vertices(), 0);
+
+        return array_keys($this->onTriangles(array_values(array_replace($labels, array_fill_keys(array_keys($vertices), 1)))), 1, true);
+    }
+
+    /**
+     * What a brush touches: what lies behind a thin wall is near, and not touched.
+     *
+     * @param  array{float, float, float}  $at  mm
+     * @return non-empty-list<int> measured triangles
+     */
+    public function touched(array $at, float $radius): array
+    {
+        $mesh = $this->study->measured();
+        [$within, $nearest] = $this->cells()->near($mesh, $at, $radius);
+        $corners = $by = [];
+        foreach ($within === [] ? [$nearest] : $within as $t) {
+            /** @var array<int, int> $own written by us */
+            $own = unpack('V3', $mesh->indices, 12 * $t);
+            $corners[$t] = $own;
+            foreach ($own as $v) {
+                $by[$v][] = $t;
+            }
+        }
+        $reached = [$nearest => true];
+        $open = [$nearest];
+        while (($t = array_pop($open)) !== null) {
+            foreach ($corners[$t] as $v) {
+                foreach ($by[$v] as $next) {
+                    if (! isset($reached[$next])) {
+                        $reached[$next] = true;
+                        $open[] = $next;
+                    }
+                }
+            }
+        }
+
+        return array_keys($reached);
+    }
+
+    /**
+     * @param  array{float, float, float}  $at  mm
+     * @return list<int> measured triangles that hang together with the nearest
+     */
+    public function piece(array $at): array
+    {
+        $shells = $this->shells();
+        $own = $shells[$this->cells()->near($this->study->measured(), $at, 0.0)[1]];
+
+        return array_keys($shells, $own, true);
+    }
+
+    /**
+     * @param  array<int, true>  $vertices  of the working mesh
+     * @param  non-empty-list<array{float, float, float}>  $axes  that may be the one from side to side, of length 1
+     * @return array<int, true> those that lie across from them
+     */
+    public function across(array $vertices, array $axes): array
+    {
+        return Mirror::acrossOf($this->partners($axes), $vertices);
+    }
+
+    private function keptPatches(): ?Patches
+    {
+        if (! MeshStore::has("{$this->path}.joins")) {
+            return null;
+        }
+        /** @var array{list<float>, array<int, array<int, array{float, float}>>} $kept written by us */
+        $kept = json_decode(MeshStore::get("{$this->path}.joins"), true, 8, JSON_THROW_ON_ERROR);
+
+        return Patches::known(MeshStore::ints("{$this->path}.patches"), ...$kept);
+    }
+
+    private function cells(): TriangleCells
+    {
+        if (! MeshStore::has("{$this->path}.cells")) {
+            MeshStore::put("{$this->path}.cells", TriangleCells::of($this->study->measured())->packed(), MeshStore::PLAIN);
+        }
+
+        return TriangleCells::unpacked(MeshStore::get("{$this->path}.cells"));
+    }
+
+    /** @return list<int> by measured triangle: the working vertex whose label it takes unless its corners are three others */
+    private function leads(): array
+    {
+        if (! $this->study->isCoarse()) {
+            return [];
+        }
+        if (! MeshStore::has("{$this->path}.leads")) {
+            $leads = SurfaceGraph::onTriangles($this->study->measured(), $this->study->vertexOf(), range(0, $this->study->working()->vertices() - 1));
+            MeshStore::putInts("{$this->path}.leads", $leads, MeshStore::PLAIN);
+        }
+
+        return MeshStore::ints("{$this->path}.leads");
+    }
+
+    /** @return list<int> piece of each measured triangle */
+    private function shells(): array
+    {
+        if (! MeshStore::has("{$this->path}.shells")) {
+            $mesh = $this->study->measured();
+            [, $shellOf] = MeshMeasures::shells($mesh);
+            MeshStore::putInts("{$this->path}.shells", SurfaceGraph::onTriangles($mesh, null, $shellOf));
+        }
+
+        return MeshStore::ints("{$this->path}.shells");
+    }
+
+    /**
+     * @param  non-empty-list<array{float, float, float}>  $axes
+     * @return list<int|null> by working vertex
+     */
+    private function partners(array $axes): array
+    {
+        $name = "{$this->path}.across".substr(hash('sha256', json_encode($axes, JSON_THROW_ON_ERROR)), 0, 8);
+        if (! MeshStore::has($name)) {
+            $partners = Mirror::best($this->study->working(), $axes)->partners();
+            MeshStore::putInts($name, array_map(static fn (?int $v): int => $v ?? self::NONE, $partners));
+
+            return $partners;
+        }
+
+        return array_map(static fn (int $v): ?int => $v === self::NONE ? null : $v, MeshStore::ints($name));
+    }
+}
