@@ -28,6 +28,9 @@ final readonly class LightStudy
 
     private const FINE_FROM = 50_000;
 
+    /** A square of the longest edge is split into so many pieces at least. */
+    private const PIECES = 5;
+
     /** Open edges of a body with cracks, of its vertices; a cloak that is one sheet has many times as many. */
     private const CRACKS = 0.001;
 
@@ -55,7 +58,9 @@ final readonly class LightStudy
         if ($coarse !== null) {
             return new self($coarse->mesh, $fine, $coarse->vertexOf, $few?->parentOf, $shadows->seen($coarse->mesh, $directions, self::isClosed($measures), $progress));
         }
-        $split = Refinement::of($mesh, ($mesh->triangles() > self::FINE_FROM ? self::LONGEST_OF_FINE : self::LONGEST) * $measures->size());
+        // A body that is compact, or hollow, has much surface for its size: its pieces are larger instead of too many.
+        $longest = max(($mesh->triangles() > self::FINE_FROM ? self::LONGEST_OF_FINE : self::LONGEST) * $measures->size(), sqrt(self::PIECES * $measures->areaMm2 / self::WORKING));
+        $split = Refinement::of($mesh, $longest);
 
         return new self($split->mesh, $split->mesh, null, $split->parentOf, $shadows->seen($split->mesh, $directions, self::isClosed($measures), $progress));
     }

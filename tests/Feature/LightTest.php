@@ -433,6 +433,29 @@ final class LightTest extends TestCase
         self::assertEqualsWithDelta($before, array_intersect_key($sizes(), $before), 0.6);
     }
 
+    public function test_the_inside_of_a_hollow_print_with_a_drain_hole_is_left_out(): void
+    {
+        $figure = $this->figure();
+        // A drum of one skin: up its outer wall, through a hole of 1 mm in its lid, and down the inner one.
+        $drum = Shapes::stacked([['round', 10.0, 10.0, 0.0], ['round', 10.0, 10.0, 20.0], ['round', 1.0, 1.0, 20.0], ['round', 1.0, 1.0, 19.0], ['round', 9.0, 9.0, 19.0], ['round', 9.0, 9.0, 1.0]], 24);
+        [$inner, $outer] = [2 * M_PI * 9 * 18 + 2 * M_PI * 81 - M_PI, 2 * M_PI * 10 * 20 + 2 * M_PI * 100 - M_PI];
+        $this->printFile($figure, StlWriter::write($drum));
+        $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
+        $light = $this->getJson("/figures/{$figure->id}/light/shown");
+        self::assertEqualsWithDelta([$inner / 100, $outer / 100], [$light->json('insideCm2'), $light->json('noAreaCm2')], 0.03 * $inner / 100);
+        $sizes = fn (): array => array_column($this->measured($figure)->result['areas'] ?? [], 'cm2', 'areaId');
+        [$one, $two] = [$this->area($figure, 'Lid'), $this->area($figure, 'Rest')];
+        foreach ([['light/areas', ['at' => [10, 0, 10], 'tool' => 'piece', 'size' => 1, 'areaId' => $one->id]],
+            ['light/areas/divide', ['seeds' => [['at' => [5, 0, 20], 'areaId' => $one->id], ['at' => [5, 0, 0], 'areaId' => $two->id]]]]] as [$act, $what]) {
+            $this->postJson("/figures/{$figure->id}/{$act}", $what)->assertOk();
+            self::assertEqualsWithDelta($outer / 100, array_sum($sizes()), 0.03 * $outer / 100);
+        }
+        // A brush takes in what it touches, wherever that is.
+        $this->postJson("/figures/{$figure->id}/light/areas", ['at' => [0, 0, 1], 'tool' => 'brush', 'size' => 3, 'areaId' => $two->id])->assertOk();
+        self::assertEqualsWithDelta($outer / 100 + M_PI * 9 / 100, array_sum($sizes()), 0.05 * $outer / 100);
+        self::assertLessThan($inner / 100, $this->getJson("/figures/{$figure->id}/light/shown")->json('insideCm2'));
+    }
+
     public function test_sprays_from_the_side_and_below_are_weighed_and_finishes_reckon_with_the_mesh(): void
     {
         [$figure, $table, $ball] = $this->still();

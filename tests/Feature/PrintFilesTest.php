@@ -199,5 +199,24 @@ final class PrintFilesTest extends TestCase
         $this->postJson("/figures/{$figure->id}/meshes/{$id}/apart")->assertOk()->assertJsonPath('message', '"plate" became 2 print files.');
         self::assertSame(['plate 1', 'plate 2'], $figure->meshes()->reorder('id')->pluck('title')->all());
         self::assertSame($plate->triangles(), (int) $figure->meshes()->sum('triangles'));
+        // Each knows what it was pulled out of; what was chosen on it meanwhile is there when it is one file again.
+        [$one, $two] = $figure->meshes()->reorder('id')->get()->all();
+        StoredStudy::putChosen($one->path, array_fill(0, $one->triangles, [7]));
+        StoredStudy::putChosen($two->path, array_fill(0, $two->triangles, [9]));
+        $apart = "/figures/{$figure->id}/meshes/{$two->id}/apart";
+        $this->postJson($apart, ['isApart' => false])->assertOk()->assertJsonPath('message', '"plate" is one print file again.');
+        $whole = $figure->meshes()->sole();
+        self::assertSame(['plate', $plate->triangles(), null], [$whole->title, $whole->triangles, $whole->apart_path]);
+        self::assertEquals([7 => $one->triangles, 9 => $two->triangles], array_count_values(array_filter(array_merge(...StoredStudy::chosenOf($whole->path)), is_int(...))));
+        self::assertFalse(MeshStore::has("{$one->path}.pos"));
+        $this->postJson($apart, ['isApart' => false])->assertNotFound();
+        $this->postJson("/figures/{$figure->id}/meshes/{$whole->id}/apart", ['isApart' => false])->assertUnprocessable();
+        // Apart again, and the parts taken off one by one: the last takes the file that they came from along.
+        $this->postJson("/figures/{$figure->id}/meshes/{$whole->id}/apart")->assertOk();
+        foreach ($figure->meshes()->get() as $part) {
+            self::assertTrue(MeshStore::has("{$whole->path}.pos"));
+            $this->deleteJson("/figures/{$figure->id}/meshes/{$part->id}")->assertOk();
+        }
+        self::assertFalse(MeshStore::has("{$whole->path}.pos"));
     }
 }

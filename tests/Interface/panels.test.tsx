@@ -341,6 +341,7 @@ describe('the light on a mesh', () => {
         triangles: 1000,
         sizeMm: 75,
         noAreaCm2: 0,
+        insideCm2: 0,
         areas: [area],
         borders: [],
         apart: [],
@@ -481,11 +482,13 @@ describe('the light on a mesh', () => {
             onMirror: vi.fn(),
             onGradient: vi.fn(),
             onForget: vi.fn(),
+            insideCm2: 4.25,
             onPropose: vi.fn(),
             onUndo: vi.fn(),
             onRedo: null,
         };
         const { rerender } = render(<Tools {...props} tool="look" seeds={[]} noAreaCm2={3.2} />);
+        expect(screen.getByText(/4.3 cm² lie inside the figure/)).toBeTruthy();
         await press(screen.getByText('Propose areas'));
         expect(props.onPropose).toHaveBeenCalledOnce();
         await press(screen.getByText('Undo'));

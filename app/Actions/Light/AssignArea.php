@@ -59,7 +59,7 @@ final class AssignArea
         $surface = new SculptSurface($study);
         $areas = array_column($seeds, 1);
         $at = array_combine(Nearest::vertices($study->working(), array_column($seeds, 0)), $areas);
-        $labels = $surface->onTriangles($surface->division()->seeded($at));
+        $labels = $surface->onOutside($surface->division()->seeded($at));
         AreaHistory::of($study)->keep();
         $study->giveFree($labels, array_fill_keys($areas, true));
     }
@@ -125,7 +125,7 @@ final class AssignArea
         foreach (Ways::from($surface->graph(), $border, most: abs($mm))->of as $v => $area) {
             $labels[$v] = $area;
         }
-        $reached = array_filter($surface->onTriangles(array_values($labels)), is_int(...));
+        $reached = array_filter($surface->onOutside(array_values($labels)), is_int(...));
         $given = $study->ofArea(array_keys($reached), $areaId, $mm < 0);
         $this->give($study, array_intersect_key($reached, array_flip($given)));
     }

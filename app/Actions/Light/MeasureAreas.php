@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Light;
 
+use App\Adapters\Light\SculptSurface;
 use App\Adapters\Light\StoredStudy;
 use App\Models\Brief\Area;
 use App\Models\Light\LightRecord;
@@ -52,6 +53,10 @@ final class MeasureAreas
                 $hidden[$id] = ($hidden[$id] ?? 0.0) + (Openness::isHidden($most / 255) ? $mm2Of[$t] : 0.0);
             }
         }
+        $insideMm2 = 0.0;
+        foreach ((new SculptSurface($study))->insideTriangles() as $t => $isInside) {
+            $insideMm2 += $isInside && $areaOf[$t] === 0 ? $mm2Of[$t] : 0.0;
+        }
         $shares = $zones->shares($mm2Of, $areaOf);
         $areas = [];
         foreach ($mm2 as $id => $all) {
@@ -59,7 +64,7 @@ final class MeasureAreas
         }
         $light->update(['result' => [
             ...$light->result, 'areas' => array_values(array_filter($areas, static fn (array $a): bool => $a['areaId'] !== 0)),
-            'noAreaCm2' => ($mm2[0] ?? 0.0) / 100, 'borders' => self::borders($mesh, $areaOf),
+            'noAreaCm2' => max(0.0, ($mm2[0] ?? 0.0) - $insideMm2) / 100, 'insideCm2' => $insideMm2 / 100, 'borders' => self::borders($mesh, $areaOf),
         ]]);
     }
 

@@ -85,15 +85,80 @@ final class MendMesh
                     'path' => $path,
                     'triangles' => $part->triangles(),
                     'measures' => [...$mesh->measures, 'remarks' => [], ...ImportMesh::measured($part, MeshMeasures::of($part), $mesh->unit_mm)],
+                    'apart_path' => $mesh->path,
+                    'apart_group' => $n,
+                    'apart_record' => $mesh->only(['title', 'part_id', 'sha256', 'unit_mm', 'pose', 'onto_id', 'triangles', 'measures']),
                 ]);
             }
             $mesh->delete();
         });
-        foreach ($mesh->files() as $path) {
+        foreach (array_diff($mesh->files(), [$mesh->path]) as $path) {
             StoredFile::forget($path);
         }
 
         return count($groups);
+    }
+
+    /**
+     * What was pulled apart is one file again, as it stood before; what was chosen on its parts since stays with them.
+     *
+     * @throws ValidationException when it was never pulled apart
+     */
+    public function putTogether(FigureMesh $mesh): FigureMesh
+    {
+        $path = $mesh->apart_path;
+        $record = $mesh->apart_record;
+        if ($path === null || $record === null) {
+            throw ValidationException::withMessages(['kind' => "\"{$mesh->title}\" was not pulled apart: reload the page."]);
+        }
+        $full = MeshStore::mesh($path);
+        $measures = MeshMeasures::of($full);
+        $found = array_filter(PrintFindings::of($full, $measures, $record['unit_mm']), static fn (Finding $f): bool => $f->kind === FindingKind::SideBySide);
+        $groups = array_values($found)[0]->groups ?? [];
+        StoredStudy::settleFiles(LightRecord::ofFigure($mesh->figure));
+        $parts = $mesh->figure->meshes()->where('apart_path', $path)->get();
+        $chosen = array_fill(0, $full->triangles(), []);
+        foreach ($parts as $part) {
+            $others = array_diff(array_keys($groups), [$part->apart_group]);
+            $from = PrintFindings::mended($full, $measures, array_merge([], ...array_map(static fn (int $n): array => $groups[$n], $others)), false)[1];
+            foreach (self::chosenOfPart($part) as $n => $own) {
+                if (isset($from[$n])) {
+                    $chosen[$from[$n]] = $own;
+                }
+            }
+        }
+        $whole = DB::transaction(static function () use ($mesh, $record, $path, $parts): FigureMesh {
+            $known = [
+                'part_id' => $mesh->figure->parts()->whereKey($record['part_id'])->exists() ? $record['part_id'] : null,
+                'onto_id' => $mesh->figure->meshes()->whereKey($record['onto_id'])->exists() ? $record['onto_id'] : null,
+            ];
+            $whole = $mesh->figure->meshes()->create([...$record, ...$known, 'path' => $path]);
+            $mesh->figure->meshes()->whereKey($parts->modelKeys())->delete();
+
+            return $whole;
+        });
+        if (array_filter($chosen) !== []) {
+            StoredStudy::putChosen($path, array_values($chosen));
+        }
+        foreach ($parts as $part) {
+            foreach (array_diff($part->files(), [$path]) as $own) {
+                StoredFile::forget($own);
+            }
+        }
+
+        return $whole;
+    }
+
+    /** @return array<int, list<int|null>> what the painter chose, by triangle of the part as it was pulled out */
+    private static function chosenOfPart(FigureMesh $part): array
+    {
+        if ($part->whole_path === null) {
+            return StoredStudy::chosenOf($part->path);
+        }
+        $full = MeshStore::mesh($part->whole_path);
+        $measures = MeshMeasures::of($full);
+
+        return self::chosenOfWhole($part, $full, $measures, PrintFindings::of($full, $measures, $part->unit_mm));
     }
 
     /**

@@ -11,9 +11,7 @@ use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Light\LightRecord;
 use App\Models\NextNumber;
-use Closure;
 use Hyalin\Light\AreaNames;
-use Hyalin\Light\Openness;
 use Hyalin\Mesh\Adjacency;
 use Hyalin\Mesh\MeshMeasures;
 use Hyalin\Mesh\Regions;
@@ -35,9 +33,6 @@ final readonly class ProposeAreas
 
     private const MOST = 24;
 
-    /** Of a region: what no eye reaches, for it to be an inner wall. */
-    private const UNSEEN = 0.7;
-
     public function __construct(private AssignArea $assignArea)
     {
     }
@@ -56,19 +51,17 @@ final readonly class ProposeAreas
         $regions = self::regions($study, $mesh, $edges, $least);
         $areaOf = $study->areas();
         $parentOf = $study->parentOf();
-        $hidden = self::hidden($study, $mesh);
-        $free = $unseen = $triangles = [];
+        // The inner walls of a hollow print are nobody's to paint.
+        $inside = (new SculptSurface($study))->insideTriangles();
+        $free = $triangles = [];
         foreach ($regions->of as $t => $region) {
-            if ($areaOf[$t] === 0) {
+            if ($areaOf[$t] === 0 && ! ($inside[$t] ?? false)) {
                 $free[$region] = ($free[$region] ?? 0.0) + $edges->area[$t];
-                $unseen[$region] = ($unseen[$region] ?? 0.0) + ($hidden($t) ? $edges->area[$t] : 0.0);
                 $triangles[$region][] = $t;
             }
         }
         arsort($free);
-        // The inner walls of a hollow print are nobody's to paint.
-        $free = array_filter($free, static fn (float $mm2, int $region): bool => $mm2 >= $least && $unseen[$region] < self::UNSEEN * $mm2, ARRAY_FILTER_USE_BOTH);
-        $free = array_slice($free, 0, self::MOST, true);
+        $free = array_slice(array_filter($free, static fn (float $mm2): bool => $mm2 >= $least), 0, self::MOST, true);
 
         $shown = array_fill_keys($areaOf, true);
         $regions = self::described($light, $mesh, $edges, $assembly, $parentOf, array_intersect_key($triangles, $free));
@@ -98,24 +91,6 @@ final readonly class ProposeAreas
 
             return count($free);
         });
-    }
-
-    /** @return Closure(int): bool whether no eye reaches a triangle */
-    private static function hidden(StoredStudy $study, TriangleMesh $mesh): Closure
-    {
-        $open = $study->openness();
-        $vertexOf = $study->vertexOf();
-        $corners = $mesh->corners();
-
-        return static function (int $t) use ($open, $vertexOf, $corners): bool {
-            $most = 0;
-            for ($k = 0; $k < 3; $k++) {
-                $v = $corners[3 * $t + $k];
-                $most = max($most, ord($open[$vertexOf === null ? $v : $vertexOf[$v]]));
-            }
-
-            return Openness::isHidden($most / 255);
-        };
     }
 
     /**

@@ -66,7 +66,7 @@ final readonly class StudyLight
         }
         $old = StoredStudy::of($light);
         $light->update(['path' => $stored->path, 'measured_of' => $stored->stampOfAreas(), 'of' => AssembledFigure::signature($figure, $light), 'result' => [
-            'areas' => [], 'borders' => [], 'noAreaCm2' => 0.0, 'triangles' => $study->evaluated->triangles(), 'sizeMm' => $measures->size(), 'apart' => $apart,
+            'areas' => [], 'borders' => [], 'noAreaCm2' => 0.0, 'insideCm2' => 0.0, 'triangles' => $study->evaluated->triangles(), 'sizeMm' => $measures->size(), 'apart' => $apart,
         ]]);
         unset($assembly, $study, $zones, $open, $bend, $chosen, $areaOf);
         ($this->measureAreas)($light);

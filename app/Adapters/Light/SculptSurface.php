@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Adapters\Light;
 
+use Hyalin\Light\Inside;
 use Hyalin\Light\ZoneMap;
 use Hyalin\Mesh\Division;
 use Hyalin\Mesh\MeshMeasures;
@@ -57,6 +58,25 @@ final readonly class SculptSurface
             MeshStore::floats("{$this->path}.graph.mm"),
             MeshStore::floats("{$this->path}.graph.area"),
         );
+    }
+
+    /** @return list<bool> by working vertex: whether it lies inside the figure; empty where nothing does */
+    public function inside(): array
+    {
+        if (! MeshStore::has("{$this->path}.inside")) {
+            $inside = Inside::ofVertices($this->graph(), array_map(static fn (string $byte): float => ord($byte) / 255, str_split($this->study->openness())));
+            MeshStore::putInts("{$this->path}.inside", in_array(true, $inside, true) ? array_map(intval(...), $inside) : []);
+        }
+
+        return array_map(static fn (int $is): bool => $is === 1, MeshStore::ints("{$this->path}.inside"));
+    }
+
+    /** @return list<bool> by measured triangle, alike */
+    public function insideTriangles(): array
+    {
+        $inside = $this->inside();
+
+        return $inside === [] ? [] : array_map(static fn (int $is): bool => $is === 1, $this->onTriangles(array_map(intval(...), $inside)));
     }
 
     /** The working mesh, ready to be divided into areas. */
@@ -122,14 +142,31 @@ final readonly class SculptSurface
     }
 
     /**
+     * What is given to an area by more than a touch of the brush: none of the inside, which nobody paints.
+     *
+     * @template T of int|null
+     *
+     * @param  list<T>  $labels  by working vertex
+     * @return list<T|null> by measured triangle; null for the inside
+     */
+    public function onOutside(array $labels): array
+    {
+        foreach ($this->inside() as $v => $isInside) {
+            $labels[$v] = $isInside ? null : $labels[$v];
+        }
+
+        return $this->onTriangles(array_values($labels));
+    }
+
+    /**
      * @param  array<int, true>  $vertices  of the working mesh
-     * @return list<int> measured triangles
+     * @return list<int> measured triangles, none of the inside
      */
     public function triangles(array $vertices): array
     {
         $labels = array_fill(0, $this->study->working()->vertices(), 0);
 
-        return array_keys($this->onTriangles(array_values(array_replace($labels, array_fill_keys(array_keys($vertices), 1)))), 1, true);
+        return array_keys($this->onOutside(array_values(array_replace($labels, array_fill_keys(array_keys($vertices), 1)))), 1, true);
     }
 
     /**
@@ -169,14 +206,15 @@ final readonly class SculptSurface
 
     /**
      * @param  array{float, float, float}  $at  mm
-     * @return list<int> measured triangles that hang together with the nearest
+     * @return list<int> measured triangles that hang together with the nearest, none of the inside
      */
     public function piece(array $at): array
     {
         $shells = $this->shells();
-        $own = $shells[$this->cells()->near($this->study->measured(), $at, 0.0)[1]];
+        $piece = array_keys($shells, $shells[$this->cells()->near($this->study->measured(), $at, 0.0)[1]], true);
+        $inside = $this->insideTriangles();
 
-        return array_keys($shells, $own, true);
+        return array_values(array_filter($piece, static fn (int $t): bool => ! ($inside[$t] ?? false)));
     }
 
     /**

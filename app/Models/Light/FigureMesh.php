@@ -28,6 +28,9 @@ use Illuminate\Support\Carbon;
  * @property string $path of its two lists, without their endings
  * @property string|null $whole_path of the file as it came, where something of it is left out
  * @property list<string>|null $mended what was found in it and is left out or turned round
+ * @property string|null $apart_path of the file that it was pulled out of, shared by all that became of it
+ * @property int|null $apart_group which of them it is, from 0
+ * @property array{title: string, part_id: int|null, sha256: string|null, unit_mm: float, pose: array<string, mixed>|null, onto_id: int|null, triangles: int, measures: array<string, mixed>}|null $apart_record that file's
  * @property int $triangles
  * @property Measured $measures in units of the file
  * @property float $unit_mm
@@ -48,13 +51,15 @@ final class FigureMesh extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['measures' => 'array', 'pose' => 'array', 'unit_mm' => 'float', 'mended' => 'array'];
+        return ['measures' => 'array', 'pose' => 'array', 'unit_mm' => 'float', 'mended' => 'array', 'apart_record' => 'array'];
     }
 
-    /** @return list<string> paths of its files, as it is worked with and as it came */
+    /** @return list<string> paths of its files, as it is worked with and as it came; what others were pulled out of as well stays theirs */
     public function files(): array
     {
-        return $this->whole_path === null ? [$this->path] : [$this->path, $this->whole_path];
+        $isLast = ! self::query()->where('apart_path', $this->apart_path)->whereKeyNot($this->id)->exists();
+
+        return array_values(array_filter([$this->path, $this->whole_path, $isLast ? $this->apart_path : null], is_string(...)));
     }
 
     /** @return HasMany<MeshShell, $this> */

@@ -42,7 +42,7 @@ use LogicException;
  * @property string|null $path folder of its lists
  * @property string|null $job that is to compute it, or did
  * @property string|null $measured_of stamp of the areas that the result was measured of
- * @property array{areas: list<LitArea>, borders: list<LitBorder>, triangles: int, sizeMm: float, noAreaCm2: float, apart: array<int, array{share: float, up: array{float, float, float}}>}|null $result
+ * @property array{areas: list<LitArea>, borders: list<LitBorder>, triangles: int, sizeMm: float, noAreaCm2: float, insideCm2?: float, apart: array<int, array{share: float, up: array{float, float, float}}>}|null $result
  */
 final class LightRecord extends Model
 {

@@ -540,6 +540,7 @@ export interface LightProps {
     triangles: number;
     sizeMm: number;
     noAreaCm2: number;
+    insideCm2: number;
     areas: Array<LitAreaProps>;
     borders: Array<BorderProps>;
     apart: Array<string>;

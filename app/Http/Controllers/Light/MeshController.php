@@ -109,9 +109,18 @@ final class MeshController
         return new JsonResponse(MeshProps::of($mesh->refresh(), LightRecord::ofFigure($figure)));
     }
 
-    /** @throws ValidationException when it holds one part only */
-    public function pullApart(Figure $figure, FigureMesh $mesh, MendMesh $mend): JsonResponse
+    /**
+     * A plate of several parts becomes as many files, or one again.
+     *
+     * @throws ValidationException when it holds one part only, or was never pulled apart
+     */
+    public function pullApart(Request $request, Figure $figure, FigureMesh $mesh, MendMesh $mend): JsonResponse
     {
+        $request->validate(['isApart' => ['sometimes', 'boolean']]);
+        if (! $request->boolean('isApart', true)) {
+            return new JsonResponse(['message' => "\"{$mend->putTogether($mesh)->title}\" is one print file again."]);
+        }
+
         return new JsonResponse(['message' => "\"{$mesh->title}\" became {$mend->pullApart($mesh)} print files."]);
     }
 

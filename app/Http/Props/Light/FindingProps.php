@@ -38,6 +38,10 @@ final readonly class FindingProps
             }
         }
 
+        if ($mesh->apart_record !== null) {
+            $found[] = new self(FindingKind::SideBySide->value, "It was pulled out of \"{$mesh->apart_record['title']}\".", 'Put together again', true);
+        }
+
         return $found;
     }
 

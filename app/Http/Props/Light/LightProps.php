@@ -35,7 +35,8 @@ final readonly class LightProps
      * @param  bool  $isStale  meshes or pose changed since it was computed
      * @param  string|null  $dataUrl  of what the view shows
      * @param  string|null  $areasUrl  of which area its triangles are: they change while the rest stays
-     * @param  float  $noAreaCm2  of the surface that is no area yet
+     * @param  float  $noAreaCm2  of the surface that is no area yet, without the inside
+     * @param  float  $insideCm2  of the surface that lies inside the figure and is no area
      * @param  list<LitAreaProps>  $areas
      * @param  list<BorderProps>  $borders
      * @param  list<string>  $apart  how parts must be held that are sprayed apart
@@ -61,6 +62,7 @@ final readonly class LightProps
         public int $triangles,
         public float $sizeMm,
         public float $noAreaCm2,
+        public float $insideCm2,
         public array $areas,
         public array $borders,
         public array $apart,
@@ -101,7 +103,7 @@ final readonly class LightProps
             AssembledFigure::isStale($figure, $light),
             self::dataUrl($figure, $light),
             self::areasUrl($figure, $light),
-            $light->result['triangles'] ?? 0, $light->result['sizeMm'] ?? 0.0, $light->result['noAreaCm2'] ?? 0.0, $areas, $borders,
+            $light->result['triangles'] ?? 0, $light->result['sizeMm'] ?? 0.0, $light->result['noAreaCm2'] ?? 0.0, $light->result['insideCm2'] ?? 0.0, $areas, $borders,
             LightAdvice::apart($figure, $light),
             CameraProps::of($light->camera),
             self::stillUrl($figure),

@@ -251,6 +251,7 @@ function AreaTools({ study }: { study: Study }) {
             onGradient={study.setGradient}
             onMirror={() => void change('POST', url('light.mirror', path), { areaId: area })}
             noAreaCm2={light.noAreaCm2}
+            insideCm2={light.insideCm2}
             onPropose={() =>
                 void change('POST', url('light.propose', path)).then((done) => {
                     if (!done) return;

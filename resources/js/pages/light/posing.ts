@@ -83,7 +83,7 @@ export function usePosing(
         mend: (mesh: number, kind: string, isMended: boolean) =>
             act(() =>
                 kind === 'side by side'
-                    ? send('POST', url('meshes.apart', { ...path, mesh }))
+                    ? send('POST', url('meshes.apart', { ...path, mesh }), { isApart: isMended })
                     : send('POST', url('meshes.mend', { ...path, mesh }), { kind, isMended }),
             ),
         /** Another number asks for a look at all of it. */

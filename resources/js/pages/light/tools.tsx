@@ -34,6 +34,7 @@ type ToolsProps = {
     onDivide: () => void;
     onForget: () => void;
     noAreaCm2: number;
+    insideCm2: number;
     onPropose: () => void;
     onUndo: (() => void) | null;
     onRedo: (() => void) | null;
@@ -115,6 +116,12 @@ export function Tools(props: ToolsProps) {
                     <Button onClick={onPropose}>Propose areas</Button>
                     <span className="text-xs">{one(noAreaCm2)} cm² belong to no area yet.</span>
                 </div>
+            )}
+            {props.insideCm2 > 0.05 && (
+                <p className="text-xs">
+                    {one(props.insideCm2)} cm² lie inside the figure, where no eye reaches: a hollow print, or pieces
+                    within each other. They are left out of areas; the brush can still take them in.
+                </p>
             )}
         </div>
     );
