@@ -38,7 +38,7 @@ final readonly class ZoneMap
     /** Mean curvature times the width of a brush tip from which on a ridge is an edge, and a groove a recess. */
     private const RIDGE = 0.108;
 
-    private const GROOVE = 0.052;
+    private const GROOVE = 0.048;
 
     /** Of these: as far as an edge or a groove goes on where it has begun. */
     private const GOES_ON = 0.75;
