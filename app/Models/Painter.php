@@ -31,6 +31,8 @@ use Illuminate\Notifications\Notifiable;
  * @property string|null $time_zone
  * @property int|null $clock_hours 12 or 24; null for as the browser has it
  * @property int $first_weekday 1 for Monday
+ * @property string $length_unit mm or in: how lengths are written; they are kept in mm
+ * @property string $volume_unit mL or drops, alike
  * @property DryingAid $drying_aid
  * @property float|null $reader_noise standard deviation of a reading, as reflectance; null for that of the source
  * @property float $coat_spread how much one coat differs from the next, relative
@@ -42,9 +44,9 @@ final class Painter extends User
 
     use Notifiable;
 
-    protected $fillable = ['name', 'email', 'password', 'schools', 'bench_hours', 'bench_exceptions', 'time_zone', 'clock_hours', 'first_weekday', 'drying_aid', 'reader_noise', 'coat_spread'];
+    protected $fillable = ['name', 'email', 'password', 'schools', 'bench_hours', 'bench_exceptions', 'time_zone', 'clock_hours', 'first_weekday', 'length_unit', 'volume_unit', 'drying_aid', 'reader_noise', 'coat_spread'];
 
-    protected $attributes = ['clock_hours' => null, 'first_weekday' => 1, 'drying_aid' => 'still air', 'coat_spread' => SwatchReadings::USUAL_SPREAD];
+    protected $attributes = ['clock_hours' => null, 'first_weekday' => 1, 'length_unit' => 'mm', 'volume_unit' => 'mL', 'drying_aid' => 'still air', 'coat_spread' => SwatchReadings::USUAL_SPREAD];
 
     protected $hidden = ['password', 'remember_token'];
 

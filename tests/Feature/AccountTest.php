@@ -28,12 +28,12 @@ final class AccountTest extends TestCase
 
     public function test_the_clock_and_the_week_are_the_painters_own(): void
     {
-        $this->get('/account')->assertInertia(fn (AssertableInertia $page) => $page->where('settings', ['clockHours' => null, 'firstWeekday' => 1]));
-        $this->put('/account/settings', ['clockHours' => 12, 'firstWeekday' => 7])->assertSessionHasNoErrors();
-        $this->get('/shelf')->assertInertia(fn (AssertableInertia $page) => $page->where('settings', ['clockHours' => 12, 'firstWeekday' => 7]));
+        $this->get('/account')->assertInertia(fn (AssertableInertia $page) => $page->where('settings', ['clockHours' => null, 'firstWeekday' => 1, 'length' => 'mm', 'volume' => 'mL']));
+        $this->put('/account/settings', ['clockHours' => 12, 'firstWeekday' => 7, 'length' => 'in', 'volume' => 'drops'])->assertSessionHasNoErrors();
+        $this->get('/shelf')->assertInertia(fn (AssertableInertia $page) => $page->where('settings', ['clockHours' => 12, 'firstWeekday' => 7, 'length' => 'in', 'volume' => 'drops']));
         $this->put('/account/settings', ['clockHours' => null, 'firstWeekday' => 6])->assertSessionHasNoErrors();
-        self::assertNull($this->painter->refresh()->clock_hours);
-        $this->put('/account/settings', ['clockHours' => 13, 'firstWeekday' => 2])->assertSessionHasErrors(['clockHours', 'firstWeekday']);
+        self::assertSame([null, 'in'], [$this->painter->refresh()->clock_hours, $this->painter->length_unit]);
+        $this->put('/account/settings', ['clockHours' => 13, 'firstWeekday' => 2, 'length' => 'cubit', 'volume' => 'gill'])->assertSessionHasErrors(['clockHours', 'firstWeekday', 'length', 'volume']);
     }
 
     public function test_the_first_painter_of_an_empty_installation_owns_it_and_invites_the_next(): void

@@ -190,7 +190,7 @@ describe('the build', () => {
         await act(settled);
         expect(server.asked[0]?.body).toEqual({ depth: 2 });
         await answered();
-        fireEvent.blur(screen.getByLabelText('Square centimetres of Belt'), { target: { value: '3,5' } });
+        fireEvent.blur(screen.getByLabelText('Surface of Belt, cm²'), { target: { value: '3,5' } });
         await act(settled);
         expect(server.asked[1]).toMatchObject({ path: '/figures/3/build/areas/12', body: { squareCm: '3.5' } });
         await answered();

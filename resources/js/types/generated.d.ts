@@ -1141,6 +1141,8 @@ export interface SettingProps {
 export interface SettingsProps {
     clockHours: number | null;
     firstWeekday: number;
+    length: string;
+    volume: string;
 }
 
 export interface SheetFieldProps {

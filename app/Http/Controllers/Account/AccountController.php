@@ -36,8 +36,18 @@ final class AccountController
     /** How things are written for this painter. */
     public function settings(Request $request, #[CurrentUser] Painter $painter): RedirectResponse
     {
-        $request->validate(['clockHours' => ['nullable', Rule::in([12, 24])], 'firstWeekday' => ['required', Rule::in([1, 6, 7])]]);
-        $painter->update(['clock_hours' => $request->filled('clockHours') ? $request->integer('clockHours') : null, 'first_weekday' => $request->integer('firstWeekday')]);
+        $request->validate([
+            'clockHours' => ['nullable', Rule::in([12, 24])],
+            'firstWeekday' => ['required', Rule::in([1, 6, 7])],
+            'length' => ['sometimes', Rule::in(['mm', 'in'])],
+            'volume' => ['sometimes', Rule::in(['mL', 'drops'])],
+        ]);
+        $painter->update([
+            'clock_hours' => $request->filled('clockHours') ? $request->integer('clockHours') : null,
+            'first_weekday' => $request->integer('firstWeekday'),
+            'length_unit' => $request->string('length', $painter->length_unit)->value(),
+            'volume_unit' => $request->string('volume', $painter->volume_unit)->value(),
+        ]);
 
         return back();
     }

@@ -69,7 +69,7 @@ final readonly class WorkCardProps
 
     private static function takes(PaintNeed $of): string
     {
-        $short = $of->need->missingMl > 0.0 ? sprintf(' (in stock: %.2f)', $of->need->hasMl) : '';
+        $short = $of->need->missingMl > 0.0 ? sprintf(' (in stock: %.2f mL)', $of->need->hasMl) : '';
 
         return sprintf('%s, %s: %.2f mL%s', $of->paint->name, $of->paint->maker, $of->need->needMl, $short);
     }

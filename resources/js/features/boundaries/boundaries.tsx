@@ -2,10 +2,11 @@ import { useState } from 'react';
 import { send } from '@/shared/lib/api';
 import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
-import { Field } from '@/shared/ui/field';
 import { Pick } from '@/shared/ui/pick';
 import { Removable } from '@/shared/ui/removable';
 import { Tick } from '@/shared/ui/tick';
+import { lengthWords } from '@/shared/lib/units';
+import { LengthField } from '@/shared/ui/length-field';
 import type { BoundaryProps, FigureProps } from '@/types/generated';
 
 type Option = { value: string; label: string };
@@ -35,7 +36,7 @@ export function Boundaries({
                     .map((b) => (
                         <Removable
                             key={b.id}
-                            words={`${areaName(b.areaId)} and ${areaName(b.otherId)}: ${b.mm === 0 ? 'do not meet' : `${b.mm} mm, ${b.isCurved ? 'curved' : 'straight'}`}`}
+                            words={`${areaName(b.areaId)} and ${areaName(b.otherId)}: ${b.mm === 0 ? 'do not meet' : `${lengthWords(b.mm)}, ${b.isCurved ? 'curved' : 'straight'}`}`}
                             onRemove={() =>
                                 void attempt(() =>
                                     send('DELETE', url('boundaries.destroy', { figure: figure.id, boundary: b.id })),
@@ -75,14 +76,7 @@ function AddBoundary({
         <div className="mt-2 grid grid-cols-2 items-end gap-2 bg-sunk p-3 sm:grid-cols-[1fr_1fr_5rem_auto_auto]">
             {of === undefined && <Pick label="Area" value={a} options={areas} onPick={setA} />}
             <Pick label={of === undefined ? 'and' : 'With'} value={b} options={others} onPick={setB} />
-            <Field
-                label="mm"
-                inputMode="decimal"
-                value={mm}
-                onChange={(event) => {
-                    setMm(event.target.value);
-                }}
-            />
+            <LengthField label="" mm={mm} onMm={setMm} />
             <Tick
                 className="min-h-10 text-sm"
                 checked={curved}

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState, type KeyboardEvent, type RefObject } from 'react';
 import type { MaskProps, OrderStepProps, StepKind } from '@/types/generated';
 import type { Lane } from './order';
+import { inOwnUnits, lengthWords } from '@/shared/lib/units';
 
 const NAMES = 112;
 const TOP = 6;
@@ -116,7 +117,7 @@ function Block({ board, step, i }: { board: Board; step: OrderStepProps; i: numb
             id={`step-${i}`}
             role="option"
             aria-selected={chosen}
-            aria-label={`${step.kind}: ${step.words}${step.areaNames.length > 0 ? `, ${step.areaNames.join(', ')}` : ''}`}
+            aria-label={`${step.kind}: ${inOwnUnits(step.words)}${step.areaNames.length > 0 ? `, ${step.areaNames.join(', ')}` : ''}`}
             opacity={board.dimmed(step) ? 0.25 : 1}
             style={{ cursor: 'grab' }}
             onPointerDown={(event) => {
@@ -211,7 +212,7 @@ function KindName({ kind, x, y, w, h }: { kind: StepKind; x: number; y: number; 
 function Mask({ from, to, y, mask }: { from: number; to: number; y: number; mask: MaskProps }) {
     return (
         <g aria-hidden>
-            <title>{`Mask ${mask.protects.join(', ')}: ${Math.round(mask.mm)} mm`}</title>
+            <title>{`Mask ${mask.protects.join(', ')}: ${lengthWords(Math.round(mask.mm))}`}</title>
             <line x1={from} x2={to} y1={y} y2={y} stroke="var(--ink)" strokeWidth="4" strokeDasharray="6 2" />
             <line x1={from} x2={from} y1={y - 5} y2={y + 4} stroke="var(--ink)" strokeWidth="2" />
             <line x1={to} x2={to} y1={y - 5} y2={y + 4} stroke="var(--ink)" strokeWidth="2" />

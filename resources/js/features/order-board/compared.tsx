@@ -1,6 +1,7 @@
 import { capital, minutesWords } from '@/shared/lib/format';
 import type { OrderProps, OrderStepProps } from '@/types/generated';
 import { short } from './order';
+import { inOwnUnits, lengthWords } from '@/shared/lib/units';
 
 const ROW = 22;
 const GAP = 120;
@@ -90,8 +91,8 @@ function Column({
                             {capital(
                                 short(
                                     step.areaNames.length === 1
-                                        ? `${step.areaNames[0] ?? ''}: ${step.words}`
-                                        : step.words,
+                                        ? `${step.areaNames[0] ?? ''}: ${inOwnUnits(step.words)}`
+                                        : inOwnUnits(step.words),
                                 ),
                             )}
                         </span>
@@ -103,7 +104,7 @@ function Column({
 }
 
 function costWords(order: OrderProps): string {
-    return `${Math.round(order.maskMm)} mm of masking, ${minutesWords(Math.round(order.cost))} of masking and preferences (estimate)`;
+    return `${lengthWords(Math.round(order.maskMm))} of masking, ${minutesWords(Math.round(order.cost))} of masking and preferences (estimate)`;
 }
 
 /** Places of the longest run of steps that keep their order: all others were moved. */

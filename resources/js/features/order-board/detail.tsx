@@ -3,6 +3,7 @@ import { Button } from '@/shared/ui/button';
 import { Term } from '@/shared/ui/term';
 import type { MaskProps, OrderProps, OrderRuleProps, OrderStepProps } from '@/types/generated';
 import { stepWords } from './order';
+import { areaWords, inOwnUnits, lengthWords } from '@/shared/lib/units';
 
 /** One step: what, why here, what it asks to be masked, what can hurt. */
 export function StepDetail({
@@ -25,7 +26,7 @@ export function StepDetail({
     return (
         <section aria-label="Selected step" className="flex flex-col gap-2 text-sm">
             <h2 className="text-base leading-tight font-semibold">
-                {index + 1}. {capital(step.words)}
+                {index + 1}. {capital(inOwnUnits(step.words))}
                 {plannedAt !== index && <span className="font-normal text-quiet"> (planned as {plannedAt + 1})</span>}
             </h2>
             <p className="text-quiet">
@@ -56,9 +57,10 @@ function MaskWords({ mask, words }: { mask: MaskProps; words: (id: string) => st
     return (
         <p className="border border-strong p-2">
             <strong>Mask {mask.protects.join(', ')}</strong>: {mask.material};{' '}
-            {mask.mm > 0 && `${Math.round(mask.mm)} mm of border, ${Math.round(mask.squareCm)} cm² in bulk, `}about{' '}
-            {Math.round(mask.minutes)} min{mask.estimatedMm > 0 && ', the border estimated'}. Put it on after drying for{' '}
-            {minutesWords(mask.dryMinutes)}
+            {mask.mm > 0 &&
+                `${lengthWords(Math.round(mask.mm))} of border, ${areaWords(Math.round(mask.squareCm))} in bulk, `}
+            about {Math.round(mask.minutes)} min{mask.estimatedMm > 0 && ', the border estimated'}. Put it on after
+            drying for {minutesWords(mask.dryMinutes)}
             {mask.until !== null && `; it stays on until ${words(mask.until)}`};{' '}
             {mask.peelMinutes === null
                 ? `it may stay on ${minutesWords(mask.mostMinutes)}`

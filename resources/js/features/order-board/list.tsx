@@ -3,6 +3,7 @@ import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useEffect, useRef, type ReactNode } from 'react';
 import { areasWords, capital, minutesWords } from '@/shared/lib/format';
 import { Button } from '@/shared/ui/button';
+import { inOwnUnits } from '@/shared/lib/units';
 import type { OrderStepProps } from '@/types/generated';
 
 type Props = {
@@ -101,8 +102,7 @@ function Swatch({ hexes }: { hexes: readonly string[] }) {
 /** Where a step is done: its areas, or what it says where it is the work of whole parts. */
 function placeWords(step: OrderStepProps): string {
     if (step.areaNames.length > 0) return areasWords(step.areaNames.join(', '));
-    const words = step.words.toLowerCase().startsWith(step.kind)
-        ? step.words.slice(step.kind.length).trim()
-        : step.words;
+    const own = inOwnUnits(step.words);
+    const words = own.toLowerCase().startsWith(step.kind) ? own.slice(step.kind.length).trim() : own;
     return words.length > 60 ? `${words.slice(0, 58)}…` : words;
 }

@@ -7,6 +7,7 @@ import { url } from '@/shared/lib/url';
 import { useNow } from '@/shared/lib/use-now';
 import type { OpenCupProps, TrayItemProps } from '@/types/generated';
 import { ask, canAsk, ringOnce } from './alarm';
+import { volumeWords } from '@/shared/lib/units';
 
 /** A mask is called for this long before it must be off. */
 const WARN_MASK = 30;
@@ -135,7 +136,9 @@ function OpenCup({ cup, now }: { cup: OpenCupProps; now: number }) {
                 aria-hidden
             />
             <span>{cup.name}</span>
-            <strong className="text-sm">{left > 0 ? `${cup.millilitres.toFixed(1)} mL` : 'past its pot life'}</strong>
+            <strong className="text-sm">
+                {left > 0 ? volumeWords(cup.millilitres.toFixed(1)) : 'past its pot life'}
+            </strong>
         </Link>
     );
 }

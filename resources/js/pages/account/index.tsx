@@ -95,7 +95,7 @@ function Who({ account }: { account: Account }) {
 /** How things are written; whether this device says aloud when something is dry is set beside the timers. */
 function Settings() {
     const settings = usePage<{ settings: SettingsProps }>().props.settings;
-    const form = useForm({ clockHours: settings.clockHours, firstWeekday: settings.firstWeekday });
+    const form = useForm({ ...settings });
     return (
         <Part
             title="Settings"
@@ -126,6 +126,28 @@ function Settings() {
                     ]}
                     onPick={(day) => {
                         form.setData('firstWeekday', Number(day));
+                    }}
+                />
+                <Pick
+                    label="Lengths in"
+                    value={form.data.length}
+                    options={[
+                        { value: 'mm', label: 'mm and cm²' },
+                        { value: 'in', label: 'inches' },
+                    ]}
+                    onPick={(length) => {
+                        form.setData('length', length);
+                    }}
+                />
+                <Pick
+                    label="Amounts of paint in"
+                    value={form.data.volume}
+                    options={[
+                        { value: 'mL', label: 'mL' },
+                        { value: 'drops', label: 'drops of 0.05 mL' },
+                    ]}
+                    onPick={(volume) => {
+                        form.setData('volume', volume);
                     }}
                 />
             </div>

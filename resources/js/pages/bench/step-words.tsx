@@ -20,6 +20,7 @@ import { Button } from '@/shared/ui/button';
 import { MixList, mixWords } from '@/shared/ui/drops';
 import { Notice } from '@/shared/ui/notice';
 import { Term } from '@/shared/ui/term';
+import { inOwnUnits, volumeWords } from '@/shared/lib/units';
 import type { AreaForm, RunProps, RunStepProps, StepCupProps } from '@/types/generated';
 
 /** One step at arm's length: what, with which cup, where, and what comes of it. */
@@ -52,7 +53,7 @@ export function StepWords({
                     {capital(step.title)}: {areasWords(step.areaName)}
                 </h1>
                 {areasWords(step.areaName) !== step.areaName && <p className="text-base text-quiet">{step.areaName}</p>}
-                <p className="mt-1 text-lg leading-snug sm:text-[1.5rem]">{step.instruction}</p>
+                <p className="mt-1 text-lg leading-snug sm:text-[1.5rem]">{inOwnUnits(step.instruction)}</p>
             </header>
             {step.lastTime !== null && <Notice strong>{step.lastTime}</Notice>}
             {step.plannedMix.length > 0 && <Mix step={step} />}
@@ -85,7 +86,7 @@ function Mix({ step }: { step: RunStepProps }) {
             {step.need !== null && (
                 <p className="text-base">
                     For {step.need.figures === 1 ? 'this figure' : `${step.need.figures} figures`} about{' '}
-                    <Term name="paint needed">{step.need.millilitres.toFixed(2)} mL</Term>
+                    <Term name="paint needed">{volumeWords(step.need.millilitres.toFixed(2))}</Term>
                     {step.need.cup.length > 0 && (
                         <>
                             : <strong>{mixWords(step.need.cup)}</strong>
@@ -142,7 +143,8 @@ function OpenCup({ cup, form }: { cup: StepCupProps; form: AreaForm }) {
     return (
         <section aria-label="Open cup" className="flex flex-col gap-2 border border-strong bg-raised p-3 text-base">
             <p>
-                <strong>A cup is open for this step:</strong> {mixWords(cup.mix)}, {cup.millilitres.toFixed(2)} mL.{' '}
+                <strong>A cup is open for this step:</strong> {mixWords(cup.mix)},{' '}
+                {volumeWords(cup.millilitres.toFixed(2))}.{' '}
                 {cup.isAsPlanned ? 'It is as planned.' : 'It differs from the plan: it will be recorded as used.'}{' '}
                 <Link href={cup.url} className="underline underline-offset-4">
                     Go to the cup

@@ -8,6 +8,7 @@ import { Field } from '@/shared/ui/field';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
 import { Sheet } from '@/shared/ui/sheet';
+import { AreaField } from '@/shared/ui/length-field';
 import type { AreaForm as AreaKind, AreaProps, BoundaryProps, FigureProps, PartProps } from '@/types/generated';
 
 const NONE = 'none';
@@ -151,14 +152,13 @@ function Places({
 
 function SizeField({ form }: { form: AreaForm }) {
     return (
-        <Field
-            label="Size, cm²"
-            inputMode="decimal"
+        <AreaField
+            label="Size,"
             placeholder="estimated from the figure’s height"
-            value={form.data.squareCm}
+            cm2={form.data.squareCm}
             error={form.errors.squareCm}
-            onChange={(e) => {
-                form.setData('squareCm', e.target.value);
+            onCm2={(squareCm) => {
+                form.setData('squareCm', squareCm);
             }}
         />
     );

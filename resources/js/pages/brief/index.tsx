@@ -13,6 +13,8 @@ import { Pick } from '@/shared/ui/pick';
 import { Sheet } from '@/shared/ui/sheet';
 import { Tick, ticked } from '@/shared/ui/tick';
 import { AreaSheet } from './area-sheet';
+import { lengthWords } from '@/shared/lib/units';
+import { LengthField } from '@/shared/ui/length-field';
 import type { AreaProps, BoundaryProps, FigureProps, PartProps, PrintProcess } from '@/types/generated';
 
 type Props = { figure: FigureProps; parts: PartProps[]; areas: AreaProps[]; boundaries: BoundaryProps[] };
@@ -555,15 +557,14 @@ function Counts({ facts }: { facts: FactsState }) {
     const { values, failure, put } = facts;
     return (
         <div className="grid grid-cols-2 gap-3">
-            <Field
-                label="Height in mm"
-                type="number"
-                min={5}
-                max={3000}
-                value={values.heightMm}
+            <LengthField
+                label="Height in"
+                leastMm={5}
+                mostMm={3000}
+                mm={values.heightMm}
                 error={failure?.fields['heightMm']}
-                onChange={(e) => {
-                    put({ heightMm: e.target.value });
+                onMm={(heightMm) => {
+                    put({ heightMm });
                 }}
             />
             <Field
@@ -588,12 +589,12 @@ function FactsConflict({ figure, facts }: { figure: FigureProps; facts: FactsSta
             open={theirs !== null}
             mine={
                 <p className="text-sm">
-                    {values.name}, {values.heightMm} mm. {values.about}
+                    {values.name}, {lengthWords(values.heightMm)}. {values.about}
                 </p>
             }
             theirs={
                 <p className="text-sm">
-                    {theirs?.name}, {theirs?.heightMm} mm. {theirs?.about}
+                    {theirs?.name}, {lengthWords(theirs?.heightMm ?? '')}. {theirs?.about}
                 </p>
             }
             onKeepMine={() => {

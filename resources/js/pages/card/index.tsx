@@ -5,6 +5,7 @@ import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
 import { MixList } from '@/shared/ui/drops';
 import { Empty } from '@/shared/ui/empty';
+import { inOwnUnits, lengthWords } from '@/shared/lib/units';
 import type { CardAreaProps, FigureProps, WorkCardProps, LayerProps } from '@/types/generated';
 
 type Props = {
@@ -47,19 +48,19 @@ function Work({ work }: { work: WorkCardProps }) {
             <ol className="list-decimal pl-8 sm:columns-2 sm:gap-8">
                 {work.steps.map((step, i) => (
                     <li key={i} className="mb-1 break-inside-avoid leading-tight">
-                        {step}
+                        {inOwnUnits(step)}
                     </li>
                 ))}
             </ol>
             {work.masks.map((mask) => (
                 <p key={mask} className="mt-2">
-                    {mask}
+                    {inOwnUnits(mask)}
                 </p>
             ))}
             <h3 className="mt-4 font-semibold">Safety</h3>
             {work.takes.length > 0 && (
                 <p className="mt-2 text-xs">
-                    <strong>Paint needed (estimates)</strong>: {work.takes.join('; ')}.
+                    <strong>Paint needed (estimates)</strong>: {inOwnUnits(work.takes.join('; '))}.
                 </p>
             )}
             {work.cautions.map((caution) => (
@@ -126,7 +127,7 @@ function CardHead({ stillUrl, figure }: { stillUrl: string | null; figure: Figur
             <p className="text-sm text-quiet">
                 {[
                     figure.sculptor,
-                    figure.heightMm === null ? null : `${figure.heightMm} mm`,
+                    figure.heightMm === null ? null : lengthWords(figure.heightMm),
                     figure.copies > 1 ? `${figure.copies} alike` : null,
                     `${figure.sheen} varnish`,
                 ]

@@ -7,6 +7,7 @@ import { url } from '@/shared/lib/url';
 import { useNow } from '@/shared/lib/use-now';
 import { Button } from '@/shared/ui/button';
 import { Field } from '@/shared/ui/field';
+import { volumeWords } from '@/shared/lib/units';
 import type { CupProps } from '@/types/generated';
 
 /** The open cups of a painter. */
@@ -58,7 +59,8 @@ export default function CupsPage({ cups }: { cups: CupProps[] }) {
                                     <span className="text-base font-semibold">{cup.name}</span>
                                     <span className="text-sm">{recipeWords(cup)}</span>
                                     <span className="text-xs text-quiet">
-                                        {cup.millilitres.toFixed(2)} mL, open for {minutesWords(age(cup, now))}
+                                        {volumeWords(cup.millilitres.toFixed(2))}, open for{' '}
+                                        {minutesWords(age(cup, now))}
                                         {cup.difference !== null && `, ΔE ${one(cup.difference)} from its target`}
                                     </span>
                                 </span>

@@ -17,6 +17,7 @@ import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
 import { PotMark } from '@/shared/ui/pot-mark';
 import { Stepper } from '@/shared/ui/stepper';
+import { volumeUnit, volumeWords } from '@/shared/lib/units';
 import type { ColourProps, CupEntryProps, CupProps, PotProps, ScaleProps, SteeringProps } from '@/types/generated';
 
 type Unit = 'drops' | 'grams';
@@ -116,7 +117,7 @@ function Recipe({ cup }: { cup: CupProps }) {
                             <span className="text-sm">less than a drop</span>
                         )}
                         <span>{part.pot?.name ?? 'Thinner'}</span>
-                        <span className="text-sm text-quiet">{part.millilitres.toFixed(3)} mL</span>
+                        <span className="text-sm text-quiet">{volumeWords(part.millilitres.toFixed(3))}</span>
                     </li>
                 ))}
             </ul>
@@ -263,7 +264,7 @@ function Steer({ cup, onAct }: { cup: CupProps; onAct: (queued: Omit<CupChange, 
                     <div className="flex items-center gap-3">
                         <span className="h-12 w-16 shrink-0" style={{ background: advice.colour.hex }} aria-hidden />
                         <p className="text-sm">
-                            {advice.removeMl > 0 && `Take out ${advice.removeMl.toFixed(2)} mL first, then `}
+                            {advice.removeMl > 0 && `Take out ${volumeWords(advice.removeMl.toFixed(2))} first, then `}
                             <strong>{words}</strong>: ΔE {one(advice.difference)}, {advice.likeness}.
                         </p>
                     </div>
@@ -288,12 +289,12 @@ function Again({ cup, onWashOut }: { cup: CupProps; onWashOut: () => void }) {
         <section aria-label="Remix" className="flex flex-wrap items-end gap-3">
             <div className="w-40">
                 <Stepper
-                    label="Remix, mL"
+                    label={`Remix, ${volumeUnit()}`}
                     value={amount}
                     min={0.5}
                     max={50}
                     step={amount < 5 ? 0.5 : 5}
-                    words={`${amount} mL`}
+                    words={volumeWords(amount)}
                     onChange={setAmount}
                 />
             </div>
@@ -356,7 +357,7 @@ function changeWords(entry: CupEntryProps): string {
     const amount =
         Math.abs(drops - Math.round(drops)) < 1e-6 && drops < 100
             ? many(Math.round(drops), 'drop')
-            : `${entry.millilitres.toFixed(2)} mL`;
+            : volumeWords(entry.millilitres.toFixed(2));
     if (entry.act === 'use') return `${amount} used`;
     return `${amount} of ${entry.pot ?? 'thinner'}`;
 }
@@ -498,7 +499,7 @@ function CupHead({ page }: { page: Page }) {
             </p>
             <h1 className="text-2xl">{cup.name}</h1>
             <p className="text-sm" role="status">
-                <strong>{cup.millilitres.toFixed(2)} mL</strong>, open for {minutesWords(age)};{' '}
+                <strong>{volumeWords(cup.millilitres.toFixed(2))}</strong>, open for {minutesWords(age)};{' '}
                 {left > 0 ? `good for about ${minutesWords(left)} more` : 'past its pot life: test it first'}
                 {waiting > 0 && `; ${many(waiting, 'change')} not sent yet`}
             </p>

@@ -13,6 +13,8 @@ import { Sheet } from '@/shared/ui/sheet';
 import { Tick } from '@/shared/ui/tick';
 import type { HomePageProps, FigureInProgressProps, TonightProps } from '@/types/generated';
 import { Tonight } from './tonight';
+import { lengthWords } from '@/shared/lib/units';
+import { LengthField } from '@/shared/ui/length-field';
 
 const KEYS = [['n', 'new figure']] as const;
 
@@ -94,7 +96,7 @@ export default function HomePage({ page, tonight }: { page: HomePageProps; tonig
 
 function FigureCard({ figure }: { figure: FigureInProgressProps }) {
     const facts = [
-        figure.heightMm === null ? '' : `${figure.heightMm} mm`,
+        figure.heightMm === null ? '' : lengthWords(figure.heightMm),
         figure.copies > 1 ? `${figure.copies} alike` : '',
         `${figure.planned} of ${many(figure.areas, 'area')} planned`,
     ].filter((fact) => fact !== '');
@@ -167,15 +169,14 @@ function StartFigure({ open, onClose }: { open: boolean; onClose: () => void }) 
                         form.setData('name', event.target.value);
                     }}
                 />
-                <Field
-                    label="Height in mm"
-                    type="number"
-                    min={5}
-                    max={3000}
-                    value={form.data.heightMm}
+                <LengthField
+                    label="Height in"
+                    leastMm={5}
+                    mostMm={3000}
+                    mm={form.data.heightMm}
                     error={form.errors.heightMm}
-                    onChange={(event) => {
-                        form.setData('heightMm', event.target.value);
+                    onMm={(heightMm) => {
+                        form.setData('heightMm', heightMm);
                     }}
                 />
                 <Tick

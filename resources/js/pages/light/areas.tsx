@@ -3,6 +3,7 @@ import { Fragment } from 'react';
 import { many, one } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
 import { Term } from '@/shared/ui/term';
+import { areaUnit, fromCm2, inOwnUnits } from '@/shared/lib/units';
 import type { FigureProps, LightProps, LitAreaProps } from '@/types/generated';
 
 /** Every area on the mesh: how large, how much spray, which zones, and what that means. */
@@ -25,7 +26,7 @@ export function Areas({
             <thead className="text-xs text-quiet">
                 <tr>
                     <th className="font-normal">area</th>
-                    <th className="text-right font-normal">cm²</th>
+                    <th className="text-right font-normal">{areaUnit()}</th>
                     <th className="pl-3 text-right font-normal">
                         <Term name="exposure">spray</Term>, %
                     </th>
@@ -43,7 +44,7 @@ export function Areas({
                                 <td colSpan={4} className="pb-1 text-xs leading-tight">
                                     {area.advice.map((words) => (
                                         <span key={words} className="block">
-                                            {words}
+                                            {inOwnUnits(words)}
                                         </span>
                                     ))}
                                 </td>
@@ -107,7 +108,7 @@ function AreaRow({
                     finish
                 </Link>
             </th>
-            <td className="text-right align-top">{area.cm2 === null ? '' : one(area.cm2)}</td>
+            <td className="text-right align-top">{area.cm2 === null ? '' : fromCm2(one(area.cm2))}</td>
             <td className="text-right align-top">
                 {area.exposure === null ? '' : `${Math.round(100 * area.exposure)}`}
             </td>

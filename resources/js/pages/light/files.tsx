@@ -13,6 +13,7 @@ import { Pick } from '@/shared/ui/pick';
 import { Tick } from '@/shared/ui/tick';
 import type { FigureProps, LightProps, MeshProps, UploadProps } from '@/types/generated';
 import type { PosingActs } from './posing';
+import { areaWords, fromMm, inOwnUnits, lengthUnit, toMm } from '@/shared/lib/units';
 
 const NONE = 'none';
 const AXES = ['x', 'y', 'z'] as const;
@@ -86,15 +87,15 @@ function Position({ mesh, posing }: { mesh: MeshProps; posing: PosingActs }) {
             <div className="grid grid-cols-3 gap-1">
                 {AXES.map((axis, i) => (
                     <label key={axis} className="text-xs">
-                        {axis}, mm
+                        {axis}, {lengthUnit()}
                         <input
                             key={mesh.move[i]}
                             inputMode="decimal"
                             className={FIELD}
-                            defaultValue={one(mesh.move[i] ?? 0)}
+                            defaultValue={fromMm(one(mesh.move[i] ?? 0))}
                             onBlur={(event) => {
-                                const text = event.target.value.replace(',', '.');
-                                if (text === one(mesh.move[i] ?? 0)) return;
+                                if (event.target.value === fromMm(one(mesh.move[i] ?? 0))) return;
+                                const text = toMm(event.target.value);
                                 void change(mesh.id, { move: mesh.move.map((v, j) => (j === i ? Number(text) : v)) });
                             }}
                         />
@@ -177,13 +178,14 @@ function MeshItem({ files, mesh }: { files: Files; mesh: MeshProps }) {
                 </Button>
             </div>
             <p className="text-xs text-quiet">
-                {mesh.triangles.toLocaleString()} triangles, {mesh.sizeMm.map(one).join(' x ')} mm, {one(mesh.areaCm2)}{' '}
-                cm², {mesh.shells === 1 ? 'one piece' : `${mesh.shells} pieces`}
+                {mesh.triangles.toLocaleString()} triangles, {mesh.sizeMm.map((mm) => fromMm(one(mm))).join(' x ')}{' '}
+                {lengthUnit()}, {areaWords(one(mesh.areaCm2))},{' '}
+                {mesh.shells === 1 ? 'one piece' : `${mesh.shells} pieces`}
                 {onto && `; on ${onto.title}`}
             </p>
             {mesh.findings.map((finding) => (
                 <p key={finding.words} className="mt-1 flex flex-wrap items-center gap-2 text-sm">
-                    {finding.words}
+                    {inOwnUnits(finding.words)}
                     {finding.act !== null && (
                         <Button size="small" onClick={() => void posing.mend(mesh.id, finding.kind, !finding.isMended)}>
                             {finding.act}
@@ -248,15 +250,16 @@ function Standing({
                 onPick={(front) => onSettings({ front })}
             />
             <label>
-                <span className="mb-1 block text-xs text-quiet">Height, mm</span>
+                <span className="mb-1 block text-xs text-quiet">Height, {lengthUnit()}</span>
                 <input
                     inputMode="decimal"
                     className={`${FIELD} min-h-10`}
                     placeholder="as in files"
-                    defaultValue={light.heightMm ?? ''}
+                    defaultValue={fromMm(light.heightMm ?? '')}
                     onBlur={(event) => {
-                        const text = event.target.value.replace(',', '.');
-                        if (text !== String(light.heightMm ?? '')) onSettings({ heightMm: text === '' ? null : text });
+                        const text = toMm(event.target.value);
+                        if (event.target.value !== fromMm(light.heightMm ?? ''))
+                            onSettings({ heightMm: text === '' ? null : text });
                     }}
                 />
             </label>

@@ -3,6 +3,7 @@ import { ApiError, send } from '@/shared/lib/api';
 import { one } from '@/shared/lib/format';
 import { Button } from '@/shared/ui/button';
 import { Notice } from '@/shared/ui/notice';
+import { lengthWords } from '@/shared/lib/units';
 import type { GlowProps, LitAreaProps } from '@/types/generated';
 
 /** What a lamp gives to the areas around it, in numbers, and the layer that paints it. */
@@ -42,8 +43,8 @@ export function Glow({
     return (
         <section aria-label={`Glow of ${lamp.name}`} className="flex flex-col gap-2 bg-sunk p-2">
             <p>
-                {lamp.name} lights fully what faces it within {one(glow.fullMm)} mm, half of that at {one(glow.halfMm)}{' '}
-                mm, a tenth at {one(glow.tenthMm)} mm (estimate).
+                {lamp.name} lights fully what faces it within {lengthWords(one(glow.fullMm))}, half of that at{' '}
+                {lengthWords(one(glow.halfMm))}, a tenth at {lengthWords(one(glow.tenthMm))} (estimate).
             </p>
             {glow.areas.length === 0 ? (
                 <p>It reaches no other area.</p>

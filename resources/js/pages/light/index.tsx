@@ -23,6 +23,7 @@ import { usePosing, type Posing } from './posing';
 import { PosingBar } from './posing-bar';
 import { Sprays, type SprayChange } from './sprays';
 import { Tools, type Along, type Seed, type Tool } from './tools';
+import { lengthWords } from '@/shared/lib/units';
 
 type Props = {
     figure: FigureProps;
@@ -196,7 +197,7 @@ function BorderWords({ light }: { light: LightProps }) {
         <p className="text-xs text-quiet">
             Borders:{' '}
             {light.borders
-                .map((b) => `${b.one} and ${b.other} ${Math.round(b.mm)} mm${b.isCurved ? '' : ', straight'}`)
+                .map((b) => `${b.one} and ${b.other} ${lengthWords(Math.round(b.mm))}${b.isCurved ? '' : ', straight'}`)
                 .join('; ')}
             .
         </p>

@@ -3,6 +3,7 @@ import { Choice } from '@/shared/ui/choice';
 import { Button } from '@/shared/ui/button';
 import { Slide } from '@/shared/ui/slide';
 import { Tick } from '@/shared/ui/tick';
+import { lengthUnit, lengthWords } from '@/shared/lib/units';
 import type { LightProps, SprayProps } from '@/types/generated';
 
 export type SprayChange = Partial<Pick<SprayProps, 'elevation' | 'side' | 'spread' | 'passes' | 'distance' | 'aim'>>;
@@ -159,8 +160,8 @@ function Nozzle({
             {distance !== null && (
                 <>
                     <Slide
-                        label="Distance of the nozzle, mm"
-                        said={`${distance} mm away`}
+                        label={`Distance of the nozzle, ${lengthUnit()}`}
+                        said={`${lengthWords(distance)} away`}
                         min={least}
                         max={most}
                         step={10}

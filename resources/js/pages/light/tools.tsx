@@ -4,6 +4,7 @@ import { Button } from '@/shared/ui/button';
 import { Choice } from '@/shared/ui/choice';
 import { Pick } from '@/shared/ui/pick';
 import { Slide } from '@/shared/ui/slide';
+import { areaWords, fromMm, lengthUnit, lengthWords, toMm } from '@/shared/lib/units';
 import type { LitAreaProps } from '@/types/generated';
 
 export type Tool = 'look' | 'piece' | 'crease' | 'brush' | 'lasso' | 'seeds' | 'gradient' | 'aim';
@@ -66,8 +67,8 @@ export function Tools(props: ToolsProps) {
             {tool === 'crease' && <CreaseSlide size={size} onSize={onSize} />}
             {tool === 'brush' && (
                 <Slide
-                    label="Radius of the brush, mm"
-                    said={`${one(size.brush)} mm`}
+                    label={`Radius of the brush, ${lengthUnit()}`}
+                    said={lengthWords(one(size.brush))}
                     min={0.5}
                     max={15}
                     step={0.5}
@@ -114,13 +115,13 @@ export function Tools(props: ToolsProps) {
             {noAreaCm2 > 0.05 && (
                 <div className="flex items-center gap-2">
                     <Button onClick={onPropose}>Propose areas</Button>
-                    <span className="text-xs">{one(noAreaCm2)} cm² belong to no area yet.</span>
+                    <span className="text-xs">{areaWords(one(noAreaCm2))} belong to no area yet.</span>
                 </div>
             )}
             {props.insideCm2 > 0.05 && (
                 <p className="text-xs">
-                    {one(props.insideCm2)} cm² lie inside the figure, where no eye reaches: a hollow print, or pieces
-                    within each other. They are left out of areas; the brush can still take them in.
+                    {areaWords(one(props.insideCm2))} lie inside the figure, where no eye reaches: a hollow print, or
+                    pieces within each other. They are left out of areas; the brush can still take them in.
                 </p>
             )}
         </div>
@@ -163,18 +164,17 @@ function Whole({
             <label className="flex items-center gap-1">
                 by
                 <input
-                    type="number"
-                    min={0.2}
-                    max={20}
-                    step={0.2}
+                    key={lengthUnit()}
+                    inputMode="decimal"
                     className="w-16 border border-strong bg-raised px-1 py-1"
-                    aria-label="Move the border by, mm"
-                    value={mm}
+                    aria-label={`Move the border by, ${lengthUnit()}`}
+                    defaultValue={fromMm(mm)}
                     onChange={(event) => {
-                        setMm(Math.max(0.2, Math.min(20, Number(event.target.value))));
+                        const typed = Number(toMm(event.target.value));
+                        if (typed > 0) setMm(Math.max(0.2, Math.min(20, typed)));
                     }}
                 />
-                mm
+                {lengthUnit()}
             </label>
             <Button size="small" onClick={onMirror}>
                 Other side too

@@ -9,6 +9,7 @@ import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
 import { Removable } from '@/shared/ui/removable';
 import { Tick } from '@/shared/ui/tick';
+import { areaUnit, fromCm2, toCm2 } from '@/shared/lib/units';
 import type {
     BuildProps,
     BuiltAreaProps,
@@ -93,16 +94,17 @@ function AreaRow({ figure, area, attempt }: { figure: FigureProps; area: BuiltAr
                 />
             </td>
             <td>
-                <span className="mr-1 text-xs text-quiet sm:hidden">cm²</span>
+                <span className="mr-1 text-xs text-quiet sm:hidden">{areaUnit()}</span>
                 <input
                     inputMode="decimal"
-                    aria-label={`Square centimetres of ${area.name}`}
-                    placeholder={`about ${area.estimatedCm2}`}
+                    aria-label={`Surface of ${area.name}, ${areaUnit()}`}
+                    placeholder={`about ${fromCm2(area.estimatedCm2)}`}
                     className="w-20 border border-strong bg-raised px-2 py-1"
-                    defaultValue={area.squareCm ?? ''}
+                    defaultValue={fromCm2(area.squareCm ?? '')}
                     onBlur={(event) => {
-                        const text = event.target.value.replace(',', '.');
-                        if (text !== String(area.squareCm ?? '')) void save({ squareCm: text === '' ? null : text });
+                        const text = toCm2(event.target.value);
+                        if (event.target.value !== fromCm2(area.squareCm ?? ''))
+                            void save({ squareCm: text === '' ? null : text });
                     }}
                 />
             </td>
@@ -424,7 +426,7 @@ function PartsAndAreas({
                     <tr>
                         <th className="font-normal">part, area</th>
                         <th className="font-normal">depth, 0 innermost</th>
-                        <th className="font-normal">cm²</th>
+                        <th className="font-normal">{areaUnit()}</th>
                         <th className="font-normal" />
                         <th className="font-normal" />
                     </tr>

@@ -30,6 +30,7 @@ import type {
 import { Build } from './build';
 import { Contradiction } from './contradiction';
 import { Approaches } from './approaches';
+import { lengthWords } from '@/shared/lib/units';
 
 type Props = {
     figure: FigureProps;
@@ -364,7 +365,7 @@ function Summary({ work }: { work: Work }) {
                     )}
                     {isPlanned
                         ? 'Planned order: all hard rules met, with the least masking and the fewest preferences not met that were found.'
-                        : `Your own order: ${mm === 0 ? 'masks as much as' : `masks ${Math.abs(mm)} mm ${mm > 0 ? 'more' : 'less'} than`} the planned order, and takes ${Math.round(Math.abs(order.cost - planned.cost))} min ${order.cost >= planned.cost ? 'more' : 'less'} for masking and preferences (estimates).`}
+                        : `Your own order: ${mm === 0 ? 'masks as much as' : `masks ${lengthWords(Math.abs(mm))} ${mm > 0 ? 'more' : 'less'} than`} the planned order, and takes ${Math.round(Math.abs(order.cost - planned.cost))} min ${order.cost >= planned.cost ? 'more' : 'less'} for masking and preferences (estimates).`}
                 </span>
             </p>
         </div>
@@ -374,7 +375,7 @@ function Summary({ work }: { work: Work }) {
 function maskWords(order: OrderProps): string {
     if (order.masks.length === 0) return 'No mask is needed.';
     const guessed = order.estimatedMm > 0 ? ` (${Math.round(order.estimatedMm)} of them estimated)` : '';
-    return `Masks: ${Math.round(order.maskMm)} mm${guessed}, about ${minutesWords(Math.round(order.maskMinutes))}`;
+    return `Masks: ${lengthWords(Math.round(order.maskMm))}${guessed}, about ${minutesWords(Math.round(order.maskMinutes))}`;
 }
 
 function FilterBar({ work }: { work: Work }) {

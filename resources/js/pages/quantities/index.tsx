@@ -7,6 +7,7 @@ import { Button } from '@/shared/ui/button';
 import { Notice } from '@/shared/ui/notice';
 import { Stepper } from '@/shared/ui/stepper';
 import { Tick } from '@/shared/ui/tick';
+import { volumeNumber, volumeUnit } from '@/shared/lib/units';
 import type { BatchProps, FigureProps, PotNeedProps } from '@/types/generated';
 
 type Props = {
@@ -96,10 +97,10 @@ function Table({ pots }: { pots: readonly PotNeedProps[] }) {
             <thead className="text-xs text-quiet">
                 <tr>
                     <th className="font-normal">pot</th>
-                    <th className="text-right font-normal">needed, mL</th>
+                    <th className="text-right font-normal">needed, {volumeUnit()}</th>
                     <th className="text-right font-normal">drops</th>
-                    <th className="text-right font-normal">in stock, mL</th>
-                    <th className="text-right font-normal">short by, mL</th>
+                    <th className="text-right font-normal">in stock, {volumeUnit()}</th>
+                    <th className="text-right font-normal">short by, {volumeUnit()}</th>
                     <th className="text-right font-normal">to buy</th>
                     <th className="text-right font-normal">costs</th>
                 </tr>
@@ -114,10 +115,12 @@ function Table({ pots }: { pots: readonly PotNeedProps[] }) {
                                 {!pot.onShelf && ' (no longer on the shelf)'}
                             </span>
                         </th>
-                        <td className="text-right">{pot.needMl.toFixed(2)}</td>
+                        <td className="text-right">{volumeNumber(pot.needMl.toFixed(2))}</td>
                         <td className="text-right">{pot.needDrops ?? 'sprayed'}</td>
-                        <td className="text-right">{pot.hasMl.toFixed(1)}</td>
-                        <td className="text-right">{pot.missingMl > 0 ? pot.missingMl.toFixed(2) : ''}</td>
+                        <td className="text-right">{volumeNumber(pot.hasMl.toFixed(1))}</td>
+                        <td className="text-right">
+                            {pot.missingMl > 0 ? volumeNumber(pot.missingMl.toFixed(2)) : ''}
+                        </td>
                         <td className="text-right">{pot.toBuy > 0 ? pot.toBuy : ''}</td>
                         <td className="text-right">{pot.cost?.toFixed(2) ?? ''}</td>
                     </tr>
