@@ -6,12 +6,12 @@ namespace App\Jobs;
 
 use App\Actions\Light\ImportMesh;
 use App\Adapters\Light\BareMesh;
+use App\Adapters\Light\UploadPieces;
 use App\Models\Light\MeshUpload;
 use App\Models\Light\UploadState;
 use Hyalin\InvalidInput;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
-use Illuminate\Support\Facades\Storage;
 use Throwable;
 
 /**
@@ -35,7 +35,18 @@ final class ReadMesh implements ShouldQueue
         if ($upload->state !== UploadState::Reading) {
             return;
         }
-        $sha256 = (string) hash_file('sha256', $upload->file());
+        $file = (new UploadPieces($upload))->gathered();
+        try {
+            $this->read($import, $file);
+        } finally {
+            unlink($file);
+        }
+    }
+
+    private function read(ImportMesh $import, string $file): void
+    {
+        $upload = $this->upload;
+        $sha256 = (string) hash_file('sha256', $file);
         $same = $this->isMeantTwice ? null : $upload->figure->meshes()->where('sha256', $sha256)->first();
         if ($same !== null) {
             $upload->update(['state' => UploadState::Known, 'mesh_id' => $same->id]);
@@ -43,14 +54,14 @@ final class ReadMesh implements ShouldQueue
             return;
         }
         try {
-            $meshes = $import($upload->figure, $upload->file(), $upload->name, null, $sha256);
+            $meshes = $import($upload->figure, $file, $upload->name, null, $sha256);
             // Its picture comes with it: nobody looks at an empty room.
             array_map(BareMesh::of(...), $meshes);
             $upload->update(['state' => UploadState::Done, 'mesh_id' => $meshes[0]->id]);
         } catch (InvalidInput $e) {
             $upload->update(['state' => UploadState::Failed, 'problem' => ucfirst("{$upload->name}: {$e->getMessage()}. Nothing was added.")]);
         }
-        Storage::disk('local')->delete($upload->path);
+        (new UploadPieces($upload))->forget();
     }
 
     public function failed(?Throwable $e): void
@@ -59,6 +70,6 @@ final class ReadMesh implements ShouldQueue
             return;
         }
         $this->upload->update(['state' => UploadState::Failed, 'problem' => "{$this->upload->name} took too much memory or time to read. Nothing was added; make the mesh coarser."]);
-        Storage::disk('local')->delete($this->upload->path);
+        (new UploadPieces($this->upload))->forget();
     }
 }

@@ -4,18 +4,22 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\Brief\DeleteFigure;
 use App\Adapters\Light\MeshStore;
 use App\Adapters\Light\StoredStudy;
+use App\Adapters\Operations\Health;
 use App\Models\Brief\Figure;
 use App\Models\Light\FigureMesh;
 use App\Models\Light\MeshUpload;
 use App\Models\Light\UploadState;
 use Hyalin\Formats\Meshes\StlWriter;
 use Hyalin\Light\Pose;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia;
 use Symfony\Component\Process\Process;
+use Tests\Support\MemoryFiles;
 use Tests\Support\Shapes;
 
 /**
@@ -58,6 +62,33 @@ final class PrintFilesTest extends TestCase
         self::assertSame(1, $figure->meshes()->count());
         $this->postJson("/figures/{$figure->id}/mesh-uploads/{$twice['id']}/again")->assertOk()->assertJsonPath('state', 'done');
         self::assertSame(2, $figure->meshes()->count());
+    }
+
+    public function test_files_may_be_kept_where_there_is_no_folder(): void
+    {
+        Storage::set('local', MemoryFiles::disk());
+        $figure = $this->figure();
+        $bytes = StlWriter::write(Shapes::ball(10.0, 12));
+        $upload = $this->begin($figure, 'ball.stl', $bytes);
+        // Begun by an earlier version, which wrote into one file, and perhaps more than it said.
+        Storage::disk('local')->put(MeshUpload::query()->findOrFail($upload['id'])->path, substr($bytes, 0, 4000));
+        MeshUpload::query()->update(['received' => 3000]);
+        $this->piece($figure, $upload['id'], 3000, substr($bytes, 3000, 2000))->assertOk();
+        $this->piece($figure, $upload['id'], 5000, substr($bytes, 5000))->assertOk()->assertJsonPath('state', 'done');
+        self::assertSame(hash('sha256', $bytes), $figure->meshes()->sole()->sha256);
+        $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
+        $url = $this->getJson("/figures/{$figure->id}/light/shown")->json('dataUrl');
+        self::assertIsString($url);
+        $this->get($url)->assertOk();
+        $picture = (string) file_get_contents(dirname(__DIR__, 2).'/docs/screenshots/shelf.png');
+        $this->post("/figures/{$figure->id}/pictures", ['picture' => UploadedFile::fake()->createWithContent('a.png', $picture)], ['Accept' => 'application/json'])->assertCreated();
+        // All of it leaves and comes in again, and is backed up.
+        $bench = $this->get('/bench.zip')->assertOk()->streamedContent();
+        $this->post('/bench', ['bench' => UploadedFile::fake()->createWithContent('bench.zip', $bench), 'both' => 1], ['Accept' => 'application/json'])->assertSuccessful();
+        self::assertContains('Files are kept elsewhere, and can be written.', array_column(Health::all(), 'words'));
+        self::assertSame(2, $this->painter->figures()->count());
+        $this->painter->figures()->get()->each(app(DeleteFigure::class));
+        self::assertSame(['health'], Storage::disk('local')->allFiles());
     }
 
     public function test_what_is_no_print_file_is_refused_with_its_first_piece(): void

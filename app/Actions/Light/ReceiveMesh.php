@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Actions\Light;
 
+use App\Adapters\Light\UploadPieces;
 use App\Models\Brief\Figure;
 use App\Models\Light\MeshUpload;
 use App\Models\Light\UploadState;
 use Hyalin\Formats\Meshes\MeshHead;
 use Hyalin\Formats\Meshes\UnreadableMesh;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 
@@ -32,7 +32,7 @@ final class ReceiveMesh
     public function begin(Figure $figure, string $name, int $bytes, string $fingerprint): MeshUpload
     {
         foreach (MeshUpload::query()->where('updated_at', '<', now()->subDays(self::KEPT_DAYS))->get() as $old) {
-            $old->forget();
+            $this->forget($old);
         }
         $known = $figure->meshUploads()->where(['fingerprint' => $fingerprint, 'bytes' => $bytes, 'state' => UploadState::Sending])->first();
         if ($known !== null) {
@@ -68,19 +68,19 @@ final class ReceiveMesh
             if ($at === 0) {
                 self::check($upload, substr($bytes, 0, self::HEAD));
             }
-            $disk = Storage::disk('local');
-            $disk->makeDirectory(dirname($upload->path));
-            $file = fopen($upload->file(), 'c+b');
-            if ($file === false || fseek($file, $at) !== 0 || fwrite($file, $bytes) !== strlen($bytes) || ! fflush($file)) {
-                throw new \RuntimeException("cannot write {$upload->path}");
-            }
-            fclose($file);
+            (new UploadPieces($upload))->put($at, $bytes);
             $upload->received = $at + strlen($bytes);
             $upload->state = $upload->received === $upload->bytes ? UploadState::Reading : UploadState::Sending;
             $upload->save();
 
             return $upload->state === UploadState::Reading;
         });
+    }
+
+    public function forget(MeshUpload $upload): void
+    {
+        (new UploadPieces($upload))->forget();
+        $upload->delete();
     }
 
     private static function check(MeshUpload $upload, string $head): void

@@ -14,6 +14,7 @@ use DateTimeZone;
 use Generator;
 use Hyalin\Formats\Meshes\StlWriter;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Filesystem\LocalFilesystemAdapter;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
@@ -203,10 +204,12 @@ final class BenchWriter
     private static function picture(ZipArchive $zip, mixed $path, string $name): string
     {
         $path = is_string($path) ? $path : '';
-        if (! Storage::disk('local')->exists($path)) {
+        $disk = Storage::disk('local');
+        if (! $disk->exists($path)) {
             throw UnableToReadFile::fromLocation($path);
         }
-        $zip->addFile(Storage::disk('local')->path($path), $name);
+        // Read while the archive is written, where the disk is a folder; elsewhere there is no name to read it by.
+        $disk instanceof LocalFilesystemAdapter ? $zip->addFile($disk->path($path), $name) : $zip->addFromString($name, (string) $disk->get($path));
         // A PNG is compressed already.
         $zip->setCompressionName($name, ZipArchive::CM_STORE);
 

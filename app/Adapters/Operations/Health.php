@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Adapters\Operations;
 
+use Illuminate\Filesystem\LocalFilesystemAdapter;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
@@ -77,7 +78,13 @@ final readonly class Health
     /** @return array{bool, string} */
     private static function disk(): array
     {
-        $path = Storage::disk('local')->path('');
+        $disk = Storage::disk('local');
+        if (! $disk instanceof LocalFilesystemAdapter) {
+            $disk->put('health', (string) time());
+
+            return [$disk->exists('health'), 'Files are kept elsewhere, and can be written.'];
+        }
+        $path = $disk->path('');
         $free = (float) disk_free_space(is_dir($path) ? $path : storage_path());
 
         return [$free >= self::ROOM, sprintf('%.1f GB free.', $free / 1_073_741_824)];

@@ -8,7 +8,6 @@ use App\Models\Brief\Figure;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\Storage;
 
 /**
  * A print file on its way to a figure, piece by piece.
@@ -56,20 +55,9 @@ final class MeshUpload extends Model
         return $this->belongsTo(FigureMesh::class, 'mesh_id');
     }
 
-    public function file(): string
-    {
-        return Storage::disk('local')->path($this->path);
-    }
-
     /** What reads it is gone, or nobody began: longer than that no reading takes. */
     public function isOverdue(): bool
     {
         return $this->state === UploadState::Reading && $this->updated_at < now()->subMinutes(self::READING_MINUTES);
-    }
-
-    public function forget(): void
-    {
-        Storage::disk('local')->delete($this->path);
-        $this->delete();
     }
 }

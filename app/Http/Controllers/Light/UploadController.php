@@ -42,7 +42,7 @@ final class UploadController
             }
         } catch (ValidationException $e) {
             if (isset($e->errors()['mesh'])) {
-                $meshUpload->forget();
+                $receive->forget($meshUpload);
             }
             throw $e;
         }
@@ -71,10 +71,10 @@ final class UploadController
     }
 
     /** Cancelled; what is being read is read to its end, and may be removed then. */
-    public function destroy(Figure $figure, MeshUpload $meshUpload): JsonResponse
+    public function destroy(Figure $figure, MeshUpload $meshUpload, ReceiveMesh $receive): JsonResponse
     {
         if ($meshUpload->state !== UploadState::Reading) {
-            $meshUpload->forget();
+            $receive->forget($meshUpload);
         }
 
         return new JsonResponse(['message' => 'Cancelled. Nothing was added.']);
