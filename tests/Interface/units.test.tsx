@@ -64,11 +64,11 @@ describe('units', () => {
             );
         }
         render(<Form />);
-        const field = screen.getByLabelText<HTMLInputElement>('Height in in');
+        const field = screen.getByLabelText<HTMLInputElement>('Height in inches');
         expect(field.value).toBe('2.95');
         fireEvent.change(field, { target: { value: '3.' } });
         fireEvent.change(field, { target: { value: '3.5' } });
-        expect([field.value, kept]).toEqual(['3.5', '88.9']);
+        expect([field.value, kept]).toEqual(['3.5', '89']);
         fireEvent.click(screen.getByText('Other'));
         expect(field.value).toBe('10');
         fireEvent.change(screen.getByLabelText('Size, in²'), { target: { value: '2' } });

@@ -19,6 +19,11 @@ export function lengthUnit(): string {
     return isInches() ? 'in' : 'mm';
 }
 
+/** As it is said in a label. */
+export function lengthName(): string {
+    return isInches() ? 'inches' : 'mm';
+}
+
 export function volumeUnit(): string {
     return isDrops() ? 'drops' : 'mL';
 }
@@ -45,6 +50,11 @@ function keptOf(typed: string, inch: number): string {
 
 export const fromMm = (mm: number | string) => typedFrom(mm, INCH);
 export const toMm = (typed: string) => keptOf(typed, INCH);
+/** What is kept in whole mm; in mm it stays as it was typed, for the server to say what is wrong with it. */
+export const toWholeMm = (typed: string) => {
+    const mm = toMm(typed);
+    return isInches() && mm !== '' && Number.isFinite(Number(mm)) ? String(Math.round(Number(mm))) : mm;
+};
 export const fromCm2 = (cm2: number | string) => typedFrom(cm2, INCH ** 2 / 100);
 export const toCm2 = (typed: string) => keptOf(typed, INCH ** 2 / 100);
 

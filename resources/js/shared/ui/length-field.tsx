@@ -1,5 +1,5 @@
 import { useState, type ChangeEvent, type ComponentProps } from 'react';
-import { areaUnit, fromCm2, fromMm, lengthUnit, toCm2, toMm } from '@/shared/lib/units';
+import { areaUnit, fromCm2, fromMm, lengthName, lengthUnit, toCm2, toMm, toWholeMm } from '@/shared/lib/units';
 import { Field } from '@/shared/ui/field';
 
 type Props = Omit<ComponentProps<typeof Field>, 'value' | 'onChange' | 'min' | 'max' | 'type'> & {
@@ -8,6 +8,7 @@ type Props = Omit<ComponentProps<typeof Field>, 'value' | 'onChange' | 'min' | '
     onMm: (mm: string) => void;
     /** How its label goes on: "Height in" mm or in. */
     label: string;
+    /** Both of whole mm, as heights of figures are. */
     leastMm?: number;
     mostMm?: number;
 };
@@ -25,13 +26,13 @@ export function AreaField({
 
 /** A length that is typed in the painter's unit and kept in mm. */
 export function LengthField({ mm, onMm, label, leastMm, mostMm, ...rest }: Props) {
-    const typing = useTyped(mm, fromMm, toMm, onMm);
-    const isNumber = leastMm !== undefined || mostMm !== undefined;
+    const isWhole = leastMm !== undefined || mostMm !== undefined;
+    const typing = useTyped(mm, fromMm, isWhole ? toWholeMm : toMm, onMm);
     return (
         <Field
             {...rest}
-            label={`${label} ${lengthUnit()}`.trim()}
-            {...(isNumber
+            label={`${label} ${lengthName()}`.trim()}
+            {...(isWhole
                 ? {
                       type: 'number',
                       step: lengthUnit() === 'mm' ? 1 : 'any',
