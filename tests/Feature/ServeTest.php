@@ -8,11 +8,14 @@ use PHPUnit\Framework\TestCase as PlainTestCase;
 use Symfony\Component\Process\Process;
 
 /**
- * bin/serve as an installation runs it: nginx, PHP-FPM, workers and schedule of Debian's packages, killed and restarted.
+ * bin/serve as the systemd unit of docs/examples runs it: nginx, PHP-FPM, workers and schedule of Debian's packages, killed and
+ * restarted. systemd is no first process here; it judges the unit (Debian package systemd).
  */
 final class ServeTest extends PlainTestCase
 {
     private const PATIENCE = 90.0;
+
+    private const UNIT = __DIR__.'/../../docs/examples/hyalin.service';
 
     private string $folder;
 
@@ -30,9 +33,10 @@ final class ServeTest extends PlainTestCase
         $port = (string) preg_replace('/.*:/', '', (string) stream_socket_get_name($free, false));
         fclose($free);
         $this->url = "http://127.0.0.1:{$port}";
-        $this->server = new Process(['bin/serve'], dirname(__DIR__, 2), [
-            'PORT' => $port, 'WEB_WORKERS' => '3', 'DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => "{$this->folder}/database.sqlite", 'HYALIN_FILES' => "{$this->folder}/files",
-            'HYALIN_RUN' => "{$this->folder}/run", 'HYALIN_LOGS' => "{$this->folder}/logs", 'HYALIN_BACKUPS' => "{$this->folder}/backups", 'HYALIN_SIGN_UP' => 'open', 'HYALIN_DEMO' => 'false', 'CACHE_STORE' => 'file', 'QUEUE_CONNECTION' => 'database', 'SESSION_DRIVER' => 'file', 'LOG_CHANNEL' => 'null', 'APP_ENV' => 'production', 'APP_DEBUG' => 'false',
+        self::assertSame('/opt/hyalin', self::unit('WorkingDirectory')[0]);
+        $this->server = new Process([str_replace('/opt/hyalin', dirname(__DIR__, 2), self::unit('ExecStart')[0])], dirname(__DIR__, 2), [
+            ...self::environment(), 'PORT' => $port, 'WEB_WORKERS' => '3', 'DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => "{$this->folder}/database.sqlite", 'HYALIN_FILES' => "{$this->folder}/files",
+            'HYALIN_RUN' => "{$this->folder}/run", 'HYALIN_LOGS' => "{$this->folder}/logs", 'HYALIN_BACKUPS' => "{$this->folder}/backups", 'CACHE_STORE' => 'file', 'QUEUE_CONNECTION' => 'database', 'SESSION_DRIVER' => 'file', 'LOG_CHANNEL' => 'null', 'APP_ENV' => 'production', 'APP_DEBUG' => 'false',
         ], null, null);
         $this->server->start();
         $this->until(fn (): bool => str_contains($this->server->getOutput(), 'Hyalin serves on'), fn (): string => 'it did not start: '.$this->server->getOutput().$this->server->getErrorOutput());
@@ -73,7 +77,7 @@ final class ServeTest extends PlainTestCase
 
         // Restarted: it answers all the while, and every worker is a new one.
         $before = [...$this->workers(), ...$this->found('php-fpm: pool www')];
-        $this->server->signal(SIGHUP);
+        (new Process(explode(' ', str_replace('$MAINPID', (string) $this->server->getPid(), self::unit('ExecReload')[0]))))->mustRun();
         $refused = 0;
         $this->until(function () use ($before, &$refused): bool {
             $refused += $this->ask('/sign-in')[0] === 200 ? 0 : 1;
@@ -86,6 +90,38 @@ final class ServeTest extends PlainTestCase
         $this->server->stop(20, SIGTERM);
         self::assertSame([], array_filter($left, static fn (string $pid): bool => is_dir("/proc/{$pid}")));
         self::assertSame(0, $this->ask('/sign-in')[0]);
+    }
+
+    public function test_systemd_accepts_the_unit(): void
+    {
+        $file = "{$this->folder}/hyalin.service";
+        file_put_contents($file, str_replace('/opt/hyalin', dirname(__DIR__, 2), (string) file_get_contents(self::UNIT)));
+        $judge = new Process(['systemd-analyze', 'verify', $file]);
+        $judge->run();
+        self::assertSame([0, ''], [$judge->getExitCode(), $judge->getOutput().$judge->getErrorOutput()]);
+        // It can say no.
+        file_put_contents($file, "[Service]\nExecStart=/nowhere/at/all\n");
+        self::assertNotSame(0, $judge->run());
+    }
+
+    /** @return non-empty-list<string> what the unit says of something */
+    private static function unit(string $key): array
+    {
+        preg_match_all("/^{$key}=(.+)$/m", (string) file_get_contents(self::UNIT), $found);
+
+        return $found[1] === [] ? self::fail("the unit says nothing of {$key}") : $found[1];
+    }
+
+    /** @return array<string, string> */
+    private static function environment(): array
+    {
+        $of = [];
+        foreach (explode(' ', implode(' ', self::unit('Environment'))) as $one) {
+            [$name, $value] = [...explode('=', $one, 2), ''];
+            $of[$name] = $value;
+        }
+
+        return $of;
     }
 
     /** @return list<string> queue workers of this server: others may run beside it */
