@@ -92,13 +92,14 @@ function Batch({ batch, figure }: { batch: BatchProps; figure: FigureProps }) {
 }
 
 function Table({ pots }: { pots: readonly PotNeedProps[] }) {
+    const isDrops = volumeUnit() === 'drops';
     return (
         <table className="w-full text-left text-sm">
             <thead className="text-xs text-quiet">
                 <tr>
                     <th className="font-normal">pot</th>
                     <th className="text-right font-normal">needed, {volumeUnit()}</th>
-                    <th className="text-right font-normal">drops</th>
+                    {!isDrops && <th className="text-right font-normal">drops</th>}
                     <th className="text-right font-normal">in stock, {volumeUnit()}</th>
                     <th className="text-right font-normal">short by, {volumeUnit()}</th>
                     <th className="text-right font-normal">to buy</th>
@@ -115,8 +116,10 @@ function Table({ pots }: { pots: readonly PotNeedProps[] }) {
                                 {!pot.onShelf && ' (no longer on the shelf)'}
                             </span>
                         </th>
-                        <td className="text-right">{volumeNumber(pot.needMl.toFixed(2))}</td>
-                        <td className="text-right">{pot.needDrops ?? 'sprayed'}</td>
+                        <td className="text-right">
+                            {(isDrops ? pot.needDrops : null) ?? volumeNumber(pot.needMl.toFixed(2))}
+                        </td>
+                        {!isDrops && <td className="text-right">{pot.needDrops ?? 'sprayed'}</td>}
                         <td className="text-right">{volumeNumber(pot.hasMl.toFixed(1))}</td>
                         <td className="text-right">
                             {pot.missingMl > 0 ? volumeNumber(pot.missingMl.toFixed(2)) : ''}

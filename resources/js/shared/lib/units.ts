@@ -69,7 +69,9 @@ export function areaWords(cm2: number | string): string {
 
 /** The number of a volume alone. */
 export function volumeNumber(millilitres: number | string): string {
-    return isDrops() ? short(Number(millilitres) / DROP) : String(millilitres);
+    const drops = Number(millilitres) / DROP;
+    // Nobody counts tenths of many drops.
+    return isDrops() ? String(Number(drops.toFixed(drops < 1 ? 2 : drops < 10 ? 1 : 0))) : String(millilitres);
 }
 
 export function volumeWords(millilitres: number | string): string {
