@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 /*
  * Many painters at once, on bin/serve with a database of its own, while workers are killed: php tests/Siege/load.php [painters]
- * [seconds] [kills]. Every painter pours drops into a cup from two devices, each with a key, and sends again what was not
- * acknowledged. At the end the cups and pots must hold what was acknowledged, neither more nor less.
+ * [seconds] [kills] [devices]. Every painter pours drops into a cup from two devices, or as many, each with a key, and sends
+ * again what was not acknowledged. At the end the cups and pots must hold what was acknowledged, neither more nor less.
  */
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
 use Symfony\Component\Process\Process;
 
-[$painters, $seconds, $kills] = [(int) ($argv[1] ?? 50), (int) ($argv[2] ?? 60), (int) ($argv[3] ?? 0)];
+[$painters, $seconds, $kills, $each] = [(int) ($argv[1] ?? 50), (int) ($argv[2] ?? 60), (int) ($argv[3] ?? 0), max(1, (int) ($argv[4] ?? 2))];
 $root = dirname(__DIR__, 2);
 $folder = sys_get_temp_dir().'/hyalin-load-'.uniqid();
 mkdir($folder);
@@ -58,7 +58,7 @@ $one = static function (CurlHandle $curl, string $method, string $path, ?array $
 };
 for ($p = 0; $p < $painters; $p++) {
     $own = [0, 0];
-    foreach ([0, 1] as $d) {
+    foreach (range(0, $each - 1) as $d) {
         $curl = curl_init();
         curl_setopt($curl, CURLOPT_COOKIEFILE, '');
         $one($curl, 'GET', '/sign-up');
@@ -77,7 +77,7 @@ for ($p = 0; $p < $painters; $p++) {
         $devices[] = ['curl' => $curl, 'painter' => $p, 'pot' => $own[0], 'cup' => $own[1], 'key' => $key(), 'at' => 0.0, 'next' => 0.0];
     }
 }
-printf("%d painters on two devices each are in.\n", $painters);
+printf("%d painters are in, devices of each: %d.\n", $painters, $each);
 $end = microtime(true) + $seconds;
 $nextKill = microtime(true) + 1;
 $killed = 0;
