@@ -4,15 +4,16 @@ declare(strict_types=1);
 
 /*
  * Many painters at once, on bin/serve with a database of its own, while workers are killed: php tests/Siege/load.php [painters]
- * [seconds] [kills] [devices]. Every painter pours drops into a cup from two devices, or as many, each with a key, and sends
- * again what was not acknowledged. At the end the cups and pots must hold what was acknowledged, neither more nor less.
+ * [seconds] [kills] [devices] [busy]. Every painter pours drops into a cup from two devices, or as many, each with a key, and sends
+ * again what was not acknowledged; as many more as are to be busy send print files, ask for lighting and put lists on the shelf
+ * (jobs.php). At the end the cups and pots must hold what was acknowledged, neither more nor less, and no job may be stuck.
  */
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
 use Symfony\Component\Process\Process;
 
-[$painters, $seconds, $kills, $each] = [(int) ($argv[1] ?? 50), (int) ($argv[2] ?? 60), (int) ($argv[3] ?? 0), max(1, (int) ($argv[4] ?? 2))];
+[$painters, $seconds, $kills, $each, $busy] = [(int) ($argv[1] ?? 50), (int) ($argv[2] ?? 60), (int) ($argv[3] ?? 0), max(1, (int) ($argv[4] ?? 2)), (int) ($argv[5] ?? 0)];
 $root = dirname(__DIR__, 2);
 $folder = sys_get_temp_dir().'/hyalin-load-'.uniqid();
 mkdir($folder);
@@ -20,7 +21,7 @@ touch("{$folder}/database.sqlite");
 $port = random_int(20_000, 40_000);
 $env = [
     'PORT' => (string) $port, 'WEB_WORKERS' => (string) max(4, intdiv($painters, 6)), 'DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => "{$folder}/database.sqlite", 'HYALIN_FILES' => "{$folder}/files", 'HYALIN_RUN' => "{$folder}/run",
-    'HYALIN_LOGS' => "{$folder}/logs", 'HYALIN_BACKUPS' => "{$folder}/backups", 'HYALIN_SIGN_INS_A_MINUTE' => '100000', 'HYALIN_SIGN_UP' => 'open', 'HYALIN_DEMO' => 'false', 'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'QUEUE_CONNECTION' => 'database', 'APP_ENV' => 'production',
+    'HYALIN_LOGS' => "{$folder}/logs", 'HYALIN_BACKUPS' => "{$folder}/backups", 'HYALIN_SIGN_INS_A_MINUTE' => '100000', 'HYALIN_SIGN_UP' => 'open', 'HYALIN_DEMO' => 'false', 'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'QUEUE_CONNECTION' => 'database', 'HYALIN_RETRY_AFTER' => '60', 'APP_ENV' => 'production',
 ];
 $server = new Process(['bin/serve'], $root, $env, null, null);
 $server->start();
@@ -78,6 +79,11 @@ for ($p = 0; $p < $painters; $p++) {
     }
 }
 printf("%d painters are in, devices of each: %d.\n", $painters, $each);
+$jobs = [];
+for ($n = 0; $n < $busy; $n++) {
+    $jobs[] = new Process([PHP_BINARY, __DIR__.'/jobs.php', $base, "busy{$n}", (string) $seconds], $root, null, null, null);
+    $jobs[$n]->start();
+}
 $end = microtime(true) + $seconds;
 $nextKill = microtime(true) + 1;
 $killed = 0;
@@ -126,10 +132,19 @@ while (true) {
         }
     }
 }
+$how = [];
+foreach ($jobs as $job) {
+    $job->wait();
+    foreach ((array) json_decode(trim($job->getOutput()), true) as $what => $count) {
+        $how[$what] = ($how[$what] ?? 0) + (is_int($count) ? $count : 0);
+    }
+    fwrite(STDERR, $job->getErrorOutput());
+}
+ksort($how);
 $server->stop(20, SIGTERM);
 $database = new PDO("sqlite:{$folder}/database.sqlite");
 $lost = $twice = $drift = 0;
-$rows = $database->query('select painters.id, (select count(*) from cup_entries join cups on cups.id = cup_id where cups.painter_id = painters.id), (select (100 - level_percent) * 0.17 + used_ml from paints where painter_id = painters.id) from painters order by id');
+$rows = $database->query('select painters.id, (select count(*) from cup_entries join cups on cups.id = cup_id where cups.painter_id = painters.id), (select (100 - level_percent) * 0.17 + used_ml from paints where painter_id = painters.id) from painters where name like \'Painter %\' order by id');
 foreach ($rows === false ? [] : $rows->fetchAll(PDO::FETCH_NUM) as $row) {
     [$id, $entries, $ml] = array_map(static fn (mixed $v): float => is_numeric($v) ? (float) $v : NAN, is_array($row) ? array_values($row) : []);
     $p = (int) $id - 1;
@@ -143,5 +158,9 @@ $at = static fn (float $q): float => 1000 * ($took[(int) ($q * (count($took) - 1
 ksort($done);
 printf("%d edits in %d s on %d cores, %d kills. median %.0f ms, 95 %% %.0f ms, most %.0f ms.\n", count($took), $seconds, (int) shell_exec('nproc'), $killed, $at(0.5), $at(0.95), $at(1.0));
 printf("answers: %s; acknowledged and lost %d, done twice %d, pots that do not add up %d.\n", json_encode($done), $lost, $twice, $drift);
+if ($how !== []) {
+    printf("files, lighting and lists of %d painters, none may be stuck or untold: %s.\n", $busy, json_encode($how));
+}
+$stuck = array_sum(array_filter($how, static fn (string $what): bool => preg_match('/ (stuck|untold|refused)$/', $what) === 1, ARRAY_FILTER_USE_KEY));
 shell_exec('rm -rf '.escapeshellarg($folder));
-exit($lost + $twice + $drift > 0 ? 1 : 0);
+exit($lost + $twice + $drift + $stuck > 0 ? 1 : 0);
