@@ -57,6 +57,28 @@ final class JobsTest extends TestCase
         self::assertSame(['done', null], [$light()->state, $light()->problem]);
     }
 
+    /** Found by 200 kills: in a moment the job was given up and nobody said so. */
+    public function test_lighting_whose_job_is_gone_is_told(): void
+    {
+        $figure = $this->figure();
+        config(['queue.default' => 'sync']);
+        $this->printFile($figure, StlWriter::write(Shapes::box(10.0, 10.0, 10.0, 3)));
+        config(['queue.default' => 'database']);
+        $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
+        $state = fn (): mixed => $this->getJson("/figures/{$figure->id}/light/progress")->json('state');
+        $this->travel(5)->minutes();
+        self::assertSame('waiting', $state());
+        $job = DB::table('jobs')->first();
+        self::assertNotNull($job);
+        DB::table('jobs')->delete();
+        $this->getJson("/figures/{$figure->id}/light/shown")->assertJsonPath('state', 'failed')->assertJsonPath('problem', 'The server ended while it calculated the lighting. Try again.');
+        $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
+        DB::table('jobs')->delete();
+        self::assertSame('waiting', $state(), 'what was heard of just now is waited for');
+        $this->travel(1)->minutes();
+        self::assertSame('failed', $state());
+    }
+
     public function test_an_import_that_was_done_when_its_worker_died_is_not_called_failed(): void
     {
         $import = new ShelfImport(['file_name' => 'shelf.csv', 'text' => "maker,name,kind,sheen,colour\nOsmerby,Fen,acrylic,matt,#43351b\n"]);

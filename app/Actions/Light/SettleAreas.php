@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Light;
 
+use App\Adapters\Light\LostLight;
 use App\Adapters\Light\StoredStudy;
 use App\Models\Brief\Figure;
 use App\Models\Light\LightRecord;
@@ -39,6 +40,7 @@ final readonly class SettleAreas
     {
         $light = $figure->lightStudy()->first();
         if ($light !== null) {
+            LostLight::tell($light);
             $this->due($light);
         }
 

@@ -36,6 +36,7 @@ use LogicException;
  * @property string|null $still picture of the figure from there
  * @property string $state none, waiting, running, done, stopped, failed
  * @property float $progress
+ * @property \Illuminate\Support\Carbon $updated_at
  * @property bool $stop_asked
  * @property string|null $problem
  * @property string|null $of what it was computed from
