@@ -28,7 +28,7 @@ final readonly class LightStudy
 
     private const FINE_FROM = 50_000;
 
-    /** A square of the longest edge is split into so many pieces at least. */
+    /** Triangles that a square of the longest edge is split into (own estimate; slivers of a fan give more). */
     private const PIECES = 5;
 
     /** Open edges of a body with cracks, of its vertices; a cloak that is one sheet has many times as many. */

@@ -12,7 +12,7 @@ final readonly class TriangleCells
     /** Cubes along the longest side. */
     private const ALONG = 40;
 
-    /** Cubes to a row of all that may be asked for. */
+    /** More than cubes lie along any side: what a cube's number is counted up by from row to row. */
     private const ROW = 0x4000;
 
     private const PER_WORD = 8192;
@@ -104,7 +104,8 @@ final readonly class TriangleCells
     }
 
     /**
-     * @param  array{float, float, float}  $at
+     * @param  array{float, float, float}  $at  mm
+     * @param  float  $reach  mm
      * @return array<int, float> mm2 by triangle of the cubes within reach: how far its middle is, squared
      */
     private function squares(TriangleMesh $mesh, array $at, float $reach): array
@@ -121,8 +122,8 @@ final readonly class TriangleCells
                 for ($k = $from[2]; $k <= $to[2]; $k++) {
                     [$first, $count] = $this->of[self::key($i, $j, $k)] ?? [0, 0];
                     for ($n = $first; $n < $first + $count; $n++) {
-                        $t = self::word('V', $this->triangles, 4 * $n);
-                        $squares[(int) $t] = self::square($mesh, (int) $t, $at);
+                        $t = self::number($this->triangles, 4 * $n);
+                        $squares[$t] = self::square($mesh, $t, $at);
                     }
                 }
             }
@@ -131,13 +132,16 @@ final readonly class TriangleCells
         return $squares;
     }
 
-    /** @param  array{float, float, float}  $at */
+    /**
+     * @param  array{float, float, float}  $at  mm
+     * @return float mm2, how far its middle is, squared
+     */
     private static function square(TriangleMesh $mesh, int $t, array $at): float
     {
         $sum = [0.0, 0.0, 0.0];
         for ($corner = 0; $corner < 3; $corner++) {
             /** @var array{x: float, y: float, z: float} $place */
-            $place = \unpack('gx/gy/gz', $mesh->positions, 12 * (int) self::word('V', $mesh->indices, 12 * $t + 4 * $corner));
+            $place = \unpack('gx/gy/gz', $mesh->positions, 12 * self::number($mesh->indices, 12 * $t + 4 * $corner));
             $sum[0] += $place['x'];
             $sum[1] += $place['y'];
             $sum[2] += $place['z'];
@@ -146,12 +150,13 @@ final readonly class TriangleCells
         return ($sum[0] / 3 - $at[0]) ** 2 + ($sum[1] / 3 - $at[1]) ** 2 + ($sum[2] / 3 - $at[2]) ** 2;
     }
 
-    private static function word(string $format, string $bytes, int $at): int|float
+    /** @return int of 32 bits, at a byte of what was packed by us */
+    private static function number(string $bytes, int $at): int
     {
-        /** @var array{1: int|float} $word within the string, as it was made by us */
-        $word = \unpack($format, $bytes, $at);
+        /** @var array{1: int} $number */
+        $number = \unpack('V', $bytes, $at);
 
-        return $word[1];
+        return $number[1];
     }
 
     private static function key(int $i, int $j, int $k): int

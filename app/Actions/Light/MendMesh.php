@@ -119,6 +119,10 @@ final class MendMesh
         $parts = $mesh->figure->meshes()->where('apart_path', $path)->get();
         $chosen = array_fill(0, $full->triangles(), []);
         foreach ($parts as $part) {
+            // Found otherwise by another version: which triangle was which is not known then, and nothing is guessed.
+            if (! isset($groups[$part->apart_group ?? -1])) {
+                continue;
+            }
             $others = array_diff(array_keys($groups), [$part->apart_group]);
             $from = PrintFindings::mended($full, $measures, array_merge([], ...array_map(static fn (int $n): array => $groups[$n], $others)), false)[1];
             foreach (self::chosenOfPart($part) as $n => $own) {

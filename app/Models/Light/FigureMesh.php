@@ -57,7 +57,7 @@ final class FigureMesh extends Model
     /** @return list<string> paths of its files, as it is worked with and as it came; what others were pulled out of as well stays theirs */
     public function files(): array
     {
-        $isLast = ! self::query()->where('apart_path', $this->apart_path)->whereKeyNot($this->id)->exists();
+        $isLast = $this->apart_path !== null && ! self::query()->where('apart_path', $this->apart_path)->whereKeyNot($this->id)->exists();
 
         return array_values(array_filter([$this->path, $this->whole_path, $isLast ? $this->apart_path : null], is_string(...)));
     }
