@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use App\Adapters\LostJob;
 use App\Models\Finish\MixSearchRecord;
 use App\Models\Finish\ProposalSearchRecord;
 use App\Models\Light\LightRecord;
@@ -29,6 +30,7 @@ final class Turn
             if ($own instanceof $record) {
                 $others->whereKeyNot($own->getKey());
             }
+            $others->get()->each(LostJob::tell(...));
             if ($others->exists()) {
                 return self::LATER;
             }

@@ -5,14 +5,23 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Jobs\ImportShelfFile;
+use App\Jobs\ProposeFigure;
+use App\Jobs\ProveMix;
+use App\Jobs\ReadMesh;
+use App\Jobs\ReadSheetPhoto;
 use App\Jobs\Turn;
+use App\Models\Finish\MixSearchRecord;
 use App\Models\Finish\ProposalSearchRecord;
 use App\Models\Light\LightRecord;
 use App\Models\Painter;
 use App\Models\Shelf\ShelfImport;
+use App\Models\Shelf\SwatchSheet;
 use Hyalin\Formats\Meshes\StlWriter;
+use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
+use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Support\Shapes;
 
 /**
@@ -77,6 +86,54 @@ final class JobsTest extends TestCase
         self::assertSame('waiting', $state(), 'what was heard of just now is waited for');
         $this->travel(1)->minutes();
         self::assertSame('failed', $state());
+    }
+
+    /**
+     * @param  'database'|'redis'  $queue
+     */
+    #[DataProvider('queues')]
+    public function test_whatever_is_waited_for_is_told_when_its_job_is_gone(string $queue): void
+    {
+        config(['queue.default' => $queue]);
+        $figure = $this->figure();
+        $area = $this->area($figure);
+        $this->sample($area, 'mid', '#5c7434');
+        $pot = $this->pot('Reed Green', '#5c7434');
+        $this->postJson('/sheets', ['paper' => 'a4', 'fields' => [['paintId' => $pot->id]]])->assertCreated();
+        $photo = SwatchSheet::query()->sole()->photos()->create(['path' => null]);
+        $upload = $figure->meshUploads()->create(['name' => 'box.stl', 'bytes' => 84, 'received' => 84, 'fingerprint' => 'x', 'path' => 'meshes/box', 'state' => 'reading']);
+        $own = ['painter_id' => $this->painter->id];
+        $search = ProposalSearchRecord::forceCreate(['figure_id' => $figure->id, 'request' => [], ...$own]);
+        $proof = MixSearchRecord::forceCreate(['area_id' => $area->id, 'request' => [], ...$own]);
+        $import = ShelfImport::forceCreate(['file_name' => 'own.csv', 'text' => '', ...$own]);
+        $jobs = [new ReadSheetPhoto($photo), new ReadMesh($upload, false), new ProposeFigure($search), new ProveMix($proof), new ImportShelfFile($import)];
+        array_walk($jobs, static fn (ShouldQueue $job) => dispatch($job)->onQueue(Turn::LONG));
+        $asked = [
+            "/sheets/{$photo->sheet_id}/photos/{$photo->id}" => 'read the photo', "/figures/{$figure->id}/mesh-uploads/{$upload->id}" => 'box.stl was not read',
+            "/proposal-searches/{$search->id}" => null, "/mix-searches/{$proof->id}" => null, "/shelf/imports/{$import->id}" => 'Nothing was added to the shelf',
+        ];
+        $this->travel(10)->minutes();
+        // A worker that has taken a job is at it.
+        $taken = Queue::connection()->pop(Turn::LONG);
+        foreach (array_keys($asked) as $path) {
+            self::assertContains($this->getJson($path)->assertSuccessful()->json('state'), ['waiting', 'reading'], $path);
+        }
+        $taken?->delete();
+        while (($job = Queue::connection()->pop(Turn::LONG)) !== null) {
+            $job->delete();
+        }
+        foreach ($asked as $path => $said) {
+            $answer = $this->getJson($path)->assertJsonPath('state', 'failed');
+            if ($said !== null) {
+                self::assertStringContainsString($said, (string) json_encode($answer->json()));
+            }
+        }
+    }
+
+    /** @return list<array{string}> */
+    public static function queues(): array
+    {
+        return getenv('CACHE_STORE') === 'redis' ? [['database'], ['redis']] : [['database']];
     }
 
     public function test_an_import_that_was_done_when_its_worker_died_is_not_called_failed(): void

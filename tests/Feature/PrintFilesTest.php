@@ -126,6 +126,7 @@ final class PrintFilesTest extends TestCase
         $fresh = $this->begin($figure, 'other.stl', $bytes);
         self::assertSame([$fresh['id']], MeshUpload::query()->where('state', UploadState::Sending)->pluck('id')->all());
         // Nobody reads it to the end: it is said, and not waited for for ever.
+        config(['queue.default' => 'database']);
         MeshUpload::query()->whereKey($fresh['id'])->update(['state' => UploadState::Reading]);
         $this->getJson("/figures/{$figure->id}/mesh-uploads/{$fresh['id']}")->assertOk()->assertJsonPath('state', 'reading');
         $this->travel(13)->minutes();

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Light;
 
-use App\Adapters\Light\LostLight;
 use App\Adapters\Light\StoredStudy;
+use App\Adapters\LostJob;
 use App\Models\Brief\Figure;
 use App\Models\Light\LightRecord;
 
@@ -40,7 +40,7 @@ final readonly class SettleAreas
     {
         $light = $figure->lightStudy()->first();
         if ($light !== null) {
-            LostLight::tell($light);
+            LostJob::tell($light);
             $this->due($light);
         }
 

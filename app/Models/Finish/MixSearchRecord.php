@@ -16,11 +16,12 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $painter_id
  * @property int $area_id
  * @property array<string, mixed> $request
- * @property string $state waiting, running, done, stopped
+ * @property string $state waiting, running, done, stopped, failed
  * @property float $progress
  * @property bool $stop_asked
  * @property array<string, mixed>|null $result
  * @property Area $area
+ * @property \Illuminate\Support\Carbon $updated_at
  */
 final class MixSearchRecord extends Model
 {

@@ -21,6 +21,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property bool $stop_asked
  * @property array<string, mixed>|null $result
  * @property Figure $figure
+ * @property \Illuminate\Support\Carbon $updated_at
  */
 final class ProposalSearchRecord extends Model
 {

@@ -31,8 +31,6 @@ final class MeshUpload extends Model
     /** Bytes sent at once: small enough for any web server's usual limit. */
     public const PIECE = 900 * 1024;
 
-    private const READING_MINUTES = 12;
-
     protected $guarded = ['id', 'figure_id'];
 
     protected $attributes = ['received' => 0, 'state' => 'sending'];
@@ -53,11 +51,5 @@ final class MeshUpload extends Model
     public function mesh(): BelongsTo
     {
         return $this->belongsTo(FigureMesh::class, 'mesh_id');
-    }
-
-    /** What reads it is gone, or nobody began: longer than that no reading takes. */
-    public function isOverdue(): bool
-    {
-        return $this->state === UploadState::Reading && $this->updated_at < now()->subMinutes(self::READING_MINUTES);
     }
 }

@@ -22,6 +22,7 @@ use Illuminate\Support\Carbon;
  * @property array<mixed>|null $fits what it makes of the pots, by field, together with the photos before it
  * @property Carbon|null $kept_at
  * @property Carbon $created_at
+ * @property \Illuminate\Support\Carbon $updated_at
  * @property-read SwatchSheet $sheet
  */
 final class SheetPhoto extends Model

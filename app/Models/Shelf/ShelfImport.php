@@ -19,6 +19,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property float $progress
  * @property-read int|null $paints_count pots it brought
  * @property string|null $problem
+ * @property \Illuminate\Support\Carbon $updated_at
  */
 final class ShelfImport extends Model
 {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Finish;
 
 use App\Actions\Finish\SuggestForLayer;
+use App\Adapters\LostJob;
 use App\Http\Props\Finish\MixAnswerProps;
 use App\Http\Props\Finish\MixSearchProps;
 use App\Http\Props\Finish\SuggestionsProps;
@@ -79,6 +80,8 @@ final class MixController
 
     public function progress(MixSearchRecord $mixSearch): JsonResponse
     {
+        LostJob::tell($mixSearch);
+
         return new JsonResponse(MixSearchProps::of($mixSearch));
     }
 

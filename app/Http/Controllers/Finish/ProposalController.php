@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Finish;
 
 use App\Actions\Finish\ProposeFinishes;
+use App\Adapters\LostJob;
 use App\Http\Props\Brief\AreaProps;
 use App\Http\Props\Brief\FigureProps;
 use App\Http\Props\Finish\OneMorePotProps;
@@ -92,6 +93,8 @@ final class ProposalController
 
     public function progress(ProposalSearchRecord $proposalSearch): JsonResponse
     {
+        LostJob::tell($proposalSearch);
+
         return new JsonResponse(ProposalSearchProps::of($proposalSearch));
     }
 

@@ -13,8 +13,8 @@ use App\Actions\Light\SaveView;
 use App\Actions\Light\SettleAreas;
 use App\Actions\Light\UseMeasurements;
 use App\Adapters\Light\AssembledFigure;
-use App\Adapters\Light\LostLight;
 use App\Adapters\Light\StoredStudy;
+use App\Adapters\LostJob;
 use App\Http\Named;
 use App\Http\Props\Brief\FigureProps;
 use App\Http\Props\Light\GlowProps;
@@ -160,7 +160,7 @@ final class LightController
     public function progress(Figure $figure): JsonResponse
     {
         $light = LightRecord::ofFigure($figure);
-        LostLight::tell($light);
+        LostJob::tell($light);
 
         return new JsonResponse(['state' => $light->state, 'progress' => $light->progress, 'problem' => $light->problem]);
     }

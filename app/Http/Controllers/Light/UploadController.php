@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Light;
 
 use App\Actions\Light\ReceiveMesh;
+use App\Adapters\Light\UploadPieces;
+use App\Adapters\LostJob;
 use App\Http\Props\Light\UploadProps;
 use App\Jobs\ReadMesh;
 use App\Jobs\Turn;
@@ -52,8 +54,10 @@ final class UploadController
 
     public function show(Figure $figure, MeshUpload $meshUpload): JsonResponse
     {
-        if ($meshUpload->isOverdue()) {
-            $meshUpload->update(['state' => UploadState::Failed, 'problem' => "{$meshUpload->name} was not read: the server stopped meanwhile. Nothing was added; send it again."]);
+        $wasReading = $meshUpload->state === UploadState::Reading;
+        LostJob::tell($meshUpload);
+        if ($wasReading && $meshUpload->state === UploadState::Failed) {
+            (new UploadPieces($meshUpload))->forget();
         }
 
         return new JsonResponse(UploadProps::of($meshUpload));

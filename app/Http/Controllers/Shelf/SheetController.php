@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Shelf;
 
 use App\Actions\Shelf\KeepSheet;
 use App\Actions\Shelf\ReadSheet;
+use App\Adapters\LostJob;
 use App\Adapters\References\PictureIntake;
 use App\Adapters\References\UnreadablePicture;
 use App\Adapters\StoredFile;
@@ -144,6 +145,8 @@ final class SheetController
 
     public function progress(SwatchSheet $sheet, SheetPhoto $photo): JsonResponse
     {
+        LostJob::tell($photo);
+
         return new JsonResponse(SheetPhotoProps::of($photo));
     }
 

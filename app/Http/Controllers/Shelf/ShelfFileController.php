@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Shelf;
 
 use App\Actions\Shelf\ImportShelf;
+use App\Adapters\LostJob;
 use App\Adapters\Shelf\ShelfFile;
 use App\Adapters\Shelf\ShelfFormats;
 use App\Http\Props\Shelf\ShelfImportProps;
@@ -60,6 +61,8 @@ final class ShelfFileController
 
     public function show(ShelfImport $shelfImport): JsonResponse
     {
+        LostJob::tell($shelfImport);
+
         return new JsonResponse(ShelfImportProps::of($shelfImport));
     }
 

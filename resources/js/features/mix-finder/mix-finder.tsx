@@ -182,6 +182,7 @@ function Proof({ path, body, onProven }: { path: string; body: unknown; onProven
                 now = await send<MixSearchProps>('GET', url('mix-searches.show', { mixSearch: now.id }));
                 setSearch(now);
             }
+            if (now.state === 'failed') setProblem('The full search failed. Nothing was changed; run it again.');
             if (alive.current && now.answer) onProven(now.answer as unknown as MixAnswerProps);
         } catch (error) {
             setProblem(error instanceof ApiError ? error.message : 'The search could not be started.');
