@@ -27,6 +27,7 @@ use App\Http\Controllers\Finish\RecipesController;
 use App\Http\Controllers\HealthController;
 use App\Http\Controllers\Help\HowItWorksController;
 use App\Http\Controllers\HomeController;
+use App\Http\Controllers\IncomingController;
 use App\Http\Controllers\Light\LightController;
 use App\Http\Controllers\Light\LitAreasController;
 use App\Http\Controllers\Light\MeshController;
@@ -50,7 +51,7 @@ use Illuminate\Support\Facades\Route;
 
 // A number of a record is a number, whatever the database would make of it.
 Route::patterns(array_fill_keys(
-    ['area', 'balance', 'boundary', 'chip', 'correction', 'cup', 'figure', 'joint', 'lesson', 'mesh', 'meshUpload', 'mixSearch', 'ownRule', 'ownStep', 'paint', 'part', 'photo', 'picture', 'practiceRound', 'proposalSearch', 'run', 'setAside', 'sheet', 'shelfImport', 'step', 'timer', 'version'],
+    ['area', 'balance', 'boundary', 'chip', 'correction', 'cup', 'figure', 'incomingFile', 'joint', 'lesson', 'mesh', 'meshUpload', 'mixSearch', 'ownRule', 'ownStep', 'paint', 'part', 'photo', 'picture', 'practiceRound', 'proposalSearch', 'run', 'setAside', 'sheet', 'shelfImport', 'step', 'timer', 'version'],
     '[1-9][0-9]{0,17}',
 ));
 
@@ -136,6 +137,13 @@ Route::middleware('auth')->group(function (): void {
 
     Route::get('/bench.zip', [BenchFileController::class, 'export'])->name('bench-file');
     Route::post('/bench', [BenchFileController::class, 'import'])->name('bench-file.import');
+    Route::get('/bench/import', [BenchFileController::class, 'last'])->name('bench-file.last');
+    Route::post('/incoming/pictures', [IncomingController::class, 'picture'])->name('incoming.picture');
+    Route::prefix('/incoming/{incomingFile}')->middleware('can:own,incomingFile')->group(function (): void {
+        Route::get('/', [IncomingController::class, 'show'])->name('incoming.show');
+        Route::post('/both', [BenchFileController::class, 'both'])->name('bench-file.both');
+        Route::delete('/', [IncomingController::class, 'destroy'])->name('incoming.destroy');
+    });
     Route::get('/recipes', [RecipesController::class, 'index'])->name('recipes');
 
     Route::get('/schedule', [ScheduleController::class, 'show'])->name('schedule');

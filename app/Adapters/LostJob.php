@@ -6,6 +6,7 @@ namespace App\Adapters;
 
 use App\Models\Finish\MixSearchRecord;
 use App\Models\Finish\ProposalSearchRecord;
+use App\Models\IncomingFile;
 use App\Models\Light\LightRecord;
 use App\Models\Light\MeshUpload;
 use App\Models\Shelf\SheetPhoto;
@@ -28,8 +29,8 @@ final class LostJob
 
     private const QUEUES = ['short', 'long', 'later', 'default'];
 
-    /** @param  LightRecord|MeshUpload|MixSearchRecord|ProposalSearchRecord|SheetPhoto|ShelfImport  $record  what a job works at, marked failed here if no job does */
-    public static function tell(LightRecord|MeshUpload|MixSearchRecord|ProposalSearchRecord|SheetPhoto|ShelfImport $record): void
+    /** @param  IncomingFile|LightRecord|MeshUpload|MixSearchRecord|ProposalSearchRecord|SheetPhoto|ShelfImport  $record  what a job works at, marked failed here if no job does */
+    public static function tell(IncomingFile|LightRecord|MeshUpload|MixSearchRecord|ProposalSearchRecord|SheetPhoto|ShelfImport $record): void
     {
         if (! in_array($record->getRawOriginal('state'), self::WAITED_FOR, true) || $record->updated_at > now()->subSeconds(self::SILENT) || self::isQueued($record)) {
             return;
@@ -43,9 +44,10 @@ final class LostJob
     }
 
     /** @return string|null null where the record has no place for it: its page says it in its own words */
-    private static function problem(LightRecord|MeshUpload|MixSearchRecord|ProposalSearchRecord|SheetPhoto|ShelfImport $record): ?string
+    private static function problem(IncomingFile|LightRecord|MeshUpload|MixSearchRecord|ProposalSearchRecord|SheetPhoto|ShelfImport $record): ?string
     {
         return match (true) {
+            $record instanceof IncomingFile => "The server ended while it read {$record->name}. Nothing was added. Send it again.",
             $record instanceof LightRecord => 'The server ended while it calculated the lighting. Try again.',
             $record instanceof MeshUpload => "{$record->name} was not read: the server ended meanwhile. Nothing was added; send it again.",
             $record instanceof SheetPhoto => 'The server ended while it read the photo. Nothing was changed. Send it again.',
@@ -55,7 +57,7 @@ final class LostJob
     }
 
     /** Where a queue cannot be looked into, everything may be in it. */
-    private static function isQueued(LightRecord|MeshUpload|MixSearchRecord|ProposalSearchRecord|SheetPhoto|ShelfImport $record): bool
+    private static function isQueued(IncomingFile|LightRecord|MeshUpload|MixSearchRecord|ProposalSearchRecord|SheetPhoto|ShelfImport $record): bool
     {
         $payloads = self::payloads();
         if ($payloads === null) {

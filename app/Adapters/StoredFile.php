@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Adapters;
 
 use Illuminate\Support\Facades\Storage;
+use RuntimeException;
 
 /**
  * A file that a record names, with all that was drawn or computed from it: those begin with its path.
@@ -16,6 +17,18 @@ final class StoredFile
     {
         $disk = Storage::disk('local');
         $disk->put("{$path}.part", $bytes);
+        $disk->move("{$path}.part", $path);
+    }
+
+    /** @param  string  $from  of a file on this machine, which may be large: it is not read into memory */
+    public static function take(string $path, string $from): void
+    {
+        $in = fopen($from, 'r');
+        $disk = Storage::disk('local');
+        if ($in === false || ! $disk->put("{$path}.part", $in)) {
+            throw new RuntimeException("{$path} cannot be written");
+        }
+        fclose($in);
         $disk->move("{$path}.part", $path);
     }
 

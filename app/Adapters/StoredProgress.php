@@ -6,6 +6,7 @@ namespace App\Adapters;
 
 use App\Models\Finish\MixSearchRecord;
 use App\Models\Finish\ProposalSearchRecord;
+use App\Models\IncomingFile;
 use App\Models\Light\LightRecord;
 use App\Models\Shelf\SheetPhoto;
 use Hyalin\Progress;
@@ -17,7 +18,7 @@ final class StoredProgress implements Progress
 {
     private float $written = 0.0;
 
-    public function __construct(private readonly LightRecord|MixSearchRecord|ProposalSearchRecord|SheetPhoto $search)
+    public function __construct(private readonly IncomingFile|LightRecord|MixSearchRecord|ProposalSearchRecord|SheetPhoto $search)
     {
     }
 

@@ -29,6 +29,7 @@ use App\Models\Compare\LessonRecord;
 use App\Models\Cups\CupRecord;
 use App\Models\Finish\MixSearchRecord;
 use App\Models\Finish\ProposalSearchRecord;
+use App\Models\IncomingFile;
 use App\Models\Practice\PracticeRound;
 use App\Models\SetAsideEdit;
 use App\Models\Shelf\ChipRecord;
@@ -81,6 +82,7 @@ final class AppServiceProvider extends ServiceProvider
             CupRecord::class,
             PracticeRound::class,
             Figure::class,
+            IncomingFile::class,
             MixSearchRecord::class,
             Paint::class,
             ProposalSearchRecord::class,

@@ -6,6 +6,7 @@ namespace Database\Demo;
 
 use App\Actions\References\AddPicture;
 use App\Adapters\References\PictureColours;
+use App\Adapters\References\PictureIntake;
 use App\Devices\Booth;
 use App\Devices\Camera;
 use App\Models\Bench\Run;
@@ -27,7 +28,7 @@ final readonly class Photograph
     /** @param  RunStep|null  $after  as the run stands after that step; as planned without one */
     public function __invoke(Figure $figure, string $title, ?RunStep $after = null): Picture
     {
-        $photo = ($this->hang)($figure, $this->taken($figure, $after), $title, PictureKind::OwnPiece);
+        $photo = ($this->hang)($figure, PictureIntake::of($this->taken($figure, $after)), $title, PictureKind::OwnPiece);
         [$left, $top, $right, $bottom] = [16 / $photo->width, ($photo->height - 72) / $photo->height, 64 / $photo->width, ($photo->height - 16) / $photo->height];
         $photo->neutral = ['method' => 'grey', 'points' => [[$left, $top], [$right, $top], [$right, $bottom], [$left, $bottom]], 'reflectance' => 0.18];
         $photo->run_step_id = $after?->id;

@@ -14,6 +14,7 @@ use App\Adapters\Finish\FigureOptics;
 use App\Adapters\Finish\LayerDraft;
 use App\Adapters\Finish\MixRequest;
 use App\Adapters\References\PictureColours;
+use App\Adapters\References\PictureIntake;
 use App\Devices\ColourReader;
 use App\Http\Controllers\SignInController;
 use App\Models\Bench\RunStepState;
@@ -204,7 +205,7 @@ final class DatabaseSeeder extends Seeder
     {
         return (new AddPicture)(
             $figure,
-            (string) file_get_contents(database_path("demo/pictures/{$name}.webp")),
+            PictureIntake::of((string) file_get_contents(database_path("demo/pictures/{$name}.webp"))),
             "{$figure->name}, painted by the sculptor",
             PictureKind::OtherPiece,
         );

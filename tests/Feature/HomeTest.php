@@ -14,6 +14,7 @@ use App\Models\Compare\LessonRecord;
 use App\Models\Cups\CupRecord;
 use App\Models\Finish\MixSearchRecord;
 use App\Models\Finish\ProposalSearchRecord;
+use App\Models\IncomingFile;
 use App\Models\Painter;
 use App\Models\Practice\PracticeRound;
 use App\Models\SetAsideEdit;
@@ -115,7 +116,8 @@ final class HomeTest extends TestCase
         $search = new MixSearchRecord(['area_id' => $area->id, 'request' => []]);
         $search->painter_id = $other->id;
         $search->save();
-        foreach ([$cup = new CupRecord(['name' => 'x']), $import = new ShelfImport(['file_name' => 'x', 'text' => 'x'])] as $record) {
+        $incoming = new IncomingFile(['kind' => 'bench', 'name' => 'x', 'path' => 'incoming/x']);
+        foreach ([$incoming, $cup = new CupRecord(['name' => 'x']), $import = new ShelfImport(['file_name' => 'x', 'text' => 'x'])] as $record) {
             $record->painter_id = $other->id;
             $record->save();
         }
@@ -156,7 +158,7 @@ final class HomeTest extends TestCase
                 'measures' => [],
             ])->id, 'version' => $theirs->versions()->create(['number' => 1, 'why' => 'x', 'finishes' => []])->id,
             'meshUpload' => $theirs->meshUploads()->create(['name' => 'x.stl', 'bytes' => 1, 'fingerprint' => 'x', 'path' => 'uploads/x'])->id,
-            'cup' => $cup->id, 'shelfImport' => $import->id, 'balance' => $balance->id, 'chip' => $chip->id,
+            'cup' => $cup->id, 'incomingFile' => $incoming->id, 'shelfImport' => $import->id, 'balance' => $balance->id, 'chip' => $chip->id,
             'swatch' => 'thick', 'key' => str_repeat('A', 26),
             'figure' => $theirs->id, 'area' => $area->id, 'part' => $part->id, 'picture' => $picture->id, 'run' => $run->id,
             'step' => 1, 'paint' => $this->pot('Peat', '#33251b', owner: $other)->id, 'correction' => $correction->id, 'joint' => $joint->id, 'boundary' => $boundary->id, 'ownRule' => $rule->id, 'ownStep' => $theirs->ownSteps()->create(['key' => 'x', 'words' => 'x', 'minutes' => 1])->id, 'mixSearch' => $search->id, 'proposalSearch' => $proposals->id, 'zone' => 'mid',

@@ -6,6 +6,8 @@ import { fakeServer, settled } from './server';
 
 vi.mock('@inertiajs/react', () => ({ Link: ({ children }: { children: React.ReactNode }) => <span>{children}</span> }));
 
+vi.mock('@/shared/lib/incoming', () => ({ sendAhead: vi.fn(() => Promise.resolve(9)) }));
+
 let server: ReturnType<typeof fakeServer>;
 
 beforeEach(() => {
@@ -86,6 +88,7 @@ describe('a list of names', () => {
         await act(settled);
         const form = server.open()[0]?.body as FormData;
         expect(form.getAll('spots[0][]')).toEqual(['0.5', '0.25', '0.008']);
+        expect(form.getAll('incoming')).toEqual(['9']);
         expect(form.getAll('grey[]')).toEqual(['0.1', '0.5', '0.008']);
         await act(async () => server.open()[0]?.answer(200, { hexes: ['#123456'] }));
         expect(screen.getByLabelText('Colour of Gloom').getAttribute('value')).toBe('#123456');

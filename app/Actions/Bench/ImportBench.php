@@ -21,10 +21,12 @@ use App\Adapters\StoredFile;
 use App\Models\Brief\Figure;
 use App\Models\Painter;
 use App\Models\Shelf\Paint;
+use Closure;
 use DateTimeZone;
 use Hyalin\Bench\DryingAid;
 use Hyalin\InvalidInput;
 use Hyalin\Optics\OpticsQuality;
+use Hyalin\Progress;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
@@ -69,19 +71,20 @@ final class ImportBench
     private array $prints;
 
     /**
+     * @param  (Closure(array<string, int>): mixed)|null  $done  told what came in, in the same transaction: it is not done twice
      * @return array<string, int> how many records of each kind came in
      *
-     * @throws UnreadableBench
+     * @throws UnreadableBench also when it was stopped
      */
-    public function __invoke(Painter $painter, BenchReader $file): array
+    public function __invoke(Painter $painter, BenchReader $file, ?Progress $progress = null, ?Closure $done = null): array
     {
         $this->numbers = new Numbers;
         $this->stored = $this->prints = $this->own = $this->files = $this->choices = [];
         try {
             // Decoded first: others write while it takes its time, and the database is held only for what is short.
-            $this->decode($file);
+            $this->decode($file, $progress);
 
-            return DB::transaction(function () use ($painter, $file): array {
+            return DB::transaction(function () use ($painter, $file, $done): array {
                 $counts = [];
                 foreach (Catalogue::all() as $type) {
                     $counts[$type->table] = $this->bringIn($painter, $file, $type);
@@ -90,6 +93,9 @@ final class ImportBench
                     StoredStudy::putChosen($path, array_map(fn (array $areas): array => array_map(fn (?int $area): ?int => $area === null ? null : $this->numbers->of('areas', $area) ?? 0, $areas), $chosen));
                 }
                 $this->adoptHabits($painter, $file);
+                if ($done !== null) {
+                    $done($counts);
+                }
 
                 return $counts;
             });
@@ -109,8 +115,9 @@ final class ImportBench
     }
 
     /** @throws UnreadableBench when a picture or print file in it is none */
-    private function decode(BenchReader $file): void
+    private function decode(BenchReader $file, ?Progress $progress): void
     {
+        $all = max(1, array_sum(array_map(static fn (string $of): int => count($file->records($of)), ['pictures', 'meshes'])));
         foreach (Catalogue::all() as $type) {
             foreach ($type->fields as $field) {
                 foreach ($field->kind === FieldKind::File || $field->kind === FieldKind::Print ? $file->records(Str::camel($type->table)) : [] as $record) {
@@ -119,6 +126,9 @@ final class ImportBench
                         throw UnreadableBench::contradicts($name);
                     }
                     if (is_string($name)) {
+                        if ($progress?->at(min(0.9, count($this->files) / $all)) === false) {
+                            throw UnreadableBench::stopped();
+                        }
                         $this->files[$name] = $field->kind === FieldKind::File ? $this->picture($file, $name) : $this->print($file, $name, $record['triangles'] ?? null);
                     }
                 }
@@ -323,12 +333,7 @@ final class ImportBench
     private function picture(BenchReader $file, string $name): string
     {
         try {
-            $intake = PictureIntake::of(
-                $file->picture($name),
-                config()->integer('hyalin.uploads.max_bytes') * 2,
-                config()->integer('hyalin.uploads.max_pixels'),
-                config()->integer('hyalin.uploads.kept_side'),
-            );
+            $intake = PictureIntake::of($file->picture($name), times: 2);
         } catch (UnreadablePicture $e) {
             throw UnreadableBench::badPicture($name, $e->getMessage());
         }

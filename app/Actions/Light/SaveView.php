@@ -32,7 +32,7 @@ final class SaveView
         $old = $light->still;
         if ($still !== null) {
             try {
-                $intake = PictureIntake::of($still, config()->integer('hyalin.uploads.max_bytes'), config()->integer('hyalin.uploads.max_pixels'), self::SIDE);
+                $intake = PictureIntake::of($still, self::SIDE);
             } catch (UnreadablePicture $e) {
                 throw ValidationException::withMessages(['still' => $e->getMessage()]);
             }

@@ -6,13 +6,11 @@ namespace App\Actions\References;
 
 use App\Adapters\References\PictureFile;
 use App\Adapters\References\PictureIntake;
-use App\Adapters\References\UnreadablePicture;
 use App\Adapters\StoredFile;
 use App\Models\Brief\Figure;
 use App\Models\References\Picture;
 use App\Models\References\PictureKind;
 use Illuminate\Support\Str;
-use Illuminate\Validation\ValidationException;
 
 /**
  * A picture from outside onto the board of a figure.
@@ -24,19 +22,8 @@ final class AddPicture
 
     private const CLIPPED = 0.02;
 
-    /** @throws ValidationException when it is no picture, too large or damaged; nothing is added then */
-    public function __invoke(Figure $figure, string $bytes, string $title, PictureKind $kind): Picture
+    public function __invoke(Figure $figure, PictureIntake $intake, string $title, PictureKind $kind): Picture
     {
-        try {
-            $intake = PictureIntake::of(
-                $bytes,
-                config()->integer('hyalin.uploads.max_bytes'),
-                config()->integer('hyalin.uploads.max_pixels'),
-                config()->integer('hyalin.uploads.kept_side'),
-            );
-        } catch (UnreadablePicture $e) {
-            throw ValidationException::withMessages(['picture' => $e->getMessage()]);
-        }
         $path = 'pictures/'.Str::ulid()->toBase32().'.png';
         StoredFile::put($path, $intake->png);
 

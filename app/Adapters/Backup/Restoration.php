@@ -70,6 +70,9 @@ final class Restoration
             // Light is computed where it is looked at.
             $database->table('light_studies')->update(['path' => null, 'result' => null, 'of' => null, 'state' => 'none']);
             $database->table('mesh_uploads')->delete();
+            if ($database->getSchemaBuilder()->hasTable('incoming_files')) {
+                $database->table('incoming_files')->delete();
+            }
         });
         self::migrate($connection, []);
         if ($database->getDriverName() === 'sqlite') {

@@ -39,6 +39,26 @@ final class BenchReader
     /** @throws UnreadableBench saying what is wrong and where */
     public static function open(string $path): self
     {
+        $zip = self::zip($path);
+
+        return new self($zip, self::judged(self::unpacked($zip, 'bench.json', self::MOST_DOCUMENT) ?? throw UnreadableBench::noDocument()));
+    }
+
+    /**
+     * What can be said of it at once, before anything of it is unpacked.
+     *
+     * @throws UnreadableBench
+     */
+    public static function look(string $path): void
+    {
+        if (self::zip($path)->locateName('bench.json') === false) {
+            throw UnreadableBench::noDocument();
+        }
+    }
+
+    /** @throws UnreadableBench */
+    private static function zip(string $path): ZipArchive
+    {
         $zip = new ZipArchive;
         if ($zip->open($path, ZipArchive::RDONLY) !== true) {
             throw UnreadableBench::noZip();
@@ -53,7 +73,7 @@ final class BenchReader
             }
         }
 
-        return new self($zip, self::judged(self::unpacked($zip, 'bench.json', self::MOST_DOCUMENT) ?? throw UnreadableBench::noDocument()));
+        return $zip;
     }
 
     /** @throws UnreadableBench */

@@ -38,14 +38,29 @@ final readonly class PictureIntake
 
     /**
      * @param  string  $bytes  the file
+     * @param  int|null  $keptSide  longer side of what is kept, in pixels; null for that of the configuration
+     * @param  int  $times  so many times the usual size is allowed
      *
      * @throws UnreadablePicture naming what is wrong and what is allowed
      */
-    public static function of(string $bytes, int $maxBytes, int $maxPixels, int $keptSide): self
+    public static function of(string $bytes, ?int $keptSide = null, int $times = 1): self
     {
-        [$bytes, $type, $bits] = self::checked($bytes, $maxBytes, $maxPixels);
+        [$bytes, $type, $bits] = self::checked($bytes, $times);
 
-        return self::encode($bytes, $keptSide, $type, $bits);
+        return self::encode($bytes, $keptSide ?? config()->integer('hyalin.uploads.kept_side'), $type, $bits);
+    }
+
+    /**
+     * What was read before and kept, with what was known of it.
+     *
+     * @param  array<mixed>  $known  width, height, blockGrid, remarks
+     */
+    public static function restored(string $png, array $known): self
+    {
+        $size = static fn (mixed $v): int => is_int($v) ? $v : 0;
+        $remarks = is_array($known['remarks'] ?? null) ? $known['remarks'] : [];
+
+        return new self($png, $size($known['width'] ?? 0), $size($known['height'] ?? 0), ($known['blockGrid'] ?? false) === true, array_values(array_filter($remarks, is_string(...))));
     }
 
     /**
@@ -53,9 +68,9 @@ final readonly class PictureIntake
      *
      * @throws UnreadablePicture naming what is wrong and what is allowed
      */
-    public static function whole(string $bytes, int $maxBytes, int $maxPixels): GdImage
+    public static function whole(string $bytes): GdImage
     {
-        [$bytes] = self::checked($bytes, $maxBytes, $maxPixels);
+        [$bytes] = self::checked($bytes);
         try {
             $native = self::strictly(static fn () => self::manager()->read($bytes)->blendTransparency('ffffff')->core()->native());
         } catch (Throwable $e) {
@@ -72,9 +87,9 @@ final readonly class PictureIntake
      *
      * @throws UnreadablePicture naming what is wrong and what is allowed
      */
-    public static function looked(string $bytes, int $maxBytes, int $maxPixels): string
+    public static function looked(string $bytes): string
     {
-        return self::checked($bytes, $maxBytes, $maxPixels)[0];
+        return self::checked($bytes)[0];
     }
 
     /**
@@ -82,8 +97,10 @@ final readonly class PictureIntake
      *
      * @throws UnreadablePicture
      */
-    private static function checked(string $bytes, int $maxBytes, int $maxPixels): array
+    private static function checked(string $bytes, int $times = 1): array
     {
+        $maxBytes = config()->integer('hyalin.uploads.max_bytes') * $times;
+        $maxPixels = config()->integer('hyalin.uploads.max_pixels');
         if (strlen($bytes) > $maxBytes) {
             throw UnreadablePicture::tooManyBytes(strlen($bytes), $maxBytes);
         }

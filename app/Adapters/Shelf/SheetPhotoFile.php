@@ -38,7 +38,7 @@ final class SheetPhotoFile
      */
     public static function decode(string $bytes): GdImage
     {
-        return PictureIntake::whole($bytes, config()->integer('hyalin.uploads.max_bytes'), config()->integer('hyalin.uploads.max_pixels'));
+        return PictureIntake::whole($bytes);
     }
 
     /** @return array{Photo, Photo} the picture, and a small copy of it */

@@ -489,6 +489,14 @@ export interface HomePageProps {
     runningOut: Array<PotProps>;
 }
 
+export interface IncomingProps {
+    id: number;
+    state: string;
+    progress: number;
+    problem: string | null;
+    message: string | null;
+}
+
 export interface IssueProps {
     what: string;
     remedy: string | null;

@@ -4,12 +4,18 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Bench;
 
-use App\Actions\Bench\ImportBench;
 use App\Adapters\BenchFile\BenchReader;
 use App\Adapters\BenchFile\BenchWriter;
 use App\Adapters\BenchFile\UnreadableBench;
+use App\Adapters\Incoming;
+use App\Adapters\LostJob;
+use App\Adapters\StoredFile;
 use App\Http\Named;
+use App\Http\Props\IncomingProps;
+use App\Jobs\ImportBenchFile;
+use App\Jobs\Turn;
 use App\Models\Brief\Figure;
+use App\Models\IncomingFile;
 use App\Models\Painter;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -33,8 +39,12 @@ final class BenchFileController
         return self::file($painter, $figure, $figure->name);
     }
 
-    /** @throws ValidationException when it cannot be read, or would bring a second figure of a name unasked */
-    public function import(Request $request, ImportBench $import, #[CurrentUser] Painter $painter): JsonResponse
+    /**
+     * It is read in the queue; what is known of it at once is said at once.
+     *
+     * @throws ValidationException when it is none, or cannot be read
+     */
+    public function import(Request $request, #[CurrentUser] Painter $painter): JsonResponse
     {
         $request->validate(['both' => ['sometimes', 'boolean']]);
         $file = $request->file('bench');
@@ -42,17 +52,47 @@ final class BenchFileController
             throw ValidationException::withMessages(['bench' => 'No file arrived: it may be larger than this server allows. Nothing was added.']);
         }
         try {
-            $reader = BenchReader::open($file->getPathname());
-            $clashes = ImportBench::clashes($painter, $reader);
-            if ($clashes !== [] && ! $request->boolean('both')) {
-                throw ValidationException::withMessages(['both' => 'You have '.implode(', ', $clashes).' already. Nothing was added yet: import it as a copy, under another name, or cancel.']);
-            }
-            $counts = $import($painter, $reader);
+            BenchReader::look($file->getPathname());
         } catch (UnreadableBench $e) {
             throw ValidationException::withMessages(['bench' => $e->getMessage().' Nothing was added.']);
         }
 
-        return new JsonResponse(['message' => self::words($counts)], JsonResponse::HTTP_CREATED);
+        return self::read(Incoming::keep($painter, 'bench', $file->getClientOriginalName(), static fn (string $path) => StoredFile::take($path, $file->getPathname()), $request->boolean('both')));
+    }
+
+    /** What is being read, or waits for an answer: a page that is opened anew goes on with it. */
+    public function last(#[CurrentUser] Painter $painter): JsonResponse
+    {
+        $file = IncomingFile::query()->where(['painter_id' => $painter->id, 'kind' => 'bench'])->whereIn('state', ['waiting', 'running', 'asks'])->latest('id')->first();
+
+        if ($file !== null) {
+            LostJob::tell($file);
+        }
+
+        return new JsonResponse(['file' => $file === null ? null : IncomingProps::of($file)]);
+    }
+
+    /** Figures of a name that is there come in as copies. */
+    public function both(IncomingFile $incomingFile): JsonResponse
+    {
+        // Pressed twice, it is read once.
+        $asked = IncomingFile::query()->whereKey($incomingFile->id)->where('state', 'asks')->update(['state' => 'waiting', 'both' => true, 'problem' => null]);
+
+        return $asked === 1 ? self::read($incomingFile->refresh()) : new JsonResponse(IncomingProps::of($incomingFile->refresh()));
+    }
+
+    /** @throws ValidationException when it is known already that nothing is added */
+    private static function read(IncomingFile $file): JsonResponse
+    {
+        ImportBenchFile::dispatch($file)->onQueue(Turn::SHORT);
+        $file->refresh();
+        $status = match ($file->state) {
+            'failed' => throw ValidationException::withMessages(['bench' => (string) $file->problem]),
+            'done' => JsonResponse::HTTP_CREATED,
+            default => JsonResponse::HTTP_ACCEPTED,
+        };
+
+        return new JsonResponse(IncomingProps::of($file), $status);
     }
 
     private static function file(Painter $painter, ?Figure $figure, string $name): BinaryFileResponse
@@ -63,17 +103,5 @@ final class BenchFileController
         return (new BinaryFileResponse($path, 200, [
             'Content-Type' => 'application/zip', 'Content-Disposition' => Named::file($name, '.hyalin.zip'), 'Cache-Control' => 'private, no-store',
         ], false))->deleteFileAfterSend();
-    }
-
-    /** @param  array<string, int>  $counts */
-    private static function words(array $counts): string
-    {
-        $words = [];
-        foreach (['figures' => 'figure', 'paints' => 'pot', 'layers' => 'layer', 'runs' => 'run', 'pictures' => 'picture'] as $table => $word) {
-            $count = $counts[$table] ?? 0;
-            $words[] = "{$count} {$word}".($count === 1 ? '' : 's');
-        }
-
-        return 'Imported: '.implode(', ', $words).'.';
     }
 }

@@ -12,6 +12,7 @@ use App\Actions\SaveVersioned;
 use App\Adapters\Bench\AidedDrying;
 use App\Adapters\Bench\StepCup;
 use App\Http\Props\Bench\RunStepProps;
+use App\Http\Requests\ArrivedPicture;
 use App\Http\Requests\Bench\AskedRepair;
 use App\Http\Requests\Bench\RunStepRequest;
 use App\Models\Bench\Run;
@@ -23,7 +24,6 @@ use App\Models\References\PictureKind;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\ValidationException;
 
 /**
@@ -91,12 +91,8 @@ final class RunController
     /** @throws ValidationException when it is no picture */
     public function photograph(Request $request, Run $run, RunStep $step, AddPicture $hang): JsonResponse
     {
-        $file = $request->file('picture');
-        if (! $file instanceof UploadedFile || ! $file->isValid()) {
-            throw ValidationException::withMessages(['picture' => 'No picture arrived: it may be larger than this server allows. Nothing was added.']);
-        }
         $figure = $run->figure()->firstOrFail();
-        $picture = $hang($figure, (string) $file->get(), "Run {$run->number}, step {$step->position}: {$step->area_name}", PictureKind::OwnPiece);
+        $picture = $hang($figure, ArrivedPicture::of($request, 'picture'), "Run {$run->number}, step {$step->position}: {$step->area_name}", PictureKind::OwnPiece);
         Picture::query()->whereKey($picture->id)->update(['run_step_id' => $step->id]);
 
         return new JsonResponse(RunStepProps::one($step->refresh()), JsonResponse::HTTP_CREATED);

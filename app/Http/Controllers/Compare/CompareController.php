@@ -10,6 +10,7 @@ use App\Actions\Compare\LearnTogether;
 use App\Actions\References\AddPicture;
 use App\Adapters\Finish\Corrections;
 use App\Adapters\References\PictureColours;
+use App\Adapters\References\PictureIntake;
 use App\Devices\Booth;
 use App\Devices\Camera;
 use App\Http\Named;
@@ -105,7 +106,7 @@ final class CompareController
         $png = $camera->piece($figure, new Booth($lamp, $request->float('exposure'), $request->float('noise', 1.5), $request->string('neutral')->value()))
             ?? throw ValidationException::withMessages(['figure' => 'The simulated booth has only the figures of the demo. Add a photo of your own.']);
 
-        return new JsonResponse(PictureProps::of($figure, $hang($figure, $png, 'Painted, '.$lamp->label(), PictureKind::OwnPiece)), JsonResponse::HTTP_CREATED);
+        return new JsonResponse(PictureProps::of($figure, $hang($figure, PictureIntake::of($png), 'Painted, '.$lamp->label(), PictureKind::OwnPiece)), JsonResponse::HTTP_CREATED);
     }
 
     /** @throws ValidationException when it holds no pixel, or no ramp */

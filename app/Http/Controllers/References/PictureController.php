@@ -12,6 +12,7 @@ use App\Adapters\StoredFile;
 use App\Http\Props\ColourProps;
 use App\Http\Props\References\PaletteProps;
 use App\Http\Props\References\PictureProps;
+use App\Http\Requests\ArrivedPicture;
 use App\Http\Requests\Light\CameraRule;
 use App\Http\Requests\References\NeutralRequest;
 use App\Models\Brief\Figure;
@@ -21,7 +22,6 @@ use Hyalin\InvalidInput;
 use Hyalin\Matching\Neutral\Shading;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
@@ -38,15 +38,8 @@ final class PictureController
     /** @throws ValidationException when the file is no picture, too large or damaged */
     public function store(Request $request, Figure $figure, AddPicture $hang): JsonResponse
     {
-        $request->validate(['kind' => ['sometimes', Rule::enum(PictureKind::class)]]);
-        $file = $request->file('picture');
-        if (! $file instanceof UploadedFile || ! $file->isValid()) {
-            throw ValidationException::withMessages([
-                'picture' => 'No picture arrived: it may be larger than this server allows. Nothing was added.',
-            ]);
-        }
-        $title = pathinfo($file->getClientOriginalName(), PATHINFO_FILENAME);
-        $picture = $hang($figure, (string) $file->get(), $title, $request->enum('kind', PictureKind::class) ?? PictureKind::Artwork);
+        $request->validate(['kind' => ['sometimes', Rule::enum(PictureKind::class)], 'title' => ['sometimes', 'string', 'max:250']]);
+        $picture = $hang($figure, ArrivedPicture::of($request, 'picture'), ArrivedPicture::titleOf($request, 'picture'), $request->enum('kind', PictureKind::class) ?? PictureKind::Artwork);
 
         return new JsonResponse(PictureProps::of($figure, $picture), JsonResponse::HTTP_CREATED);
     }

@@ -7,7 +7,6 @@ namespace App\Http\Controllers\Shelf;
 use App\Actions\Shelf\KeepSheet;
 use App\Actions\Shelf\ReadSheet;
 use App\Adapters\LostJob;
-use App\Adapters\References\PictureIntake;
 use App\Adapters\References\UnreadablePicture;
 use App\Adapters\StoredFile;
 use App\Http\Pdf\SheetPdf;
@@ -17,6 +16,7 @@ use App\Http\Props\Shelf\SheetPhotoProps;
 use App\Http\Props\Shelf\SheetPotProps;
 use App\Http\Props\Shelf\SheetReviewProps;
 use App\Http\Props\Shelf\SheetRowProps;
+use App\Http\Requests\ArrivedPicture;
 use App\Http\Requests\Shelf\SheetRequest;
 use App\Jobs\ReadSheetPhoto;
 use App\Jobs\Turn;
@@ -28,7 +28,6 @@ use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
@@ -122,12 +121,8 @@ final class SheetController
      */
     public function photo(Request $request, SwatchSheet $sheet): JsonResponse
     {
-        $file = $request->file('photo');
-        if (! $file instanceof UploadedFile || ! $file->isValid()) {
-            throw ValidationException::withMessages(['photo' => 'No photo arrived: it may be larger than this server allows. Nothing was added.']);
-        }
         try {
-            $bytes = PictureIntake::looked((string) $file->get(), config()->integer('hyalin.uploads.max_bytes'), config()->integer('hyalin.uploads.max_pixels'));
+            $bytes = ArrivedPicture::looked($request, 'photo');
         } catch (UnreadablePicture $e) {
             throw ValidationException::withMessages(['photo' => $e->getMessage()]);
         }

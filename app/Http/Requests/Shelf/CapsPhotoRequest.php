@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Shelf;
 
+use App\Http\Requests\ArrivedPicture;
 use Hyalin\Colour\GamutMapping;
 use Hyalin\InvalidInput;
 use Hyalin\Matching\Neutral\GreyPatch;
@@ -23,7 +24,7 @@ final class CapsPhotoRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'photo' => ['required', 'file'],
+            ...ArrivedPicture::rules('photo'),
             'spots' => ['required', 'array', 'list', 'min:1', 'max:400'],
             'spots.*' => ['array', 'list', 'size:3'],
             'spots.*.*' => ['numeric', 'between:0,1'],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Shelf;
 
+use App\Http\Requests\ArrivedPicture;
 use Hyalin\Colour\Lab;
 use Hyalin\InvalidInput;
 use Hyalin\Matching\Neutral\GreyPatch;
@@ -29,7 +30,7 @@ final class CardPhotoRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'photo' => ['required', 'file'],
+            ...ArrivedPicture::rules('photo'),
             'reflectance' => ['required', 'numeric', 'between:0.02,1'],
             'spots' => ['required', 'array:'.implode(',', [self::GREY, ...array_column(Swatch::cases(), 'value')])],
             'spots.grey' => ['required'],

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { send } from '@/shared/lib/api';
+import { sendAhead } from '@/shared/lib/incoming';
 import { url } from '@/shared/lib/url';
 import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
@@ -8,7 +9,8 @@ import { PictureButton } from '@/shared/ui/picture-button';
 import { PotMark } from '@/shared/ui/pot-mark';
 import type { ListedPotProps } from '@/types/generated';
 
-type Photo = { file: File; url: string };
+/** Sent once, however many of its colours are asked for. */
+type Photo = { incoming: Promise<number>; url: string };
 
 type Spot = [number, number, number];
 
@@ -41,7 +43,7 @@ export function Caps({
         setNext(after(line));
         void attempt(async () => {
             const form = new FormData();
-            form.append('photo', photo.file, photo.file.name);
+            form.append('incoming', String(await photo.incoming));
             for (const value of spot) form.append('spots[0][]', String(value));
             if (grey) for (const value of grey) form.append('grey[]', String(value));
             const { hexes } = await send<{ hexes: string[] }>('POST', url('pot-list.caps'), form);
@@ -56,7 +58,10 @@ export function Caps({
                 busy={false}
                 fraction={null}
                 onFile={(file) => {
-                    setPhoto({ file, url: URL.createObjectURL(file) });
+                    const incoming = sendAhead(file, file.name);
+                    // Told when a spot is asked for.
+                    incoming.catch(() => undefined);
+                    setPhoto({ incoming, url: URL.createObjectURL(file) });
                     setGrey(null);
                     setNext('grey');
                 }}

@@ -1,7 +1,8 @@
 import { Link, router } from '@inertiajs/react';
 import { useRef, useState, type ReactNode } from 'react';
 import { openCup } from '@/features/cup/open-cup';
-import { ApiError, upload, uploadWords } from '@/shared/lib/api';
+import { ApiError, send, uploadWords } from '@/shared/lib/api';
+import { sendAhead } from '@/shared/lib/incoming';
 import {
     ZONES,
     areasWords,
@@ -245,13 +246,14 @@ function Photos({ run, step, onPhoto }: { run: RunProps; step: RunStepProps; onP
     const [sent, setSent] = useState<number | null | undefined>(undefined);
     const [problem, setProblem] = useState<string | null>(null);
 
-    async function send(file: File) {
-        const form = new FormData();
-        form.append('picture', file);
+    async function add(file: File) {
         setSent(0);
         try {
+            const incoming = await sendAhead(file, file.name, setSent);
             onPhoto(
-                await upload<RunStepProps>(url('run-steps.photograph', { run: run.id, step: step.id }), form, setSent),
+                await send<RunStepProps>('POST', url('run-steps.photograph', { run: run.id, step: step.id }), {
+                    incoming,
+                }),
             );
             setProblem(null);
             router.reload({ only: ['figure'] });
@@ -277,7 +279,7 @@ function Photos({ run, step, onPhoto }: { run: RunProps; step: RunStepProps; onP
                 aria-label="Photo file"
                 onChange={(event) => {
                     const file = event.target.files?.[0];
-                    if (file) void send(file);
+                    if (file) void add(file);
                     event.target.value = '';
                 }}
             />

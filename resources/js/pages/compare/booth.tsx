@@ -1,7 +1,8 @@
 import { router } from '@inertiajs/react';
 import { Camera } from 'lucide-react';
 import { useState } from 'react';
-import { ApiError, send, upload } from '@/shared/lib/api';
+import { ApiError, send } from '@/shared/lib/api';
+import { sendAhead } from '@/shared/lib/incoming';
 import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
 import { Pick } from '@/shared/ui/pick';
@@ -24,11 +25,12 @@ export function Booth(props: { figureId: number; onProblem: (words: string) => v
                 busy={busy}
                 fraction={fraction}
                 onFile={(file) => {
-                    const form = new FormData();
-                    form.append('picture', file, file.name);
-                    form.append('kind', 'photo of my painted piece');
-                    void take(() =>
-                        upload<PictureProps>(url('pictures.store', { figure: figureId }), form, setFraction),
+                    void take(async () =>
+                        send<PictureProps>('POST', url('pictures.store', { figure: figureId }), {
+                            incoming: await sendAhead(file, file.name, setFraction),
+                            title: file.name,
+                            kind: 'photo of my painted piece',
+                        }),
                     );
                 }}
             />

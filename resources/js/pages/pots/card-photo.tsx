@@ -2,6 +2,7 @@ import clsx from 'clsx';
 import { useState, type Dispatch, type SetStateAction } from 'react';
 import { ReferenceBoard, type Drawn } from '@/features/reference-board/board';
 import { ApiError, send } from '@/shared/lib/api';
+import { sendAhead } from '@/shared/lib/incoming';
 import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
 import { Field } from '@/shared/ui/field';
@@ -224,11 +225,11 @@ function useCardPhoto({
     async function readIt() {
         if (!photo) return;
         const form = new FormData();
-        form.append('photo', photo.file, 'card.png');
         form.append('reflectance', reflectance.replace(',', '.'));
         for (const [key, spot] of Object.entries(spots))
             for (const value of spot) form.append(`spots[${key}][]`, String(Math.max(0, Math.min(1, value))));
         try {
+            form.append('incoming', String(await sendAhead(photo.file, 'card.png')));
             onReadings(await send<ReadingProps[]>('POST', url('pots.photo', { paint: pot.id }), form));
             setOpen(false);
         } catch (error) {

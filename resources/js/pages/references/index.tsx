@@ -5,7 +5,8 @@ import { useCallback, useEffect, useState, type Dispatch, type SetStateAction } 
 import { ReferenceBoard, type BoardMark, type Drawn, type Tool } from '@/features/reference-board/board';
 import { PicturePanel, type Purpose } from '@/features/reference-board/picture-panel';
 import { Shell } from '@/features/shell/shell';
-import { ApiError, send, upload } from '@/shared/lib/api';
+import { ApiError, send } from '@/shared/lib/api';
+import { sendAhead } from '@/shared/lib/incoming';
 import { ZONES, labWords, one, zoneName, zonesOf } from '@/shared/lib/format';
 import { reloaded } from '@/shared/lib/reloaded';
 import { url } from '@/shared/lib/url';
@@ -257,14 +258,13 @@ function useUpload(figureId: number, onProblem: (words: string | null) => void, 
         async (file: File) => {
             setUploading(true);
             onProblem(null);
-            const form = new FormData();
-            form.append('picture', file, file.name || 'pasted.png');
+            const title = file.name || 'pasted.png';
             try {
-                const picture = await upload<PictureProps>(
-                    url('pictures.store', { figure: figureId }),
-                    form,
-                    setFraction,
-                );
+                const incoming = await sendAhead(file, title, setFraction);
+                const picture = await send<PictureProps>('POST', url('pictures.store', { figure: figureId }), {
+                    incoming,
+                    title,
+                });
                 router.reload({
                     only: ['pictures', 'figure'],
                     onSuccess: () => {
