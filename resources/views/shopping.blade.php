@@ -31,14 +31,14 @@
         <table>
             <tr><th></th><th>pot</th><th>maker</th><th>new pots</th><th>missing</th><th>cost</th></tr>
             @foreach ($buy as $pot)
-                <tr><td><div class="box"></div></td><td><b>{{ $pot->name }}</b></td><td>{{ $pot->maker }}</td><td>{{ $pot->toBuy }}</td><td>{{ number_format($pot->missingMl, 2) }} mL</td><td>{{ $pot->spend === null ? '' : number_format($pot->spend, 2) }}</td></tr>
+                <tr><td><div class="box"></div></td><td><b>{{ $pot->name }}</b></td><td>{{ $pot->maker }}</td><td>{{ $pot->toBuy }}</td><td>{{ number_format($pot->missingMl, 2, '.', '') }} mL</td><td>{{ $pot->spend === null ? '' : number_format($pot->spend, 2) }}</td></tr>
             @endforeach
         </table>
     @endif
     <table>
         <tr><th>takes from the pots</th><th>maker</th><th>needs</th><th>holds</th></tr>
         @foreach ($pots as $pot)
-            <tr><td>{{ $pot->name }}</td><td>{{ $pot->maker }}</td><td>{{ number_format($pot->needMl, 2) }} mL</td><td>{{ number_format($pot->hasMl, 1) }} mL</td></tr>
+            <tr><td>{{ $pot->name }}</td><td>{{ $pot->maker }}</td><td>{{ number_format($pot->needMl, 2, '.', '') }} mL</td><td>{{ number_format($pot->hasMl, 1, '.', '') }} mL</td></tr>
         @endforeach
     </table>
 </body>

@@ -115,8 +115,15 @@ final class OrderTest extends TestCase
                 ->where('work.steps.0', fn (mixed $step): bool => is_string($step) && str_contains($step, 'Prepare Body'))
                 ->where('work.masks.0', fn (mixed $mask): bool => is_string($mask) && str_contains($mask, '80 mm'))
                 ->where('work.cautions', fn (mixed $cautions): bool => str_contains((string) json_encode($cautions), 'safety data sheet'))));
+        $this->painter->update(['length_unit' => 'in', 'volume_unit' => 'drops']);
         $pdf = $this->get("/figures/{$figure->id}/card.pdf")->assertOk()->assertHeader('Content-Type', 'application/pdf')->getContent();
-        self::assertStringStartsWith('%PDF', (string) $pdf);
+        $file = (string) tempnam(sys_get_temp_dir(), 'card');
+        file_put_contents($file, (string) $pdf);
+        $text = (string) shell_exec('pdftotext -layout '.escapeshellarg($file).' -');
+        unlink($file);
+        // In the painter's own units: 80 mm of border are 3.15 in.
+        self::assertMatchesRegularExpression('/\b3\.15\s+in\b/', $text);
+        self::assertDoesNotMatchRegularExpression('/\d (mm|mL|cm²)/u', $text);
     }
 
     public function test_films_that_attack_each_other_stop_the_plan(): void

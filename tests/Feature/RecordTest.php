@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Http\Pdf\OwnUnits;
 use App\Models\Answer;
 use App\Models\Bench\Run;
 use App\Models\Bench\RunStep;
@@ -137,7 +138,10 @@ final class RecordTest extends TestCase
         file_put_contents($file, $pdf);
         $text = (string) shell_exec('pdftotext -layout '.escapeshellarg($file).' -');
         unlink($file);
-        self::assertMatchesRegularExpression('/Reed Green\s+Osmerby Colour Works\s+1/', $text);
+        self::assertMatchesRegularExpression('/Reed Green\s+Osmerby Colour Works\s+1\s+\d+\.\d\d mL/', $text);
+        // As on the screens (tests/Interface/units.test.tsx).
+        $this->painter->fill(['length_unit' => 'in', 'volume_unit' => 'drops']);
+        self::assertSame('Mask it: 5 in of border, 2 in²; take 6 drops, then 1 drop. 5 mmm stay.', OwnUnits::of($this->painter)->words('Mask it: 127 mm of border, 12.9 cm²; take 0.3 mL, then 0.05 mL. 5 mmm stay.'));
         // A batch takes more than one figure, and less than six times as much: the cup keeps its rest once.
         $need = static fn (string $table): float => (float) explode(',', explode("\n", $table)[1])[2];
         $one = (string) $this->get("/figures/{$figure->id}/quantities.csv?copies=1")->getContent();

@@ -45,6 +45,7 @@ final class FilesTest extends Siege
             $whole = (string) ob_get_clean();
             for ($n = $this->times(10); $n > 0; $n--) {
                 $this->sent("/figures/{$figure->id}/pictures", 'picture', "photo.{$type}", $this->mutated($whole), fn () => $this->get("/figures/{$figure->id}/references")->assertOk());
+                $this->sent('/incoming/pictures', 'picture', "photo.{$type}", $this->mutated($whole), static fn () => null);
             }
         }
     }

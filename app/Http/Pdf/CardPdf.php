@@ -27,15 +27,16 @@ final readonly class CardPdf
         $path = $figure->lightStudy()->first()?->still;
         $still = $path === null ? null : Storage::disk('local')->get($path);
 
-        return $this->render('card', ['figure' => $figure, 'areas' => $areas, 'work' => $work, 'still' => $still === null ? null : 'data:image/png;base64,'.base64_encode($still)]);
+        return $this->render('card', ['figure' => $figure, 'areas' => $areas, 'work' => $work, 'still' => $still === null ? null : 'data:image/png;base64,'.base64_encode($still)], units: OwnUnits::of($figure->painter()->firstOrFail()));
     }
 
     /**
      * @param  view-string  $view
      * @param  array<string, mixed>  $data
      * @param  string|array{float, float, float, float}  $paper  name, or its box in points
+     * @param  OwnUnits|null  $units  null leaves what is written as it is
      */
-    public function render(string $view, array $data, string|array $paper = 'a4'): string
+    public function render(string $view, array $data, string|array $paper = 'a4', ?OwnUnits $units = null): string
     {
         // One folder for the application: a second one with the same family name would get the first one's face.
         $cache = storage_path('framework/cache/fonts');
@@ -53,6 +54,7 @@ final readonly class CardPdf
             'tempDir' => $cache,
         ]);
         $html = $this->views->make($view, [...$data, 'fonts' => resource_path('fonts')])->render();
+        $html = $units?->words($html) ?? $html;
         // Compiled while it runs, this library loses its colours after some pages (PHP 8.2.36, tracing): it is interpreted instead.
         $jit = ini_get('opcache.jit');
         ini_set('opcache.jit', 'off');

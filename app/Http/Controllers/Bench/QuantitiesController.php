@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Bench;
 use App\Actions\Bench\CalculatePaint;
 use App\Http\Named;
 use App\Http\Pdf\CardPdf;
+use App\Http\Pdf\OwnUnits;
 use App\Http\Props\Bench\BatchProps;
 use App\Http\Props\Bench\PotNeedProps;
 use App\Http\Props\Brief\FigureProps;
@@ -66,7 +67,7 @@ final class QuantitiesController
 
     public function shopping(Request $request, Figure $figure, CalculatePaint $calculate, CardPdf $pdf): PlainResponse
     {
-        return new PlainResponse($pdf->render('shopping', ['figure' => $figure, 'copies' => self::copies($request, $figure), 'pots' => self::pots($request, $figure, $calculate)]), 200, [
+        return new PlainResponse($pdf->render('shopping', ['figure' => $figure, 'copies' => self::copies($request, $figure), 'pots' => self::pots($request, $figure, $calculate)], units: OwnUnits::of($figure->painter()->firstOrFail())), 200, [
             'Content-Type' => 'application/pdf',
             'Content-Disposition' => Named::file($figure->name, '-shopping.pdf', false),
         ]);
