@@ -41,7 +41,11 @@ final class Nearest
             $nearest = 0;
             $least = \INF;
             foreach ($x as $v => $vx) {
-                $square = ($vx - $px) ** 2 + ($y[$v] - $py) ** 2 + ($z[$v] - $pz) ** 2;
+                $dx = $vx - $px;
+                $dy = $y[$v] - $py;
+                $dz = $z[$v] - $pz;
+                // A product is several times as fast as a power.
+                $square = $dx * $dx + $dy * $dy + $dz * $dz;
                 if ($square < $least) {
                     [$nearest, $least] = [$v, $square];
                 }

@@ -30,18 +30,31 @@ final readonly class ShorterBorders
      */
     public function of(array $labels, array $fixed): array
     {
+        $within = \array_keys($labels);
         for ($round = 0; $round < self::ROUNDS; $round++) {
-            $most = $to = [];
-            foreach ($this->rims($labels) as $area => $rim) {
+            $most = $to = $sum = [];
+            $rims = $this->rims($labels, $within);
+            // What all have together stays 1: the area with the longest borders has what the others leave.
+            \uasort($rims, static fn (array $a, array $b): int => \count($b) <=> \count($a));
+            $longest = (int) \array_key_first($rims);
+            foreach (\array_slice($rims, 1, null, true) as $area => $rim) {
                 $near = $this->near($rim);
                 foreach ($this->heat($labels, $area, $near) as $k => $heat) {
                     $v = $near[$k];
+                    $sum[$v] = ($sum[$v] ?? 0.0) + $heat;
                     if ($heat > ($most[$v] ?? 0.0)) {
                         $most[$v] = $heat;
                         $to[$v] = $area;
                     }
                 }
             }
+            foreach ($sum as $v => $all) {
+                if (1.0 - $all > ($most[$v] ?? 0.0)) {
+                    $to[$v] = $longest;
+                }
+            }
+            // A border lies in the next round where it may have moved to.
+            $within = \array_keys($sum);
             $moved = false;
             foreach (\array_diff_key($to, $fixed) as $v => $area) {
                 $moved = $moved || $labels[$v] !== $area;
@@ -101,12 +114,14 @@ final readonly class ShorterBorders
 
     /**
      * @param  list<int>  $labels
+     * @param  list<int>  $within  vertices that may lie at a border
      * @return array<int, list<int>> by area: vertices on either side of its border
      */
-    private function rims(array $labels): array
+    private function rims(array $labels, array $within): array
     {
         $rims = [];
-        foreach ($labels as $v => $label) {
+        foreach ($within as $v) {
+            $label = $labels[$v];
             $others = [];
             for ($i = $this->surface->first[$v], $end = $this->surface->first[$v + 1]; $i < $end; $i++) {
                 $other = $labels[$this->surface->next[$i]];

@@ -90,7 +90,8 @@ final readonly class TriangleCells
      */
     public function near(TriangleMesh $mesh, array $at, float $radius): array
     {
-        $reach = \max($radius, $this->cell);
+        // A place on the mesh has a triangle much nearer than a cube is wide.
+        $reach = \max($radius, $this->cell / 8);
         $squares = $this->squares($mesh, $at, $reach);
         // What lies farther than it was looked for may be farther than another that was not looked at.
         while ((\count($squares) < $mesh->triangles()) && ($squares === [] || \min($squares) > $reach * $reach)) {

@@ -7,6 +7,7 @@ namespace App\Actions\Light;
 use App\Adapters\Light\AreaHistory;
 use App\Adapters\Light\SculptSurface;
 use App\Adapters\Light\StoredStudy;
+use App\Adapters\Light\TriangleRuns;
 use App\Models\Light\LightRecord;
 use Hyalin\Mesh\Adjacency;
 use Hyalin\Mesh\Nearest;
@@ -38,11 +39,11 @@ final class AssignArea
         }
         $surface = new SculptSurface($study);
 
-        $this->give($study, array_fill_keys(match ($tool) {
-            'crease' => self::filled($study, $surface, $at, $size),
-            'brush' => $surface->touched($at, $size),
-            default => $surface->piece($at),
-        }, $areaId));
+        $this->give($study, match ($tool) {
+            'crease' => self::filled($study, $surface, $at, $size, $areaId),
+            'brush' => TriangleRuns::of(array_fill_keys($surface->touched($at, $size), $areaId)),
+            default => TriangleRuns::of(array_fill_keys($surface->piece($at), $areaId)),
+        });
     }
 
     /**
@@ -58,10 +59,10 @@ final class AssignArea
         }
         $surface = new SculptSurface($study);
         $areas = array_column($seeds, 1);
-        $at = array_combine(Nearest::vertices($study->working(), array_column($seeds, 0)), $areas);
-        $labels = $surface->onOutside($surface->division()->seeded($at));
+        $at = array_combine($surface->vertices(array_column($seeds, 0)), $areas);
+        $given = $surface->onOutside($surface->division()->seeded($at));
         AreaHistory::of($study)->keep();
-        $study->giveFree($labels, array_fill_keys($areas, true));
+        $study->giveFree($given, array_fill_keys($areas, true));
     }
 
     /**
@@ -77,13 +78,13 @@ final class AssignArea
             return false;
         }
         $surface = new SculptSurface($study);
-        $line = array_values(array_unique(Nearest::vertices($study->working(), $points)));
+        $line = array_values(array_unique($surface->vertices($points)));
         $within = count($line) < 3 ? null : $surface->division()->enclosed($line);
 
         if ($within === null) {
             return false;
         }
-        $this->give($study, array_fill_keys($surface->triangles($within), $areaId));
+        $this->give($study, $surface->triangles($within, $areaId));
 
         return true;
     }
@@ -125,9 +126,9 @@ final class AssignArea
         foreach (Ways::from($surface->graph(), $border, most: abs($mm))->of as $v => $area) {
             $labels[$v] = $area;
         }
-        $reached = array_filter($surface->onOutside(array_values($labels)), is_int(...));
+        $reached = $surface->onOutside(array_values($labels))->byTriangle();
         $given = $study->ofArea(array_keys($reached), $areaId, $mm < 0);
-        $this->give($study, array_intersect_key($reached, array_flip($given)));
+        $this->give($study, TriangleRuns::of(array_intersect_key($reached, array_flip($given))));
     }
 
     /**
@@ -154,17 +155,17 @@ final class AssignArea
         if (count($across) < self::ALIKE * count($own)) {
             return false;
         }
-        $given = $study->ofArea($surface->triangles($across), $areaId, false);
-        $this->give($study, array_fill_keys($given, $toId));
+        $given = $study->ofArea(array_keys($surface->triangles($across, $toId)->byTriangle()), $areaId, false);
+        $this->give($study, TriangleRuns::of(array_fill_keys($given, $toId)));
 
         return true;
     }
 
     /**
-     * @param  array<int, int>  $areas  by measured triangle
+     * @param  TriangleRuns  $areas  of measured triangles
      * @param  list<int>  $made  areas of the brief that this act made: taken back, they go with it
      */
-    public function give(StoredStudy $study, array $areas, array $made = []): void
+    public function give(StoredStudy $study, TriangleRuns $areas, array $made = []): void
     {
         AreaHistory::of($study)->keep($made);
 
@@ -190,17 +191,16 @@ final class AssignArea
     /**
      * @param  array{float, float, float}  $at
      * @param  float  $size  0..180, how deep a crease stops it
-     * @return list<int>
      */
-    private static function filled(StoredStudy $study, SculptSurface $surface, array $at, float $size): array
+    private static function filled(StoredStudy $study, SculptSurface $surface, array $at, float $size, int $areaId): TriangleRuns
     {
-        $filled = $surface->triangles($surface->patches()->filled(Nearest::vertex($study->working(), $at), $size * self::CREASE));
+        $filled = $surface->triangles($surface->patches()->filled($surface->vertices([$at])[0], $size * self::CREASE), $areaId);
         if ($study->isCoarse()) {
             return $filled;
         }
         // A mesh of few triangles has flat faces: their sharp edges stop it as well.
         $mesh = $study->measured();
 
-        return array_values(array_intersect($filled, array_keys(Regions::grown(Adjacency::of($mesh), Nearest::to($mesh, $at)[0], $size))));
+        return TriangleRuns::of(array_intersect_key($filled->byTriangle(), Regions::grown(Adjacency::of($mesh), Nearest::to($mesh, $at)[0], $size)));
     }
 }

@@ -7,6 +7,7 @@ namespace App\Actions\Light;
 use App\Adapters\Light\AssembledFigure;
 use App\Adapters\Light\SculptSurface;
 use App\Adapters\Light\StoredStudy;
+use App\Adapters\Light\TriangleRuns;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Light\LightRecord;
@@ -87,7 +88,7 @@ final readonly class ProposeAreas
                 }
                 $given += array_fill_keys($triangles[$region], $areaId);
             }
-            $this->assignArea->give($study, $given, $made);
+            $this->assignArea->give($study, TriangleRuns::of($given), $made);
 
             return count($free);
         });
@@ -130,7 +131,7 @@ final readonly class ProposeAreas
 
         $surface = new SculptSurface($study);
 
-        return Regions::given($surface->onTriangles($surface->proposed()));
+        return Regions::given(array_values($surface->onTriangles($surface->proposed())->byTriangle()));
     }
 
     /** @return int|null the part that a triangle of the files belongs to */

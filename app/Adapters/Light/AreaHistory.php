@@ -54,7 +54,7 @@ final readonly class AreaHistory
         $number = $this->put();
         $back = [...$this->back, $number];
         foreach ([...$this->forth, ...array_slice($back, 0, -self::MOST)] as $old) {
-            MeshStore::forget("{$this->study->path}.act{$old}");
+            $this->study->forgetCopy("act{$old}");
         }
         $this->write(array_slice($back, -self::MOST), [], $made === [] ? $this->made : $this->made + [$number => $made]);
     }
@@ -94,15 +94,21 @@ final readonly class AreaHistory
     private function put(): int
     {
         $number = 1 + max([0, ...$this->back, ...$this->forth]);
-        MeshStore::put("{$this->study->path}.act{$number}", (string) gzcompress($this->study->areasAsKept(), 1));
+        $this->study->copyAreas("act{$number}");
 
         return $number;
     }
 
     private function take(int $number): void
     {
-        $this->study->putAreasAsKept((string) gzuncompress(MeshStore::get("{$this->study->path}.act{$number}")));
-        MeshStore::forget("{$this->study->path}.act{$number}");
+        $earlier = "{$this->study->path}.act{$number}";
+        if (MeshStore::has($earlier)) {
+            // Kept by a version that put both into one file.
+            $this->study->putAreasAsKept((string) gzuncompress(MeshStore::get($earlier)));
+        } else {
+            $this->study->takeAreas("act{$number}");
+        }
+        $this->study->forgetCopy("act{$number}");
     }
 
     /**

@@ -18,6 +18,9 @@ final class MeshStore
     /** Numbers packed at a time. */
     private const CHUNK = 8192;
 
+    /** Bytes unpacked at a time. */
+    private const PART = 65_536;
+
     /** How hard it is packed: what is read with every act is kept as it is, which is read four times as fast. */
     public const PLAIN = 0;
 
@@ -26,6 +29,12 @@ final class MeshStore
     public static function put(string $path, string $bytes, int $level = self::USUAL): void
     {
         StoredFile::put("{$path}.gz", (string) gzencode($bytes, $level));
+    }
+
+    /** @throws RuntimeException when it is gone */
+    public static function copy(string $from, string $to): void
+    {
+        StoredFile::put("{$to}.gz", self::disk()->get("{$from}.gz") ?? throw new RuntimeException("{$from} no longer exists"));
     }
 
     /** @throws RuntimeException when it is gone */
@@ -71,6 +80,17 @@ final class MeshStore
         $values = self::unpacked('V*', self::get($path));
 
         return $values;
+    }
+
+    /** @return iterable<array<int, int>> as ints(), some thousands at a time: a list of all is slower to build than to read */
+    public static function someInts(string $path): iterable
+    {
+        $bytes = self::get($path);
+        for ($at = 0, $end = strlen($bytes); $at < $end; $at += self::PART) {
+            /** @var array<int, int> $part written by us */
+            $part = unpack('V*', substr($bytes, $at, self::PART));
+            yield $part;
+        }
     }
 
     /** @param  array<int, int>  $values  64 bits each */
@@ -130,9 +150,9 @@ final class MeshStore
     private static function unpacked(string $format, string $bytes): array
     {
         $all = [];
-        for ($at = 0, $end = strlen($bytes); $at < $end; $at += 65_536) {
+        for ($at = 0, $end = strlen($bytes); $at < $end; $at += self::PART) {
             /** @var array<int, int|float> $part written by us */
-            $part = unpack($format, substr($bytes, $at, 65_536));
+            $part = unpack($format, substr($bytes, $at, self::PART));
             array_push($all, ...array_values($part));
         }
 
@@ -141,7 +161,7 @@ final class MeshStore
 
     public static function forget(string $path): void
     {
-        self::disk()->delete($path);
+        self::disk()->delete("{$path}.gz");
     }
 
     private static function disk(): Filesystem

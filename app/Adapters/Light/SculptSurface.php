@@ -12,6 +12,7 @@ use Hyalin\Mesh\Mirror;
 use Hyalin\Mesh\Patches;
 use Hyalin\Mesh\SurfaceGraph;
 use Hyalin\Mesh\TriangleCells;
+use Hyalin\Mesh\TriangleMesh;
 
 /**
  * The surface of a figure as the acts on its areas need it. What is slow to find is found once, best before the first act, and
@@ -33,7 +34,9 @@ final readonly class SculptSurface
     public function prepare(array $axes): void
     {
         $this->division();
-        $this->leads();
+        if ($this->study->isCoarse()) {
+            $this->leads();
+        }
         $this->cells();
         $this->shells();
         $this->partners($axes);
@@ -76,7 +79,12 @@ final readonly class SculptSurface
     {
         $inside = $this->inside();
 
-        return $inside === [] ? [] : array_map(static fn (int $is): bool => $is === 1, $this->onTriangles(array_map(intval(...), $inside)));
+        if ($inside === []) {
+            return [];
+        }
+        $of = $this->onTriangles(array_map(static fn (bool $is): ?int => $is ? 1 : null, $inside))->byTriangle();
+
+        return array_map(static fn (int $t): bool => isset($of[$t]), range(0, $this->study->measured()->triangles() - 1));
     }
 
     /** The working mesh, ready to be divided into areas. */
@@ -109,47 +117,70 @@ final readonly class SculptSurface
     }
 
     /**
+     * @param  non-empty-list<array{float, float, float}>  $places  mm
+     * @return non-empty-list<int> for each of them a working vertex: of the corners of the nearest triangle the nearest
+     */
+    public function vertices(array $places): array
+    {
+        $mesh = $this->study->measured();
+        $cells = $this->cells();
+        $vertexOf = $this->study->isCoarse() ? MeshStore::get("{$this->path}.vertexOf") : null;
+        $vertices = [];
+        foreach ($places as $at) {
+            $least = INF;
+            $nearest = 0;
+            foreach (self::corners($mesh, $cells->near($mesh, $at, 0.0)[1]) as $corner) {
+                /** @var array{x: float, y: float, z: float} $place */
+                $place = unpack('gx/gy/gz', $mesh->positions, 12 * $corner);
+                $square = ($place['x'] - $at[0]) ** 2 + ($place['y'] - $at[1]) ** 2 + ($place['z'] - $at[2]) ** 2;
+                if ($square < $least) {
+                    [$nearest, $least] = [$corner, $square];
+                }
+            }
+            /** @var array{1: int} $own */
+            $own = $vertexOf === null ? [1 => $nearest] : unpack('V', $vertexOf, 4 * $nearest);
+            $vertices[] = $own[1];
+        }
+
+        return $vertices;
+    }
+
+    /**
      * A triangle has the label of two of its corners, or of the first where all differ.
      *
-     * @template T of int|null
-     *
-     * @param  list<T>  $labels  by working vertex
-     * @return list<T> by measured triangle
+     * @param  list<int|null>  $labels  by working vertex
+     * @return TriangleRuns measured triangles; without those whose label is null
      */
-    public function onTriangles(array $labels): array
+    public function onTriangles(array $labels): TriangleRuns
     {
         $working = $this->study->working();
         if (! $this->study->isCoarse()) {
-            return SurfaceGraph::onTriangles($working, null, $labels);
-        }
-        $of = [];
-        foreach ($this->leads() as $v) {
-            $of[] = $labels[$v];
+            return TriangleRuns::of(array_filter(SurfaceGraph::onTriangles($working, null, $labels), is_int(...)));
         }
         // Only those that the working mesh still has can have corners of two labels besides their first.
-        $triangleOf = MeshStore::ints("{$this->path}.triangleOf");
+        $others = [];
+        $triangleOf = MeshStore::get("{$this->path}.triangleOf");
         $w = 0;
         foreach ($working->chunks() as $corners) {
             for ($i = 1, $n = count($corners); $i < $n; $i += 3, $w++) {
                 $label = $labels[$corners[$i + 1]];
                 if ($label !== $labels[$corners[$i]] && $label === $labels[$corners[$i + 2]]) {
-                    $of[$triangleOf[$w]] = $label;
+                    /** @var array{1: int} $of */
+                    $of = unpack('V', $triangleOf, 4 * $w);
+                    $others[$of[1]] = $label;
                 }
             }
         }
 
-        return array_values($of);
+        return TriangleRuns::led($this->leads(), $labels)->corrected($others);
     }
 
     /**
      * What is given to an area by more than a touch of the brush: none of the inside, which nobody paints.
      *
-     * @template T of int|null
-     *
-     * @param  list<T>  $labels  by working vertex
-     * @return list<T|null> by measured triangle; null for the inside
+     * @param  list<int|null>  $labels  by working vertex
      */
-    public function onOutside(array $labels): array
+    public function onOutside(array $labels): TriangleRuns
     {
         foreach ($this->inside() as $v => $isInside) {
             $labels[$v] = $isInside ? null : $labels[$v];
@@ -160,13 +191,14 @@ final readonly class SculptSurface
 
     /**
      * @param  array<int, true>  $vertices  of the working mesh
-     * @return list<int> measured triangles, none of the inside
+     * @param  int  $area  that they become
+     * @return TriangleRuns measured triangles, none of the inside
      */
-    public function triangles(array $vertices): array
+    public function triangles(array $vertices, int $area): TriangleRuns
     {
-        $labels = array_fill(0, $this->study->working()->vertices(), 0);
+        $labels = array_fill(0, $this->study->working()->vertices(), null);
 
-        return array_keys($this->onOutside(array_values(array_replace($labels, array_fill_keys(array_keys($vertices), 1)))), 1, true);
+        return $this->onOutside(array_values(array_replace($labels, array_fill_keys(array_keys($vertices), $area))));
     }
 
     /**
@@ -181,10 +213,8 @@ final readonly class SculptSurface
         [$within, $nearest] = $this->cells()->near($mesh, $at, $radius);
         $corners = $by = [];
         foreach ($within === [] ? [$nearest] : $within as $t) {
-            /** @var array<int, int> $own written by us */
-            $own = unpack('V3', $mesh->indices, 12 * $t);
-            $corners[$t] = $own;
-            foreach ($own as $v) {
+            $corners[$t] = self::corners($mesh, $t);
+            foreach ($corners[$t] as $v) {
                 $by[$v][] = $t;
             }
         }
@@ -227,6 +257,15 @@ final readonly class SculptSurface
         return Mirror::acrossOf($this->partners($axes), $vertices);
     }
 
+    /** @return array<int, int> its three vertices */
+    private static function corners(TriangleMesh $mesh, int $t): array
+    {
+        /** @var array<int, int> $corners written by us */
+        $corners = unpack('V3', $mesh->indices, 12 * $t);
+
+        return $corners;
+    }
+
     private function keptPatches(): ?Patches
     {
         if (! MeshStore::has("{$this->path}.joins")) {
@@ -247,18 +286,15 @@ final readonly class SculptSurface
         return TriangleCells::unpacked(MeshStore::get("{$this->path}.cells"));
     }
 
-    /** @return list<int> by measured triangle: the working vertex whose label it takes unless its corners are three others */
-    private function leads(): array
+    /** @return iterable<array<int, int>> by measured triangle: the working vertex whose label it takes unless its corners are three others */
+    private function leads(): iterable
     {
-        if (! $this->study->isCoarse()) {
-            return [];
-        }
         if (! MeshStore::has("{$this->path}.leads")) {
             $leads = SurfaceGraph::onTriangles($this->study->measured(), $this->study->vertexOf(), range(0, $this->study->working()->vertices() - 1));
             MeshStore::putInts("{$this->path}.leads", $leads, MeshStore::PLAIN);
         }
 
-        return MeshStore::ints("{$this->path}.leads");
+        return MeshStore::someInts("{$this->path}.leads");
     }
 
     /** @return list<int> piece of each measured triangle */

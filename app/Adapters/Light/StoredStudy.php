@@ -121,98 +121,49 @@ final readonly class StoredStudy
         MeshStore::putInts("{$this->path}.workAreas", $this->onWorking($areas));
     }
 
-    /**
-     * What the painter chose for some triangles. As bytes: lists of all would be made and packed anew with every touch of the
-     * brush.
-     *
-     * @param  array<int, int>  $areas  by measured triangle
-     */
-    public function give(array $areas): void
+    /** What the painter chose for some triangles, as bytes. */
+    public function give(TriangleRuns $areas): void
     {
-        $this->giveRuns(self::runs($areas));
+        $this->giveWith(MeshStore::get("{$this->path}.chosen"), $areas);
     }
 
     /**
-     * The same of all triangles, but for those that the painter chose for another area.
+     * The same, but for those that the painter chose for another area.
      *
-     * @param  list<int|null>  $areas  by measured triangle; null leaves it as it is
      * @param  array<int, true>  $mine  areas whose triangles may be given away
      */
-    public function giveFree(array $areas, array $mine): void
+    public function giveFree(TriangleRuns $areas, array $mine): void
     {
-        $free = array_fill_keys(array_map(static fn (int $area): string => pack('V', $area), [self::NONE, 0, ...array_keys($mine)]), true);
         $chosen = MeshStore::get("{$this->path}.chosen");
-        $given = [];
-        foreach (self::runs(array_filter($areas, is_int(...))) as $run) {
-            [$from, $count, $area] = $run;
-            $own = substr($chosen, 4 * $from, 4 * $count);
-            // Most are as free from end to end as they are at their first.
-            $first = substr($own, 0, 4);
-            if (isset($free[$first]) && $own === str_repeat($first, $count)) {
-                $given[] = $run;
-
-                continue;
-            }
-            foreach (str_split($own, 4) as $n => $four) {
-                if (isset($free[$four])) {
-                    $given[] = [$from + $n, 1, $area];
-                }
-            }
-        }
-        $this->giveRuns($given);
+        $free = array_map(static fn (int $area): string => pack('V', $area), [self::NONE, 0, ...array_keys($mine)]);
+        $this->giveWith($chosen, $areas->free($chosen, array_fill_keys($free, true)));
     }
 
-    /** @param  list<array{int, int, int}>  $runs */
-    private function giveRuns(array $runs): void
+    private function giveWith(string $chosen, TriangleRuns $areas): void
     {
-        $areaOf = self::overwritten(MeshStore::get("{$this->path}.areas"), $runs);
-        MeshStore::put("{$this->path}.chosen", self::overwritten(MeshStore::get("{$this->path}.chosen"), $runs));
+        $areaOf = $areas->over(MeshStore::get("{$this->path}.areas"));
+        MeshStore::put("{$this->path}.chosen", $areas->over($chosen));
         MeshStore::put("{$this->path}.areas", $areaOf);
         MeshStore::put("{$this->path}.workAreas", $this->onWorkingBytes($areaOf));
     }
 
-    /**
-     * @param  array<int, int>  $areas  by triangle
-     * @return list<array{int, int, int}> triangles in a row of one area: first, count, area; in order
-     */
-    private static function runs(array $areas): array
+    /** What was chosen and what is which area, as it is on disk. */
+    public function copyAreas(string $name): void
     {
-        $runs = [];
-        $from = $end = $area = -1;
-        foreach ($areas as $t => $own) {
-            if ($t < $end) {
-                ksort($areas);
-
-                return self::runs($areas);
-            }
-            if ($t !== $end || $own !== $area) {
-                $runs[] = [$from, $end - $from, $area];
-                [$from, $area] = [$t, $own];
-            }
-            $end = $t + 1;
-        }
-        $runs[] = [$from, $end - $from, $area];
-
-        return array_values(array_filter($runs, static fn (array $run): bool => $run[1] > 0));
+        MeshStore::copy("{$this->path}.chosen", "{$this->path}.{$name}.chosen");
+        MeshStore::copy("{$this->path}.areas", "{$this->path}.{$name}.areas");
     }
 
-    /** @param  list<array{int, int, int}>  $runs */
-    private static function overwritten(string $bytes, array $runs): string
+    public function takeAreas(string $name): void
     {
-        $out = '';
-        $end = 0;
-        foreach ($runs as [$from, $count, $area]) {
-            $out .= substr($bytes, 4 * $end, 4 * ($from - $end)).str_repeat(pack('V', $area), $count);
-            $end = $from + $count;
-        }
-
-        return $out.substr($bytes, 4 * $end);
+        $this->putAreasAsKept(MeshStore::get("{$this->path}.{$name}.chosen").MeshStore::get("{$this->path}.{$name}.areas"));
     }
 
-    /** @return string what was chosen and what is which area, as it is on disk */
-    public function areasAsKept(): string
+    public function forgetCopy(string $name): void
     {
-        return MeshStore::get("{$this->path}.chosen").MeshStore::get("{$this->path}.areas");
+        foreach (['', '.chosen', '.areas'] as $part) {
+            MeshStore::forget("{$this->path}.{$name}{$part}");
+        }
     }
 
     /** @param  string  $kept  as it was on disk */
@@ -478,8 +429,10 @@ final readonly class StoredStudy
             return $values;
         }
         $bytes = '';
-        foreach (MeshStore::ints("{$this->path}.triangleOf") as $t) {
-            $bytes .= substr($values, 4 * $t, 4);
+        foreach (MeshStore::someInts("{$this->path}.triangleOf") as $some) {
+            foreach ($some as $t) {
+                $bytes .= substr($values, 4 * $t, 4);
+            }
         }
 
         return $bytes;
