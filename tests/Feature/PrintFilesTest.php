@@ -250,5 +250,22 @@ final class PrintFilesTest extends TestCase
             $this->deleteJson("/figures/{$figure->id}/meshes/{$part->id}")->assertOk();
         }
         self::assertFalse(MeshStore::has("{$whole->path}.pos"));
+
+        // Supports left out first: pulled apart and one file again, they can be put back as ever, and nothing of all that stays on disk.
+        $both = Shapes::both($file, Pose::of([40.0, 0.0, 8.0])->applied(Shapes::box(6.0, 6.0, 9.0, 3)));
+        $id = $this->printFile($figure, StlWriter::write($both), name: 'kit.stl')->json('id');
+        self::assertIsInt($id);
+        $mend = fn (int $id, bool $is): TestResponse => $this->postJson("/figures/{$figure->id}/meshes/{$id}/mend", ['kind' => 'supports', 'isMended' => $is])->assertOk();
+        $mend($id, true)->assertJsonPath('triangles', $own + 108);
+        $this->postJson("/figures/{$figure->id}/meshes/{$id}/apart")->assertOk();
+        $this->postJson("/figures/{$figure->id}/meshes/{$figure->meshes()->firstOrFail()->id}/apart", ['isApart' => false])->assertOk();
+        $whole = $figure->meshes()->sole();
+        $mend($whole->id, false)->assertJsonPath('triangles', $both->triangles());
+        $mend($whole->id, true);
+        $this->postJson("/figures/{$figure->id}/meshes/{$whole->id}/apart")->assertOk();
+        foreach ($figure->meshes()->get() as $part) {
+            $this->deleteJson("/figures/{$figure->id}/meshes/{$part->id}")->assertOk();
+        }
+        self::assertSame([], Storage::disk('local')->files('meshes'));
     }
 }

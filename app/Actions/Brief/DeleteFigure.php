@@ -20,7 +20,7 @@ final class DeleteFigure
         $light = $figure->lightStudy()->first();
         $paths = [
             ...$figure->pictures()->get()->map(static fn (Picture $p): string => $p->path),
-            ...$figure->meshes()->get()->flatMap(static fn (FigureMesh $m): array => array_filter([...$m->files(), $m->apart_path], is_string(...)))->unique(),
+            ...$figure->meshes()->get()->flatMap(static fn (FigureMesh $m): array => array_filter([...$m->files(), $m->apart_path, $m->apart_whole_path], is_string(...)))->unique(),
             ...array_filter([$light?->path, $light?->still]),
         ];
         $figure->delete();

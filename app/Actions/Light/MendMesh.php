@@ -86,13 +86,14 @@ final class MendMesh
                     'triangles' => $part->triangles(),
                     'measures' => [...$mesh->measures, 'remarks' => [], ...ImportMesh::measured($part, MeshMeasures::of($part), $mesh->unit_mm)],
                     'apart_path' => $mesh->path,
+                    'apart_whole_path' => $mesh->whole_path,
                     'apart_group' => $n,
-                    'apart_record' => $mesh->only(['title', 'part_id', 'sha256', 'unit_mm', 'pose', 'onto_id', 'triangles', 'measures']),
+                    'apart_record' => $mesh->only(['title', 'part_id', 'sha256', 'unit_mm', 'pose', 'onto_id', 'triangles', 'measures', 'mended']),
                 ]);
             }
             $mesh->delete();
         });
-        foreach (array_diff($mesh->files(), [$mesh->path]) as $path) {
+        foreach (array_diff($mesh->files(), [$mesh->path, $mesh->whole_path]) as $path) {
             StoredFile::forget($path);
         }
 
@@ -131,12 +132,14 @@ final class MendMesh
                 }
             }
         }
-        $whole = DB::transaction(static function () use ($mesh, $record, $path, $parts): FigureMesh {
+        // What was left out of it before can be put back as ever.
+        $left = $mesh->apart_whole_path;
+        $whole = DB::transaction(static function () use ($mesh, $record, $path, $left, $parts): FigureMesh {
             $known = [
                 'part_id' => $mesh->figure->parts()->whereKey($record['part_id'])->exists() ? $record['part_id'] : null,
                 'onto_id' => $mesh->figure->meshes()->whereKey($record['onto_id'])->exists() ? $record['onto_id'] : null,
             ];
-            $whole = $mesh->figure->meshes()->create([...$record, ...$known, 'path' => $path]);
+            $whole = $mesh->figure->meshes()->create([...$record, ...$known, 'path' => $path, 'whole_path' => $left, 'mended' => $left === null ? null : $record['mended'] ?? null]);
             $mesh->figure->meshes()->whereKey($parts->modelKeys())->delete();
 
             return $whole;
@@ -145,7 +148,7 @@ final class MendMesh
             StoredStudy::putChosen($path, array_values($chosen));
         }
         foreach ($parts as $part) {
-            foreach (array_diff($part->files(), [$path]) as $own) {
+            foreach (array_diff($part->files(), [$path, $left]) as $own) {
                 StoredFile::forget($own);
             }
         }

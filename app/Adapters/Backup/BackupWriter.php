@@ -127,7 +127,7 @@ final class BackupWriter
             }
         }
         // What a bench file leaves out: the print files as they came of which something is left out or that were pulled apart, and photos of swatch sheets.
-        foreach ([['meshes', 'whole_path'], ['meshes', 'apart_path'], ['sheet_photos', 'path']] as [$table, $column]) {
+        foreach ([['meshes', 'whole_path'], ['meshes', 'apart_path'], ['meshes', 'apart_whole_path'], ['sheet_photos', 'path']] as [$table, $column]) {
             $named = [...$named, ...$this->database->table($table)->whereNotNull($column)->pluck($column)->all()];
         }
         $named = array_filter($named, is_string(...));

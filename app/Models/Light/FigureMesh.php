@@ -29,8 +29,9 @@ use Illuminate\Support\Carbon;
  * @property string|null $whole_path of the file as it came, where something of it is left out
  * @property list<string>|null $mended what was found in it and is left out or turned round
  * @property string|null $apart_path of the file that it was pulled out of, shared by all that became of it
+ * @property string|null $apart_whole_path of the same as it came, where something of it was left out before
  * @property int|null $apart_group which of them it is, from 0
- * @property array{title: string, part_id: int|null, sha256: string|null, unit_mm: float, pose: array<string, mixed>|null, onto_id: int|null, triangles: int, measures: array<string, mixed>}|null $apart_record that file's
+ * @property array{title: string, part_id: int|null, sha256: string|null, unit_mm: float, pose: array<string, mixed>|null, onto_id: int|null, triangles: int, measures: array<string, mixed>, mended?: list<string>|null}|null $apart_record that file's
  * @property int $triangles
  * @property Measured $measures in units of the file
  * @property float $unit_mm
@@ -59,7 +60,7 @@ final class FigureMesh extends Model
     {
         $isLast = $this->apart_path !== null && ! self::query()->where('apart_path', $this->apart_path)->whereKeyNot($this->id)->exists();
 
-        return array_values(array_filter([$this->path, $this->whole_path, $isLast ? $this->apart_path : null], is_string(...)));
+        return array_values(array_filter([$this->path, $this->whole_path, ...$isLast ? [$this->apart_path, $this->apart_whole_path] : []], is_string(...)));
     }
 
     /** @return HasMany<MeshShell, $this> */

@@ -183,7 +183,7 @@ function Looking({ list, kinds }: { list: List; kinds: readonly string[] }) {
                     <ListedPot key={pot.line} pot={pot} kinds={kinds} list={list} />
                 ))}
             </ul>
-            <div className="bg-paper sticky bottom-0 flex gap-3 border-t border-line py-2">
+            <div className="sticky bottom-0 flex gap-3 border-t border-line bg-room py-2">
                 <Button look="main" className="flex-1" disabled={ready.length === 0} onClick={() => void list.add()}>
                     Add {many(ready.length, 'pot')}
                 </Button>
