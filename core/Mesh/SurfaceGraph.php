@@ -7,7 +7,7 @@ namespace Hyalin\Mesh;
 /**
  * The vertices of a mesh with their neighbours: what is smoothed, joined and cut along a surface runs over it.
  */
-final readonly class SurfaceGraph
+final readonly class SurfaceGraph implements Surroundings
 {
     /** A step of smoothing moves a value this far towards the mean of its neighbours at most: beyond it would swing. */
     private const STABLE = 0.7;
@@ -81,6 +81,11 @@ final readonly class SurfaceGraph
     public static function known(array $first, array $next, array $mm, array $area): self
     {
         return new self($first, $next, $mm, $area);
+    }
+
+    public function around(int $vertex): array
+    {
+        return [$this->first[$vertex], $this->first[$vertex + 1], $this->next, $this->mm];
     }
 
     /**

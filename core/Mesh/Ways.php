@@ -27,7 +27,7 @@ final readonly class Ways
      * @param  int|null  $until  vertex with which it ends
      * @param  (Closure(int): bool)|null  $enters  whether a vertex may be walked on
      */
-    public static function from(SurfaceGraph $surface, array $sources, ?array $cost = null, float $most = INF, ?int $until = null, ?Closure $enters = null): self
+    public static function from(Surroundings $surface, array $sources, ?array $cost = null, float $most = INF, ?int $until = null, ?Closure $enters = null): self
     {
         $far = $before = $settled = [];
         $of = $sources;
@@ -47,9 +47,10 @@ final readonly class Ways
             if ($v === $until) {
                 break;
             }
-            for ($i = $surface->first[$v], $end = $surface->first[$v + 1]; $i < $end; $i++) {
-                $w = $surface->next[$i];
-                $way = $far[$v] + $surface->mm[$i] * ($cost === null ? 1.0 : $cost[$w]);
+            [$i, $end, $next, $mm] = $surface->around($v);
+            for (; $i < $end; $i++) {
+                $w = $next[$i];
+                $way = $far[$v] + $mm[$i] * ($cost === null ? 1.0 : $cost[$w]);
                 if ($way <= $most && $way < ($far[$w] ?? \INF) && ($enters === null || $enters($w))) {
                     $far[$w] = $way;
                     $of[$w] = $of[$v];

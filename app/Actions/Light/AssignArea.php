@@ -42,7 +42,7 @@ final class AssignArea
         $this->give($study, match ($tool) {
             'crease' => self::filled($study, $surface, $at, $size, $areaId),
             'brush' => TriangleRuns::of(array_fill_keys($surface->touched($at, $size), $areaId)),
-            default => TriangleRuns::of(array_fill_keys($surface->piece($at), $areaId)),
+            default => $surface->piece($at, $areaId),
         });
     }
 
@@ -102,17 +102,19 @@ final class AssignArea
         }
         $surface = new SculptSurface($study);
         $working = $study->working();
-        $corners = $working->corners();
         $n = $working->vertices();
         // Flat lists over all vertices: most are asked for with every act.
         $own = array_fill(0, $n, false);
         $others = array_fill(0, $n, null);
-        foreach ($study->workingAreas() as $t => $area) {
-            for ($i = 3 * $t, $end = $i + 3; $i < $end; $i++) {
+        $areas = $study->workingAreas();
+        $t = 0;
+        foreach ($working->chunks() as $corners) {
+            for ($i = 1, $end = count($corners); $i < $end; $i += 3) {
+                $area = $areas[$t++];
                 if ($area === $areaId) {
-                    $own[$corners[$i]] = true;
+                    $own[$corners[$i]] = $own[$corners[$i + 1]] = $own[$corners[$i + 2]] = true;
                 } else {
-                    $others[$corners[$i]] = $area;
+                    $others[$corners[$i]] = $others[$corners[$i + 1]] = $others[$corners[$i + 2]] = $area;
                 }
             }
         }
@@ -123,7 +125,7 @@ final class AssignArea
             }
         }
         $labels = array_fill(0, $n, null);
-        foreach (Ways::from($surface->graph(), $border, most: abs($mm))->of as $v => $area) {
+        foreach (Ways::from($surface->surroundings(), $border, most: abs($mm))->of as $v => $area) {
             $labels[$v] = $area;
         }
         $reached = $surface->onOutside(array_values($labels))->byTriangle();

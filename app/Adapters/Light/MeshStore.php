@@ -85,7 +85,15 @@ final class MeshStore
     /** @return iterable<array<int, int>> as ints(), some thousands at a time: a list of all is slower to build than to read */
     public static function someInts(string $path): iterable
     {
-        $bytes = self::get($path);
+        return self::parts(self::get($path));
+    }
+
+    /**
+     * @param  string  $bytes  32 bits a number
+     * @return iterable<array<int, int>>
+     */
+    public static function parts(string $bytes): iterable
+    {
         for ($at = 0, $end = strlen($bytes); $at < $end; $at += self::PART) {
             /** @var array<int, int> $part written by us */
             $part = unpack('V*', substr($bytes, $at, self::PART));

@@ -9,8 +9,10 @@ use Hyalin\Light\ZoneMap;
 use Hyalin\Mesh\Division;
 use Hyalin\Mesh\MeshMeasures;
 use Hyalin\Mesh\Mirror;
+use Hyalin\Mesh\PackedGraph;
 use Hyalin\Mesh\Patches;
 use Hyalin\Mesh\SurfaceGraph;
+use Hyalin\Mesh\Surroundings;
 use Hyalin\Mesh\TriangleCells;
 use Hyalin\Mesh\TriangleMesh;
 
@@ -40,6 +42,14 @@ final readonly class SculptSurface
         $this->cells();
         $this->shells();
         $this->partners($axes);
+    }
+
+    /** The same for what runs over a small part of it. */
+    public function surroundings(): Surroundings
+    {
+        return MeshStore::has("{$this->path}.graph.area")
+            ? new PackedGraph(MeshStore::get("{$this->path}.graph.first"), MeshStore::get("{$this->path}.graph.next"), MeshStore::get("{$this->path}.graph.mm"))
+            : $this->graph();
     }
 
     /** @return SurfaceGraph of the working mesh */
@@ -236,15 +246,17 @@ final readonly class SculptSurface
 
     /**
      * @param  array{float, float, float}  $at  mm
-     * @return list<int> measured triangles that hang together with the nearest, none of the inside
+     * @param  int  $area  that they become
+     * @return TriangleRuns measured triangles that hang together with the nearest, none of the inside
      */
-    public function piece(array $at): array
+    public function piece(array $at, int $area): TriangleRuns
     {
         $shells = $this->shells();
-        $piece = array_keys($shells, $shells[$this->cells()->near($this->study->measured(), $at, 0.0)[1]], true);
-        $inside = $this->insideTriangles();
+        /** @var array{1: int} $own */
+        $own = unpack('V', $shells, 4 * $this->cells()->near($this->study->measured(), $at, 0.0)[1]);
+        $piece = TriangleRuns::led(MeshStore::parts($shells), [$own[1] => $area]);
 
-        return array_values(array_filter($piece, static fn (int $t): bool => ! ($inside[$t] ?? false)));
+        return $piece->corrected(array_fill_keys(array_keys($this->insideTriangles(), true, true), null));
     }
 
     /**
@@ -297,8 +309,8 @@ final readonly class SculptSurface
         return MeshStore::someInts("{$this->path}.leads");
     }
 
-    /** @return list<int> piece of each measured triangle */
-    private function shells(): array
+    /** @return string piece of each measured triangle, 32 bits */
+    private function shells(): string
     {
         if (! MeshStore::has("{$this->path}.shells")) {
             $mesh = $this->study->measured();
@@ -306,7 +318,7 @@ final readonly class SculptSurface
             MeshStore::putInts("{$this->path}.shells", SurfaceGraph::onTriangles($mesh, null, $shellOf));
         }
 
-        return MeshStore::ints("{$this->path}.shells");
+        return MeshStore::get("{$this->path}.shells");
     }
 
     /**

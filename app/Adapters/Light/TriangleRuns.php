@@ -41,7 +41,7 @@ final readonly class TriangleRuns
      * All triangles by a vertex of theirs.
      *
      * @param  iterable<array<int, int>>  $vertices  of the triangles, some thousands at a time
-     * @param  array<int, int|null>  $labels  area by vertex; null for none
+     * @param  array<int, int|null>  $labels  area by vertex; null, or not there, for none
      */
     public static function led(iterable $vertices, array $labels): self
     {
@@ -50,7 +50,7 @@ final readonly class TriangleRuns
         $area = null;
         foreach ($vertices as $some) {
             foreach ($some as $v) {
-                $own = $labels[$v];
+                $own = $labels[$v] ?? null;
                 if ($own !== $area) {
                     if ($area !== null) {
                         $runs[] = [$from, $t - $from, $area];
