@@ -7,6 +7,7 @@ namespace App\Adapters;
 use App\Adapters\References\PictureIntake;
 use App\Models\IncomingFile;
 use App\Models\Painter;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use RuntimeException;
@@ -70,6 +71,9 @@ final class Incoming
     /** What was read and used, or not answered. */
     private static function clear(Painter $painter): void
     {
-        IncomingFile::query()->where('painter_id', $painter->id)->where('updated_at', '<', now()->subMinutes(self::KEPT_MINUTES))->get()->each(self::forget(...));
+        IncomingFile::query()->where('painter_id', $painter->id)->where(static fn (Builder $old) => $old
+            ->where(static fn (Builder $read) => $read->whereNotIn('state', ['waiting', 'running'])->where('updated_at', '<', now()->subMinutes(self::KEPT_MINUTES)))
+            // What nobody read in a day nobody reads.
+            ->orWhere('updated_at', '<', now()->subDay()))->get()->each(self::forget(...));
     }
 }
