@@ -39,6 +39,9 @@ final class PrintFindings
     /** Of the whole surface: what is smaller is no part by itself. */
     private const PART = 0.02;
 
+    /** mm that parts of a plate stand at different heights where some are lifted on supports: own choice. */
+    private const LIFTED = 15.0;
+
     /** mm between parts on a plate. */
     private const GAP = 0.4;
 
@@ -46,9 +49,10 @@ final class PrintFindings
 
     /**
      * @param  float  $unitMm  of one unit of the file
+     * @param  bool  $hadSupports  they were left out of it
      * @return list<Finding>
      */
-    public static function of(TriangleMesh $mesh, MeshMeasures $measures, float $unitMm): array
+    public static function of(TriangleMesh $mesh, MeshMeasures $measures, float $unitMm, bool $hadSupports = false): array
     {
         $shells = self::shells($mesh, $measures);
         $found = [];
@@ -74,7 +78,7 @@ final class PrintFindings
         if ($columns >= self::FEW_GROWN) {
             $found[] = new Finding(FindingKind::GrownSupports, [], $columns, 0.0);
         }
-        $parts = self::parts($left, $unitMm);
+        $parts = self::parts($left, $unitMm, $hadSupports || $supports !== [] ? self::LIFTED : self::BED + self::RAFT);
         if (count($parts) > 1 && count($parts) <= self::MOST_PARTS) {
             $found[] = new Finding(FindingKind::SideBySide, self::withRest($parts, $shells), count($parts), $measures->areaMm2);
         }
@@ -320,9 +324,10 @@ final class PrintFindings
      * Shells whose boxes overlap seen from above belong together; each that is large enough is a part.
      *
      * @param  array<int, Shell>  $shells
+     * @param  float  $level  mm that they may stand at different heights
      * @return list<list<int>>
      */
-    private static function parts(array $shells, float $unitMm): array
+    private static function parts(array $shells, float $unitMm, float $level): array
     {
         $whole = array_sum(array_column($shells, 'area'));
         $large = array_filter($shells, static fn (array $s): bool => $s['area'] >= self::PART * $whole);
@@ -344,9 +349,9 @@ final class PrintFindings
             $groups[] = [$joined, $box];
         }
         $groups = array_values($groups);
-        // On a plate all stand as low.
+        // On a plate all stand as low, but for what supports lift.
         $low = array_map(static fn (array $g): float => $g[1]['low'][2] * $unitMm, $groups);
-        if ($low === [] || max($low) - min($low) > self::BED + self::RAFT) {
+        if ($low === [] || max($low) - min($low) > $level) {
             return [];
         }
 

@@ -251,8 +251,8 @@ final class PrintFilesTest extends TestCase
         }
         self::assertFalse(MeshStore::has("{$whole->path}.pos"));
 
-        // Supports left out first: pulled apart and one file again, they can be put back as ever, and nothing of all that stays on disk.
-        $both = Shapes::both($file, Pose::of([40.0, 0.0, 8.0])->applied(Shapes::box(6.0, 6.0, 9.0, 3)));
+        // Supports that lift one of two parts, left out first: pulled apart and one file again, they can be put back as ever, and nothing of all that stays on disk.
+        $both = Shapes::both($file, Pose::of([40.0, 0.0, 0.0])->applied(Shapes::box(6.0, 6.0, 9.0, 3)));
         $id = $this->printFile($figure, StlWriter::write($both), name: 'kit.stl')->json('id');
         self::assertIsInt($id);
         $mend = fn (int $id, bool $is): TestResponse => $this->postJson("/figures/{$figure->id}/meshes/{$id}/mend", ['kind' => 'supports', 'isMended' => $is])->assertOk();

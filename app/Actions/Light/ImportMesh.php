@@ -99,9 +99,10 @@ final class ImportMesh
 
     /**
      * @param  float  $unitMm  of one unit of the mesh
+     * @param  bool  $hadSupports  they were left out of it
      * @return array{areaMm2: float, volumeMm3: float, boundsMm: array{array{float, float, float}, array{float, float, float}}, shells: int, openEdges: int, inconsistentEdges: int, findings: list<array{kind: string, count: int, area: float}>}
      */
-    public static function measured(TriangleMesh $mesh, MeshMeasures $measures, float $unitMm): array
+    public static function measured(TriangleMesh $mesh, MeshMeasures $measures, float $unitMm, bool $hadSupports = false): array
     {
         return [
             'areaMm2' => $measures->areaMm2,
@@ -110,7 +111,7 @@ final class ImportMesh
             'shells' => $measures->shells,
             'openEdges' => $measures->openEdges,
             'inconsistentEdges' => $measures->inconsistentEdges,
-            'findings' => array_map(static fn (Finding $f): array => ['kind' => $f->kind->value, 'count' => $f->count, 'area' => $f->area], PrintFindings::of($mesh, $measures, $unitMm)),
+            'findings' => array_map(static fn (Finding $f): array => ['kind' => $f->kind->value, 'count' => $f->count, 'area' => $f->area], PrintFindings::of($mesh, $measures, $unitMm, $hadSupports)),
         ];
     }
 

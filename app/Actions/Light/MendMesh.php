@@ -50,7 +50,7 @@ final class MendMesh
             'whole_path' => $kinds === [] ? null : $whole,
             'mended' => $kinds === [] ? null : $kinds,
             'triangles' => $left->triangles(),
-            'measures' => [...$mesh->measures, ...ImportMesh::measured($left, MeshMeasures::of($left), $mesh->unit_mm)],
+            'measures' => [...$mesh->measures, ...ImportMesh::measured($left, MeshMeasures::of($left), $mesh->unit_mm, self::hadSupports($kinds))],
         ]);
         if ($old !== $whole && $old !== $path) {
             StoredFile::forget($old);
@@ -66,7 +66,7 @@ final class MendMesh
     {
         $full = MeshStore::mesh($mesh->path);
         $measures = MeshMeasures::of($full);
-        $found = array_filter(PrintFindings::of($full, $measures, $mesh->unit_mm), static fn (Finding $f): bool => $f->kind === FindingKind::SideBySide);
+        $found = array_filter(PrintFindings::of($full, $measures, $mesh->unit_mm, self::hadSupports($mesh->mended)), static fn (Finding $f): bool => $f->kind === FindingKind::SideBySide);
         $groups = (array_values($found)[0] ?? throw ValidationException::withMessages(['kind' => "\"{$mesh->title}\" is one part: there is nothing to pull apart."]))->groups;
         if (count($groups) + $mesh->figure->meshes()->count() - 1 > ImportMesh::MOST) {
             throw ValidationException::withMessages(['kind' => 'A figure takes '.ImportMesh::MOST.' print files: remove some first.']);
@@ -114,7 +114,7 @@ final class MendMesh
         }
         $full = MeshStore::mesh($path);
         $measures = MeshMeasures::of($full);
-        $found = array_filter(PrintFindings::of($full, $measures, $record['unit_mm']), static fn (Finding $f): bool => $f->kind === FindingKind::SideBySide);
+        $found = array_filter(PrintFindings::of($full, $measures, $record['unit_mm'], self::hadSupports($record['mended'] ?? null)), static fn (Finding $f): bool => $f->kind === FindingKind::SideBySide);
         $groups = array_values($found)[0]->groups ?? [];
         StoredStudy::settleFiles(LightRecord::ofFigure($mesh->figure));
         $parts = $mesh->figure->meshes()->where('apart_path', $path)->get();
@@ -203,6 +203,12 @@ final class MendMesh
         }
 
         return $known;
+    }
+
+    /** @param  list<string>|null  $mended */
+    private static function hadSupports(?array $mended): bool
+    {
+        return in_array(FindingKind::Supports->value, $mended ?? [], true);
     }
 
     private static function stored(TriangleMesh $mesh): string
