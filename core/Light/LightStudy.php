@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Light;
 
 use Hyalin\Mesh\Decimation;
+use Hyalin\Mesh\LedTriangles;
 use Hyalin\Mesh\MeshMeasures;
 use Hyalin\Mesh\Refinement;
 use Hyalin\Mesh\TriangleMesh;
@@ -39,8 +40,9 @@ final readonly class LightStudy
      * @param  TriangleMesh  $evaluated  whose triangles face the spray: the mesh itself, or its split one
      * @param  list<int>|null  $vertexOf  working vertex by vertex of the evaluated mesh
      * @param  list<int>|null  $parentOf  triangle of the mesh itself by triangle of the evaluated one; null where they are the same
+     * @param  LedTriangles|null  $led  how the triangles of the evaluated mesh stand in the order of the working vertices; null where the meshes are the same
      */
-    private function __construct(public TriangleMesh $working, public TriangleMesh $evaluated, public ?array $vertexOf, public ?array $parentOf, public Visibility $seen)
+    private function __construct(public TriangleMesh $working, public TriangleMesh $evaluated, public ?array $vertexOf, public ?array $parentOf, public Visibility $seen, public ?LedTriangles $led = null)
     {
     }
 
@@ -63,6 +65,18 @@ final readonly class LightStudy
         $split = Refinement::of($mesh, $longest);
 
         return new self($split->mesh, $split->mesh, null, $split->parentOf, $shadows->seen($split->mesh, $directions, self::isClosed($measures), $progress));
+    }
+
+    /** The same with the triangles of the evaluated mesh in the order of the working vertices, for what is to be kept and worked on. */
+    public function inRows(): self
+    {
+        if ($this->vertexOf === null) {
+            return $this;
+        }
+        $led = LedTriangles::of($this->evaluated, $this->vertexOf, $this->working->vertices(), $this->parentOf);
+        $parentOf = $this->parentOf === null ? $led->from : array_map(fn (int $t): int => $this->parentOf[$t], $led->from);
+
+        return new self($this->working, $led->mesh, $this->vertexOf, $parentOf, $this->seen, $led->withoutFrom());
     }
 
     /** @return Decimation|null what a fine mesh is worked on by; null where it is worked on itself */

@@ -42,7 +42,7 @@ final readonly class StudyLight
         $measures = MeshMeasures::of($assembly->mesh);
         self::reached($progress, 0.12);
         $sky = Sky::around($light->axis());
-        $study = LightStudy::of($assembly->mesh, $measures, $sky->directions, new ProgressShare($progress, 0.2, 0.6), $this->shadows);
+        $study = LightStudy::of($assembly->mesh, $measures, $sky->directions, new ProgressShare($progress, 0.2, 0.6), $this->shadows)->inRows();
         $stored = StoredStudy::create($study, $assembly);
         try {
             self::reached($progress, 0.68);
@@ -106,11 +106,15 @@ final readonly class StudyLight
             return array_fill(0, count($parentOf ?? $byTriangle), null);
         }
         $parentOf ??= array_keys($byTriangle);
-        $pieces = array_count_values($parentOf);
-        $seen = $all = [];
+        // Flat lists: millions of triangles.
+        $pieces = $seen = array_fill(0, count($byTriangle), 0);
+        foreach ($parentOf as $parent) {
+            $pieces[$parent]++;
+        }
+        $all = [];
         foreach ($parentOf as $parent) {
             $own = $byTriangle[$parent];
-            $nth = $seen[$parent] = ($seen[$parent] ?? -1) + 1;
+            $nth = $seen[$parent]++;
             // Split as before, each piece keeps its own; split otherwise, all get what the first of them had.
             $area = count($own) === $pieces[$parent] ? $own[$nth] : $own[0] ?? null;
             $all[] = $area !== null && isset($known[$area]) ? $area : null;

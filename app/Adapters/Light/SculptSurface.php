@@ -156,7 +156,8 @@ final readonly class SculptSurface
     }
 
     /**
-     * A triangle has the label of two of its corners, or of the first where all differ.
+     * A triangle has the label of two of its corners, or of the first where all differ; one that the coarser mesh has no triangle for
+     * has that of the first.
      *
      * @param  list<int|null>  $labels  by working vertex
      * @return TriangleRuns measured triangles; without those whose label is null
@@ -167,7 +168,7 @@ final readonly class SculptSurface
         if (! $this->study->isCoarse()) {
             return TriangleRuns::of(array_filter(SurfaceGraph::onTriangles($working, null, $labels), is_int(...)));
         }
-        // Only those that the working mesh still has can have corners of two labels besides their first.
+        // Those that the working mesh still has; of the others, which the coarser mesh has no triangle for, the first corner is near enough.
         $others = [];
         $triangleOf = MeshStore::get("{$this->path}.triangleOf");
         $w = 0;
@@ -182,7 +183,11 @@ final readonly class SculptSurface
             }
         }
 
-        return TriangleRuns::led($this->leads(), $labels)->corrected($others);
+        $runs = MeshStore::has("{$this->path}.led")
+            ? TriangleRuns::inRows(MeshStore::someInts("{$this->path}.led"), MeshStore::someInts("{$this->path}.leads"), $labels)
+            : TriangleRuns::led($this->leads(), $labels);
+
+        return $runs->corrected($others);
     }
 
     /**
@@ -298,7 +303,7 @@ final readonly class SculptSurface
         return TriangleCells::unpacked(MeshStore::get("{$this->path}.cells"));
     }
 
-    /** @return iterable<array<int, int>> by measured triangle: the working vertex whose label it takes unless its corners are three others */
+    /** @return iterable<array<int, int>> in studies whose triangles do not stand in the order of the working vertices, by measured triangle: the working vertex whose label it takes unless its corners are three others */
     private function leads(): iterable
     {
         if (! MeshStore::has("{$this->path}.leads")) {

@@ -42,6 +42,10 @@ final readonly class StoredStudy
             MeshStore::putInts("{$stored->path}.vertexOf", $study->vertexOf);
             MeshStore::putInts("{$stored->path}.triangleOf", self::triangles($study->working, $study->evaluated, $study->vertexOf));
         }
+        if ($study->led !== null) {
+            MeshStore::putInts("{$stored->path}.led", $study->led->count, MeshStore::PLAIN);
+            MeshStore::putInts("{$stored->path}.leads", $study->led->rest, MeshStore::PLAIN);
+        }
         if ($study->parentOf !== null) {
             MeshStore::putInts("{$stored->path}.parentOf", $study->parentOf);
         }
@@ -366,18 +370,29 @@ final readonly class StoredStudy
 
             return;
         }
-        $byTriangle = [];
-        foreach ($this->chosen() as $t => $area) {
-            $byTriangle[$parentOf[$t]][] = $area;
-        }
-        $first = 0;
-        foreach ($sources as [$file, $count]) {
-            $own = [];
-            for ($t = $first; $t < $first + $count; $t++) {
-                $own[] = $byTriangle[$t] ?? [];
+        // As bytes and flat lists: millions of triangles, most of them with one piece.
+        $bytes = MeshStore::get("{$this->path}.chosen");
+        $first = array_fill(0, array_sum(array_column($sources, 1)), -1);
+        $more = [];
+        foreach ($parentOf as $t => $parent) {
+            if ($first[$parent] < 0) {
+                $first[$parent] = $t;
+            } else {
+                $more[$parent][] = $t;
             }
-            self::putChosen($file, $own);
-            $first += $count;
+        }
+        $one = pack('V', 1);
+        $at = 0;
+        foreach ($sources as [$file, $count]) {
+            $own = '';
+            for ($parent = $at, $end = $at += $count; $parent < $end; $parent++) {
+                $others = $more[$parent] ?? [];
+                $own .= $first[$parent] < 0 ? pack('V', 0) : ($others === [] ? $one : pack('V', 1 + count($others))).substr($bytes, 4 * $first[$parent], 4);
+                foreach ($others as $t) {
+                    $own .= substr($bytes, 4 * $t, 4);
+                }
+            }
+            MeshStore::put("{$file}.chosen", $own);
         }
     }
 

@@ -67,6 +67,40 @@ final readonly class TriangleRuns
         return new self($runs);
     }
 
+    /**
+     * The same where the triangles of a vertex stand in a row (LedTriangles).
+     *
+     * @param  iterable<array<int, int>>  $count  of triangles by vertex, some thousands at a time
+     * @param  iterable<array<int, int>>  $rest  vertices of the triangles behind
+     * @param  array<int, int|null>  $labels  area by vertex; null for none
+     */
+    public static function inRows(iterable $count, iterable $rest, array $labels): self
+    {
+        $runs = [];
+        $from = $t = $v = 0;
+        $area = null;
+        foreach ($count as $some) {
+            foreach ($some as $triangles) {
+                $own = $labels[$v++];
+                if ($own !== $area) {
+                    if ($area !== null && $t > $from) {
+                        $runs[] = [$from, $t - $from, $area];
+                    }
+                    [$from, $area] = [$t, $own];
+                }
+                $t += $triangles;
+            }
+        }
+        if ($area !== null && $t > $from) {
+            $runs[] = [$from, $t - $from, $area];
+        }
+        foreach (self::led($rest, $labels)->runs as [$first, $triangles, $own]) {
+            $runs[] = [$t + $first, $triangles, $own];
+        }
+
+        return new self($runs);
+    }
+
     /** @param  array<int, int|null>  $others  what some triangles become instead; null for none */
     public function corrected(array $others): self
     {
