@@ -9,9 +9,7 @@ use App\Adapters\Light\SculptSurface;
 use App\Adapters\Light\StoredStudy;
 use App\Models\Light\LightRecord;
 use Hyalin\Formats\Meshes\StlWriter;
-use Hyalin\Light\LightStudy;
 use Hyalin\Light\Pose;
-use Hyalin\Mesh\MeshMeasures;
 use Hyalin\Mesh\SurfaceGraph;
 use Illuminate\Support\Facades\Storage;
 use PHPUnit\Framework\Attributes\Group;
@@ -79,33 +77,5 @@ final class FineFigureTest extends TestCase
         $again = $compute();
         self::assertNotSame($study->path, $again->path);
         self::assertEqualsWithDelta($before, $cm2(), 1e-6);
-    }
-
-    public function test_rows_hold_every_triangle_once_and_pieces_of_one_in_their_order(): void
-    {
-        $file = Shapes::both(Shapes::ball(18.0, 264, 0.0, 20.0), Pose::of([-20.0, -20.0, -4.0])->applied(Shapes::box(40.0, 40.0, 2.0, 1)));
-        $study = LightStudy::of($file, MeshMeasures::of($file), [[0.0, 0.0, 1.0]]);
-        $rows = $study->inRows();
-        self::assertNotNull($rows->led);
-        self::assertNotNull($study->parentOf);
-        self::assertNotNull($rows->parentOf);
-        $triangles = static function (string $indices): array {
-            $all = str_split($indices, 12);
-            sort($all);
-
-            return $all;
-        };
-        self::assertSame($triangles($study->evaluated->indices), $triangles($rows->evaluated->indices));
-        self::assertSame($rows->evaluated->triangles(), array_sum($rows->led->count) + count($rows->led->rest));
-        $pieces = static function (LightStudy $of): array {
-            $by = [];
-            foreach ($of->parentOf ?? [] as $t => $parent) {
-                $by[$parent] = ($by[$parent] ?? '').substr($of->evaluated->indices, 12 * $t, 12);
-            }
-            ksort($by);
-
-            return $by;
-        };
-        self::assertSame($pieces($study), $pieces($rows));
     }
 }

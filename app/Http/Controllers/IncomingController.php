@@ -53,9 +53,11 @@ final class IncomingController
     public function destroy(IncomingFile $incomingFile): JsonResponse
     {
         $incomingFile->update(['stop_asked' => true]);
-        if ($incomingFile->state !== 'running') {
-            Incoming::forget($incomingFile);
+        // It may be through with what can be stopped: whoever follows it is told how it ended.
+        if ($incomingFile->state === 'running') {
+            return new JsonResponse(['message' => 'Stopping.']);
         }
+        Incoming::forget($incomingFile);
 
         return new JsonResponse(['message' => 'Cancelled. Nothing was added.']);
     }
