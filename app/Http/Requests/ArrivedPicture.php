@@ -63,7 +63,8 @@ final class ArrivedPicture
 
     public static function isSmall(string $bytes): bool
     {
-        $size = getimagesizefromstring($bytes);
+        // It warns of what is damaged behind the head; whoever decodes it says so.
+        $size = @getimagesizefromstring($bytes);
 
         return $size !== false && $size[0] * $size[1] <= self::AT_ONCE_PIXELS;
     }
