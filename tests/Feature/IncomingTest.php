@@ -90,6 +90,7 @@ final class IncomingTest extends TestCase
         self::assertStringContainsString('Nothing was added', (string) self::last()->problem);
         $this->bench($bytes, ['both' => 1])->assertAccepted();
         $this->deleteJson('/incoming/'.self::last()->id)->assertOk();
+        $this->getJson('/incoming/'.self::last()->id)->assertJsonPath('problem', 'Cancelled. Nothing was added.');
         $this->work();
         self::assertSame([2, []], [$this->painter->figures()->count(), Storage::disk('local')->files('incoming')]);
     }

@@ -52,13 +52,16 @@ final class IncomingController
     /** Cancelled: what is being read stops at its next part, what waits is forgotten. */
     public function destroy(IncomingFile $incomingFile): JsonResponse
     {
-        $incomingFile->update(['stop_asked' => true]);
-        // It may be through with what can be stopped: whoever follows it is told how it ended.
-        if ($incomingFile->state === 'running') {
-            return new JsonResponse(['message' => 'Stopping.']);
-        }
-        Incoming::forget($incomingFile);
+        $cancelled = 'Cancelled. Nothing was added.';
+        // It stays to be asked about: a page that follows it is told so.
+        if (IncomingFile::query()->whereKey($incomingFile->id)->whereIn('state', ['waiting', 'asks'])->update(['state' => 'failed', 'problem' => $cancelled]) === 1) {
+            StoredFile::forget($incomingFile->path);
 
-        return new JsonResponse(['message' => 'Cancelled. Nothing was added.']);
+            return new JsonResponse(['message' => $cancelled]);
+        }
+        // It may be through with what can be stopped: whoever follows it is told how it ended.
+        $incomingFile->update(['stop_asked' => true]);
+
+        return new JsonResponse(['message' => 'Stopping.']);
     }
 }
