@@ -111,17 +111,10 @@ final readonly class Division
         foreach ($seeds as $v => $area) {
             $byPatch[$this->patches->of[$v] ?? throw InvalidMesh::unknownVertex($v, \count($this->patches->of))][$v] = $area;
         }
-        $several = [];
-        foreach ($byPatch as $patch => $own) {
-            if (\count(\array_unique($own)) > 1) {
-                $several[$patch] = $own;
-            }
-        }
+        $several = \array_filter($byPatch, static fn (array $own): bool => \count(\array_unique($own)) > 1);
         $pieces = $number = [];
-        foreach ($several as $patch => $own) {
-            foreach ($this->nearest($own) as $v => $area) {
-                $pieces[$v] = $number["{$patch} {$area}"] ??= \count($number);
-            }
+        foreach ($this->nearest($several) as $v => $area) {
+            $pieces[$v] = $number["{$this->patches->of[$v]} {$area}"] ??= \count($number);
         }
         $patches = $pieces === [] ? $this->patches : $this->patches->cut($this->surface, $this->crease, $pieces);
         $byPatch = [];
@@ -131,7 +124,9 @@ final readonly class Division
         $of = $patches->divided($byPatch);
         $labels = \array_map(static fn (int $patch): int => $of[$patch] ?? self::NONE, $patches->of);
 
-        return \array_map(static fn (int $area): ?int => $area === self::NONE ? null : $area, $this->shortened($labels, $seeds));
+        $labels = $this->shortened($labels, $seeds);
+
+        return \in_array(self::NONE, $labels, true) ? \array_map(static fn (int $area): ?int => $area === self::NONE ? null : $area, $labels) : $labels;
     }
 
     /**
@@ -191,22 +186,25 @@ final readonly class Division
     }
 
     /**
-     * One patch with seeds of several areas: each vertex goes to the seed it is nearest to along the surface.
+     * Patches with seeds of several areas: each vertex goes to the seed of its patch that it is nearest to along the surface.
      *
-     * @param  array<int, int>  $seeds  area by vertex, of one patch
-     * @return array<int, int> area by vertex of the patch
+     * @param  array<int, array<int, int>>  $several  area by vertex, by patch
+     * @return array<int, int> area by vertex of these patches
      */
-    private function nearest(array $seeds): array
+    private function nearest(array $several): array
     {
-        $patch = $this->patches->of[(int) \array_key_first($seeds)];
+        if ($several === []) {
+            return [];
+        }
+        // What a mm to each vertex costs: creases are dear.
+        $cost = [];
+        foreach ($this->patches->of as $v => $patch) {
+            if (isset($several[$patch])) {
+                $cost[$v] = 1 + self::HOLDS * \max(0.0, $this->crease[$v]);
+            }
+        }
 
-        return Ways::from($this->surface, $seeds, $this->dear(), enters: fn (int $v): bool => $this->patches->of[$v] === $patch)->of;
-    }
-
-    /** @return list<float> what a mm to each vertex costs: creases are dear */
-    private function dear(): array
-    {
-        return \array_map(static fn (float $crease): float => 1 + self::HOLDS * \max(0.0, $crease), $this->crease);
+        return Ways::from($this->surface, \array_replace(...$several), $cost, walls: $this->patches->of)->of;
     }
 
     /**
@@ -216,8 +214,6 @@ final readonly class Division
      */
     private function shortened(array $labels, array $fixed): array
     {
-        $flow = \array_map(static fn (float $crease): float => \exp(-self::HOLDS * \max(0.0, $crease)), $this->crease);
-
-        return (new ShorterBorders($this->surface, $flow, self::REACH * $this->tip))->of($labels, $fixed);
+        return (new ShorterBorders($this->surface, $this->crease, self::HOLDS, self::REACH * $this->tip))->of($labels, $fixed);
     }
 }

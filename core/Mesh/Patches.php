@@ -128,12 +128,34 @@ final readonly class Patches
      */
     public function cut(SurfaceGraph $surface, array $crease, array $pieces): self
     {
-        $of = $this->of;
+        [$of, $area, $borders] = [$this->of, $this->area, $this->borders];
+        $number = [];
         foreach ($pieces as $v => $piece) {
-            $of[$v] = -1 - $piece;
+            // What was the whole stays as a patch of nothing: all others keep their numbers.
+            foreach ($borders[$of[$v]] as $q => $_) {
+                unset($borders[$q][$of[$v]]);
+            }
+            $borders[$of[$v]] = [];
+            $area[$of[$v]] = 0.0;
+            $of[$v] = $number[$piece] ??= \count($this->area) + \count($number);
+        }
+        foreach ($pieces as $v => $_) {
+            $p = $of[$v];
+            $area[$p] = ($area[$p] ?? 0.0) + $surface->area[$v];
+            $borders[$p] ??= [];
+            for ($i = $surface->first[$v], $end = $surface->first[$v + 1]; $i < $end; $i++) {
+                $w = $surface->next[$i];
+                $q = $of[$w];
+                // Between two pieces it is met from either side.
+                if ($p !== $q && ($v < $w || ! isset($pieces[$w]))) {
+                    $mm = $surface->mm[$i];
+                    [$length, $sum] = $borders[$p][$q] ?? [0.0, 0.0];
+                    $borders[$p][$q] = $borders[$q][$p] = [$length + $mm, $sum + $mm * \max($crease[$v], $crease[$w])];
+                }
+            }
         }
 
-        return self::measured($surface, $crease, \array_values($of));
+        return new self(\array_values($of), \array_values($area), $borders);
     }
 
     /** @param  callable(float, float, float, float, int): (float|null)  $cost  as of roots */

@@ -16,10 +16,11 @@ final readonly class ShorterBorders
     private const STEPS = 8;
 
     /**
-     * @param  list<float>  $flow  0..1 by vertex: how freely heat passes
+     * @param  list<float>  $crease  by vertex, which holds heat back where it is more than 0
+     * @param  float  $holds  how much: heat passes a crease of 1 / holds e times less
      * @param  float  $reach  mm that a border moves in one round at most
      */
-    public function __construct(private SurfaceGraph $surface, private array $flow, private float $reach)
+    public function __construct(private SurfaceGraph $surface, private array $crease, private float $holds, private float $reach)
     {
     }
 
@@ -32,84 +33,41 @@ final readonly class ShorterBorders
     {
         $within = \array_keys($labels);
         for ($round = 0; $round < self::ROUNDS; $round++) {
-            $most = $to = $sum = [];
             $rims = $this->rims($labels, $within);
-            // What all have together stays 1: the area with the longest borders has what the others leave.
             \uasort($rims, static fn (array $a, array $b): int => \count($b) <=> \count($a));
-            $longest = (int) \array_key_first($rims);
-            foreach (\array_slice($rims, 1, null, true) as $area => $rim) {
-                $near = $this->near($rim);
-                foreach ($this->heat($labels, $area, $near) as $k => $heat) {
-                    $v = $near[$k];
-                    $sum[$v] = ($sum[$v] ?? 0.0) + $heat;
-                    if ($heat > ($most[$v] ?? 0.0)) {
-                        $most[$v] = $heat;
-                        $to[$v] = $area;
-                    }
-                }
-            }
-            foreach ($sum as $v => $all) {
-                if (1.0 - $all > ($most[$v] ?? 0.0)) {
-                    $to[$v] = $longest;
-                }
-            }
-            // A border lies in the next round where it may have moved to.
-            $within = \array_keys($sum);
-            $moved = false;
+            // What all have together stays 1: the heat of the area with the longest borders is what the others leave.
+            $near = \array_map($this->near(...), \array_slice($rims, 1, null, true));
+            $to = $this->band($near, $labels)->warmest($near, (int) \array_key_first($rims), self::STEPS);
+            $moved = [];
             foreach (\array_diff_key($to, $fixed) as $v => $area) {
-                $moved = $moved || $labels[$v] !== $area;
-                $labels[$v] = $area;
+                if ($labels[$v] !== $area) {
+                    $labels[$v] = $area;
+                    $moved[] = $v;
+                }
             }
             $labels = \array_values($labels);
-            if (! $moved) {
+            if ($moved === []) {
                 break;
             }
+            // Where nothing has moved, nothing would in the next round.
+            $within = $this->near($moved);
         }
 
         return $labels;
     }
 
     /**
-     * Flat lists, as this is the inner loop of every division: places in the list of the near ones instead of vertices, and
-     * behind them two that stand for all cold and all warm ones beyond.
-     *
+     * @param  array<int, list<int>>  $near  by area: vertices that its border may reach
      * @param  list<int>  $labels
-     * @param  list<int>  $near  vertices
-     * @return list<float> 0..1 for each of them: how warm it is when all of an area has given off heat for a round
      */
-    private function heat(array $labels, int $area, array $near): array
+    private function band(array $near, array $labels): HeatBand
     {
-        $count = \count($near);
-        $at = \array_flip($near);
-        $heat = $first = $next = $weight = [];
-        foreach ($near as $v) {
-            $heat[] = $labels[$v] === $area ? 1.0 : 0.0;
-            $first[] = \count($next);
-            $start = $this->surface->first[$v];
-            $end = $this->surface->first[$v + 1];
-            $own = $this->flow[$v] / \max(1, $end - $start);
-            for ($i = $start; $i < $end; $i++) {
-                $w = $this->surface->next[$i];
-                $next[] = $at[$w] ?? ($labels[$w] === $area ? $count + 1 : $count);
-                $weight[] = $own * $this->flow[$w];
-            }
-        }
-        $first[] = \count($next);
-        $heat[] = 0.0;
-        $heat[] = 1.0;
-        for ($step = 0; $step < self::STEPS; $step++) {
-            $old = $heat;
-            for ($k = 0; $k < $count; $k++) {
-                $own = $old[$k];
-                $sum = $own;
-                for ($i = $first[$k], $end = $first[$k + 1]; $i < $end; $i++) {
-                    $sum += $weight[$i] * ($old[$next[$i]] - $own);
-                }
-                $heat[$k] = $sum;
-            }
+        $all = [];
+        foreach ($near as $own) {
+            $all += \array_flip($own);
         }
 
-        return \array_slice($heat, 0, $count);
+        return HeatBand::of($this->surface, $this->crease, $this->holds, \array_keys($all), $labels);
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Actions\Light\ImportMesh;
+use App\Adapters\Light\MeshStore;
 use App\Adapters\Light\SculptSurface;
 use App\Adapters\Light\StoredStudy;
 use App\Models\Light\LightRecord;
@@ -53,7 +54,7 @@ final class FineFigureTest extends TestCase
         $other = count(array_filter($wanted, static fn (?int $area, int $t): bool => ($given[$t] ?? null) !== $area, ARRAY_FILTER_USE_BOTH));
         self::assertLessThan(0.03 * count($wanted), $other);
         foreach (['led', 'leads'] as $kept) {
-            Storage::disk('local')->delete("{$study->path}.{$kept}.gz");
+            MeshStore::forget("{$study->path}.{$kept}");
         }
         self::assertTrue($given === (new SculptSurface($study))->onTriangles($labels)->byTriangle());
 

@@ -101,21 +101,17 @@ final class AssignArea
             return;
         }
         $surface = new SculptSurface($study);
-        $working = $study->working();
-        $n = $working->vertices();
+        $n = $study->working()->vertices();
+        $corners = $surface->workingCorners();
         // Flat lists over all vertices: most are asked for with every act.
         $own = array_fill(0, $n, false);
         $others = array_fill(0, $n, null);
-        $areas = $study->workingAreas();
-        $t = 0;
-        foreach ($working->chunks() as $corners) {
-            for ($i = 1, $end = count($corners); $i < $end; $i += 3) {
-                $area = $areas[$t++];
-                if ($area === $areaId) {
-                    $own[$corners[$i]] = $own[$corners[$i + 1]] = $own[$corners[$i + 2]] = true;
-                } else {
-                    $others[$corners[$i]] = $others[$corners[$i + 1]] = $others[$corners[$i + 2]] = $area;
-                }
+        foreach ($study->workingAreas() as $t => $area) {
+            $i = 3 * $t;
+            if ($area === $areaId) {
+                $own[$corners[$i]] = $own[$corners[$i + 1]] = $own[$corners[$i + 2]] = true;
+            } else {
+                $others[$corners[$i]] = $others[$corners[$i + 1]] = $others[$corners[$i + 2]] = $area;
             }
         }
         $border = [];
@@ -146,7 +142,7 @@ final class AssignArea
             return false;
         }
         $surface = new SculptSurface($study);
-        $corners = $study->working()->corners();
+        $corners = $surface->workingCorners();
         $own = [];
         foreach ($study->workingAreas() as $t => $area) {
             if ($area === $areaId) {

@@ -38,7 +38,9 @@ final readonly class SculptSurface
         $this->division();
         if ($this->study->isCoarse()) {
             $this->leads();
+            $this->study->triangleOf();
         }
+        $this->workingCorners();
         $this->cells();
         $this->shells();
         $this->partners($axes);
@@ -47,7 +49,7 @@ final readonly class SculptSurface
     /** The same for what runs over a small part of it. */
     public function surroundings(): Surroundings
     {
-        return MeshStore::has("{$this->path}.graph.area")
+        return MeshStore::has("{$this->path}.graph.mm")
             ? new PackedGraph(MeshStore::get("{$this->path}.graph.first"), MeshStore::get("{$this->path}.graph.next"), MeshStore::get("{$this->path}.graph.mm"))
             : $this->graph();
     }
@@ -55,22 +57,30 @@ final readonly class SculptSurface
     /** @return SurfaceGraph of the working mesh */
     public function graph(): SurfaceGraph
     {
-        if (! MeshStore::has("{$this->path}.graph.area")) {
-            $graph = SurfaceGraph::of($this->study->working());
-            MeshStore::putInts("{$this->path}.graph.first", $graph->first, MeshStore::PLAIN);
-            MeshStore::putInts("{$this->path}.graph.next", $graph->next, MeshStore::PLAIN);
-            MeshStore::putFloats("{$this->path}.graph.mm", $graph->mm, MeshStore::PLAIN);
-            MeshStore::putFloats("{$this->path}.graph.area", $graph->area, MeshStore::PLAIN);
+        /** @var array{list<int>, list<int>, list<float>, list<float>}|null $kept */
+        $kept = MeshStore::lists("{$this->path}.graph");
+        if ($kept !== null) {
+            return SurfaceGraph::known(...$kept);
+        }
+        $graph = SurfaceGraph::of($this->study->working());
+        MeshStore::putLists("{$this->path}.graph", [$graph->first, $graph->next, $graph->mm, $graph->area]);
+        MeshStore::putInts("{$this->path}.graph.first", $graph->first, MeshStore::PLAIN);
+        MeshStore::putInts("{$this->path}.graph.next", $graph->next, MeshStore::PLAIN);
+        MeshStore::putFloats("{$this->path}.graph.mm", $graph->mm, MeshStore::PLAIN);
 
-            return $graph;
+        return $graph;
+    }
+
+    /** @return list<int> corners of every working triangle, three after three */
+    public function workingCorners(): array
+    {
+        /** @var array{list<int>}|null $kept */
+        $kept = MeshStore::lists("{$this->path}.work");
+        if ($kept === null) {
+            MeshStore::putLists("{$this->path}.work", $kept = [$this->study->working()->corners()]);
         }
 
-        return SurfaceGraph::known(
-            MeshStore::ints("{$this->path}.graph.first"),
-            MeshStore::ints("{$this->path}.graph.next"),
-            MeshStore::floats("{$this->path}.graph.mm"),
-            MeshStore::floats("{$this->path}.graph.area"),
-        );
+        return $kept[0];
     }
 
     /** @return list<bool> by working vertex: whether it lies inside the figure; empty where nothing does */
@@ -101,15 +111,15 @@ final readonly class SculptSurface
     public function division(): Division
     {
         $patches = $this->keptPatches();
-        if ($patches !== null && MeshStore::has("{$this->path}.tip")) {
-            return Division::known($this->graph(), MeshStore::floats("{$this->path}.crease"), $patches, MeshStore::floats("{$this->path}.tip")[0]);
+        /** @var array{list<float>, list<float>}|null $kept */
+        $kept = MeshStore::lists("{$this->path}.creases");
+        if ($patches !== null && $kept !== null) {
+            return Division::known($this->graph(), $kept[1], $patches, $kept[0][0]);
         }
         $tip = ZoneMap::tip($this->study->working()->size());
         $division = Division::of($this->graph(), $this->study->curvature(), $tip);
-        MeshStore::putFloats("{$this->path}.tip", [$tip]);
-        MeshStore::putFloats("{$this->path}.crease", $division->crease);
-        MeshStore::putInts("{$this->path}.patches", $division->patches->of);
-        MeshStore::put("{$this->path}.joins", json_encode([$division->patches->area, $division->patches->borders], JSON_THROW_ON_ERROR));
+        MeshStore::putLists("{$this->path}.creases", [[$tip], $division->crease]);
+        MeshStore::putLists("{$this->path}.patches", [$division->patches->of, $division->patches->area, $division->patches->borders]);
 
         return $division;
     }
@@ -164,22 +174,17 @@ final readonly class SculptSurface
      */
     public function onTriangles(array $labels): TriangleRuns
     {
-        $working = $this->study->working();
         if (! $this->study->isCoarse()) {
-            return TriangleRuns::of(array_filter(SurfaceGraph::onTriangles($working, null, $labels), is_int(...)));
+            return TriangleRuns::of(array_filter(SurfaceGraph::onTriangles($this->study->working(), null, $labels), is_int(...)));
         }
         // Those that the working mesh still has; of the others, which the coarser mesh has no triangle for, the first corner is near enough.
         $others = [];
-        $triangleOf = MeshStore::get("{$this->path}.triangleOf");
-        $w = 0;
-        foreach ($working->chunks() as $corners) {
-            for ($i = 1, $n = count($corners); $i < $n; $i += 3, $w++) {
-                $label = $labels[$corners[$i + 1]];
-                if ($label !== $labels[$corners[$i]] && $label === $labels[$corners[$i + 2]]) {
-                    /** @var array{1: int} $of */
-                    $of = unpack('V', $triangleOf, 4 * $w);
-                    $others[$of[1]] = $label;
-                }
+        $triangleOf = $this->study->triangleOf();
+        $corners = $this->workingCorners();
+        for ($i = 0, $n = count($corners), $w = 0; $i < $n; $i += 3, $w++) {
+            $label = $labels[$corners[$i + 1]];
+            if ($label !== $labels[$corners[$i]] && $label === $labels[$corners[$i + 2]]) {
+                $others[$triangleOf[$w]] = $label;
             }
         }
 
@@ -285,13 +290,10 @@ final readonly class SculptSurface
 
     private function keptPatches(): ?Patches
     {
-        if (! MeshStore::has("{$this->path}.joins")) {
-            return null;
-        }
-        /** @var array{list<float>, array<int, array<int, array{float, float}>>} $kept written by us */
-        $kept = json_decode(MeshStore::get("{$this->path}.joins"), true, 8, JSON_THROW_ON_ERROR);
+        /** @var array{list<int>, list<float>, array<int, array<int, array{float, float}>>}|null $kept */
+        $kept = MeshStore::lists("{$this->path}.patches");
 
-        return Patches::known(MeshStore::ints("{$this->path}.patches"), ...$kept);
+        return $kept === null ? null : Patches::known(...$kept);
     }
 
     private function cells(): TriangleCells
@@ -320,7 +322,7 @@ final readonly class SculptSurface
         if (! MeshStore::has("{$this->path}.shells")) {
             $mesh = $this->study->measured();
             [, $shellOf] = MeshMeasures::shells($mesh);
-            MeshStore::putInts("{$this->path}.shells", SurfaceGraph::onTriangles($mesh, null, $shellOf));
+            MeshStore::putInts("{$this->path}.shells", SurfaceGraph::onTriangles($mesh, null, $shellOf), MeshStore::PLAIN);
         }
 
         return MeshStore::get("{$this->path}.shells");

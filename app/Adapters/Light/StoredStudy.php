@@ -39,7 +39,7 @@ final readonly class StoredStudy
         MeshStore::putMesh("{$stored->path}.work", $study->working, MeshStore::PLAIN);
         if ($study->vertexOf !== null) {
             MeshStore::putMesh("{$stored->path}.full", $study->evaluated, MeshStore::PLAIN);
-            MeshStore::putInts("{$stored->path}.vertexOf", $study->vertexOf);
+            MeshStore::putInts("{$stored->path}.vertexOf", $study->vertexOf, MeshStore::PLAIN);
             MeshStore::putInts("{$stored->path}.triangleOf", self::triangles($study->working, $study->evaluated, $study->vertexOf));
         }
         if ($study->led !== null) {
@@ -73,6 +73,18 @@ final readonly class StoredStudy
     public function vertexOf(): ?array
     {
         return $this->isCoarse() ? MeshStore::ints("{$this->path}.vertexOf") : null;
+    }
+
+    /** @return list<int> of a coarser working mesh: the measured triangle that each of its own was made of */
+    public function triangleOf(): array
+    {
+        /** @var array{list<int>}|null $kept */
+        $kept = MeshStore::lists("{$this->path}.triangleOf");
+        if ($kept === null) {
+            MeshStore::putLists("{$this->path}.triangleOf", $kept = [MeshStore::ints("{$this->path}.triangleOf")]);
+        }
+
+        return $kept[0];
     }
 
     public function seen(Sky $sky): Visibility
@@ -434,7 +446,7 @@ final readonly class StoredStudy
      */
     private function onWorking(array $values): array
     {
-        return $this->isCoarse() ? array_map(static fn (int $t): int => $values[$t], MeshStore::ints("{$this->path}.triangleOf")) : $values;
+        return $this->isCoarse() ? array_map(static fn (int $t): int => $values[$t], $this->triangleOf()) : $values;
     }
 
     /** The same of numbers of 32 bits, as they are on disk. */
@@ -444,10 +456,8 @@ final readonly class StoredStudy
             return $values;
         }
         $bytes = '';
-        foreach (MeshStore::someInts("{$this->path}.triangleOf") as $some) {
-            foreach ($some as $t) {
-                $bytes .= substr($values, 4 * $t, 4);
-            }
+        foreach ($this->triangleOf() as $t) {
+            $bytes .= substr($values, 4 * $t, 4);
         }
 
         return $bytes;
