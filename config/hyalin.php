@@ -9,6 +9,9 @@ return [
     // 1 sculpts the demo's figures as finely as they are shown; 3 gives a ninth of the triangles, for tests.
     'demo_coarser' => (float) env('HYALIN_DEMO_COARSER', 1),
 
+    // 1 finds light on a print of few facets as finely as on any; 3 on a ninth of the triangles, for tests.
+    'light_coarser' => (float) env('HYALIN_LIGHT_COARSER', 1),
+
     // Who may make an account: open, invited or closed. The first painter of an empty installation always may, and owns it.
     'sign_up' => env('HYALIN_SIGN_UP', env('HYALIN_DEMO', false) ? 'open' : 'closed'),
 

@@ -48,10 +48,11 @@ final readonly class LightStudy
 
     /**
      * @param  list<array{float, float, float}>  $directions  of length 1, to where light may come from
+     * @param  float  $coarser  1 or more: how many times as long as usual the edges of what is split may be
      *
      * @throws InvalidLight when it was stopped
      */
-    public static function of(TriangleMesh $mesh, MeshMeasures $measures, array $directions, ?Progress $progress = null, CastsShadows $shadows = new OwnShadows): self
+    public static function of(TriangleMesh $mesh, MeshMeasures $measures, array $directions, ?Progress $progress = null, CastsShadows $shadows = new OwnShadows, float $coarser = 1.0): self
     {
         // The base beneath a sculpt has few large triangles: shadows would end at their corners.
         $few = $mesh->triangles() > self::COARSER_FROM ? Refinement::ofFew($mesh, self::LONGEST * $measures->size()) : null;
@@ -62,7 +63,7 @@ final readonly class LightStudy
         }
         // A body that is compact, or hollow, has much surface for its size: its pieces are larger instead of too many.
         $longest = max(($mesh->triangles() > self::FINE_FROM ? self::LONGEST_OF_FINE : self::LONGEST) * $measures->size(), sqrt(self::PIECES * $measures->areaMm2 / self::WORKING));
-        $split = Refinement::of($mesh, $longest);
+        $split = Refinement::of($mesh, $coarser * $longest);
 
         return new self($split->mesh, $split->mesh, null, $split->parentOf, $shadows->seen($split->mesh, $directions, self::isClosed($measures), $progress));
     }

@@ -210,6 +210,7 @@ final class LightTest extends TestCase
     /** Laws of a border that moves: grown by r a disc has pi r2 more and the ring, shrunk again it is itself. */
     public function test_areas_are_grown_shrunk_mirrored_and_drawn_around(): void
     {
+        config(['hyalin.light_coarser' => 1.0]);
         $figure = $this->figure();
         $this->printFile($figure, StlWriter::write(Shapes::box(40.0, 40.0, 4.0, 40)));
         $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
