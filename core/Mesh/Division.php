@@ -122,7 +122,10 @@ final readonly class Division
             $byPatch[$patches->of[$v]] = $area;
         }
         $of = $patches->divided($byPatch);
-        $labels = \array_map(static fn (int $patch): int => $of[$patch] ?? self::NONE, $patches->of);
+        $labels = [];
+        foreach ($patches->of as $patch) {
+            $labels[] = $of[$patch] ?? self::NONE;
+        }
 
         $labels = $this->shortened($labels, $seeds);
 

@@ -142,6 +142,42 @@ final class DivisionTest extends TestCase
         }
     }
 
+    /** What makes a way a shortest one (R. Bellman 1958): no edge leads anywhere for less, and each way is as long as it is told. */
+    public function test_no_edge_makes_a_way_shorter(): void
+    {
+        $surface = SurfaceGraph::of($ball = Shapes::ball(10.0, 40));
+        mt_srand(7);
+        $cost = array_map(static fn (): float => mt_rand(1, 400) / 20, range(1, $ball->vertices()));
+        $walls = array_map(static fn (float $z): int => $z > 2.0 ? 1 : 0, $ball->coordinates()[2]);
+        $sources = [Nearest::vertex($ball, [0.0, 0.0, 10.0]) => 1, Nearest::vertex($ball, [0.0, 0.0, -10.0]) => 2];
+        foreach ([null, $walls] as $within) {
+            $ways = Ways::from($surface, $sources, $cost, walls: $within);
+            self::assertCount($ball->vertices(), $ways->far);
+            foreach ($ways->far as $v => $far) {
+                for ($i = $surface->first[$v], $end = $surface->first[$v + 1]; $i < $end; $i++) {
+                    $w = $surface->next[$i];
+                    if ($within === null || $within[$v] === $within[$w]) {
+                        self::assertLessThanOrEqual($far + $surface->mm[$i] * $cost[$w] + 1e-9, $ways->far[$w]);
+                    }
+                }
+                $long = 0.0;
+                $way = $ways->to($v);
+                foreach (array_slice($way, 1) as $n => $to) {
+                    $at = array_search($to, array_slice($surface->next, $surface->first[$way[$n]], $surface->first[$way[$n] + 1] - $surface->first[$way[$n]]), true);
+                    $long += $surface->mm[$surface->first[$way[$n]] + (int) $at] * $cost[$to];
+                    self::assertNotFalse($at);
+                }
+                self::assertEqualsWithDelta($far, $long, 1e-9);
+                self::assertSame($sources[$way[0]], $ways->of[$v]);
+            }
+            // As far as it is asked for, and no farther than to where it ends.
+            $least = Ways::from($surface, $sources, $cost, most: 30.0, walls: $within)->far;
+            self::assertEquals(array_filter($ways->far, static fn (float $far): bool => $far <= 30.0), $least);
+            $end = Nearest::vertex($ball, [7.0, 0.0, 7.0]);
+            self::assertSame($ways->far[$end], Ways::from($surface, $sources, $cost, until: $end, walls: $within)->far[$end]);
+        }
+    }
+
     /** The armadillo of Debian's libcgal-demo: plates, limbs and head are parted in their folds, whatever is proposed or seeded. */
     public function test_a_sculpt_is_divided_in_its_folds(): void
     {
