@@ -15,6 +15,9 @@ final readonly class ShorterBorders
 
     private const STEPS = 8;
 
+    /** Of a crease times what it holds: a border in one as deep stays, as a twentieth of the heat passes from side to side. */
+    private const DEEP = 1.5;
+
     /**
      * @param  list<float>  $crease  by vertex, which holds heat back where it is more than 0
      * @param  float  $holds  how much: heat passes a crease of 1 / holds e times less
@@ -51,9 +54,39 @@ final readonly class ShorterBorders
             }
             // Where nothing has moved, nothing would in the next round.
             $within = $this->near($moved);
+            $labels = $this->withoutFlecks($labels, $moved, $fixed);
         }
 
         return $labels;
+    }
+
+    /**
+     * @param  list<int>  $labels
+     * @param  list<int>  $moved  vertices whose area has changed: they or one beside them may be left alone
+     * @param  array<int, int>  $fixed  area by vertex that keeps it
+     * @return list<int> where such a one has the area that most around it have
+     */
+    private function withoutFlecks(array $labels, array $moved, array $fixed): array
+    {
+        $beside = \array_flip($moved);
+        foreach ($moved as $v) {
+            for ($i = $this->surface->first[$v], $end = $this->surface->first[$v + 1]; $i < $end; $i++) {
+                $beside[$this->surface->next[$i]] = true;
+            }
+        }
+        foreach ($beside as $v => $_) {
+            $around = [];
+            for ($i = $this->surface->first[$v], $end = $this->surface->first[$v + 1]; $i < $end; $i++) {
+                $label = $labels[$this->surface->next[$i]];
+                $around[$label] = ($around[$label] ?? 0) + 1;
+            }
+            if ($around !== [] && ! isset($around[$labels[$v]]) && ! isset($fixed[$v])) {
+                \arsort($around);
+                $labels[$v] = (int) \array_key_first($around);
+            }
+        }
+
+        return \array_values($labels);
     }
 
     /**
@@ -73,16 +106,20 @@ final readonly class ShorterBorders
     /**
      * @param  list<int>  $labels
      * @param  list<int>  $within  vertices that may lie at a border
-     * @return array<int, list<int>> by area: vertices on either side of its border
+     * @return array<int, list<int>> by area: vertices on either side of its border, where that may move
      */
     private function rims(array $labels, array $within): array
     {
         $rims = [];
+        [$first, $next] = [$this->surface->first, $this->surface->next];
         foreach ($within as $v) {
+            if ($this->holds * $this->crease[$v] > self::DEEP) {
+                continue;
+            }
             $label = $labels[$v];
             $others = [];
-            for ($i = $this->surface->first[$v], $end = $this->surface->first[$v + 1]; $i < $end; $i++) {
-                $other = $labels[$this->surface->next[$i]];
+            for ($i = $first[$v], $end = $first[$v + 1]; $i < $end; $i++) {
+                $other = $labels[$next[$i]];
                 if ($other !== $label) {
                     $others[$other] = true;
                 }
@@ -105,20 +142,21 @@ final readonly class ShorterBorders
     private function near(array $rim): array
     {
         $near = \array_fill_keys($rim, 0.0);
+        [$first, $next, $mm] = [$this->surface->first, $this->surface->next, $this->surface->mm];
         while ($rim !== []) {
-            $next = [];
+            $beyond = [];
             foreach ($rim as $v) {
                 $far = $near[$v];
-                for ($i = $this->surface->first[$v], $end = $this->surface->first[$v + 1]; $i < $end; $i++) {
-                    $w = $this->surface->next[$i];
-                    $d = $far + $this->surface->mm[$i];
+                for ($i = $first[$v], $end = $first[$v + 1]; $i < $end; $i++) {
+                    $w = $next[$i];
+                    $d = $far + $mm[$i];
                     if (! isset($near[$w]) && $d < $this->reach) {
                         $near[$w] = $d;
-                        $next[] = $w;
+                        $beyond[] = $w;
                     }
                 }
             }
-            $rim = $next;
+            $rim = $beyond;
         }
 
         return \array_keys($near);

@@ -17,13 +17,19 @@ final readonly class TriangleCells
 
     private const PER_WORD = 8192;
 
+    /** Bytes of what stands before the cubes, and of each of them. */
+    private const HEAD = 36;
+
+    private const CUBE = 16;
+
     /**
      * @param  float  $cell  mm
      * @param  array{float, float, float}  $low  corner that cubes are counted from, mm
-     * @param  array<int, array{int, int}>  $of  by cube: where its triangles begin in the list, and how many they are
+     * @param  string  $cubes  16 bytes a cube, by their numbers: number, where its triangles begin in the list, and how many they are;
+     *                         a brush looks at a few of thousands
      * @param  string  $triangles  numbers of 32 bits, cube after cube
      */
-    private function __construct(private float $cell, private array $low, private array $of, private string $triangles)
+    private function __construct(private float $cell, private array $low, private string $cubes, private string $triangles)
     {
     }
 
@@ -44,27 +50,22 @@ final readonly class TriangleCells
                 )][] = $t++;
             }
         }
-        $of = [];
-        $triangles = '';
+        \ksort($by);
+        $cubes = $triangles = '';
         foreach ($by as $key => $own) {
-            $of[$key] = [\intdiv(\strlen($triangles), 4), \count($own)];
+            $cubes .= \pack('PV2', $key, \intdiv(\strlen($triangles), 4), \count($own));
             foreach (\array_chunk($own, self::PER_WORD) as $some) {
                 $triangles .= \pack('V*', ...$some);
             }
         }
 
-        return new self($cell, $low, $of, $triangles);
+        return new self($cell, $low, $cubes, $triangles);
     }
 
     /** @return string as unpacked() reads it */
     public function packed(): string
     {
-        $cells = '';
-        foreach ($this->of as $key => [$from, $count]) {
-            $cells .= \pack('PV2', $key, $from, $count);
-        }
-
-        return \pack('e4V', $this->cell, ...[...$this->low, \count($this->of)]).$cells.$this->triangles;
+        return \pack('e4V', $this->cell, ...[...$this->low, \intdiv(\strlen($this->cubes), self::CUBE)]).$this->cubes.$this->triangles;
     }
 
     /** @param  string  $packed  by packed() */
@@ -72,14 +73,9 @@ final readonly class TriangleCells
     {
         /** @var array{cell: float, x: float, y: float, z: float, count: int} $head written by us */
         $head = \unpack('ecell/ex/ey/ez/Vcount', $packed);
-        $of = [];
-        for ($n = 0; $n < $head['count']; $n++) {
-            /** @var array{key: int, from: int, count: int} $one */
-            $one = \unpack('Pkey/Vfrom/Vcount', $packed, 36 + 16 * $n);
-            $of[$one['key']] = [$one['from'], $one['count']];
-        }
+        $bytes = self::CUBE * $head['count'];
 
-        return new self($head['cell'], [$head['x'], $head['y'], $head['z']], $of, \substr($packed, 36 + 16 * $head['count']));
+        return new self($head['cell'], [$head['x'], $head['y'], $head['z']], \substr($packed, self::HEAD, $bytes), \substr($packed, self::HEAD + $bytes));
     }
 
     /**
@@ -121,7 +117,7 @@ final readonly class TriangleCells
         for ($i = $from[0]; $i <= $to[0]; $i++) {
             for ($j = $from[1]; $j <= $to[1]; $j++) {
                 for ($k = $from[2]; $k <= $to[2]; $k++) {
-                    [$first, $count] = $this->of[self::key($i, $j, $k)] ?? [0, 0];
+                    [$first, $count] = $this->cube(self::key($i, $j, $k));
                     for ($n = $first; $n < $first + $count; $n++) {
                         $t = self::number($this->triangles, 4 * $n);
                         $squares[$t] = self::square($mesh, $t, $at);
@@ -149,6 +145,28 @@ final readonly class TriangleCells
         }
 
         return ($sum[0] / 3 - $at[0]) ** 2 + ($sum[1] / 3 - $at[1]) ** 2 + ($sum[2] / 3 - $at[2]) ** 2;
+    }
+
+    /** @return array{int, int} where the triangles of a cube begin, and how many they are */
+    private function cube(int $key): array
+    {
+        $low = 0;
+        $high = \intdiv(\strlen($this->cubes), self::CUBE);
+        while ($low < $high) {
+            $middle = \intdiv($low + $high, 2);
+            /** @var array{key: int, from: int, count: int} $one written by us */
+            $one = \unpack('Pkey/Vfrom/Vcount', $this->cubes, self::CUBE * $middle);
+            if ($one['key'] === $key) {
+                return [$one['from'], $one['count']];
+            }
+            if ($one['key'] < $key) {
+                $low = $middle + 1;
+            } else {
+                $high = $middle;
+            }
+        }
+
+        return [0, 0];
     }
 
     /** @return int of 32 bits, at a byte of what was packed by us */

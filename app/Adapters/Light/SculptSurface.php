@@ -298,11 +298,11 @@ final readonly class SculptSurface
 
     private function cells(): TriangleCells
     {
-        if (! MeshStore::has("{$this->path}.cells")) {
-            MeshStore::put("{$this->path}.cells", TriangleCells::of($this->study->measured())->packed(), MeshStore::PLAIN);
+        if (! MeshStore::has("{$this->path}.cubes")) {
+            MeshStore::put("{$this->path}.cubes", TriangleCells::of($this->study->measured())->packed(), MeshStore::PLAIN);
         }
 
-        return TriangleCells::unpacked(MeshStore::get("{$this->path}.cells"));
+        return TriangleCells::unpacked(MeshStore::get("{$this->path}.cubes"));
     }
 
     /** @return iterable<array<int, int>> in studies whose triangles do not stand in the order of the working vertices, by measured triangle: the working vertex whose label it takes unless its corners are three others */

@@ -213,6 +213,10 @@ final class DivisionTest extends TestCase
         foreach ($seeds as $v => $area) {
             self::assertSame($area, $labels[$v]);
         }
+        foreach ($labels as $v => $label) {
+            $around = array_map(static fn (int $w): ?int => $labels[$w], array_slice($surface->next, $surface->first[$v], $surface->first[$v + 1] - $surface->first[$v]));
+            self::assertContains($label, $around, 'a fleck of one vertex');
+        }
         // Seeds in the middle of areas: whichever of them is set elsewhere within 3 mm, all but 4 % of the surface is divided the same.
         $middle = self::middles($surface, $division->proposed(10));
         $labels = $division->seeded($middle);
