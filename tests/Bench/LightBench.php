@@ -10,10 +10,14 @@ use Hyalin\Light\Exposure;
 use Hyalin\Light\LightStudy;
 use Hyalin\Light\Sky;
 use Hyalin\Light\SprayCone;
+use Hyalin\Light\ZoneMap;
 use Hyalin\Light\ZoneWeights;
 use Hyalin\Mesh\Adjacency;
+use Hyalin\Mesh\Curvature;
+use Hyalin\Mesh\Division;
 use Hyalin\Mesh\MeshMeasures;
 use Hyalin\Mesh\Regions;
+use Hyalin\Mesh\SurfaceGraph;
 use Hyalin\Mesh\TriangleMesh;
 use Tests\Support\Shapes;
 use Tests\Support\TextSource;
@@ -53,7 +57,20 @@ final class LightBench
             );
             $this->anotherSpray(StlReader::read(new TextSource($bytes))->mesh, $sample->median());
         }
+        $this->areas(Shapes::both(Shapes::ball(15.0, 150, atZ: 30.0), Shapes::ball(6.0, 50, atZ: 52.0)));
         printf("light: ten times the triangles take %.1f times as long\n", $times['1M'] / $times['100k']);
+    }
+
+    /** Two balls have no crease: all of the surface is divided from seed to seed, which is the slowest case. */
+    private function areas(TriangleMesh $mesh): void
+    {
+        $surface = SurfaceGraph::of($mesh);
+        $bend = Curvature::ofVertices($mesh, null, $mesh);
+        $once = new Sample;
+        $division = $once->time(static fn (): Division => Division::of($surface, $bend, ZoneMap::tip($mesh->size())));
+        $each = new Sample;
+        $each->time(static fn (): array => $division->seeded(array_combine(range(0, 9 * intdiv($mesh->vertices(), 10), intdiv($mesh->vertices(), 10)), range(0, 9))));
+        printf("areas: ten seeds on %d triangles without a crease in %.0f ms; its creases are found once, in %.1f times as long\n", $mesh->triangles(), $each->median(), $once->median() / $each->median());
     }
 
     /** @param  float  $whole  ms that the whole job took */
