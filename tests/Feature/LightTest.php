@@ -541,8 +541,8 @@ final class LightTest extends TestCase
         [$figure] = $this->still();
         $camera = ['from' => [10, -80, 20], 'to' => [0, 0, 10], 'size' => 40];
         $this->get("/figures/{$figure->id}/light/still")->assertNotFound();
-        $png = static function (int $grey): string {
-            $image = imagecreatetruecolor(40, 30) ?: throw new \RuntimeException('no picture');
+        $png = static function (int $grey, int $width = 40): string {
+            $image = imagecreatetruecolor(max(1, $width), max(1, intdiv(3 * $width, 4))) ?: throw new \RuntimeException('no picture');
             imagefill($image, 0, 0, ($grey << 16) | ($grey << 8) | $grey);
             ob_start();
             imagepng($image);
@@ -561,6 +561,7 @@ final class LightTest extends TestCase
         self::assertSame([40, 30, 'image/png'], $size === false ? [] : [$size[0], $size[1], $size['mime']]);
         // What is no picture is refused, and the look that was kept stays.
         $keep('no picture', [...$camera, 'size' => 50])->assertUnprocessable();
+        $keep($png(90, 2100), [...$camera, 'size' => 50])->assertUnprocessable()->assertJsonValidationErrorFor('still');
         $keep($png(90), ['from' => [0, 0], 'to' => [0, 0, 0], 'size' => 0])->assertUnprocessable();
         self::assertSame([$first, 40], [LightRecord::query()->sole()->still, (int) (LightRecord::query()->sole()->camera['size'] ?? 0)]);
         // Another look takes the place of the picture.

@@ -21,6 +21,9 @@ final class SaveView
 {
     private const SIDE = 900;
 
+    /** Decoded at once, as it is drawn for this: a browser sends it as large as it is kept. */
+    private const PIXELS = 3_000_000;
+
     /**
      * @param  Camera  $camera
      * @param  string|null  $still  as the browser drew it; null keeps the one there is
@@ -31,6 +34,11 @@ final class SaveView
     {
         $old = $light->still;
         if ($still !== null) {
+            // It warns of what is damaged behind the head; whoever decodes it says so.
+            $size = @getimagesizefromstring($still);
+            if ($size !== false && $size[0] * $size[1] > self::PIXELS) {
+                throw ValidationException::withMessages(['still' => 'A view is kept with '.self::SIDE.' pixels on its longer side; this one has '.$size[0].' by '.$size[1].'. Nothing was kept.']);
+            }
             try {
                 $intake = PictureIntake::of($still, self::SIDE);
             } catch (UnreadablePicture $e) {

@@ -11,6 +11,9 @@ import type { CameraProps } from '@/types/generated';
 import { faceted, type LitMesh } from './data';
 import { Room } from './room';
 
+/** Pixels along the longer side of a view that is kept. */
+const STILL = 900;
+
 /** A mesh on the screen, wearing its colours. */
 export class MeshViewer extends Room {
     private readonly painted = new MeshBasicMaterial({ vertexColors: true });
@@ -49,18 +52,22 @@ export class MeshViewer extends Room {
         return { from: this.camera.position.toArray(), to: this.controls.target.toArray(), size };
     }
 
-    /** What is on the screen now, as PNG for paper. */
+    /** What is on the screen now, as PNG for paper: no larger than it is kept, however fine the screen. */
     still(): Promise<Blob | null> {
         // On paper the room is white.
         const room = this.scene.background;
         this.scene.background = new Color('#ffffff');
         this.render();
+        const by = Math.min(1, STILL / Math.max(1, this.canvas.width, this.canvas.height));
+        const paper = document.createElement('canvas');
+        paper.width = Math.max(1, Math.round(by * this.canvas.width));
+        paper.height = Math.max(1, Math.round(by * this.canvas.height));
+        // At once: what WebGL has drawn is gone with the next frame.
+        paper.getContext('2d')?.drawImage(this.canvas, 0, 0, paper.width, paper.height);
+        this.scene.background = room;
+        this.draw();
         return new Promise((resolve) => {
-            this.canvas.toBlob((blob) => {
-                this.scene.background = room;
-                this.draw();
-                resolve(blob);
-            }, 'image/png');
+            paper.toBlob(resolve, 'image/png');
         });
     }
 
