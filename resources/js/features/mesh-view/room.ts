@@ -51,7 +51,7 @@ export class Room {
         this.renderer = new WebGLRenderer({ canvas, antialias: true, preserveDrawingBuffer: true });
         this.renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
         this.scene.background = new Color(room);
-        this.scene.add(new AmbientLight(0xffffff, aside > 0 ? 0.5 : 1.2), this.headlight);
+        this.scene.add(new AmbientLight(0xffffff, aside > 0 ? 0.5 : 1.2), this.headlight, this.headlight.target);
         this.marks.forEach((marks, i) => {
             marks.renderOrder = 1 + i;
             marks.visible = false;
@@ -172,6 +172,8 @@ export class Room {
             .copy(this.camera.position)
             .addScaledVector(this.camera.up, this.aside * offset.length())
             .addScaledVector(new Vector3().crossVectors(this.camera.up, offset), -this.aside);
+        // A lamp of its own direction shines at a place: a print file may stand anywhere on its plate.
+        this.headlight.target.position.copy(this.controls.target);
         this.renderer.render(this.scene, this.camera);
     }
 }

@@ -138,7 +138,15 @@ function useLightState(props: Props) {
     const most = Math.max(1, ...light.areas.map((a) => a.rows.length - 1));
     const busy = light.state === 'waiting' || light.state === 'running';
     const path = { figure: figure.id };
-    const { marks, gone } = useLightProgress({ busy, figure, setLight, seeds, line });
+    const { marks, gone } = useLightProgress({
+        busy,
+        isFirst: light.dataUrl === null,
+        setTab,
+        figure,
+        setLight,
+        seeds,
+        line,
+    });
     useMeasuring(light, path.figure, setLight, setMessage);
     return {
         figure,
@@ -573,8 +581,13 @@ function useLightProgress({
     setLight,
     seeds,
     line,
+    isFirst,
+    setTab,
 }: {
     busy: boolean;
+    /** There was no light before: what it makes possible is shown. */
+    isFirst: boolean;
+    setTab: (tab: 'areas' | 'files') => void;
     figure: FigureProps;
     setLight: Dispatch<SetStateAction<LightProps>>;
     seeds: Seed[];
@@ -595,6 +608,7 @@ function useLightProgress({
                         router.reload({
                             onSuccess: ({ props: next }) => {
                                 setLight(next['light'] as LightProps);
+                                if (isFirst) setTab('areas');
                             },
                         });
                 })
@@ -606,7 +620,7 @@ function useLightProgress({
         return () => {
             window.clearInterval(timer);
         };
-    }, [busy, figure.id, setLight]);
+    }, [busy, isFirst, figure.id, setLight, setTab]);
 
     const marks = useMemo(() => [...seeds.map((seed) => seed.at), ...line], [seeds, line]);
 
