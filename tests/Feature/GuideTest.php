@@ -29,6 +29,7 @@ final class GuideTest extends TestCase
         $at = "/figures/{$figure->id}/pictures/{$picture->id}/areas";
         // Nothing is kept of what is not understood.
         $this->postJson($at, ['areas' => [['name' => 'Coat', 'places' => [0]], ['name' => 'coat', 'places' => [1]]]])->assertUnprocessable();
+        $this->postJson($at, ['areas' => [['name' => 'Coat', 'places' => [0]], ['name' => ['x' => 1], 'places' => [1]]]])->assertUnprocessable()->assertJsonValidationErrorFor('areas.1.name');
         $this->postJson($at, ['areas' => [['name' => 'Coat', 'places' => [23]]]])->assertUnprocessable()->assertJsonPath('errors.areas.0', 'The picture has changed meanwhile: propose again.');
         self::assertSame(0, $figure->areas()->count());
         $this->postJson($at, ['areas' => [['name' => 'Coat', 'places' => [0, 1]], ['name' => ' Cloak ', 'places' => [2]]]])->assertCreated()->assertJson(['new' => 2]);

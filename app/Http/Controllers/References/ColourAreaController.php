@@ -49,13 +49,19 @@ final class ColourAreaController
     {
         $request->validate([
             'areas' => ['required', 'array', 'list', 'between:1,'.self::MOST],
-            'areas.*.name' => ['required', 'string', 'max:120', 'distinct:ignore_case'],
+            'areas.*.name' => ['required', 'string', 'max:120'],
             'areas.*.places' => ['required', 'array', 'list', 'between:1,'.self::MOST],
             'areas.*.places.*' => ['required', 'integer', 'between:0,'.self::MOST, 'distinct'],
-        ], ['areas.*.name.distinct' => 'Two areas have the same name: merge them, or rename one.', 'areas.*.name.required' => 'Every area needs a name.', 'areas.required' => 'Choose an area at least.']);
-        $wanted = [];
-        foreach ($request->array('areas') as $area) {
+        ], ['areas.*.name.required' => 'Every area needs a name.', 'areas.required' => 'Choose an area at least.']);
+        $wanted = $known = [];
+        foreach ($request->array('areas') as $n => $area) {
             /** @var array{name: string, places: non-empty-list<int|numeric-string>} $area validated above */
+            $name = mb_strtolower(trim($area['name']));
+            // Not by the framework's rule: it takes every name for text, also one that another rule has refused.
+            if (isset($known[$name])) {
+                throw ValidationException::withMessages(["areas.{$n}.name" => 'Two areas have the same name: merge them, or rename one.']);
+            }
+            $known[$name] = true;
             $wanted[] = ['name' => trim($area['name']), 'places' => array_map(static fn (int|string $p): int => (int) $p, $area['places'])];
         }
         try {
