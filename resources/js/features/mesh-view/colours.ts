@@ -49,6 +49,8 @@ export function colours(
     const order = new Map(areas.map((area, i) => [area.id, i]));
     const gradients = new Map(areas.flatMap(({ id, gradient }) => (gradient ? [[id, gradient] as const] : [])));
     const blended = view === 'finish' || view === 'lightness' ? blend(mesh, paint) : null;
+    // What is left over is dark beside areas; before there are any, it is to be looked at for where they lie.
+    const left = mesh.areas.some((area) => area !== 0) ? 0.02 : BARE;
     for (let t = 0; t < mesh.areas.length; t++) {
         const area = mesh.areas[t] ?? 0;
         const zone = mesh.zones[t] ?? 2;
@@ -70,7 +72,7 @@ export function colours(
                     c = grey(ZONE_GREYS[zone] ?? BARE);
                     break;
                 case 'areas':
-                    c = grey(area === 0 ? 0.02 : area === chosen ? 0.95 : 0.1 + 0.07 * ((order.get(area) ?? 0) % 6));
+                    c = grey(area === 0 ? left : area === chosen ? 0.95 : 0.1 + 0.07 * ((order.get(area) ?? 0) % 6));
                     break;
                 case 'glow':
                     c = glowing(lampOf(area, chosen, paint), area === chosen ? 1 : (glow?.[v] ?? 0) / 255, lamp);
