@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase as PlainTestCase;
 use Tests\Support\CheckValues;
 
 /**
  * The commands as a script calls them: a process of their own, standard input, output and error apart.
  */
+#[Group('sculpted')]
 final class CommandLineTest extends PlainTestCase
 {
     public function test_differences_of_the_published_pairs_come_out_row_by_row(): void

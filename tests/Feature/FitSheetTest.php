@@ -17,12 +17,14 @@ use Hyalin\Optics\FilmThickness;
 use Hyalin\Optics\PaintOptics;
 use Hyalin\Optics\Surface;
 use Illuminate\Database\Eloquent\Collection;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\Support\SheetPhotos;
 
 /**
  * What the colours of a field make of its pot, and what is odd about them; the colours are computed from K and S, so that the truth
  * is known.
  */
+#[Group('sculpted')]
 final class FitSheetTest extends TestCase
 {
     public function test_k_and_s_come_back_from_four_colours_and_what_is_odd_is_said(): void

@@ -29,6 +29,7 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 use Inertia\Testing\AssertableInertia;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\Support\Shapes;
 
 /**
@@ -208,6 +209,7 @@ final class LightTest extends TestCase
     }
 
     /** Laws of a border that moves: grown by r a disc has pi r2 more and the ring, shrunk again it is itself. */
+    #[Group('sculpted')]
     public function test_areas_are_grown_shrunk_mirrored_and_drawn_around(): void
     {
         config(['hyalin.light_coarser' => 1.0]);
@@ -439,6 +441,7 @@ final class LightTest extends TestCase
         self::assertEqualsWithDelta($before, array_intersect_key($sizes(), $before), 0.6);
     }
 
+    #[Group('sculpted')]
     public function test_the_inside_of_a_hollow_print_with_a_drain_hole_is_left_out(): void
     {
         $figure = $this->figure();

@@ -11,6 +11,7 @@ use Hyalin\InvalidInput;
 use Hyalin\Mesh\MeshMeasures;
 use Hyalin\Mesh\NearWeld;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Symfony\Component\Process\Process;
@@ -20,6 +21,7 @@ use ZipArchive;
 /**
  * Mesh files as they come: read like other programs read them, and refused in plain words.
  */
+#[Group('sculpted')]
 final class MeshFileTest extends TestCase
 {
     /** The test models of Debian's assimp-testmodels; what admesh of Debian says of the same file is compared. */

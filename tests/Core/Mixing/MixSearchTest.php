@@ -221,7 +221,7 @@ final class MixSearchTest extends TestCase
         foreach ([[3, Placement::masstone()], [4, InventedShelf::filmOverGrey()]] as [$seed, $placement]) {
             $paints = (new InventedShelf($seed))->paints(13);
             $random = new Randomizer(new Mt19937($seed));
-            for ($n = 0; $n < 40; $n++) {
+            for ($n = 0; $n < 24; $n++) {
                 $top = $n % 3 === 0 ? 110 : 255;
                 $hex = sprintf('#%02x%02x%02x', $random->getInt(0, $top), $random->getInt(0, $top), $random->getInt(0, $top));
                 $task = MixTask::of(Srgb::hex($hex)->toXyz()->toLab(), $placement);
@@ -230,7 +230,7 @@ final class MixSearchTest extends TestCase
                 self::assertLessThanOrEqual($best->score + 0.1, QuickMixSearch::find($paints, $task)->best()->score, "{$seed} {$hex}");
             }
         }
-        self::assertGreaterThan(50, $beyond);
+        self::assertGreaterThan(30, $beyond);
     }
 
     public function test_a_simpler_mix_is_one_that_the_eye_does_not_tell_from_the_best(): void

@@ -30,7 +30,7 @@ final class SheetReadingTest extends TestCase
 
     public function test_a_sheet_is_found_however_it_lies(): void
     {
-        for ($seed = 1; $seed <= 8; $seed++) {
+        for ($seed = 1; $seed <= 5; $seed++) {
             $scene = SheetScene::any($seed, new Randomizer(new Mt19937($seed)), 'grey', 3000, 2250);
             [$found] = self::found($scene);
             self::assertSame(self::NUMBER, $found->number);
