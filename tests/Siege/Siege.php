@@ -63,9 +63,10 @@ abstract class Siege extends TestCase
         DB::beginTransaction();
         memory_reset_peak_usage();
         $before = memory_get_usage();
-        $start = microtime(true);
+        // Of the processor: a siege lasts, and other work goes on beside it.
+        $start = self::seconds();
         $response = $send();
-        $took = microtime(true) - $start;
+        $took = self::seconds() - $start;
         $mb = (memory_get_peak_usage() - $before) / 1_048_576;
         $this->judge($response, $what);
         $this->note($mb >= self::MEMORY, sprintf('%.0f MB', $mb), $what);
@@ -109,6 +110,13 @@ abstract class Siege extends TestCase
         if ($isFault) {
             $this->faults[substr($fault, 0, 160)] ??= $what;
         }
+    }
+
+    private static function seconds(): float
+    {
+        $used = getrusage() ?: [];
+
+        return ($used['ru_utime.tv_sec'] ?? 0) + ($used['ru_stime.tv_sec'] ?? 0) + (($used['ru_utime.tv_usec'] ?? 0) + ($used['ru_stime.tv_usec'] ?? 0)) / 1e6;
     }
 
     /** @return list<string> */
