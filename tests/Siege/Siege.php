@@ -114,9 +114,10 @@ abstract class Siege extends TestCase
 
     private static function seconds(): float
     {
+        /** @var array<string, int> $used */
         $used = getrusage() ?: [];
 
-        return ($used['ru_utime.tv_sec'] ?? 0) + ($used['ru_stime.tv_sec'] ?? 0) + (($used['ru_utime.tv_usec'] ?? 0) + ($used['ru_stime.tv_usec'] ?? 0)) / 1e6;
+        return $used['ru_utime.tv_sec'] + $used['ru_stime.tv_sec'] + ($used['ru_utime.tv_usec'] + $used['ru_stime.tv_usec']) / 1e6;
     }
 
     /** @return list<string> */
