@@ -152,7 +152,7 @@ final class LightTest extends TestCase
         // A whole piece, and nothing at all.
         $this->postJson("/figures/{$figure->id}/light/areas", ['at' => [0, 0, 40], 'tool' => 'piece', 'size' => 1, 'areaId' => $ball->id])->assertOk();
         self::assertSame([], $this->measured($figure)->result['borders'] ?? null);
-        $this->postJson("/figures/{$figure->id}/light/areas", ['at' => [8, 8, 0], 'tool' => 'crease', 'size' => 30, 'areaId' => null])->assertOk();
+        $this->postJson("/figures/{$figure->id}/light/areas", ['at' => [8, 8, 0], 'tool' => 'crease', 'size' => 8, 'areaId' => null])->assertOk();
         self::assertLessThan(8.0, array_column($this->measured($figure)->result['areas'] ?? [], 'cm2', 'areaId')[$table->id]);
         $this->postJson("/figures/{$figure->id}/light/areas", ['at' => [0, 0], 'tool' => 'piece', 'size' => 1])->assertUnprocessable();
         $this->postJson("/figures/{$figure->id}/light/areas", ['at' => [0, 0, 0], 'tool' => 'piece', 'size' => 1, 'areaId' => 9999])->assertUnprocessable();
@@ -428,9 +428,20 @@ final class LightTest extends TestCase
         self::assertEqualsWithDelta($before, $sizes(), 1e-3);
         // An area that is used of the brief is no area of the mesh either, once it is computed anew.
         $gone = $this->area($figure, 'Gone');
-        $this->postJson("/figures/{$figure->id}/light/areas", ['at' => [10, 5, 21], 'tool' => 'crease', 'size' => 30, 'areaId' => $gone->id])->assertOk();
+        $fill = fn (int $size, mixed $instead = null) => $this->postJson("/figures/{$figure->id}/light/areas", ['at' => [10, 5, 21], 'tool' => 'crease', 'size' => $size, 'areaId' => $gone->id, 'instead' => $instead]);
+        $first = $fill(8)->assertOk()->json('lastAct');
         self::assertArrayHasKey($gone->id, $sizes());
         $lost = $sizes()[$gone->id];
+        // Its threshold is moved up and back again: one act, in the place of what it was; nothing else is put in the place of another act.
+        $second = $fill(40, $first)->assertOk()->json('lastAct');
+        self::assertEqualsWithDelta(10.0, $sizes()[$gone->id], 1e-3);
+        $fill(40, $first)->assertUnprocessable()->assertJsonValidationErrorFor('instead');
+        $fill(8, $second)->assertOk();
+        self::assertEqualsWithDelta($lost, $sizes()[$gone->id], 1e-6);
+        $this->postJson("/figures/{$figure->id}/light/areas/undo")->assertOk();
+        self::assertArrayNotHasKey($gone->id, $sizes());
+        $this->postJson("/figures/{$figure->id}/light/areas/redo")->assertOk();
+        self::assertEqualsWithDelta($lost, $sizes()[$gone->id], 1e-6);
         $gone->delete();
         $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
         $this->getJson("/figures/{$figure->id}/light/shown")->assertJsonPath('noAreaCm2', fn (float|int $v): bool => abs($v - $lost) < 1e-3);

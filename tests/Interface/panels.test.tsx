@@ -350,6 +350,7 @@ describe('the light on a mesh', () => {
         edges: 1,
         grooves: 1,
         canUndo: false,
+        lastAct: null,
         canRedo: false,
         isMeasured: true,
     };
@@ -473,7 +474,7 @@ describe('the light on a mesh', () => {
             area: 11,
             onArea: vi.fn(),
             onTool: vi.fn(),
-            size: { crease: 30, brush: 2 },
+            size: { crease: 8, brush: 2 },
             onSize: vi.fn(),
             onDivide: vi.fn(),
             line: 0,

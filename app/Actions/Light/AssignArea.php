@@ -19,8 +19,10 @@ use Hyalin\Mesh\Ways;
  */
 final class AssignArea
 {
-    /** Creaseness that stops a fill, for each step of its threshold. */
+    /** Creaseness that stops a fill, for each step of its threshold, and degrees at which flat faces meet. */
     private const CREASE = 0.005;
+
+    private const DEGREES = 4.0;
 
     /** Of an area: what must lie across from it for the figure to have two sides. */
     private const ALIKE = 0.3;
@@ -30,20 +32,30 @@ final class AssignArea
      * @param  string  $tool  piece, crease or brush
      * @param  float  $size  how deep a crease stops it, 0..180, or mm of the brush's radius
      * @param  int  $areaId  0 takes it away from every area
+     * @param  int|null  $instead  number of the last act, which this one takes the place of: a fill whose threshold is moved
+     * @return bool false when that is not the last act any more; nothing is changed then
      */
-    public function __invoke(LightRecord $light, array $at, string $tool, float $size, int $areaId): void
+    public function __invoke(LightRecord $light, array $at, string $tool, float $size, int $areaId, ?int $instead = null): bool
     {
         $study = StoredStudy::of($light);
         if ($study === null) {
-            return;
+            return true;
         }
         $surface = new SculptSurface($study);
-
+        if ($instead !== null) {
+            $history = AreaHistory::of($study);
+            if ($history->last() !== $instead) {
+                return false;
+            }
+            $history->replace();
+        }
         $this->give($study, match ($tool) {
             'crease' => self::filled($study, $surface, $at, $size, $areaId),
             'brush' => TriangleRuns::of(array_fill_keys($surface->touched($at, $size), $areaId)),
             default => $surface->piece($at, $areaId),
         });
+
+        return true;
     }
 
     /**
@@ -199,6 +211,6 @@ final class AssignArea
         // A mesh of few triangles has flat faces: their sharp edges stop it as well.
         $mesh = $study->measured();
 
-        return TriangleRuns::of(array_intersect_key($filled->byTriangle(), Regions::grown(Adjacency::of($mesh), Nearest::to($mesh, $at)[0], $size)));
+        return TriangleRuns::of(array_intersect_key($filled->byTriangle(), Regions::grown(Adjacency::of($mesh), Nearest::to($mesh, $at)[0], min(180.0, self::DEGREES * $size))));
     }
 }

@@ -18,20 +18,21 @@ final readonly class AreaHistory
      * @param  list<int>  $back  numbers of what is kept, the last act last
      * @param  list<int>  $forth  alike, of what was taken back
      * @param  array<int, list<int>>  $made  areas of the brief that an act made, by its number
+     * @param  int  $highest  number that an act ever had: none has it again
      */
-    private function __construct(private StoredStudy $study, private array $back, private array $forth, private array $made)
+    private function __construct(private StoredStudy $study, private array $back, private array $forth, private array $made, private int $highest)
     {
     }
 
     public static function of(StoredStudy $study): self
     {
         if (! MeshStore::has("{$study->path}.acts")) {
-            return new self($study, [], [], []);
+            return new self($study, [], [], [], 0);
         }
-        /** @var array{0: list<int>, 1: list<int>, 2?: array<int, list<int>>} $kept written by us */
+        /** @var array{0: list<int>, 1: list<int>, 2?: array<int, list<int>>, 3?: int} $kept written by us */
         $kept = json_decode(MeshStore::get("{$study->path}.acts"), true, 8, JSON_THROW_ON_ERROR);
 
-        return new self($study, $kept[0], $kept[1], $kept[2] ?? []);
+        return new self($study, $kept[0], $kept[1], $kept[2] ?? [], max([$kept[3] ?? 0, ...$kept[0], ...$kept[1]]));
     }
 
     public function canGoBack(): bool
@@ -42,6 +43,22 @@ final readonly class AreaHistory
     public function canGoForth(): bool
     {
         return $this->forth !== [];
+    }
+
+    /** @return int|null number of the last act; null when there is none to take back */
+    public function last(): ?int
+    {
+        return $this->back[count($this->back) - 1] ?? null;
+    }
+
+    /** Takes the last act back for another in its place: it is not done again. */
+    public function replace(): void
+    {
+        $last = $this->last();
+        if ($last !== null) {
+            $this->take($last);
+            $this->write(array_slice($this->back, 0, -1), $this->forth, array_diff_key($this->made, [$last => true]));
+        }
     }
 
     /**
@@ -62,7 +79,7 @@ final readonly class AreaHistory
     /** @return bool whether there was an act to take back */
     public function back(): bool
     {
-        $last = $this->back[count($this->back) - 1] ?? null;
+        $last = $this->last();
         if ($last === null) {
             return false;
         }
@@ -93,7 +110,7 @@ final readonly class AreaHistory
     /** @return int its number */
     private function put(): int
     {
-        $number = 1 + max([0, ...$this->back, ...$this->forth]);
+        $number = 1 + $this->highest;
         $this->study->copyAreas("act{$number}");
 
         return $number;
@@ -118,6 +135,6 @@ final readonly class AreaHistory
      */
     private function write(array $back, array $forth, array $made): void
     {
-        MeshStore::put("{$this->study->path}.acts", json_encode([$back, $forth, (object) $made], JSON_THROW_ON_ERROR));
+        MeshStore::put("{$this->study->path}.acts", json_encode([$back, $forth, (object) $made, max([$this->highest, ...$back, ...$forth])], JSON_THROW_ON_ERROR));
     }
 }

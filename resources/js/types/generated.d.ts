@@ -556,6 +556,7 @@ export interface LightProps {
     stillUrl: string | null;
     canUndo: boolean;
     canRedo: boolean;
+    lastAct: number | null;
     isMeasured: boolean;
 }
 

@@ -32,10 +32,11 @@ final class LitAreasController
             'tool' => ['required', Rule::in(['piece', 'crease', 'brush'])],
             'size' => ['required', 'numeric', 'between:0.1,180'],
             'areaId' => ['nullable', 'integer', self::own($figure)],
+            'instead' => ['nullable', 'integer'],
         ]);
-        $assign(self::lit($figure), PointRule::of($request->array('at')), $request->string('tool')->value(), $request->float('size'), $request->integer('areaId'));
+        $isDone = $assign(self::lit($figure), PointRule::of($request->array('at')), $request->string('tool')->value(), $request->float('size'), $request->integer('areaId'), $request->filled('instead') ? $request->integer('instead') : null);
 
-        return new JsonResponse(LightProps::of($figure));
+        return $isDone ? new JsonResponse(LightProps::of($figure)) : throw ValidationException::withMessages(['instead' => 'Something else was changed since. Click again to fill.']);
     }
 
     /**

@@ -41,6 +41,7 @@ final readonly class LightProps
      * @param  list<BorderProps>  $borders
      * @param  list<string>  $apart  how parts must be held that are sprayed apart
      * @param  bool  $canUndo  the last act of giving part of the mesh to an area
+     * @param  int|null  $lastAct  its number
      * @param  bool  $isMeasured  whether the numbers are those of the areas as they are now
      * @param  CameraProps|null  $camera  kept, for bench, comparison and card
      */
@@ -70,6 +71,7 @@ final readonly class LightProps
         public ?string $stillUrl,
         public bool $canUndo,
         public bool $canRedo,
+        public ?int $lastAct,
         public bool $isMeasured,
     ) {
     }
@@ -109,6 +111,7 @@ final readonly class LightProps
             self::stillUrl($figure),
             $history?->canGoBack() ?? false,
             $history?->canGoForth() ?? false,
+            $history?->last(),
             $study?->isMeasured($light) ?? true,
         );
     }

@@ -125,7 +125,7 @@ function useLightState(props: Props) {
     const [step, setStep] = useState(99);
     const [spray, setSpray] = useState(0);
     const [tool, setTool] = useState<Tool>('look');
-    const [size, setSize] = useState({ crease: 30, brush: 2 });
+    const [size, setSize] = useState({ crease: 8, brush: 2 });
     const [seeds, setSeeds] = useState<Seed[]>([]);
     const [line, setLine] = useState<Point[]>([]);
     const [area, setArea] = useState<number | null>(() => asked(props.light.areas));
@@ -221,7 +221,6 @@ function AreaTools({ study }: { study: Study }) {
         setTool,
         setView,
         size,
-        setSize,
         seeds,
         change,
         path,
@@ -241,7 +240,7 @@ function AreaTools({ study }: { study: Study }) {
                 if (next !== 'look') setView('areas');
             }}
             size={size}
-            onSize={setSize}
+            onSize={study.slide}
             seeds={seeds}
             onDivide={() => {
                 void change('POST', url('light.divide', path), { seeds });
@@ -507,11 +506,14 @@ function ViewBar({ study }: { study: Study }) {
 function useLightActions(state: LightState) {
     const { attempt, light, setLight, path, setMessage, tool, setTool, setView, setArea, area, setSeeds, seeds } =
         state;
-    const { size, line, setLine, spray } = state;
+    const { size, setSize, line, setLine, spray } = state;
     const keepLook = useKeepLook(state);
+
+    const { fill, forget, refill } = useFill(state);
 
     /** Something that gives the light anew. */
     function change(method: 'PUT' | 'POST', route: string, body?: unknown) {
+        forget();
         return attempt(async () => {
             setLight(await send<LightProps>(method, route, body));
         });
@@ -542,14 +544,16 @@ function useLightActions(state: LightState) {
         } else if (tool === 'seeds') {
             if (area !== null) setSeeds([...seeds, { at, areaId: area }]);
             else setMessage('First choose the area of this seed.');
+        } else if (tool === 'crease') {
+            void fill({ at, areaId: area, size: size.crease });
         } else {
-            void change('POST', url('light.assign', path), {
-                at,
-                tool,
-                size: tool === 'brush' ? size.brush : size.crease,
-                areaId: area,
-            });
+            void change('POST', url('light.assign', path), { at, tool, size: size.brush, areaId: area });
         }
+    }
+
+    function slide(next: typeof size) {
+        setSize(next);
+        if (next.crease !== size.crease) void refill(next.crease);
     }
 
     function setGradient(along: Along) {
@@ -572,7 +576,44 @@ function useLightActions(state: LightState) {
         setMessage('Click where the spray points.');
     }
 
-    return { change, compute, pick, keepLook, setGradient, aim };
+    return { change, compute, pick, slide, keepLook, setGradient, aim };
+}
+
+type Fill = { at: Point; areaId: number | null; size: number };
+
+/** A fill follows its threshold as long as it is the last act: moved, it takes the place of what it was. */
+function useFill({ attempt, setLight, path }: LightState) {
+    const filled = useRef<(Fill & { act: number }) | null>(null);
+    const wanted = useRef<number | null>(null);
+
+    const fill = (what: Fill, instead: number | null = null) =>
+        attempt(async () => {
+            filled.current = null;
+            const light = await send<LightProps>('POST', url('light.assign', path), {
+                ...what,
+                tool: 'crease',
+                instead,
+            });
+            setLight(light);
+            filled.current = light.lastAct === null ? null : { ...what, act: light.lastAct };
+        });
+
+    async function refill(size: number) {
+        const isFilling = wanted.current !== null;
+        wanted.current = size;
+        if (isFilling) return;
+        // What it was moved to meanwhile is filled next; what lies between is not.
+        for (let last = filled.current; last !== null && last.size !== wanted.current; last = filled.current) {
+            await fill({ at: last.at, areaId: last.areaId, size: wanted.current }, last.act);
+        }
+        wanted.current = null;
+    }
+
+    const forget = () => {
+        filled.current = null;
+    };
+
+    return { fill, forget, refill };
 }
 
 function useLightProgress({

@@ -248,9 +248,9 @@ function CreaseSlide({
     return (
         <Slide
             label="How deep a crease stops it"
-            said={`stops at ${size.crease < 20 ? 'any crease' : size.crease < 50 ? 'clear creases' : 'deep folds'}`}
-            min={5}
-            max={90}
+            said={`stops at ${size.crease < 6 ? 'any crease' : size.crease < 16 ? 'clear creases' : 'deep folds'}`}
+            min={1}
+            max={40}
             value={size.crease}
             onSlide={(crease) => {
                 onSize({ ...size, crease });
