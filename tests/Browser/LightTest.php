@@ -145,6 +145,17 @@ final class LightTest extends BrowserTestCase
         $this->until(self::PATIENCE, fn (): bool => $cm2() === $before, 'the growth was not taken back');
         $this->button('Shrink')->click();
         $this->until(self::PATIENCE, fn (): bool => (float) $cm2() < (float) $before, 'the area did not shrink');
+        // A fill follows its threshold, as one act: taken back, all of it is.
+        $before = $cm2();
+        $this->find("//button[@role='radio' and .='fill']")->click();
+        $this->find("//canvas[@data-drawn='yes']")->click();
+        $this->until(self::PATIENCE, fn (): bool => $cm2() !== $before, 'nothing was filled');
+        $filled = $cm2();
+        $this->browser->executeScript("document.querySelector('[aria-label=\"How deep a crease stops it\"]').focus()");
+        $this->keys("\u{E010}");
+        $this->until(self::PATIENCE, fn (): bool => (float) $cm2() > (float) $filled + 0.1, 'it does not follow its threshold');
+        $this->button('Undo')->click();
+        $this->until(self::PATIENCE, fn (): bool => $cm2() === $before, 'the fill was not taken back as one');
         $this->pick('Its zones', 'a gradient upwards');
         $this->stored("select form from areas where id = {$id}", 'gradient', 'the gradient');
         $this->pick('Its zones', 'recess to edge');
