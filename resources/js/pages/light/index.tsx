@@ -213,21 +213,7 @@ function BorderWords({ light }: { light: LightProps }) {
 }
 
 function AreaTools({ study }: { study: Study }) {
-    const {
-        light,
-        area,
-        setArea,
-        tool,
-        setTool,
-        setView,
-        size,
-        seeds,
-        change,
-        path,
-        setSeeds,
-        line,
-        setLine,
-    } = study;
+    const { light, area, setArea, tool, setTool, setView, size, seeds, change, path, setSeeds, line, setLine } = study;
     return (
         <Tools
             areas={light.areas}
