@@ -31,6 +31,14 @@ export type TintingStrength = 'weak' | 'usual' | 'strong';
 export type UploadState = 'sending' | 'reading' | 'known' | 'done' | 'failed';
 export type Zone = 'recess' | 'shade' | 'mid' | 'light' | 'edge';
 
+export interface ActProps {
+    areasUrl: string | null;
+    canUndo: boolean;
+    canRedo: boolean;
+    lastAct: number | null;
+    isMeasured: boolean;
+}
+
 export interface ApproachPairProps {
     usual: string;
     other: string;

@@ -8,6 +8,7 @@ use App\Actions\Light\AssignArea;
 use App\Actions\Light\ProposeAreas;
 use App\Actions\Light\SetGradient;
 use App\Actions\Light\SettleAreas;
+use App\Http\Props\Light\ActProps;
 use App\Http\Props\Light\LightProps;
 use App\Http\Requests\Light\PointRule;
 use App\Models\Brief\Area;
@@ -34,9 +35,10 @@ final class LitAreasController
             'areaId' => ['nullable', 'integer', self::own($figure)],
             'instead' => ['nullable', 'integer'],
         ]);
-        $isDone = $assign(self::lit($figure), PointRule::of($request->array('at')), $request->string('tool')->value(), $request->float('size'), $request->integer('areaId'), $request->filled('instead') ? $request->integer('instead') : null);
+        $light = self::lit($figure);
+        $isDone = $assign($light, PointRule::of($request->array('at')), $request->string('tool')->value(), $request->float('size'), $request->integer('areaId'), $request->filled('instead') ? $request->integer('instead') : null);
 
-        return $isDone ? new JsonResponse(LightProps::of($figure)) : throw ValidationException::withMessages(['instead' => 'Something else was changed since. Click again to fill.']);
+        return $isDone ? new JsonResponse(ActProps::of($figure, $light)) : throw ValidationException::withMessages(['instead' => 'Something else was changed since. Click again to fill.']);
     }
 
     /**
@@ -58,11 +60,12 @@ final class LitAreasController
                 $seeds[] = [PointRule::of($seed['at']), (int) $seed['areaId']];
             }
         }
+        $light = self::lit($figure);
         if ($seeds !== []) {
-            $assign->divide(self::lit($figure), $seeds);
+            $assign->divide($light, $seeds);
         }
 
-        return new JsonResponse(LightProps::of($figure));
+        return new JsonResponse(ActProps::of($figure, $light));
     }
 
     /**
@@ -79,20 +82,22 @@ final class LitAreasController
             'areaId' => ['nullable', 'integer', self::own($figure)],
         ]);
         $points = array_values(array_map(PointRule::of(...), array_filter($request->array('points'), is_array(...))));
-        if (! $assign->lasso(self::lit($figure), $points, $request->integer('areaId'))) {
+        $light = self::lit($figure);
+        if (! $assign->lasso($light, $points, $request->integer('areaId'))) {
             throw ValidationException::withMessages(['points' => 'The line closes nothing in: click at least three points around the place.']);
         }
 
-        return new JsonResponse(LightProps::of($figure));
+        return new JsonResponse(ActProps::of($figure, $light));
     }
 
     /** The border of an area moves along the surface. */
     public function grow(Request $request, Figure $figure, AssignArea $assign): JsonResponse
     {
         $request->validate(['areaId' => ['required', 'integer', self::own($figure)], 'mm' => ['required', 'numeric', 'between:-50,50', 'not_in:0']]);
-        $assign->grow(self::lit($figure), $request->integer('areaId'), $request->float('mm'));
+        $light = self::lit($figure);
+        $assign->grow($light, $request->integer('areaId'), $request->float('mm'));
 
-        return new JsonResponse(LightProps::of($figure));
+        return new JsonResponse(ActProps::of($figure, $light));
     }
 
     /**
@@ -103,12 +108,13 @@ final class LitAreasController
     public function mirror(Request $request, Figure $figure, AssignArea $assign): JsonResponse
     {
         $request->validate(['areaId' => ['required', 'integer', self::own($figure)], 'toId' => ['nullable', 'integer', self::own($figure)]]);
+        $light = self::lit($figure);
         $area = $request->integer('areaId');
-        if (! $assign->mirror(self::lit($figure), $area, $request->filled('toId') ? $request->integer('toId') : $area)) {
+        if (! $assign->mirror($light, $area, $request->filled('toId') ? $request->integer('toId') : $area)) {
             throw ValidationException::withMessages(['areaId' => 'The figure looks different on the other side: nothing was given.']);
         }
 
-        return new JsonResponse(LightProps::of($figure));
+        return new JsonResponse(ActProps::of($figure, $light));
     }
 
     /**

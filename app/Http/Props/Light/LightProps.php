@@ -6,7 +6,6 @@ namespace App\Http\Props\Light;
 
 use App\Adapters\Finish\FigureOptics;
 use App\Adapters\Finish\LayerDraft;
-use App\Adapters\Light\AreaHistory;
 use App\Adapters\Light\AssembledFigure;
 use App\Adapters\Light\LightAdvice;
 use App\Adapters\Light\StoredStudy;
@@ -79,8 +78,7 @@ final readonly class LightProps
     public static function of(Figure $figure): self
     {
         $light = $figure->loadMissing('lightStudy')->lightStudy ?? new LightRecord;
-        $study = StoredStudy::of($light);
-        $history = $study === null ? null : AreaHistory::of($study);
+        $act = ActProps::of($figure, $light);
         $lit = array_column($light->result['areas'] ?? [], null, 'areaId');
         $names = $areas = [];
         foreach ($figure->areasWithFinishes() as $area) {
@@ -104,15 +102,15 @@ final readonly class LightProps
             $light->up, $light->frontName(), $light->height_mm, SprayProps::allOf($light), $light->edges, $light->grooves, DepositProfile::HITS, SprayDirection::BENEATH, $light->exists ? $light->state : 'none', $light->progress, $light->problem,
             AssembledFigure::isStale($figure, $light),
             self::dataUrl($figure, $light),
-            self::areasUrl($figure, $light),
+            $act->areasUrl,
             $light->result['triangles'] ?? 0, $light->result['sizeMm'] ?? 0.0, $light->result['noAreaCm2'] ?? 0.0, $light->result['insideCm2'] ?? 0.0, $areas, $borders,
             LightAdvice::apart($figure, $light),
             CameraProps::of($light->camera),
             self::stillUrl($figure),
-            $history?->canGoBack() ?? false,
-            $history?->canGoForth() ?? false,
-            $history?->last(),
-            $study?->isMeasured($light) ?? true,
+            $act->canUndo,
+            $act->canRedo,
+            $act->lastAct,
+            $act->isMeasured,
         );
     }
 
@@ -126,14 +124,6 @@ final readonly class LightProps
             [$figure, 'of' => substr(hash('sha256', $study->path.$study->stampOfZones().json_encode([$light->sprays, $light->front, $light->edges, $light->grooves])), 0, 12)],
             false,
         );
-    }
-
-    /** @return string|null another one whenever an area changes; null while nothing is computed */
-    public static function areasUrl(Figure $figure, LightRecord $light): ?string
-    {
-        $study = StoredStudy::of($light);
-
-        return $study === null || $light->result === null ? null : route('light.areas', [$figure, 'of' => $study->stampOfAreas()], false);
     }
 
     /** @return string|null of the picture that was kept with the look */

@@ -15,7 +15,7 @@ import { Choice } from '@/shared/ui/choice';
 import { Notice } from '@/shared/ui/notice';
 import { Slide } from '@/shared/ui/slide';
 import { Tick } from '@/shared/ui/tick';
-import type { FigureProps, LightProps, LitAreaProps, MeshProps, UploadProps } from '@/types/generated';
+import type { ActProps, FigureProps, LightProps, LitAreaProps, MeshProps, UploadProps } from '@/types/generated';
 import { Areas } from './areas';
 import { Files } from './files';
 import { Glow } from './glow';
@@ -501,7 +501,8 @@ function useLightActions(state: LightState) {
     function change(method: 'PUT' | 'POST', route: string, body?: unknown) {
         forget();
         return attempt(async () => {
-            setLight(await send<LightProps>(method, route, body));
+            const next = await send<LightProps | ActProps>(method, route, body);
+            setLight((before) => ({ ...before, ...next }));
         });
     }
 
@@ -575,13 +576,13 @@ function useFill({ attempt, setLight, path }: LightState) {
     const fill = (what: Fill, instead: number | null = null) =>
         attempt(async () => {
             filled.current = null;
-            const light = await send<LightProps>('POST', url('light.assign', path), {
+            const next = await send<ActProps>('POST', url('light.assign', path), {
                 ...what,
                 tool: 'crease',
                 instead,
             });
-            setLight(light);
-            filled.current = light.lastAct === null ? null : { ...what, act: light.lastAct };
+            setLight((before) => ({ ...before, ...next }));
+            filled.current = next.lastAct === null ? null : { ...what, act: next.lastAct };
         });
 
     async function refill(size: number) {
