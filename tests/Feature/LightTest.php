@@ -279,6 +279,27 @@ final class LightTest extends TestCase
     }
 
     /** A helper brings what this process would have found itself, bit by bit; together they know what one alone knows. */
+    /** Two processes measure at once: the slower one began before the area became a gradient. */
+    public function test_a_gradient_that_is_set_while_areas_are_measured_is_not_lost(): void
+    {
+        $figure = $this->figure();
+        $this->printFile($figure, StlWriter::write(Shapes::box(10.0, 10.0, 20.0, 4)));
+        $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
+        $area = $this->area($figure, 'Blade');
+        $this->postJson("/figures/{$figure->id}/light/areas", ['at' => [5, 5, 20], 'tool' => 'piece', 'size' => 1, 'areaId' => $area->id])->assertOk();
+        LightRecord::updating(static function (LightRecord $light) use ($area): void {
+            if ($light->isDirty('result') && $area->form !== AreaForm::Gradient) {
+                $area->update(['form' => AreaForm::Gradient]);
+            }
+        });
+        try {
+            self::assertArrayHasKey('gradient', $this->measured($figure)->result['areas'][0] ?? []);
+        } finally {
+            LightRecord::flushEventListeners();
+        }
+        self::assertSame(AreaForm::Gradient, $area->form);
+    }
+
     public function test_shadows_are_shared_out(): void
     {
         $mesh = Shapes::both(Shapes::ball(8.0, 20), Shapes::ball(4.0, 16, 9.0, 8.0));

@@ -6,6 +6,7 @@ namespace App\Actions\Light;
 
 use App\Adapters\Light\StoredStudy;
 use App\Adapters\LostJob;
+use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Light\LightRecord;
 
@@ -29,10 +30,21 @@ final readonly class SettleAreas
         // From here on the numbers are of neither: an undo just now must not find those of before called right.
         $light->update(['measured_of' => null]);
         StoredStudy::settleFiles($light);
-        ($this->measureAreas)($light);
-        $this->castSprays->share($light);
+        $forms = self::forms($light);
+        do {
+            $known = $forms;
+            ($this->measureAreas)($light);
+            $this->castSprays->share($light);
+            // What was made a gradient meanwhile may have been measured by another, whose numbers are written over by these.
+            $forms = self::forms($light);
+        } while ($forms !== $known);
         // What was brushed meanwhile has another stamp, and is measured by the next who asks.
         $light->update(['measured_of' => $measured]);
+    }
+
+    private static function forms(LightRecord $light): string
+    {
+        return Area::query()->where('figure_id', $light->figure_id)->orderBy('id')->get(['id', 'form', 'gradient'])->toJson();
     }
 
     /** @return LightRecord|null the light of a figure with its numbers as they are now; null when it has none */
