@@ -148,9 +148,7 @@ final readonly class Patches
                 $q = $of[$w];
                 // Between two pieces it is met from either side.
                 if ($p !== $q && ($v < $w || ! isset($pieces[$w]))) {
-                    $mm = $surface->mm[$i];
-                    [$length, $sum] = $borders[$p][$q] ?? [0.0, 0.0];
-                    $borders[$p][$q] = $borders[$q][$p] = [$length + $mm, $sum + $mm * \max($crease[$v], $crease[$w])];
+                    self::lengthen($borders, $p, $q, $surface->mm[$i], \max($crease[$v], $crease[$w]));
                 }
             }
         }
@@ -289,6 +287,19 @@ final readonly class Patches
     }
 
     /**
+     * An edge across a border stands for about its own length of it.
+     *
+     * @param  array<int, array<int, array{float, float}>>  $borders  by patch and neighbour: length, mm, and creaseness summed over it
+     * @param  float  $mm  length of the edge
+     * @param  float  $crease  the greater creaseness of its ends
+     */
+    private static function lengthen(array &$borders, int $p, int $q, float $mm, float $crease): void
+    {
+        [$length, $sum] = $borders[$p][$q] ?? [0.0, 0.0];
+        $borders[$p][$q] = $borders[$q][$p] = [$length + $mm, $sum + $mm * $crease];
+    }
+
+    /**
      * @param  list<float>  $crease
      * @param  list<int>  $labels  any numbers
      */
@@ -305,10 +316,7 @@ final readonly class Patches
                 $w = $surface->next[$i];
                 $q = $of[$w];
                 if ($p < $q) {
-                    // An edge across a border stands for about its own length of it.
-                    $mm = $surface->mm[$i];
-                    [$length, $sum] = $borders[$p][$q] ?? [0.0, 0.0];
-                    $borders[$p][$q] = $borders[$q][$p] = [$length + $mm, $sum + $mm * \max($crease[$v], $crease[$w])];
+                    self::lengthen($borders, $p, $q, $surface->mm[$i], \max($crease[$v], $crease[$w]));
                 }
             }
         }

@@ -15,7 +15,7 @@ final readonly class ShorterBorders
 
     private const STEPS = 8;
 
-    /** Of a crease times what it holds: a border in one as deep stays, as a twentieth of the heat passes from side to side. */
+    /** Of a crease times what it holds: a border in one as deep stays, as a twentieth of the heat passes from side to side (own choice). */
     private const DEEP = 1.5;
 
     /**

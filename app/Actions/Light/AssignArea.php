@@ -19,7 +19,7 @@ use Hyalin\Mesh\Ways;
  */
 final class AssignArea
 {
-    /** Creaseness that stops a fill, for each step of its threshold, and degrees at which flat faces meet. */
+    /** Creaseness that stops a fill, for each step of its threshold, and degrees at which flat faces meet: own choices, from where seven sculpts have their creases. */
     private const CREASE = 0.005;
 
     private const DEGREES = 4.0;

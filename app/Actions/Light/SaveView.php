@@ -19,6 +19,7 @@ use Illuminate\Validation\ValidationException;
  */
 final class SaveView
 {
+    /** Pixels; the browser draws it as large (viewer.ts). */
     private const SIDE = 900;
 
     /** Decoded at once, as it is drawn for this: a browser sends it as large as it is kept. */
@@ -37,7 +38,7 @@ final class SaveView
             // It warns of what is damaged behind the head; whoever decodes it says so.
             $size = @getimagesizefromstring($still);
             if ($size !== false && $size[0] * $size[1] > self::PIXELS) {
-                throw ValidationException::withMessages(['still' => 'A view is kept with '.self::SIDE.' pixels on its longer side; this one has '.$size[0].' by '.$size[1].'. Nothing was kept.']);
+                throw ValidationException::withMessages(['still' => 'A view is kept with '.self::SIDE.' pixels on its longer side; this one has '.$size[0].' by '.$size[1].'. Nothing was kept: send it smaller.']);
             }
             try {
                 $intake = PictureIntake::of($still, self::SIDE);

@@ -42,6 +42,7 @@ final readonly class SettleAreas
         $light->update(['measured_of' => $measured]);
     }
 
+    /** @return string another one whenever an area becomes a gradient, or another one, or none */
     private static function forms(LightRecord $light): string
     {
         return Area::query()->where('figure_id', $light->figure_id)->orderBy('id')->get(['id', 'form', 'gradient'])->toJson();

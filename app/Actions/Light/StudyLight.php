@@ -42,8 +42,8 @@ final readonly class StudyLight
         $measures = MeshMeasures::of($assembly->mesh);
         self::reached($progress, 0.12);
         $sky = Sky::around($light->axis());
-        $coarser = config('hyalin.light_coarser');
-        $study = LightStudy::of($assembly->mesh, $measures, $sky->directions, new ProgressShare($progress, 0.2, 0.6), $this->shadows, is_float($coarser) ? max(1.0, $coarser) : 1.0)->inRows();
+        $coarser = max(1.0, config()->float('hyalin.light_coarser'));
+        $study = LightStudy::of($assembly->mesh, $measures, $sky->directions, new ProgressShare($progress, 0.2, 0.6), $this->shadows, $coarser)->inRows();
         $stored = StoredStudy::create($study, $assembly);
         try {
             self::reached($progress, 0.68);

@@ -571,29 +571,39 @@ type Fill = { at: Point; areaId: number | null; size: number };
 /** A fill follows its threshold as long as it is the last act: moved, it takes the place of what it was. */
 function useFill({ attempt, setLight, path }: LightState) {
     const filled = useRef<(Fill & { act: number }) | null>(null);
-    const wanted = useRef<number | null>(null);
+    const threshold = useRef(0);
+    const isFollowing = useRef(false);
 
-    const fill = (what: Fill, instead: number | null = null) =>
+    const once = (what: Fill, instead: number | null) =>
         attempt(async () => {
             filled.current = null;
-            const next = await send<ActProps>('POST', url('light.assign', path), {
-                ...what,
-                tool: 'crease',
-                instead,
-            });
+            const next = await send<ActProps>('POST', url('light.assign', path), { ...what, tool: 'crease', instead });
             setLight((before) => ({ ...before, ...next }));
             filled.current = next.lastAct === null ? null : { ...what, act: next.lastAct };
         });
 
-    async function refill(size: number) {
-        const isFilling = wanted.current !== null;
-        wanted.current = size;
-        if (isFilling) return;
-        // What it was moved to meanwhile is filled next; what lies between is not.
-        for (let last = filled.current; last !== null && last.size !== wanted.current; last = filled.current) {
-            await fill({ at: last.at, areaId: last.areaId, size: wanted.current }, last.act);
+    /** What it was moved to meanwhile is filled next; what lies between is not. */
+    async function follow() {
+        if (isFollowing.current) return;
+        isFollowing.current = true;
+        try {
+            for (let last = filled.current; last && last.size !== threshold.current; last = filled.current) {
+                await once({ at: last.at, areaId: last.areaId, size: threshold.current }, last.act);
+            }
+        } finally {
+            isFollowing.current = false;
         }
-        wanted.current = null;
+    }
+
+    async function fill(what: Fill) {
+        threshold.current = what.size;
+        await once(what, null);
+        await follow();
+    }
+
+    async function refill(size: number) {
+        threshold.current = size;
+        await follow();
     }
 
     const forget = () => {
