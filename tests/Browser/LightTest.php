@@ -158,6 +158,7 @@ final class LightTest extends BrowserTestCase
         $this->until(self::PATIENCE, fn (): bool => $cm2() === $before, 'the fill was not taken back as one');
         $this->pick('Its zones', 'a gradient upwards');
         $this->stored("select form from areas where id = {$id}", 'gradient', 'the gradient');
+        $this->find("//button[@role='combobox' and contains(., 'a gradient, as it is')]");
         $this->pick('Its zones', 'recess to edge');
         $this->stored("select form from areas where id = {$id}", 'light and shade', 'light and shade again');
         $this->assertAccessible('areas of a kit');

@@ -278,7 +278,6 @@ final class LightTest extends TestCase
         self::assertEqualsWithDelta($everywhere, $exposure(), 1e-9);
     }
 
-    /** A helper brings what this process would have found itself, bit by bit; together they know what one alone knows. */
     /** Two processes measure at once: the slower one began before the area became a gradient. */
     public function test_a_gradient_that_is_set_while_areas_are_measured_is_not_lost(): void
     {
@@ -298,8 +297,12 @@ final class LightTest extends TestCase
             LightRecord::flushEventListeners();
         }
         self::assertSame(AreaForm::Gradient, $area->form);
+        // Whatever else sets a form, its numbers are not called those of now.
+        $area->update(['form' => AreaForm::Shaped]);
+        self::assertArrayNotHasKey('gradient', $this->measured($figure)->result['areas'][0] ?? ['gradient' => 'nothing measured']);
     }
 
+    /** A helper brings what this process would have found itself, bit by bit; together they know what one alone knows. */
     public function test_shadows_are_shared_out(): void
     {
         $mesh = Shapes::both(Shapes::ball(8.0, 20), Shapes::ball(4.0, 16, 9.0, 8.0));

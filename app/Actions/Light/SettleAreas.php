@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions\Light;
 
+use App\Adapters\Light\MeasuringTurn;
 use App\Adapters\Light\StoredStudy;
 use App\Adapters\LostJob;
-use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Light\LightRecord;
 
@@ -20,32 +20,29 @@ final readonly class SettleAreas
     {
     }
 
+    /** Measures again, whatever was measured before. */
     public function __invoke(LightRecord $light): void
+    {
+        MeasuringTurn::take($light, fn () => $this->measure($light->refresh()));
+    }
+
+    private function measure(LightRecord $light): void
     {
         $study = StoredStudy::of($light);
         if ($study === null || $light->result === null) {
             return;
         }
         $measured = $study->stampOfAreas();
+        StoredStudy::settleFiles($light);
         // From here on the numbers are of neither: an undo just now must not find those of before called right.
         $light->update(['measured_of' => null]);
-        StoredStudy::settleFiles($light);
-        $forms = self::forms($light);
         do {
-            $known = $forms;
+            $gradients = StoredStudy::stampOfGradients($light);
             ($this->measureAreas)($light);
             $this->castSprays->share($light);
-            // What was made a gradient meanwhile may have been measured by another, whose numbers are written over by these.
-            $forms = self::forms($light);
-        } while ($forms !== $known);
+        } while ($gradients !== StoredStudy::stampOfGradients($light));
         // What was brushed meanwhile has another stamp, and is measured by the next who asks.
-        $light->update(['measured_of' => $measured]);
-    }
-
-    /** @return string another one whenever an area becomes a gradient, or another one, or none */
-    private static function forms(LightRecord $light): string
-    {
-        return Area::query()->where('figure_id', $light->figure_id)->orderBy('id')->get(['id', 'form', 'gradient'])->toJson();
+        $light->update(['measured_of' => $measured.$gradients]);
     }
 
     /** @return LightRecord|null the light of a figure with its numbers as they are now; null when it has none */
@@ -63,7 +60,23 @@ final readonly class SettleAreas
     public function due(LightRecord $light): void
     {
         if (StoredStudy::of($light)?->isMeasured($light) === false) {
-            $this($light);
+            MeasuringTurn::take($light, fn () => $this->measureDue($light->refresh()));
+        }
+    }
+
+    /** Other sprays over the areas as they are. */
+    public function withSprays(LightRecord $light): void
+    {
+        MeasuringTurn::take($light, function () use ($light): void {
+            $this->measureDue($light->refresh());
+            ($this->castSprays)($light);
+        });
+    }
+
+    private function measureDue(LightRecord $light): void
+    {
+        if (StoredStudy::of($light)?->isMeasured($light) === false) {
+            $this->measure($light);
         }
     }
 }

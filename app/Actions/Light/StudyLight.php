@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Light;
 
 use App\Adapters\Light\AssembledFigure;
+use App\Adapters\Light\MeasuringTurn;
 use App\Adapters\Light\MeshStore;
 use App\Adapters\Light\SharedShadows;
 use App\Adapters\Light\StoredStudy;
@@ -66,13 +67,18 @@ final readonly class StudyLight
             throw $e;
         }
         $old = StoredStudy::of($light);
-        $light->update(['path' => $stored->path, 'measured_of' => $stored->stampOfAreas(), 'of' => AssembledFigure::signature($figure, $light), 'result' => [
+        $found = ['path' => $stored->path, 'measured_of' => null, 'of' => AssembledFigure::signature($figure, $light), 'result' => [
             'areas' => [], 'borders' => [], 'noAreaCm2' => 0.0, 'insideCm2' => 0.0, 'triangles' => $study->evaluated->triangles(), 'sizeMm' => $measures->size(), 'apart' => $apart,
-        ]]);
+        ]];
         unset($assembly, $study, $zones, $open, $bend, $chosen, $areaOf);
-        ($this->measureAreas)($light);
-        $progress->at(0.95);
-        ($this->castSprays)($light);
+        MeasuringTurn::take($light, function () use ($light, $stored, $found, $progress): void {
+            $measured = $stored->stampOfAreas().StoredStudy::stampOfGradients($light);
+            $light->update($found);
+            ($this->measureAreas)($light);
+            $progress->at(0.95);
+            ($this->castSprays)($light);
+            $light->update(['measured_of' => $measured]);
+        });
         $old?->forget();
     }
 

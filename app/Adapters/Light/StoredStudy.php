@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Adapters\Light;
 
 use App\Adapters\StoredFile;
+use App\Models\Brief\Area;
 use App\Models\Light\LightRecord;
+use Hyalin\Finish\AreaForm;
 use Hyalin\Light\LightStudy;
 use Hyalin\Light\Sky;
 use Hyalin\Light\Visibility;
@@ -352,7 +354,15 @@ final readonly class StoredStudy
     /** @return bool whether the result of the light follows from the areas as they are now */
     public function isMeasured(LightRecord $light): bool
     {
-        return $light->measured_of === $this->stampOfAreas();
+        return $light->measured_of === $this->stampOfAreas().self::stampOfGradients($light);
+    }
+
+    /** @return string another one whenever an area becomes a gradient, another one, or none; empty while none is one */
+    public static function stampOfGradients(LightRecord $light): string
+    {
+        $gradients = Area::query()->where('figure_id', $light->figure_id)->where('form', AreaForm::Gradient)->orderBy('id')->get(['id', 'gradient']);
+
+        return $gradients->isEmpty() ? '' : hash('xxh3', $gradients->toJson());
     }
 
     /** What was chosen since it was last measured, to the print files: whoever reads it there asks for this first. */

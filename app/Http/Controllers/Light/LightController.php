@@ -6,7 +6,6 @@ namespace App\Http\Controllers\Light;
 
 use App\Actions\Light\AddGlow;
 use App\Actions\Light\CastGlow;
-use App\Actions\Light\CastSprays;
 use App\Actions\Light\ExportPaintedMesh;
 use App\Actions\Light\FindZones;
 use App\Actions\Light\SaveView;
@@ -72,7 +71,7 @@ final class LightController
     }
 
     /** How it is sprayed; what needs new shadows is computed in the queue when the painter asks, the rest at once. */
-    public function settings(Request $request, Figure $figure, CastSprays $cast, FindZones $findZones, SettleAreas $settle): JsonResponse
+    public function settings(Request $request, Figure $figure, FindZones $findZones, SettleAreas $settle): JsonResponse
     {
         $sprays = implode(',', array_keys(LightRecord::ofFigure($figure)->directedSprays()));
         $request->validate([
@@ -128,8 +127,7 @@ final class LightController
             if ($request->hasAny(['edges', 'grooves'])) {
                 $findZones($light);
             } else {
-                $settle->due($light);
-                $cast($light);
+                $settle->withSprays($light);
             }
         }
 
