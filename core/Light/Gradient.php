@@ -11,6 +11,9 @@ final readonly class Gradient
 {
     private const ZONES = 5;
 
+    /** mm; own choice: nobody paints from root to tip over less. */
+    private const LEAST = 0.1;
+
     /**
      * @param  array{float, float, float}  $from  root, mm
      * @param  array{float, float, float}  $to  tip, mm
@@ -39,7 +42,7 @@ final readonly class Gradient
      *
      * @param  iterable<array{float, float, float}>  $points  mm
      * @param  array{float, float, float}  $axis  of length 1
-     * @return self|null null when they have no extent along it
+     * @return self|null null when they have hardly any extent along it
      */
     public static function along(iterable $points, array $axis): ?self
     {
@@ -49,7 +52,7 @@ final readonly class Gradient
             [$low, $high] = [min($low, $at), max($high, $at)];
         }
 
-        return $high - $low > 1e-6 ? new self([$low * $axis[0], $low * $axis[1], $low * $axis[2]], [$high * $axis[0], $high * $axis[1], $high * $axis[2]]) : null;
+        return $high - $low > self::LEAST ? new self([$low * $axis[0], $low * $axis[1], $low * $axis[2]], [$high * $axis[0], $high * $axis[1], $high * $axis[2]]) : null;
     }
 
     /** @return float 0 at the root and before it, 1 at the tip and beyond */

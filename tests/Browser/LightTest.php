@@ -156,7 +156,10 @@ final class LightTest extends BrowserTestCase
         $this->until(self::PATIENCE, fn (): bool => (float) $cm2() > (float) $filled + 0.1, 'it does not follow its threshold');
         $this->button('Undo')->click();
         $this->until(self::PATIENCE, fn (): bool => $cm2() === $before, 'the fill was not taken back as one');
+        // It is the top of a plinth: nothing of it lies higher than the rest.
         $this->pick('Its zones', 'a gradient upwards');
+        $this->find("//*[contains(., 'no extent in that direction')]");
+        $this->pick('Its zones', 'a gradient from side to side');
         $this->stored("select form from areas where id = {$id}", 'gradient', 'the gradient');
         $this->find("//button[@role='combobox' and contains(., 'a gradient, as it is')]");
         $this->pick('Its zones', 'recess to edge');

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use PDO;
 use PHPUnit\Framework\TestCase as PlainTestCase;
 use Symfony\Component\Process\Process;
+use Tests\Support\SeededDemo;
 use ZipArchive;
 
 /**
@@ -30,9 +31,7 @@ final class BackupTest extends PlainTestCase
 
     public function test_a_backup_is_all_there_is_and_comes_back_over_a_working_database(): void
     {
-        touch("{$this->folder}/one.sqlite");
-        $this->artisan('one', 'migrate', '--force');
-        $this->artisan('one', 'db:seed', '--force');
+        SeededDemo::copyTo("{$this->folder}/one.sqlite", "{$this->folder}/one-files");
         // A photo of a swatch sheet, and its flattened picture.
         $database = new PDO("sqlite:{$this->folder}/one.sqlite");
         $database->exec("insert into swatch_sheets (painter_id) values (1); insert into sheet_photos (sheet_id, path) values (1, 'pictures/SHEET.photo')");

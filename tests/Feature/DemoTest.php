@@ -36,10 +36,16 @@ use PHPUnit\Framework\Attributes\Group;
  */
 final class DemoTest extends TestCase
 {
-    public function test_the_demo_is_complete_and_seeding_it_twice_changes_nothing(): void
+    public function test_the_demo_is_complete_seeded_once_and_comes_back_out_of_its_bench_file(): void
     {
+        $this->openDemo();
         $this->seed();
-        $this->seed();
+        $this->assertComplete();
+        $this->assertRoundTrip();
+    }
+
+    private function assertComplete(): void
+    {
         $ines = Painter::query()->where('email', SignInController::DEMO_EMAIL)->sole();
         self::assertSame(100, $ines->paints()->count());
         self::assertGreaterThan(25, $ines->paints()->where('quality', OpticsQuality::Measured)->count());
@@ -78,9 +84,8 @@ final class DemoTest extends TestCase
     }
 
     /** The whole demo bench, out and in again for another painter: alike in every field. */
-    public function test_the_demo_bench_survives_a_round_trip(): void
+    private function assertRoundTrip(): void
     {
-        $this->seed();
         $out = static function (Painter $painter): array {
             $path = (string) tempnam(sys_get_temp_dir(), 'demo');
             BenchWriter::write($path, $painter->refresh());
@@ -111,7 +116,7 @@ final class DemoTest extends TestCase
     {
         Queue::fake();
         config(['queue.default' => 'database']);
-        $this->seed();
+        $this->openDemo();
         $this->seed(MidLifeSeeder::class);
         $painter = Painter::query()->where('email', SignInController::DEMO_EMAIL)->firstOrFail();
         $this->actingAs($painter);

@@ -212,7 +212,7 @@ final class LightTest extends TestCase
     #[Group('sculpted')]
     public function test_areas_are_grown_shrunk_mirrored_and_drawn_around(): void
     {
-        config(['hyalin.light_coarser' => 1.0]);
+        config(['hyalin.light_coarser' => 2.0]);
         $figure = $this->figure();
         $this->printFile($figure, StlWriter::write(Shapes::box(40.0, 40.0, 4.0, 40)));
         $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
@@ -276,6 +276,16 @@ final class LightTest extends TestCase
         $this->putJson($settings, ['spray' => 'zenithal spray', 'distance' => 5])->assertUnprocessable();
         $this->putJson($settings, ['spray' => 'zenithal spray', 'distance' => null, 'aim' => null])->assertOk()->assertJsonPath('sprays.0.distance', null)->assertJsonPath('sprays.0.aim', null);
         self::assertEqualsWithDelta($everywhere, $exposure(), 1e-9);
+        // Its top lies level: no gradient upwards. What the mesh does not show yet may become one, from its foot up.
+        $top = $this->area($figure, 'Top');
+        $this->postJson("/figures/{$figure->id}/light/areas", ['at' => [5, 5, 40], 'tool' => 'crease', 'size' => 2, 'areaId' => $top->id])->assertOk();
+        $url = "/figures/{$figure->id}/light/areas/{$top->id}/gradient";
+        $this->putJson($url, ['isGradient' => true])->assertUnprocessable()->assertJsonPath('errors.along.0', fn (string $words): bool => str_contains($words, 'no extent'));
+        self::assertSame(AreaForm::Shaped, $top->refresh()->form);
+        $this->putJson($url, ['isGradient' => true, 'along' => 'front'])->assertOk()->assertJsonPath('areas.1.isGradient', true);
+        $later = $this->area($figure, 'Later');
+        $this->putJson("/figures/{$figure->id}/light/areas/{$later->id}/gradient", ['isGradient' => true, 'along' => 'side'])->assertUnprocessable();
+        $this->putJson("/figures/{$figure->id}/light/areas/{$later->id}/gradient", ['isGradient' => true])->assertOk();
     }
 
     /** Two processes measure at once: the slower one began before the area became a gradient. */

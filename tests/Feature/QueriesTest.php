@@ -20,7 +20,7 @@ final class QueriesTest extends TestCase
 
     public function test_no_page_asks_more_the_more_it_shows(): void
     {
-        $this->seed();
+        $this->openDemo();
         $ines = Painter::query()->where('email', SignInController::DEMO_EMAIL)->sole();
         $figure = $ines->figures()->firstOrFail();
         self::assertGreaterThan(10, $figure->areas()->count());

@@ -25,10 +25,12 @@ use Illuminate\Foundation\Testing\LazilyRefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use Tests\Support\SeededDemo;
 
 abstract class TestCase extends LaravelTestCase
 {
@@ -45,6 +47,19 @@ abstract class TestCase extends LaravelTestCase
         Cache::flush();
         // The stand-in reads with the same noise in every run: a test that fails, fails again.
         $this->app?->instance(ColourReader::class, new SimulatedColourReader(new Randomizer(new Mt19937(2026))));
+        $this->painter = Painter::factory()->create()->refresh();
+        $this->actingAs($this->painter);
+    }
+
+    /** The demo, and a painter beside its own. */
+    protected function openDemo(): void
+    {
+        if (DB::connection()->getDriverName() !== 'sqlite') {
+            $this->seed();
+
+            return;
+        }
+        SeededDemo::open();
         $this->painter = Painter::factory()->create()->refresh();
         $this->actingAs($this->painter);
     }

@@ -311,7 +311,8 @@ describe('the light on a mesh', () => {
         cm2: 12.34,
         exposure: 0.42,
         shares: [0.1, 0.2, 0.4, 0.2, 0.1],
-        gradient: null,
+        isGradient: false,
+            gradient: null,
         advice: ['Little spray: it stays dark.'],
         rows: [['#111111', '#222222', '#333333', '#444444', '#555555']],
     };

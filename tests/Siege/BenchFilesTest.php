@@ -18,7 +18,7 @@ final class BenchFilesTest extends Siege
 {
     public function test_no_bench_file_brings_a_page_down(): void
     {
-        $this->seed();
+        $this->openDemo();
         $ines = Painter::query()->where('email', SignInController::DEMO_EMAIL)->sole();
         $path = (string) tempnam(sys_get_temp_dir(), 'siege');
         BenchWriter::write($path, $ines, $ines->figures()->firstOrFail());

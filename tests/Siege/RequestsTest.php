@@ -24,7 +24,7 @@ final class RequestsTest extends Siege
 {
     public function test_no_request_is_a_fault(): void
     {
-        $this->seed();
+        $this->openDemo();
         Queue::fake();
         $this->actingAs($ines = Painter::query()->where('email', SignInController::DEMO_EMAIL)->sole());
         $records = $this->records($ines);

@@ -9,6 +9,7 @@ use App\Models\Brief\Area;
 use App\Models\Light\LightRecord;
 use Hyalin\Finish\AreaForm;
 use Hyalin\Light\Gradient;
+use Illuminate\Validation\ValidationException;
 
 /**
  * Makes an area a gradient from root to tip, or one of light and shade again; its zones and what they measure follow.
@@ -35,6 +36,8 @@ final readonly class SetGradient
      *
      * @param  array{float, float, float}  $axis  of length 1
      * @return array{from: array{float, float, float}, to: array{float, float, float}}|null null when the mesh shows none of it
+     *
+     * @throws ValidationException when it lies level: nothing of it is farther along than the rest
      */
     public static function along(LightRecord $light, Area $area, array $axis): ?array
     {
@@ -52,8 +55,11 @@ final readonly class SetGradient
                 $points[] = [$x[$v], $y[$v], $z[$v]];
             }
         }
-        $gradient = Gradient::along($points, $axis);
+        if ($points === []) {
+            return null;
+        }
+        $gradient = Gradient::along($points, $axis) ?? throw ValidationException::withMessages(['along' => 'This area has no extent in that direction. Choose another, or two points.']);
 
-        return $gradient === null ? null : ['from' => $gradient->from, 'to' => $gradient->to];
+        return ['from' => $gradient->from, 'to' => $gradient->to];
     }
 }

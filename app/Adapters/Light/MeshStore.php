@@ -8,6 +8,7 @@ use App\Adapters\StoredFile;
 use Hyalin\Mesh\TriangleMesh;
 use Illuminate\Contracts\Filesystem\Filesystem;
 use Illuminate\Support\Facades\Storage;
+use League\Flysystem\UnableToReadFile;
 use RuntimeException;
 
 /**
@@ -28,20 +29,28 @@ final class MeshStore
 
     public static function put(string $path, string $bytes, int $level = self::USUAL): void
     {
-        StoredFile::put($level === self::PLAIN ? "{$path}.raw" : "{$path}.gz", $level === self::PLAIN ? $bytes : (string) gzencode($bytes, $level));
+        [$ending, $other] = $level === self::PLAIN ? ['raw', 'gz'] : ['gz', 'raw'];
+        StoredFile::put("{$path}.{$ending}", $level === self::PLAIN ? $bytes : (string) gzencode($bytes, $level));
+        if (self::disk()->exists("{$path}.{$other}")) {
+            self::disk()->delete("{$path}.{$other}");
+        }
     }
 
-    /** @throws RuntimeException when it is gone */
-    public static function copy(string $from, string $to): void
+    /** Packs what was put as it is. */
+    public static function pack(string $path): void
     {
-        StoredFile::put("{$to}.gz", self::disk()->get("{$from}.gz") ?? throw new RuntimeException("{$from} no longer exists"));
+        $bytes = self::plain($path);
+        if ($bytes !== null) {
+            self::put($path, $bytes);
+        }
     }
 
     /** @throws RuntimeException when it is gone */
     public static function get(string $path): string
     {
-        if (self::disk()->exists("{$path}.raw")) {
-            return (string) self::disk()->get("{$path}.raw");
+        $bytes = self::plain($path);
+        if ($bytes !== null) {
+            return $bytes;
         }
         $bytes = gzdecode((string) self::disk()->get("{$path}.gz"));
 
@@ -51,7 +60,7 @@ final class MeshStore
     /** @return string changes with what is in it */
     public static function stamp(string $path): string
     {
-        return substr(hash('sha256', (string) self::disk()->get("{$path}.gz")), 0, 12);
+        return substr(hash('xxh128', self::plain($path) ?? (string) self::disk()->get("{$path}.gz")), 0, 12);
     }
 
     public static function has(string $path): bool
@@ -188,6 +197,16 @@ final class MeshStore
     public static function forget(string $path): void
     {
         self::disk()->delete(["{$path}.gz", "{$path}.raw"]);
+    }
+
+    private static function plain(string $path): ?string
+    {
+        try {
+            return self::disk()->exists("{$path}.raw") ? self::disk()->get("{$path}.raw") : null;
+        } catch (UnableToReadFile) {
+            // Packed at this very moment.
+            return null;
+        }
     }
 
     private static function disk(): Filesystem

@@ -585,6 +585,7 @@ export interface LitAreaProps {
     cm2: number | null;
     exposure: number | null;
     shares: Array<number>;
+    isGradient: boolean;
     gradient: { from: Array<number>; to: Array<number> } | null;
     advice: Array<string>;
     rows: Array<Array<string>>;

@@ -175,13 +175,14 @@ final class LightController
     {
         [$light, $study] = self::computed($figure);
 
-        return self::packed($study->forView(array_keys($light->directedSprays())));
+        return self::packed($study->forView(array_keys($light->directedSprays())), 4);
     }
 
     /** Which area each triangle of the view is. */
     public function areas(Figure $figure): PlainResponse
     {
-        return self::packed(self::computed($figure)[1]->areasForView());
+        // Asked for after every act: packed as quickly as can be.
+        return self::packed(self::computed($figure)[1]->areasForView(), 1);
     }
 
     /** @return array{LightRecord, StoredStudy} */
@@ -194,9 +195,9 @@ final class LightController
         return [$light, $study];
     }
 
-    private static function packed(string $bytes): PlainResponse
+    private static function packed(string $bytes, int $level): PlainResponse
     {
-        return new PlainResponse((string) gzencode($bytes, 4), 200, ['Content-Type' => 'application/octet-stream', 'Content-Encoding' => 'gzip', 'Cache-Control' => 'private, max-age=3600']);
+        return new PlainResponse((string) gzencode($bytes, $level), 200, ['Content-Type' => 'application/octet-stream', 'Content-Encoding' => 'gzip', 'Cache-Control' => 'private, max-age=3600']);
     }
 
     /** The figure put together, as a print file. */

@@ -137,8 +137,12 @@ final class LitAreasController
         if ($points !== null && $points['from'] === $points['to']) {
             throw ValidationException::withMessages(['to' => 'Root and tip must be two points.']);
         }
-        if ($request->has('along')) {
-            $points = SetGradient::along($light, $area, $request->string('along')->value() === 'front' ? $light->frontAxis() : $light->sideAxis());
+        if ($request->boolean('isGradient') && $points === null) {
+            $along = SetGradient::along($light, $area, match ($request->string('along')->value()) {
+                'front' => $light->frontAxis(), 'side' => $light->sideAxis(), default => $light->axis()
+            });
+            // Upwards follows the area wherever it will be; the others are kept as they are now.
+            $points = $request->has('along') ? $along ?? throw ValidationException::withMessages(['along' => 'Nothing on the mesh is this area yet.']) : null;
         }
         $set($light, $area, $request->boolean('isGradient'), $points);
 

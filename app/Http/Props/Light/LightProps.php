@@ -12,6 +12,7 @@ use App\Adapters\Light\StoredStudy;
 use App\Http\Props\ColourProps;
 use App\Models\Brief\Figure;
 use App\Models\Light\LightRecord;
+use Hyalin\Finish\AreaForm;
 use Hyalin\Finish\DepositProfile;
 use Hyalin\Finish\Section;
 use Hyalin\Finish\SectionRow;
@@ -87,7 +88,8 @@ final readonly class LightProps
             $exposures = $found['byZone'] ?? null;
             $section = FigureOptics::of($figure, $area, null, $exposures)->section(LayerDraft::stackOf($area));
             $areas[] = new LitAreaProps(
-                $area->id, $area->name, $area->part?->name, $found['cm2'] ?? null, $found['exposure'] ?? null, $found['shares'] ?? [], $found['gradient'] ?? null,
+                $area->id, $area->name, $area->part?->name, $found['cm2'] ?? null, $found['exposure'] ?? null, $found['shares'] ?? [],
+                $area->form === AreaForm::Gradient, $found['gradient'] ?? null,
                 $found === null ? [] : LightAdvice::of($figure, $area, $found, $section), self::rows($section),
             );
         }

@@ -181,10 +181,17 @@ function Whole({
             </Button>
             <Pick<Along>
                 label="Its zones"
-                value={area.gradient === null ? 'none' : 'now'}
+                value={area.isGradient ? 'now' : 'none'}
                 options={[
                     { value: 'none', label: 'recess to edge' },
-                    ...(area.gradient === null ? [] : [{ value: 'now' as const, label: 'a gradient, as it is' }]),
+                    ...(area.isGradient
+                        ? [
+                              {
+                                  value: 'now' as const,
+                                  label: area.gradient === null ? 'a gradient: no extent here' : 'a gradient, as it is',
+                              },
+                          ]
+                        : []),
                     { value: 'up', label: 'a gradient upwards' },
                     { value: 'side', label: 'a gradient from side to side' },
                     { value: 'front', label: 'a gradient from front to back' },
