@@ -312,7 +312,7 @@ describe('the light on a mesh', () => {
         exposure: 0.42,
         shares: [0.1, 0.2, 0.4, 0.2, 0.1],
         isGradient: false,
-            gradient: null,
+        gradient: null,
         advice: ['Little spray: it stays dark.'],
         rows: [['#111111', '#222222', '#333333', '#444444', '#555555']],
     };
