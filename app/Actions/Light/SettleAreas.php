@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Light;
 
-use App\Adapters\Light\AreaHistory;
 use App\Adapters\Light\MeasuringTurn;
 use App\Adapters\Light\StoredStudy;
 use App\Adapters\LostJob;
@@ -44,7 +43,6 @@ final readonly class SettleAreas
         } while ($gradients !== StoredStudy::stampOfGradients($light));
         // What was brushed meanwhile has another stamp, and is measured by the next who asks.
         $light->update(['measured_of' => $measured.$gradients]);
-        AreaHistory::of($study)->pack();
     }
 
     /** @return LightRecord|null the light of a figure with its numbers as they are now; null when it has none */

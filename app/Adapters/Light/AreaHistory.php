@@ -107,13 +107,6 @@ final readonly class AreaHistory
         return true;
     }
 
-    public function pack(): void
-    {
-        foreach ([...$this->back, ...$this->forth] as $number) {
-            $this->study->packCopy("act{$number}");
-        }
-    }
-
     /** @return int its number */
     private function put(): int
     {

@@ -8,7 +8,6 @@ use App\Adapters\StoredFile;
 use Hyalin\Mesh\TriangleMesh;
 use Illuminate\Contracts\Filesystem\Filesystem;
 use Illuminate\Support\Facades\Storage;
-use League\Flysystem\UnableToReadFile;
 use RuntimeException;
 
 /**
@@ -29,28 +28,20 @@ final class MeshStore
 
     public static function put(string $path, string $bytes, int $level = self::USUAL): void
     {
-        [$ending, $other] = $level === self::PLAIN ? ['raw', 'gz'] : ['gz', 'raw'];
-        StoredFile::put("{$path}.{$ending}", $level === self::PLAIN ? $bytes : (string) gzencode($bytes, $level));
-        if (self::disk()->exists("{$path}.{$other}")) {
-            self::disk()->delete("{$path}.{$other}");
-        }
+        StoredFile::put($level === self::PLAIN ? "{$path}.raw" : "{$path}.gz", $level === self::PLAIN ? $bytes : (string) gzencode($bytes, $level));
     }
 
-    /** Packs what was put as it is. */
-    public static function pack(string $path): void
+    /** @throws RuntimeException when it is gone */
+    public static function copy(string $from, string $to): void
     {
-        $bytes = self::plain($path);
-        if ($bytes !== null) {
-            self::put($path, $bytes);
-        }
+        StoredFile::put("{$to}.gz", self::disk()->get("{$from}.gz") ?? throw new RuntimeException("{$from} no longer exists"));
     }
 
     /** @throws RuntimeException when it is gone */
     public static function get(string $path): string
     {
-        $bytes = self::plain($path);
-        if ($bytes !== null) {
-            return $bytes;
+        if (self::disk()->exists("{$path}.raw")) {
+            return (string) self::disk()->get("{$path}.raw");
         }
         $bytes = gzdecode((string) self::disk()->get("{$path}.gz"));
 
@@ -60,7 +51,7 @@ final class MeshStore
     /** @return string changes with what is in it */
     public static function stamp(string $path): string
     {
-        return substr(hash('xxh128', self::plain($path) ?? (string) self::disk()->get("{$path}.gz")), 0, 12);
+        return substr(hash('sha256', (string) self::disk()->get("{$path}.gz")), 0, 12);
     }
 
     public static function has(string $path): bool
@@ -197,16 +188,6 @@ final class MeshStore
     public static function forget(string $path): void
     {
         self::disk()->delete(["{$path}.gz", "{$path}.raw"]);
-    }
-
-    private static function plain(string $path): ?string
-    {
-        try {
-            return self::disk()->exists("{$path}.raw") ? self::disk()->get("{$path}.raw") : null;
-        } catch (UnableToReadFile) {
-            // Packed at this very moment.
-            return null;
-        }
     }
 
     private static function disk(): Filesystem

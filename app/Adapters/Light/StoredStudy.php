@@ -38,14 +38,12 @@ final readonly class StoredStudy
     public static function create(LightStudy $study, AssembledFigure $assembly): self
     {
         $stored = new self('light/'.Str::ulid()->toBase32());
-        $working = $study->working;
+        MeshStore::putMesh("{$stored->path}.work", $study->working, MeshStore::PLAIN);
         if ($study->vertexOf !== null) {
             MeshStore::putMesh("{$stored->path}.full", $study->evaluated, MeshStore::PLAIN);
             MeshStore::putInts("{$stored->path}.vertexOf", $study->vertexOf, MeshStore::PLAIN);
-            [$working, $triangleOf] = self::inOrder($working, self::triangles($working, $study->evaluated, $study->vertexOf));
-            MeshStore::putInts("{$stored->path}.triangleOf", $triangleOf);
+            MeshStore::putInts("{$stored->path}.triangleOf", self::triangles($study->working, $study->evaluated, $study->vertexOf));
         }
-        MeshStore::putMesh("{$stored->path}.work", $working, MeshStore::PLAIN);
         if ($study->led !== null) {
             MeshStore::putInts("{$stored->path}.led", $study->led->count, MeshStore::PLAIN);
             MeshStore::putInts("{$stored->path}.leads", $study->led->rest, MeshStore::PLAIN);
@@ -82,39 +80,13 @@ final readonly class StoredStudy
     /** @return list<int> of a coarser working mesh: the measured triangle that each of its own was made of */
     public function triangleOf(): array
     {
-        return $this->keptTriangleOf()[0];
-    }
-
-    /** @return array{0: list<int>, 1?: list<int>} and whether they are in order, which earlier versions did not see to */
-    private function keptTriangleOf(): array
-    {
-        /** @var array{0: list<int>, 1?: list<int>}|null $kept */
+        /** @var array{list<int>}|null $kept */
         $kept = MeshStore::lists("{$this->path}.triangleOf");
         if ($kept === null) {
-            $triangleOf = MeshStore::ints("{$this->path}.triangleOf");
-            $sorted = $triangleOf;
-            sort($sorted);
-            MeshStore::putLists("{$this->path}.triangleOf", $kept = [$triangleOf, [(int) ($triangleOf === $sorted)]]);
+            MeshStore::putLists("{$this->path}.triangleOf", $kept = [MeshStore::ints("{$this->path}.triangleOf")]);
         }
 
-        return $kept;
-    }
-
-    /**
-     * The working triangles in the order of the measured ones that they were made of, so that a row of these is a row of those.
-     *
-     * @param  list<int>  $triangleOf
-     * @return array{TriangleMesh, list<int>}
-     */
-    private static function inOrder(TriangleMesh $working, array $triangleOf): array
-    {
-        asort($triangleOf);
-        $indices = '';
-        foreach ($triangleOf as $t => $_) {
-            $indices .= substr($working->indices, 12 * $t, 12);
-        }
-
-        return [TriangleMesh::of($working->positions, $indices), array_values($triangleOf)];
+        return $kept[0];
     }
 
     public function seen(Sky $sky): Visibility
@@ -162,9 +134,9 @@ final readonly class StoredStudy
      */
     public function putAreas(array $chosen, array $areas): void
     {
-        MeshStore::putInts("{$this->path}.chosen", array_map(static fn (?int $area): int => $area ?? self::NONE, $chosen), MeshStore::PLAIN);
-        MeshStore::putInts("{$this->path}.areas", $areas, MeshStore::PLAIN);
-        MeshStore::putInts("{$this->path}.workAreas", $this->onWorking($areas), MeshStore::PLAIN);
+        MeshStore::putInts("{$this->path}.chosen", array_map(static fn (?int $area): int => $area ?? self::NONE, $chosen));
+        MeshStore::putInts("{$this->path}.areas", $areas);
+        MeshStore::putInts("{$this->path}.workAreas", $this->onWorking($areas));
     }
 
     /** What the painter chose for some triangles, as bytes. */
@@ -188,40 +160,21 @@ final readonly class StoredStudy
     private function giveWith(string $chosen, TriangleRuns $areas): void
     {
         $areaOf = $areas->over(MeshStore::get("{$this->path}.areas"));
-        [$triangleOf, $isInOrder] = $this->isCoarse() ? [...$this->keptTriangleOf(), [0]] : [[], [0]];
-        $this->write($areas->over($chosen), $areaOf, $isInOrder[0] === 1 ? $areas->among($triangleOf)->over(MeshStore::get("{$this->path}.workAreas")) : null);
-    }
-
-    /**
-     * @param  string  $areas  32 bits a triangle, as all of them
-     * @param  string|null  $workAreas  null where they have to be looked up
-     */
-    private function write(string $chosen, string $areas, ?string $workAreas): void
-    {
-        MeshStore::put("{$this->path}.chosen", $chosen, MeshStore::PLAIN);
-        MeshStore::put("{$this->path}.areas", $areas, MeshStore::PLAIN);
-        MeshStore::put("{$this->path}.workAreas", $workAreas ?? $this->onWorkingBytes($areas), MeshStore::PLAIN);
+        MeshStore::put("{$this->path}.chosen", $areas->over($chosen));
+        MeshStore::put("{$this->path}.areas", $areaOf);
+        MeshStore::put("{$this->path}.workAreas", $this->onWorkingBytes($areaOf));
     }
 
     /** What was chosen and what is which area, as it is on disk. */
     public function copyAreas(string $name): void
     {
-        foreach (['chosen', 'areas'] as $part) {
-            MeshStore::put("{$this->path}.{$name}.{$part}", MeshStore::get("{$this->path}.{$part}"), MeshStore::PLAIN);
-        }
-    }
-
-    /** Copies lie long: they are packed when nobody waits. */
-    public function packCopy(string $name): void
-    {
-        foreach (['chosen', 'areas'] as $part) {
-            MeshStore::pack("{$this->path}.{$name}.{$part}");
-        }
+        MeshStore::copy("{$this->path}.chosen", "{$this->path}.{$name}.chosen");
+        MeshStore::copy("{$this->path}.areas", "{$this->path}.{$name}.areas");
     }
 
     public function takeAreas(string $name): void
     {
-        $this->write(MeshStore::get("{$this->path}.{$name}.chosen"), MeshStore::get("{$this->path}.{$name}.areas"), null);
+        $this->putAreasAsKept(MeshStore::get("{$this->path}.{$name}.chosen").MeshStore::get("{$this->path}.{$name}.areas"));
     }
 
     public function forgetCopy(string $name): void
@@ -231,11 +184,13 @@ final readonly class StoredStudy
         }
     }
 
-    /** @param  string  $kept  as an earlier version put both into one */
+    /** @param  string  $kept  as it was on disk */
     public function putAreasAsKept(string $kept): void
     {
         $half = intdiv(strlen($kept), 2);
-        $this->write(substr($kept, 0, $half), substr($kept, $half), null);
+        MeshStore::put("{$this->path}.chosen", substr($kept, 0, $half));
+        MeshStore::put("{$this->path}.areas", substr($kept, $half));
+        MeshStore::put("{$this->path}.workAreas", $this->onWorkingBytes(substr($kept, $half)));
     }
 
     /** @return list<int> zone of each measured triangle */

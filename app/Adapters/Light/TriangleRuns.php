@@ -163,52 +163,6 @@ final readonly class TriangleRuns
         return new self($runs);
     }
 
-    /**
-     * The same of triangles that were each made of one of these.
-     *
-     * @param  list<int>  $triangleOf  which one each was made of, in order
-     */
-    public function among(array $triangleOf): self
-    {
-        $runs = [];
-        $end = 0;
-        foreach ($this->runs as [$first, $count, $area]) {
-            $from = self::reaching($first, $triangleOf, $end);
-            $end = self::reaching($first + $count, $triangleOf, $from);
-            if ($end > $from) {
-                $runs[] = [$from, $end - $from, $area];
-            }
-        }
-
-        return new self($runs);
-    }
-
-    /**
-     * @param  list<int>  $numbers  in order
-     * @return int place of the first of them, from a place on, that is at least so much; their count when none is
-     */
-    private static function reaching(int $least, array $numbers, int $from): int
-    {
-        // Runs lie close to each other: by steps that double, then by halves.
-        $step = 1;
-        $last = count($numbers);
-        while ($from + $step < $last && $numbers[$from + $step] < $least) {
-            $from += $step;
-            $step *= 2;
-        }
-        $to = min($last, $from + $step);
-        while ($from < $to) {
-            $middle = intdiv($from + $to, 2);
-            if ($numbers[$middle] < $least) {
-                $from = $middle + 1;
-            } else {
-                $to = $middle;
-            }
-        }
-
-        return $from;
-    }
-
     /** @param  string  $bytes  32 bits a triangle, of which those of the runs become their areas */
     public function over(string $bytes): string
     {

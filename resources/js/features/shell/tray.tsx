@@ -34,11 +34,11 @@ export function DryingTray() {
     return (
         <aside
             aria-label="Drying and timers"
-            className="flex min-h-12 items-center gap-2 overflow-x-auto border-t-2 border-strong bg-sunk px-4 print:hidden"
+            className="flex min-h-12 items-center gap-2 border-t-2 border-strong bg-sunk px-4 print:hidden"
         >
-            <span className="shrink-0 text-xs text-quiet">Drying and timers</span>
+            <span className="hidden shrink-0 text-xs text-quiet sm:inline">Drying and timers</span>
             {tray?.length === 0 && cups.length === 0 && <span className="text-xs">Nothing is drying.</span>}
-            <ul className="flex gap-2">
+            <ul className="flex min-w-0 flex-1 gap-2 overflow-x-auto p-1">
                 {items.map((item) => (
                     <li key={item.key} className="flex shrink-0">
                         <TrayItem item={item} now={now} />
@@ -54,7 +54,7 @@ export function DryingTray() {
                 <button
                     type="button"
                     aria-label="Notify me on this device"
-                    className="ml-auto flex min-h-9 min-w-9 shrink-0 items-center justify-center gap-1 border border-strong bg-raised px-2 text-xs"
+                    className="flex min-h-9 min-w-9 shrink-0 items-center justify-center gap-1 border border-strong bg-raised px-2 text-xs"
                     onClick={() =>
                         void ask().then(() => {
                             setAsking(false);

@@ -319,7 +319,7 @@ function UsedSheet({ bench, step }: { bench: Bench; step: RunStepProps }) {
 function Actions({ bench, step }: { bench: Bench; step: RunStepProps }) {
     const { finish, record, setSheet, wait } = bench;
     return (
-        <div className="sticky bottom-0 mt-auto grid grid-cols-2 gap-2 border-t border-strong bg-room py-2 sm:grid-cols-[2fr_1fr_1fr] sm:gap-3 lg:-bottom-6 lg:-mb-6">
+        <div className="sticky bottom-0 mx-3 mt-auto grid grid-cols-2 gap-2 border-t border-strong bg-room py-2 sm:mx-4 sm:grid-cols-[2fr_1fr_1fr] sm:gap-3 lg:mx-6">
             {step.state === 'open' ? (
                 <Button
                     look="main"
@@ -423,52 +423,58 @@ function Work({ bench, step }: { bench: Bench; step: RunStepProps }) {
     const { waiting, problem, refused, short, open, figure, away, run, steps, now } = bench;
     const { setAway, setPosition, show, onMesh, wait } = bench;
     return (
-        <article className="flex min-w-0 flex-1 flex-col gap-2 p-3 sm:gap-4 sm:p-4 lg:overflow-y-auto lg:p-6">
-            {waiting > 0 && problem !== null && (
-                <Notice strong>
-                    {problem} {many(waiting, 'change')} waiting.
-                </Notice>
-            )}
-            {waiting === 0 && problem !== null && <Notice strong>{problem}</Notice>}
-            {refused !== null && <Notice strong>{refused}</Notice>}
-            {short.length > 0 && open > 0 && <RunningOut short={short} figure={figure} />}
-            {away && (
-                <Resume
+        <article className="flex min-w-0 flex-1 flex-col lg:min-h-0">
+            {/* What has the focus is never scrolled to beneath the actions. */}
+            <div className="flex flex-col gap-2 p-3 sm:gap-4 sm:p-4 lg:min-h-0 lg:flex-1 lg:scroll-py-3 lg:overflow-y-auto lg:p-6 max-lg:[&_:is(a,button,input)]:scroll-mb-36">
+                {waiting > 0 && problem !== null && (
+                    <Notice strong>
+                        {problem} {many(waiting, 'change')} waiting.
+                    </Notice>
+                )}
+                {waiting === 0 && problem !== null && <Notice strong>{problem}</Notice>}
+                {refused !== null && <Notice strong>{refused}</Notice>}
+                {short.length > 0 && open > 0 && <RunningOut short={short} figure={figure} />}
+                {away && (
+                    <Resume
+                        run={run}
+                        steps={steps}
+                        last={away}
+                        now={now}
+                        onClose={() => {
+                            setAway(null);
+                        }}
+                    />
+                )}
+                <Changes run={run} changes={bench.changes} />
+                {open === 0 && <AllDone run={run} />}
+                {wait && (
+                    <Wet
+                        wait={wait}
+                        now={now}
+                        meanwhile={free(steps, bench.waits, now)}
+                        onGo={setPosition}
+                        onAnyway={() => {
+                            bench.record(step, { wentOnWet: true });
+                        }}
+                    />
+                )}
+                <StepWords
                     run={run}
-                    steps={steps}
-                    last={away}
+                    step={step}
+                    meanwhile={meanwhile(steps, step, now)}
                     now={now}
-                    onClose={() => {
-                        setAway(null);
-                    }}
-                />
-            )}
-            <Changes run={run} changes={bench.changes} />
-            {open === 0 && <AllDone run={run} />}
-            {wait && (
-                <Wet
-                    wait={wait}
-                    now={now}
-                    meanwhile={free(steps, bench.waits, now)}
                     onGo={setPosition}
-                    onAnyway={() => {
-                        bench.record(step, { wentOnWet: true });
-                    }}
+                    onPhoto={show}
                 />
-            )}
-            <StepWords
-                run={run}
-                step={step}
-                meanwhile={meanwhile(steps, step, now)}
-                now={now}
-                onGo={setPosition}
-                onPhoto={show}
-            />
-            {onMesh && step.areaIds.length === 1 && <OnMesh bench={bench} step={step} />}
-            <Timers runId={run.id} what={`${areasWords(step.areaName)}, ${step.title}`} />
-            <Link href={url('figures.bench', { figure: figure.id })} className="text-sm underline underline-offset-4">
-                All runs
-            </Link>
+                {onMesh && step.areaIds.length === 1 && <OnMesh bench={bench} step={step} />}
+                <Timers runId={run.id} what={`${areasWords(step.areaName)}, ${step.title}`} />
+                <Link
+                    href={url('figures.bench', { figure: figure.id })}
+                    className="text-sm underline underline-offset-4"
+                >
+                    All runs
+                </Link>
+            </div>
             <Actions bench={bench} step={step} />
         </article>
     );
