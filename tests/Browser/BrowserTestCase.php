@@ -21,10 +21,10 @@ use SQLite3;
 abstract class BrowserTestCase extends TestCase
 {
     /**
-     * Seconds. A machine that runs other work meanwhile has been seen to need 17 s for a page that takes 0.4 s here;
+     * Seconds. A machine that runs other work meanwhile has been seen to need 17 s for a page that takes 0.4 s here, and 120 s for a photo;
      * waiting long costs nothing where what is awaited comes.
      */
-    protected const PATIENCE = 90;
+    protected const PATIENCE = 180;
 
     protected RemoteWebDriver $browser;
 
