@@ -235,9 +235,19 @@ final class LightTest extends TestCase
         $this->postJson("{$url}/lasso", ['points' => [[18, 4, 4], [30, 4, 4], [30, 12, 4], [18, 12, 4]], 'areaId' => $other->id])->assertOk();
         self::assertEqualsWithDelta(0.96, $cm2($other), 0.25);
         // The other side of the strip between them is bare, and nothing is across from a side face but a side face.
-        foreach ([['lasso', ['points' => [[1, 1, 4], [2, 1, 4]], 'areaId' => $other->id]], ['lasso', ['points' => [[1, 1, 4], [1, 1, 4], [1, 1, 4]], 'areaId' => $other->id]], ['grow', ['areaId' => $other->id, 'mm' => 0]], ['mirror', ['areaId' => 9999]]] as [$what, $body]) {
+        $bare = $this->area($figure, 'Bare');
+        foreach ([['grow', ['areaId' => $bare->id, 'mm' => 1]], ['mirror', ['areaId' => $bare->id]], ['lasso', ['points' => [[1, 1, 4], [2, 1, 4]], 'areaId' => $other->id]], ['lasso', ['points' => [[1, 1, 4], [1, 1, 4], [1, 1, 4]], 'areaId' => $other->id]], ['grow', ['areaId' => $other->id, 'mm' => 0]], ['mirror', ['areaId' => 9999]]] as [$what, $body]) {
             $this->postJson("{$url}/{$what}", $body)->assertUnprocessable();
         }
+        // What was chosen is not divided among others; refused, it is no act that could be taken back.
+        $lasso = $cm2();
+        $this->postJson($url, ['at' => [18, 8, 4], 'tool' => 'piece', 'size' => 1, 'areaId' => $spot->id])->assertOk();
+        $whole = $cm2();
+        $this->postJson("{$url}/divide", ['seeds' => [['at' => [4, 4, 4], 'areaId' => $other->id], ['at' => [36, 36, 4], 'areaId' => $bare->id]]])
+            ->assertUnprocessable()->assertJsonPath('errors.seeds.0', fn (string $words): bool => str_contains($words, 'chosen for other areas'));
+        self::assertSame($whole, $cm2());
+        $this->postJson("{$url}/undo")->assertOk();
+        self::assertSame($lasso, $cm2());
     }
 
     public function test_an_area_is_a_gradient_and_a_spray_comes_from_near_by(): void

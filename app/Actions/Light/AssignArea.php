@@ -62,19 +62,25 @@ final class AssignArea
      * Everything that hangs together with the seeds is divided between them; what was chosen for other areas stays theirs.
      *
      * @param  non-empty-list<array{array{float, float, float}, int}>  $seeds  point on the mesh, mm, and its area
+     * @return bool false when all of it was chosen for other areas: nothing is changed then
      */
-    public function divide(LightRecord $light, array $seeds): void
+    public function divide(LightRecord $light, array $seeds): bool
     {
         $study = StoredStudy::of($light);
         if ($study === null) {
-            return;
+            return true;
         }
         $surface = new SculptSurface($study);
         $areas = array_column($seeds, 1);
         $at = array_combine($surface->vertices(array_column($seeds, 0)), $areas);
         $given = $surface->onOutside($surface->division()->seeded($at));
         AreaHistory::of($study)->keep();
-        $study->giveFree($given, array_fill_keys($areas, true));
+        if ($study->giveFree($given, array_fill_keys($areas, true))) {
+            return true;
+        }
+        AreaHistory::of($study)->replace();
+
+        return false;
     }
 
     /**
@@ -105,12 +111,13 @@ final class AssignArea
      * Moves the border of an area outwards, or inwards where mm is negative: what it gives up goes to its neighbours.
      *
      * @param  float  $mm  along the surface
+     * @return bool false when it has no border on the mesh: nothing is changed then
      */
-    public function grow(LightRecord $light, int $areaId, float $mm): void
+    public function grow(LightRecord $light, int $areaId, float $mm): bool
     {
         $study = StoredStudy::of($light);
         if ($study === null) {
-            return;
+            return true;
         }
         $surface = new SculptSurface($study);
         $n = $study->working()->vertices();
@@ -132,6 +139,9 @@ final class AssignArea
                 $border[$v] = $mm > 0 ? $areaId : $area;
             }
         }
+        if ($border === []) {
+            return false;
+        }
         $labels = array_fill(0, $n, null);
         foreach (Ways::from($surface->surroundings(), $border, most: abs($mm))->of as $v => $area) {
             $labels[$v] = $area;
@@ -139,6 +149,8 @@ final class AssignArea
         $reached = $surface->onOutside(array_values($labels))->byTriangle();
         $given = $study->ofArea(array_keys($reached), $areaId, $mm < 0);
         $this->give($study, TriangleRuns::of(array_intersect_key($reached, array_flip($given))));
+
+        return true;
     }
 
     /**
@@ -162,7 +174,7 @@ final class AssignArea
             }
         }
         $across = $surface->across($own, [$light->sideAxis(), $light->frontAxis()]);
-        if (count($across) < self::ALIKE * count($own)) {
+        if ($own === [] || count($across) < self::ALIKE * count($own)) {
             return false;
         }
         $given = $study->ofArea(array_keys($surface->triangles($across, $toId)->byTriangle()), $areaId, false);

@@ -149,12 +149,19 @@ final readonly class StoredStudy
      * The same, but for those that the painter chose for another area.
      *
      * @param  array<int, true>  $mine  areas whose triangles may be given away
+     * @return bool false when there are none besides
      */
-    public function giveFree(TriangleRuns $areas, array $mine): void
+    public function giveFree(TriangleRuns $areas, array $mine): bool
     {
         $chosen = MeshStore::get("{$this->path}.chosen");
         $free = array_map(static fn (int $area): string => pack('V', $area), [self::NONE, 0, ...array_keys($mine)]);
-        $this->giveWith($chosen, $areas->free($chosen, array_fill_keys($free, true)));
+        $given = $areas->free($chosen, array_fill_keys($free, true));
+        if ($given->isEmpty()) {
+            return false;
+        }
+        $this->giveWith($chosen, $given);
+
+        return true;
     }
 
     private function giveWith(string $chosen, TriangleRuns $areas): void

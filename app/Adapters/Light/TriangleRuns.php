@@ -15,6 +15,11 @@ final readonly class TriangleRuns
     {
     }
 
+    public function isEmpty(): bool
+    {
+        return $this->runs === [];
+    }
+
     /** @param  array<int, int>  $areas  by triangle */
     public static function of(array $areas): self
     {

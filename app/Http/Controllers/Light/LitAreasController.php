@@ -61,8 +61,8 @@ final class LitAreasController
             }
         }
         $light = self::lit($figure);
-        if ($seeds !== []) {
-            $assign->divide($light, $seeds);
+        if ($seeds !== [] && ! $assign->divide($light, $seeds)) {
+            throw ValidationException::withMessages(['seeds' => 'All of it was chosen for other areas: take some away first, or give seeds to those as well.']);
         }
 
         return new JsonResponse(ActProps::of($figure, $light));
@@ -90,12 +90,18 @@ final class LitAreasController
         return new JsonResponse(ActProps::of($figure, $light));
     }
 
-    /** The border of an area moves along the surface. */
+    /**
+     * The border of an area moves along the surface.
+     *
+     * @throws ValidationException when there is none
+     */
     public function grow(Request $request, Figure $figure, AssignArea $assign): JsonResponse
     {
         $request->validate(['areaId' => ['required', 'integer', self::own($figure)], 'mm' => ['required', 'numeric', 'between:-50,50', 'not_in:0']]);
         $light = self::lit($figure);
-        $assign->grow($light, $request->integer('areaId'), $request->float('mm'));
+        if (! $assign->grow($light, $request->integer('areaId'), $request->float('mm'))) {
+            throw ValidationException::withMessages(['areaId' => 'This area has no border on the mesh.']);
+        }
 
         return new JsonResponse(ActProps::of($figure, $light));
     }
@@ -111,7 +117,7 @@ final class LitAreasController
         $light = self::lit($figure);
         $area = $request->integer('areaId');
         if (! $assign->mirror($light, $area, $request->filled('toId') ? $request->integer('toId') : $area)) {
-            throw ValidationException::withMessages(['areaId' => 'The figure looks different on the other side: nothing was given.']);
+            throw ValidationException::withMessages(['areaId' => 'Nothing on the other side looks like this area.']);
         }
 
         return new JsonResponse(ActProps::of($figure, $light));

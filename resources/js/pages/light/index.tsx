@@ -229,8 +229,9 @@ function AreaTools({ study }: { study: Study }) {
             onSize={study.slide}
             seeds={seeds}
             onDivide={() => {
-                void change('POST', url('light.divide', path), { seeds });
-                setSeeds([]);
+                void change('POST', url('light.divide', path), { seeds }).then((done) => {
+                    if (done) setSeeds([]);
+                });
             }}
             onForget={() => {
                 setSeeds([]);
@@ -238,8 +239,9 @@ function AreaTools({ study }: { study: Study }) {
             }}
             line={line.length}
             onClose={() => {
-                void change('POST', url('light.lasso', path), { points: line, areaId: area });
-                setLine([]);
+                void change('POST', url('light.lasso', path), { points: line, areaId: area }).then((done) => {
+                    if (done) setLine([]);
+                });
             }}
             onGrow={(mm) => void change('POST', url('light.grow', path), { areaId: area, mm })}
             onGradient={study.setGradient}
