@@ -442,7 +442,7 @@ final class LightTest extends TestCase
         $this->postJson("/figures/{$figure->id}/light/areas/divide", ['seeds' => array_slice($seeds, 0, 1)])->assertUnprocessable();
         $this->postJson("/figures/{$figure->id}/light/areas/divide", ['seeds' => [$seeds[0], ['at' => [5, 5, 20], 'areaId' => 9999]]])->assertUnprocessable();
         // What was given to other areas stays theirs until it is taken from them.
-        $this->postJson("/figures/{$figure->id}/light/areas/divide", ['seeds' => $seeds])->assertOk();
+        $this->postJson("/figures/{$figure->id}/light/areas/divide", ['seeds' => $seeds])->assertUnprocessable();
         self::assertCount(12, $this->measured($figure)->result['borders'] ?? []);
         $this->postJson("/figures/{$figure->id}/light/areas", ['at' => [5, 5, 20], 'tool' => 'piece', 'size' => 1, 'areaId' => null])->assertOk();
         $this->postJson("/figures/{$figure->id}/light/areas/divide", ['seeds' => $seeds])->assertOk();
