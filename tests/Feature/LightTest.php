@@ -239,13 +239,17 @@ final class LightTest extends TestCase
         foreach ([['grow', ['areaId' => $bare->id, 'mm' => 1]], ['mirror', ['areaId' => $bare->id]], ['lasso', ['points' => [[1, 1, 4], [2, 1, 4]], 'areaId' => $other->id]], ['lasso', ['points' => [[1, 1, 4], [1, 1, 4], [1, 1, 4]], 'areaId' => $other->id]], ['grow', ['areaId' => $other->id, 'mm' => 0]], ['mirror', ['areaId' => 9999]]] as [$what, $body]) {
             $this->postJson("{$url}/{$what}", $body)->assertUnprocessable();
         }
-        // What was chosen is not divided among others; refused, it is no act that could be taken back.
+        // What was chosen is not divided among others; refused, it is no act: what was taken back before can be done again.
         $lasso = $cm2();
         $this->postJson($url, ['at' => [18, 8, 4], 'tool' => 'piece', 'size' => 1, 'areaId' => $spot->id])->assertOk();
         $whole = $cm2();
+        $this->postJson($url, ['at' => [4, 4, 4], 'tool' => 'brush', 'size' => 2, 'areaId' => $other->id])->assertOk();
+        $this->postJson("{$url}/undo")->assertOk();
         $this->postJson("{$url}/divide", ['seeds' => [['at' => [4, 4, 4], 'areaId' => $other->id], ['at' => [36, 36, 4], 'areaId' => $bare->id]]])
             ->assertUnprocessable()->assertJsonPath('errors.seeds.0', fn (string $words): bool => str_contains($words, 'chosen for other areas'));
         self::assertSame($whole, $cm2());
+        $this->postJson("{$url}/redo")->assertOk();
+        $this->postJson("{$url}/undo")->assertOk();
         $this->postJson("{$url}/undo")->assertOk();
         self::assertSame($lasso, $cm2());
     }

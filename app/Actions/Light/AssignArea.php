@@ -74,13 +74,8 @@ final class AssignArea
         $areas = array_column($seeds, 1);
         $at = array_combine($surface->vertices(array_column($seeds, 0)), $areas);
         $given = $surface->onOutside($surface->division()->seeded($at));
-        AreaHistory::of($study)->keep();
-        if ($study->giveFree($given, array_fill_keys($areas, true))) {
-            return true;
-        }
-        AreaHistory::of($study)->replace();
 
-        return false;
+        return $study->giveFree($given, array_fill_keys($areas, true), static fn () => AreaHistory::of($study)->keep());
     }
 
     /**

@@ -35,7 +35,7 @@ final readonly class SetGradient
      * From end to end of an area as the mesh has it.
      *
      * @param  array{float, float, float}  $axis  of length 1
-     * @return array{from: array{float, float, float}, to: array{float, float, float}}|null null when the mesh shows none of it
+     * @return array{from: array{float, float, float}, to: array{float, float, float}}|null mm; null when the mesh shows none of it
      *
      * @throws ValidationException when it lies level: nothing of it is farther along than the rest
      */

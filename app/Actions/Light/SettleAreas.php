@@ -40,6 +40,7 @@ final readonly class SettleAreas
             $gradients = StoredStudy::stampOfGradients($light);
             ($this->measureAreas)($light);
             $this->castSprays->share($light);
+            // Who sets a gradient meanwhile waits for a turn; what is answered here is of now all the same.
         } while ($gradients !== StoredStudy::stampOfGradients($light));
         // What was brushed meanwhile has another stamp, and is measured by the next who asks.
         $light->update(['measured_of' => $measured.$gradients]);

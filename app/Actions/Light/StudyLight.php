@@ -72,7 +72,7 @@ final readonly class StudyLight
         ]];
         unset($assembly, $study, $zones, $open, $bend, $chosen, $areaOf);
         MeasuringTurn::take($light, function () use ($light, $stored, $found, $progress): void {
-            $measured = $stored->stampOfAreas().StoredStudy::stampOfGradients($light);
+            $measured = $stored->stampOfMeasures($light);
             $light->update($found);
             ($this->measureAreas)($light);
             $progress->at(0.95);

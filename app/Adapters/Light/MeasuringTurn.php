@@ -15,7 +15,7 @@ use Illuminate\Support\Facades\Cache;
  */
 final class MeasuringTurn
 {
-    /** Seconds after which the turn of a process that was killed is over; two million triangles are measured in less. */
+    /** Seconds after which the turn of a process that was killed is over: own estimate, a turn takes a few. */
     private const LONGEST = 30;
 
     /** @param  Closure(): void  $work  reads the light as it is when its turn has come */

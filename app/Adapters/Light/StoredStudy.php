@@ -7,6 +7,7 @@ namespace App\Adapters\Light;
 use App\Adapters\StoredFile;
 use App\Models\Brief\Area;
 use App\Models\Light\LightRecord;
+use Closure;
 use Hyalin\Finish\AreaForm;
 use Hyalin\Light\LightStudy;
 use Hyalin\Light\Sky;
@@ -149,9 +150,10 @@ final readonly class StoredStudy
      * The same, but for those that the painter chose for another area.
      *
      * @param  array<int, true>  $mine  areas whose triangles may be given away
-     * @return bool false when there are none besides
+     * @param  Closure(): void  $before  what is done before anything is changed
+     * @return bool false when there are none besides: nothing is changed or done then
      */
-    public function giveFree(TriangleRuns $areas, array $mine): bool
+    public function giveFree(TriangleRuns $areas, array $mine, Closure $before): bool
     {
         $chosen = MeshStore::get("{$this->path}.chosen");
         $free = array_map(static fn (int $area): string => pack('V', $area), [self::NONE, 0, ...array_keys($mine)]);
@@ -159,6 +161,7 @@ final readonly class StoredStudy
         if ($given->isEmpty()) {
             return false;
         }
+        $before();
         $this->giveWith($chosen, $given);
 
         return true;
@@ -361,7 +364,13 @@ final readonly class StoredStudy
     /** @return bool whether the result of the light follows from the areas as they are now */
     public function isMeasured(LightRecord $light): bool
     {
-        return $light->measured_of === $this->stampOfAreas().self::stampOfGradients($light);
+        return $light->measured_of === $this->stampOfMeasures($light);
+    }
+
+    /** @return string another one whenever what is measured of a light does not follow from its areas any more */
+    public function stampOfMeasures(LightRecord $light): string
+    {
+        return $this->stampOfAreas().self::stampOfGradients($light);
     }
 
     /** @return string another one whenever an area becomes a gradient, another one, or none; empty while none is one */

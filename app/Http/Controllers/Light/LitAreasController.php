@@ -100,7 +100,7 @@ final class LitAreasController
         $request->validate(['areaId' => ['required', 'integer', self::own($figure)], 'mm' => ['required', 'numeric', 'between:-50,50', 'not_in:0']]);
         $light = self::lit($figure);
         if (! $assign->grow($light, $request->integer('areaId'), $request->float('mm'))) {
-            throw ValidationException::withMessages(['areaId' => 'This area has no border on the mesh.']);
+            throw ValidationException::withMessages(['areaId' => 'No border to move: this area has none of the mesh, or all of it. Fill or brush first.']);
         }
 
         return new JsonResponse(ActProps::of($figure, $light));
@@ -117,7 +117,7 @@ final class LitAreasController
         $light = self::lit($figure);
         $area = $request->integer('areaId');
         if (! $assign->mirror($light, $area, $request->filled('toId') ? $request->integer('toId') : $area)) {
-            throw ValidationException::withMessages(['areaId' => 'Nothing on the other side looks like this area.']);
+            throw ValidationException::withMessages(['areaId' => 'Nothing on the other side looks like this area. Fill or brush it there.']);
         }
 
         return new JsonResponse(ActProps::of($figure, $light));
@@ -126,7 +126,7 @@ final class LitAreasController
     /**
      * The zones of an area as places along it, or as depths again.
      *
-     * @throws ValidationException when root and tip are one point
+     * @throws ValidationException when root and tip are one point, or the area has no extent from one to the other
      */
     public function gradient(Request $request, Figure $figure, Area $area, SetGradient $set): JsonResponse
     {
@@ -148,7 +148,7 @@ final class LitAreasController
                 'front' => $light->frontAxis(), 'side' => $light->sideAxis(), default => $light->axis()
             });
             // Upwards follows the area wherever it will be; the others are kept as they are now.
-            $points = $request->has('along') ? $along ?? throw ValidationException::withMessages(['along' => 'Nothing on the mesh is this area yet.']) : null;
+            $points = $request->has('along') ? $along ?? throw ValidationException::withMessages(['along' => 'This area has none of the mesh yet. Fill or brush it first.']) : null;
         }
         $set($light, $area, $request->boolean('isGradient'), $points);
 

@@ -230,7 +230,8 @@ function AreaTools({ study }: { study: Study }) {
             seeds={seeds}
             onDivide={() => {
                 void change('POST', url('light.divide', path), { seeds }).then((done) => {
-                    if (done) setSeeds([]);
+                    // What was clicked meanwhile is of the next.
+                    if (done) setSeeds((now) => now.filter((seed) => !seeds.includes(seed)));
                 });
             }}
             onForget={() => {
@@ -240,7 +241,7 @@ function AreaTools({ study }: { study: Study }) {
             line={line.length}
             onClose={() => {
                 void change('POST', url('light.lasso', path), { points: line, areaId: area }).then((done) => {
-                    if (done) setLine([]);
+                    if (done) setLine((now) => now.filter((point) => !line.includes(point)));
                 });
             }}
             onGrow={(mm) => void change('POST', url('light.grow', path), { areaId: area, mm })}
