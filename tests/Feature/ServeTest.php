@@ -6,10 +6,11 @@ namespace Tests\Feature;
 
 use PHPUnit\Framework\TestCase as PlainTestCase;
 use Symfony\Component\Process\Process;
+use Tests\Support\SystemdHost;
 
 /**
- * bin/serve as the systemd unit of docs/examples runs it: nginx, PHP-FPM, workers and schedule of Debian's packages, killed and
- * restarted. systemd is no first process here; it judges the unit (Debian package systemd).
+ * The systemd unit of docs/examples, started by systemd: nginx, PHP-FPM, workers and schedule of Debian's packages, killed,
+ * restarted and stopped.
  */
 final class ServeTest extends PlainTestCase
 {
@@ -19,37 +20,44 @@ final class ServeTest extends PlainTestCase
 
     private string $folder;
 
-    private Process $server;
-
     private string $url;
+
+    private ?SystemdHost $host = null;
 
     protected function setUp(): void
     {
         $this->folder = sys_get_temp_dir().'/hyalin-serve-'.uniqid();
-        mkdir($this->folder);
-        touch("{$this->folder}/database.sqlite");
+        mkdir("{$this->folder}/units/hyalin.service.d", recursive: true);
+        copy(self::UNIT, "{$this->folder}/units/hyalin.service");
+    }
+
+    protected function tearDown(): void
+    {
+        $this->host?->stop();
+        (new Process(['rm', '-rf', $this->folder]))->run();
+    }
+
+    /** The unit as it is, on a free port, with what it keeps in a folder of this test. */
+    private function start(): SystemdHost
+    {
         $free = stream_socket_server('tcp://127.0.0.1:0');
         self::assertNotFalse($free);
         $port = (string) preg_replace('/.*:/', '', (string) stream_socket_get_name($free, false));
         fclose($free);
         $this->url = "http://127.0.0.1:{$port}";
-        self::assertSame('/opt/hyalin', self::unit('WorkingDirectory')[0]);
-        $this->server = new Process([str_replace('/opt/hyalin', dirname(__DIR__, 2), self::unit('ExecStart')[0])], dirname(__DIR__, 2), [
-            ...self::environment(), 'PORT' => $port, 'WEB_WORKERS' => '3', 'DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => "{$this->folder}/database.sqlite", 'HYALIN_FILES' => "{$this->folder}/files",
-            'HYALIN_RUN' => "{$this->folder}/run", 'HYALIN_LOGS' => "{$this->folder}/logs", 'HYALIN_BACKUPS' => "{$this->folder}/backups", 'CACHE_STORE' => 'file', 'QUEUE_CONNECTION' => 'database', 'SESSION_DRIVER' => 'file', 'LOG_CHANNEL' => 'null', 'APP_ENV' => 'production', 'APP_DEBUG' => 'false',
-        ], null, null);
-        $this->server->start();
-        $this->until(fn (): bool => str_contains($this->server->getOutput(), 'Hyalin serves on'), fn (): string => 'it did not start: '.$this->server->getOutput().$this->server->getErrorOutput());
+        touch("{$this->folder}/database.sqlite");
+        $settings = ['PORT' => $port, 'WEB_WORKERS' => '3', 'DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => "{$this->folder}/database.sqlite", 'HYALIN_FILES' => "{$this->folder}/files",
+            'HYALIN_RUN' => "{$this->folder}/run", 'HYALIN_LOGS' => "{$this->folder}/logs", 'HYALIN_BACKUPS' => "{$this->folder}/backups", 'CACHE_STORE' => 'file', 'QUEUE_CONNECTION' => 'database', 'SESSION_DRIVER' => 'file'];
+        file_put_contents("{$this->folder}/units/hyalin.service.d/here.conf", "[Service]\nStandardOutput=inherit\n".implode('', array_map(static fn (string $name, string $value): string => "Environment=\"{$name}={$value}\"\n", array_keys($settings), $settings)));
+        $this->host = new SystemdHost(dirname(__DIR__, 2), "{$this->folder}/units", $this->folder);
+        $this->host->mustDo('start', 'hyalin');
+
+        return $this->host;
     }
 
-    protected function tearDown(): void
+    public function test_systemd_serves_replaces_what_is_killed_and_restarts_gracefully(): void
     {
-        $this->server->stop(20, SIGTERM);
-        (new Process(['rm', '-rf', $this->folder]))->run();
-    }
-
-    public function test_it_serves_replaces_what_is_killed_and_restarts_gracefully(): void
-    {
+        $host = $this->start();
         // Well from when its queue worker has been heard of: on a busy machine that is after the pages are there.
         $body = '';
         $this->until(function () use (&$body): bool {
@@ -84,7 +92,7 @@ final class ServeTest extends PlainTestCase
 
         // Restarted: it answers all the while, and every worker is a new one.
         $before = [...$this->workers(), ...$this->found('php-fpm: pool www')];
-        (new Process(explode(' ', str_replace('$MAINPID', (string) $this->server->getPid(), self::unit('ExecReload')[0]))))->mustRun();
+        $host->mustDo('reload', 'hyalin');
         $refused = 0;
         $this->until(function () use ($before, &$refused): bool {
             $refused += $this->ask('/sign-in')[0] === 200 ? 0 : 1;
@@ -93,8 +101,16 @@ final class ServeTest extends PlainTestCase
         }, static fn (): string => 'the old workers go on');
         self::assertSame(0, $refused);
 
+        // All of it is killed: systemd begins it anew.
+        $before = $this->workers();
+        $host->mustDo('kill', '--signal=KILL', 'hyalin');
+        $this->until(fn (): bool => $this->ask('/sign-in')[0] === 200 && count($this->workers()) === 2, $host->words(...));
+        self::assertSame([], array_intersect($before, $this->workers()));
+        self::assertSame(['NRestarts=1', 0], $host->control('show', '--property=NRestarts', 'hyalin'));
+
         $left = $this->workers();
-        $this->server->stop(20, SIGTERM);
+        $host->mustDo('stop', 'hyalin');
+        self::assertSame(['inactive', 3], $host->control('is-active', 'hyalin'));
         self::assertSame([], array_filter($left, static fn (string $pid): bool => is_dir("/proc/{$pid}")));
         self::assertSame(0, $this->ask('/sign-in')[0]);
     }
@@ -109,26 +125,6 @@ final class ServeTest extends PlainTestCase
         // It can say no.
         file_put_contents($file, "[Service]\nExecStart=/nowhere/at/all\n");
         self::assertNotSame(0, $judge->run());
-    }
-
-    /** @return non-empty-list<string> what the unit says of something */
-    private static function unit(string $key): array
-    {
-        preg_match_all("/^{$key}=(.+)$/m", (string) file_get_contents(self::UNIT), $found);
-
-        return $found[1] === [] ? self::fail("the unit says nothing of {$key}") : $found[1];
-    }
-
-    /** @return array<string, string> */
-    private static function environment(): array
-    {
-        $of = [];
-        foreach (explode(' ', implode(' ', self::unit('Environment'))) as $one) {
-            [$name, $value] = [...explode('=', $one, 2), ''];
-            $of[$name] = $value;
-        }
-
-        return $of;
     }
 
     /** @return list<string> queue workers of this server: others may run beside it */
