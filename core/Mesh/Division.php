@@ -74,7 +74,9 @@ final readonly class Division
      */
     public function proposed(int $most = self::USUAL): array
     {
-        return $this->shortened($this->patches->proposed($most)->of, []);
+        $pieces = $this->patches->proposed($most);
+
+        return $this->shortened($pieces->of, [], $pieces->rim);
     }
 
     /**
@@ -111,11 +113,7 @@ final readonly class Division
         foreach ($seeds as $v => $area) {
             $byPatch[$this->patches->of[$v] ?? throw InvalidMesh::unknownVertex($v, \count($this->patches->of))][$v] = $area;
         }
-        $several = \array_filter($byPatch, static fn (array $own): bool => \count(\array_unique($own)) > 1);
-        $pieces = $number = [];
-        foreach ($this->nearest($several) as $v => $area) {
-            $pieces[$v] = $number["{$this->patches->of[$v]} {$area}"] ??= \count($number);
-        }
+        $pieces = $this->nearest(\array_filter($byPatch, static fn (array $own): bool => \count(\array_unique($own)) > 1));
         $patches = $pieces === [] ? $this->patches : $this->patches->cut($this->surface, $this->crease, $pieces);
         $byPatch = [];
         foreach ($seeds as $v => $area) {
@@ -127,7 +125,7 @@ final readonly class Division
             $labels[] = $of[$patch] ?? self::NONE;
         }
 
-        $labels = $this->shortened($labels, $seeds);
+        $labels = $this->shortened($labels, $seeds, $patches->rim);
 
         return \in_array(self::NONE, $labels, true) ? \array_map(static fn (int $area): ?int => $area === self::NONE ? null : $area, $labels) : $labels;
     }
@@ -192,11 +190,17 @@ final readonly class Division
      * Patches with seeds of several areas: each vertex goes to the seed of its patch that it is nearest to along the surface.
      *
      * @param  array<int, array<int, int>>  $several  area by vertex, by patch
-     * @return array<int, int> area by vertex of these patches
+     * @return array<int, int> number of a patch and an area by vertex of these patches, from 0
      */
     private function nearest(array $several): array
     {
-        if ($several === []) {
+        $seeds = $number = [];
+        foreach ($several as $patch => $own) {
+            foreach ($own as $v => $area) {
+                $seeds[$v] = $number[$patch][$area] ??= \array_sum(\array_map(\count(...), $number));
+            }
+        }
+        if ($seeds === []) {
             return [];
         }
         // What a mm to each vertex costs: creases are dear.
@@ -207,16 +211,17 @@ final readonly class Division
             }
         }
 
-        return Ways::from($this->surface, \array_replace(...$several), $cost, walls: $this->patches->of)->of;
+        return Ways::from($this->surface, $seeds, $cost, walls: $this->patches->of)->of;
     }
 
     /**
      * @param  list<int>  $labels  area by vertex
      * @param  array<int, int>  $fixed  area by vertex that keeps it
+     * @param  list<int>  $rim  vertices, among which are all that lie at a border
      * @return list<int>
      */
-    private function shortened(array $labels, array $fixed): array
+    private function shortened(array $labels, array $fixed, array $rim): array
     {
-        return (new ShorterBorders($this->surface, $this->crease, self::HOLDS, self::REACH * $this->tip))->of($labels, $fixed);
+        return (new ShorterBorders($this->surface, $this->crease, self::HOLDS, self::REACH * $this->tip))->of($labels, $fixed, $rim);
     }
 }

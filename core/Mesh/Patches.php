@@ -30,8 +30,9 @@ final readonly class Patches
      * @param  list<int>  $of  patch by vertex, from 0
      * @param  list<float>  $area  mm2 by patch
      * @param  array<int, array<int, array{float, float}>>  $borders  by patch and neighbour: length, and creaseness summed over it
+     * @param  list<int>  $rim  vertices beside another patch, and others that once were
      */
-    private function __construct(public array $of, public array $area, public array $borders)
+    private function __construct(public array $of, public array $area, public array $borders, public array $rim)
     {
     }
 
@@ -55,10 +56,11 @@ final readonly class Patches
      * @param  list<int>  $of  patch by vertex, from 0
      * @param  list<float>  $area  mm2 by patch
      * @param  array<int, array<int, array{float, float}>>  $borders  by patch and neighbour: length, and creaseness summed over it
+     * @param  list<int>  $rim  vertices beside another patch, and others that once were
      */
-    public static function known(array $of, array $area, array $borders): self
+    public static function known(array $of, array $area, array $borders, array $rim): self
     {
-        return new self($of, $area, $borders);
+        return new self($of, $area, $borders, $rim);
     }
 
     /**
@@ -139,6 +141,7 @@ final readonly class Patches
             $area[$of[$v]] = 0.0;
             $of[$v] = $number[$piece] ??= \count($this->area) + \count($number);
         }
+        $rim = [];
         foreach ($pieces as $v => $_) {
             $p = $of[$v];
             $area[$p] = ($area[$p] ?? 0.0) + $surface->area[$v];
@@ -147,13 +150,16 @@ final readonly class Patches
                 $w = $surface->next[$i];
                 $q = $of[$w];
                 // Between two pieces it is met from either side.
+                if ($p !== $q) {
+                    $rim[$v] = true;
+                }
                 if ($p !== $q && ($v < $w || ! isset($pieces[$w]))) {
                     self::lengthen($borders, $p, $q, $surface->mm[$i], \max($crease[$v], $crease[$w]));
                 }
             }
         }
 
-        return new self(\array_values($of), \array_values($area), $borders);
+        return new self(\array_values($of), \array_values($area), $borders, \array_keys(\array_fill_keys($this->rim, true) + $rim));
     }
 
     /** @param  callable(float, float, float, float, int): (float|null)  $cost  as of roots */
@@ -174,7 +180,7 @@ final readonly class Patches
             }
         }
 
-        return new self(\array_map(static fn (int $patch): int => $number[$roots[$patch]], $this->of), $areas, $kept);
+        return new self(\array_map(static fn (int $patch): int => $number[$roots[$patch]], $this->of), $areas, $kept, $this->rim);
     }
 
     /**
@@ -311,10 +317,14 @@ final readonly class Patches
             $of[] = $patch;
             $area[$patch] = ($area[$patch] ?? 0.0) + $surface->area[$v];
         }
+        $rim = [];
         foreach ($of as $v => $p) {
             for ($i = $surface->first[$v], $end = $surface->first[$v + 1]; $i < $end; $i++) {
                 $w = $surface->next[$i];
                 $q = $of[$w];
+                if ($p !== $q) {
+                    $rim[$v] = true;
+                }
                 if ($p < $q) {
                     self::lengthen($borders, $p, $q, $surface->mm[$i], \max($crease[$v], $crease[$w]));
                 }
@@ -324,6 +334,6 @@ final readonly class Patches
             $borders[$p] ??= [];
         }
 
-        return new self($of, \array_values($area), $borders);
+        return new self($of, \array_values($area), $borders, \array_keys($rim));
     }
 }

@@ -30,11 +30,11 @@ final readonly class ShorterBorders
     /**
      * @param  list<int>  $labels  area by vertex
      * @param  array<int, int>  $fixed  area by vertex that keeps it
+     * @param  list<int>  $within  vertices, among which are all that lie at a border
      * @return list<int>
      */
-    public function of(array $labels, array $fixed): array
+    public function of(array $labels, array $fixed, array $within): array
     {
-        $within = \array_keys($labels);
         for ($round = 0; $round < self::ROUNDS; $round++) {
             $rims = $this->rims($labels, $within);
             \uasort($rims, static fn (array $a, array $b): int => \count($b) <=> \count($a));

@@ -32,12 +32,6 @@ final class MeshStore
     }
 
     /** @throws RuntimeException when it is gone */
-    public static function copy(string $from, string $to): void
-    {
-        StoredFile::put("{$to}.gz", self::disk()->get("{$from}.gz") ?? throw new RuntimeException("{$from} no longer exists"));
-    }
-
-    /** @throws RuntimeException when it is gone */
     public static function get(string $path): string
     {
         if (self::disk()->exists("{$path}.raw")) {
@@ -187,7 +181,7 @@ final class MeshStore
 
     public static function forget(string $path): void
     {
-        self::disk()->delete(["{$path}.gz", "{$path}.raw"]);
+        self::disk()->delete(["{$path}.gz", "{$path}.raw", "{$path}.lists"]);
     }
 
     private static function disk(): Filesystem

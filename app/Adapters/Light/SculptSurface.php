@@ -37,7 +37,9 @@ final readonly class SculptSurface
     {
         $this->division();
         if ($this->study->isCoarse()) {
-            $this->leads();
+            if ($this->rows() === null) {
+                $this->leads();
+            }
             $this->study->triangleOf();
         }
         $this->workingCorners();
@@ -119,7 +121,7 @@ final readonly class SculptSurface
         $tip = ZoneMap::tip($this->study->working()->size());
         $division = Division::of($this->graph(), $this->study->curvature(), $tip);
         MeshStore::putLists("{$this->path}.creases", [[$tip], $division->crease]);
-        MeshStore::putLists("{$this->path}.patches", [$division->patches->of, $division->patches->area, $division->patches->borders]);
+        MeshStore::putLists("{$this->path}.patches", [$division->patches->of, $division->patches->area, $division->patches->borders, $division->patches->rim]);
 
         return $division;
     }
@@ -179,18 +181,18 @@ final readonly class SculptSurface
         }
         // Those that the working mesh still has; of the others, which the coarser mesh has no triangle for, the first corner is near enough.
         $others = [];
-        $triangleOf = $this->study->triangleOf();
+        $triangleOf = $this->study->packedTriangleOf();
         $corners = $this->workingCorners();
         for ($i = 0, $n = count($corners), $w = 0; $i < $n; $i += 3, $w++) {
             $label = $labels[$corners[$i + 1]];
             if ($label !== $labels[$corners[$i]] && $label === $labels[$corners[$i + 2]]) {
-                $others[$triangleOf[$w]] = $label;
+                /** @var array{1: int} $triangle */
+                $triangle = unpack('V', $triangleOf, 4 * $w);
+                $others[$triangle[1]] = $label;
             }
         }
-
-        $runs = MeshStore::has("{$this->path}.led")
-            ? TriangleRuns::inRows(MeshStore::someInts("{$this->path}.led"), MeshStore::someInts("{$this->path}.leads"), $labels)
-            : TriangleRuns::led($this->leads(), $labels);
+        $rows = $this->rows();
+        $runs = $rows === null ? TriangleRuns::led($this->leads(), $labels) : TriangleRuns::inRows($rows[0], $rows[1], $labels);
 
         return $runs->corrected($others);
     }
@@ -290,10 +292,11 @@ final readonly class SculptSurface
 
     private function keptPatches(): ?Patches
     {
-        /** @var array{list<int>, list<float>, array<int, array<int, array{float, float}>>}|null $kept */
+        /** @var array{0: list<int>, 1: list<float>, 2: array<int, array<int, array{float, float}>>, 3?: list<int>}|null $kept */
         $kept = MeshStore::lists("{$this->path}.patches");
 
-        return $kept === null ? null : Patches::known(...$kept);
+        // An earlier version kept them without the rim: found again.
+        return $kept === null || ! isset($kept[3]) ? null : Patches::known(...$kept);
     }
 
     private function cells(): TriangleCells
@@ -303,6 +306,18 @@ final readonly class SculptSurface
         }
 
         return TriangleCells::unpacked(MeshStore::get("{$this->path}.cubes"));
+    }
+
+    /** @return array{list<int>, list<int>}|null how many triangles each working vertex leads, and who leads those behind (LedTriangles) */
+    private function rows(): ?array
+    {
+        /** @var array{list<int>, list<int>}|null $kept */
+        $kept = MeshStore::lists("{$this->path}.rows");
+        if ($kept === null && MeshStore::has("{$this->path}.led")) {
+            MeshStore::putLists("{$this->path}.rows", $kept = [MeshStore::ints("{$this->path}.led"), MeshStore::ints("{$this->path}.leads")]);
+        }
+
+        return $kept;
     }
 
     /** @return iterable<array<int, int>> in studies whose triangles do not stand in the order of the working vertices, by measured triangle: the working vertex whose label it takes unless its corners are three others */

@@ -43,7 +43,7 @@ final readonly class StoredStudy
         if ($study->vertexOf !== null) {
             MeshStore::putMesh("{$stored->path}.full", $study->evaluated, MeshStore::PLAIN);
             MeshStore::putInts("{$stored->path}.vertexOf", $study->vertexOf, MeshStore::PLAIN);
-            MeshStore::putInts("{$stored->path}.triangleOf", self::triangles($study->working, $study->evaluated, $study->vertexOf));
+            MeshStore::putInts("{$stored->path}.triangleOf", self::triangles($study->working, $study->evaluated, $study->vertexOf), MeshStore::PLAIN);
         }
         if ($study->led !== null) {
             MeshStore::putInts("{$stored->path}.led", $study->led->count, MeshStore::PLAIN);
@@ -90,6 +90,12 @@ final readonly class StoredStudy
         return $kept[0];
     }
 
+    /** @return string the same, 32 bits each: for who needs few of them */
+    public function packedTriangleOf(): string
+    {
+        return MeshStore::get("{$this->path}.triangleOf");
+    }
+
     public function seen(Sky $sky): Visibility
     {
         $bits = [];
@@ -106,7 +112,7 @@ final readonly class StoredStudy
      */
     public function ofArea(array $triangles, int $area, bool $are): array
     {
-        $areas = MeshStore::get("{$this->path}.areas");
+        $areas = $this->runs()[1]->bytes();
         $four = pack('V', $area);
 
         return array_values(array_filter($triangles, static fn (int $t): bool => (substr_compare($areas, $four, 4 * $t, 4) === 0) === $are));
@@ -115,18 +121,13 @@ final readonly class StoredStudy
     /** @return list<int> id of the area of each measured triangle, 0 for none */
     public function areas(): array
     {
-        return MeshStore::ints("{$this->path}.areas");
+        return array_values($this->runs()[1]->byTriangle());
     }
 
     /** @return list<int|null> what the painter chose for each measured triangle, 0 for no area; null where nothing was chosen */
     public function chosen(): array
     {
-        $chosen = [];
-        foreach (MeshStore::ints("{$this->path}.chosen") as $area) {
-            $chosen[] = $area === self::NONE ? null : $area;
-        }
-
-        return $chosen;
+        return array_map(static fn (int $area): ?int => $area === self::NONE ? null : $area, array_values($this->runs()[0]->byTriangle()));
     }
 
     /**
@@ -135,15 +136,14 @@ final readonly class StoredStudy
      */
     public function putAreas(array $chosen, array $areas): void
     {
-        MeshStore::putInts("{$this->path}.chosen", array_map(static fn (?int $area): int => $area ?? self::NONE, $chosen));
-        MeshStore::putInts("{$this->path}.areas", $areas);
-        MeshStore::putInts("{$this->path}.workAreas", $this->onWorking($areas));
+        $this->putRuns(TriangleRuns::of(array_map(static fn (?int $area): int => $area ?? self::NONE, $chosen)), TriangleRuns::of($areas));
     }
 
-    /** What the painter chose for some triangles, as bytes. */
-    public function give(TriangleRuns $areas): void
+    /** What the painter chose for some triangles. */
+    public function give(TriangleRuns $given): void
     {
-        $this->giveWith(MeshStore::get("{$this->path}.chosen"), $areas);
+        [$chosen, $areas] = $this->runs();
+        $this->putRuns($given->over($chosen), $given->over($areas));
     }
 
     /**
@@ -155,52 +155,62 @@ final readonly class StoredStudy
      */
     public function giveFree(TriangleRuns $areas, array $mine, Closure $before): bool
     {
-        $chosen = MeshStore::get("{$this->path}.chosen");
-        $free = array_map(static fn (int $area): string => pack('V', $area), [self::NONE, 0, ...array_keys($mine)]);
-        $given = $areas->free($chosen, array_fill_keys($free, true));
+        $given = $areas->free($this->runs()[0], $mine + [self::NONE => true, 0 => true]);
         if ($given->isEmpty()) {
             return false;
         }
         $before();
-        $this->giveWith($chosen, $given);
+        $this->give($given);
 
         return true;
     }
 
-    private function giveWith(string $chosen, TriangleRuns $areas): void
-    {
-        $areaOf = $areas->over(MeshStore::get("{$this->path}.areas"));
-        MeshStore::put("{$this->path}.chosen", $areas->over($chosen));
-        MeshStore::put("{$this->path}.areas", $areaOf);
-        MeshStore::put("{$this->path}.workAreas", $this->onWorkingBytes($areaOf));
-    }
-
-    /** What was chosen and what is which area, as it is on disk. */
+    /** What was chosen and what is which area, as it is now. */
     public function copyAreas(string $name): void
     {
-        MeshStore::copy("{$this->path}.chosen", "{$this->path}.{$name}.chosen");
-        MeshStore::copy("{$this->path}.areas", "{$this->path}.{$name}.areas");
+        [$chosen, $areas] = $this->runs();
+        $this->putRuns($chosen, $areas, ".{$name}");
     }
 
     public function takeAreas(string $name): void
     {
-        $this->putAreasAsKept(MeshStore::get("{$this->path}.{$name}.chosen").MeshStore::get("{$this->path}.{$name}.areas"));
+        [$chosen, $areas] = $this->runs(".{$name}");
+        $this->putRuns($chosen, $areas);
     }
 
     public function forgetCopy(string $name): void
     {
-        foreach (['', '.chosen', '.areas'] as $part) {
+        foreach (['', '.chosen', '.areas', '.runs'] as $part) {
             MeshStore::forget("{$this->path}.{$name}{$part}");
         }
     }
 
-    /** @param  string  $kept  as it was on disk */
+    /** @param  string  $kept  both as an earlier version had them on disk, 32 bits a triangle */
     public function putAreasAsKept(string $kept): void
     {
-        $half = intdiv(strlen($kept), 2);
-        MeshStore::put("{$this->path}.chosen", substr($kept, 0, $half));
-        MeshStore::put("{$this->path}.areas", substr($kept, $half));
-        MeshStore::put("{$this->path}.workAreas", $this->onWorkingBytes(substr($kept, $half)));
+        [$chosen, $areas] = str_split($kept, max(1, intdiv(strlen($kept), 2)));
+        $this->putRuns(TriangleRuns::ofBytes($chosen), TriangleRuns::ofBytes($areas));
+    }
+
+    /**
+     * In one file, so that whatever kills it they belong together.
+     *
+     * @return array{TriangleRuns, TriangleRuns} of all triangles: what the painter chose, and what is which area
+     */
+    private function runs(string $of = ''): array
+    {
+        /** @var array{list<int>, list<int>}|null $kept */
+        $kept = MeshStore::lists("{$this->path}{$of}.runs");
+
+        // An earlier version wrote every triangle, into two.
+        return $kept === null
+            ? [TriangleRuns::ofBytes(MeshStore::get("{$this->path}{$of}.chosen")), TriangleRuns::ofBytes(MeshStore::get("{$this->path}{$of}.areas"))]
+            : [TriangleRuns::unpacked($kept[0]), TriangleRuns::unpacked($kept[1])];
+    }
+
+    private function putRuns(TriangleRuns $chosen, TriangleRuns $areas, string $of = ''): void
+    {
+        MeshStore::putLists("{$this->path}{$of}.runs", [$chosen->packed(), $areas->packed()]);
     }
 
     /** @return list<int> zone of each measured triangle */
@@ -308,19 +318,19 @@ final readonly class StoredStudy
     /** @return list<int> */
     public function workingAreas(): array
     {
-        return MeshStore::ints("{$this->path}.workAreas");
+        return $this->onWorking($this->areas());
     }
 
     /** @return string changes whenever an area does */
     public function stampOfAreas(): string
     {
-        return MeshStore::stamp("{$this->path}.workAreas");
+        return substr(hash('sha256', implode(' ', $this->runs()[1]->packed())), 0, 12);
     }
 
     /** @return string area id a working triangle, 32 bits, 0 for none */
     public function areasForView(): string
     {
-        return MeshStore::get("{$this->path}.workAreas");
+        return $this->onWorkingBytes($this->runs()[1]->bytes());
     }
 
     /**
@@ -333,7 +343,7 @@ final readonly class StoredStudy
         $mesh = $this->working();
         $exposures = implode('', array_map($this->exposure(...), $sprays));
 
-        return pack('V2', $mesh->vertices(), $mesh->triangles()).$mesh->positions.$mesh->indices.MeshStore::get("{$this->path}.workAreas").$exposures.MeshStore::get("{$this->path}.zones");
+        return pack('V2', $mesh->vertices(), $mesh->triangles()).$mesh->positions.$mesh->indices.$this->areasForView().$exposures.MeshStore::get("{$this->path}.zones");
     }
 
     /**
@@ -399,7 +409,7 @@ final readonly class StoredStudy
             $first = 0;
             // As bytes: a list of all would be built anew with every act of the brush.
             $one = pack('V', 1);
-            $bytes = MeshStore::get("{$this->path}.chosen");
+            $bytes = $this->runs()[0]->bytes();
             foreach ($sources as [$file, $count]) {
                 $own = substr($bytes, 4 * $first, 4 * $count);
                 MeshStore::put("{$file}.chosen", $own === '' ? '' : $one.implode($one, str_split($own, 4)));
@@ -409,7 +419,7 @@ final readonly class StoredStudy
             return;
         }
         // As bytes and flat lists: millions of triangles, most of them with one piece.
-        $bytes = MeshStore::get("{$this->path}.chosen");
+        $bytes = $this->runs()[0]->bytes();
         $first = array_fill(0, array_sum(array_column($sources, 1)), -1);
         $more = [];
         foreach ($parentOf as $t => $parent) {

@@ -42,20 +42,26 @@ final readonly class TriangleRuns
         return new self(array_values(array_filter($runs, static fn (array $run): bool => $run[1] > 0)));
     }
 
+    /** @param  string  $bytes  area of every triangle, 32 bits each */
+    public static function ofBytes(string $bytes): self
+    {
+        return self::led(MeshStore::parts($bytes), null);
+    }
+
     /**
      * All triangles by a vertex of theirs.
      *
      * @param  iterable<array<int, int>>  $vertices  of the triangles, some thousands at a time
-     * @param  array<int, int|null>  $labels  area by vertex; null, or not there, for none
+     * @param  array<int, int|null>|null  $labels  area by vertex; null, or not there, for none; null for what is no vertex, but the area
      */
-    public static function led(iterable $vertices, array $labels): self
+    public static function led(iterable $vertices, ?array $labels): self
     {
         $runs = [];
         $from = $t = 0;
         $area = null;
         foreach ($vertices as $some) {
             foreach ($some as $v) {
-                $own = $labels[$v] ?? null;
+                $own = $labels === null ? $v : $labels[$v] ?? null;
                 if ($own !== $area) {
                     if ($area !== null) {
                         $runs[] = [$from, $t - $from, $area];
@@ -75,31 +81,29 @@ final readonly class TriangleRuns
     /**
      * The same where the triangles of a vertex stand in a row (LedTriangles).
      *
-     * @param  iterable<array<int, int>>  $count  of triangles by vertex, some thousands at a time
-     * @param  iterable<array<int, int>>  $rest  vertices of the triangles behind
+     * @param  list<int>  $count  of triangles by vertex
+     * @param  list<int>  $rest  vertices of the triangles behind
      * @param  array<int, int|null>  $labels  area by vertex; null for none
      */
-    public static function inRows(iterable $count, iterable $rest, array $labels): self
+    public static function inRows(array $count, array $rest, array $labels): self
     {
         $runs = [];
-        $from = $t = $v = 0;
+        $from = $t = 0;
         $area = null;
-        foreach ($count as $some) {
-            foreach ($some as $triangles) {
-                $own = $labels[$v++];
-                if ($own !== $area) {
-                    if ($area !== null && $t > $from) {
-                        $runs[] = [$from, $t - $from, $area];
-                    }
-                    [$from, $area] = [$t, $own];
+        foreach ($count as $v => $triangles) {
+            $own = $labels[$v];
+            if ($own !== $area) {
+                if ($area !== null && $t > $from) {
+                    $runs[] = [$from, $t - $from, $area];
                 }
-                $t += $triangles;
+                [$from, $area] = [$t, $own];
             }
+            $t += $triangles;
         }
         if ($area !== null && $t > $from) {
             $runs[] = [$from, $t - $from, $area];
         }
-        foreach (self::led($rest, $labels)->runs as [$first, $triangles, $own]) {
+        foreach (self::led([$rest], $labels)->runs as [$first, $triangles, $own]) {
             $runs[] = [$t + $first, $triangles, $own];
         }
 
@@ -142,25 +146,23 @@ final readonly class TriangleRuns
     /**
      * Those of which something else is not said already.
      *
-     * @param  string  $said  32 bits a triangle
-     * @param  array<string, true>  $free  what may be said of those that are taken, alike
+     * @param  self  $said  of all triangles
+     * @param  array<int, true>  $free  what may be said of those that are taken
      */
-    public function free(string $said, array $free): self
+    public function free(self $said, array $free): self
     {
         $runs = [];
-        foreach ($this->runs as $run) {
-            [$from, $count, $area] = $run;
-            $own = substr($said, 4 * $from, 4 * $count);
-            // Most are as free from end to end as they are at their first.
-            $first = substr($own, 0, 4);
-            if (isset($free[$first]) && $own === str_repeat($first, $count)) {
-                $runs[] = $run;
-
-                continue;
+        $k = 0;
+        foreach ($this->runs as [$from, $count, $area]) {
+            $end = $from + $count;
+            while ($said->runs[$k][0] + $said->runs[$k][1] <= $from) {
+                $k++;
             }
-            foreach (str_split($own, 4) as $n => $four) {
-                if (isset($free[$four])) {
-                    $runs[] = [$from + $n, 1, $area];
+            for ($i = $k; isset($said->runs[$i]) && $said->runs[$i][0] < $end; $i++) {
+                [$first, $alike, $own] = $said->runs[$i];
+                if (isset($free[$own])) {
+                    $begin = max($from, $first);
+                    $runs[] = [$begin, min($end, $first + $alike) - $begin, $area];
                 }
             }
         }
@@ -168,17 +170,67 @@ final readonly class TriangleRuns
         return new self($runs);
     }
 
-    /** @param  string  $bytes  32 bits a triangle, of which those of the runs become their areas */
-    public function over(string $bytes): string
+    /** @param  self  $base  of all triangles, of which those of the runs become their areas */
+    public function over(self $base): self
     {
-        $out = '';
-        $end = 0;
-        foreach ($this->runs as [$from, $count, $area]) {
-            $out .= substr($bytes, 4 * $end, 4 * ($from - $end)).str_repeat(pack('V', $area), $count);
-            $end = $from + $count;
+        $runs = [];
+        $done = $k = 0;
+        foreach ([...$this->runs, [PHP_INT_MAX, 0, 0]] as [$from, $count, $area]) {
+            for (; $done < $from && isset($base->runs[$k]); $k += $next <= $from ? 1 : 0) {
+                [$first, $alike, $own] = $base->runs[$k];
+                $next = $first + $alike;
+                if ($next > $done) {
+                    $end = min($from, $next);
+                    $runs[] = [$done, $end - $done, $own];
+                    $done = $end;
+                }
+            }
+            if ($count > 0) {
+                $runs[] = [$from, $count, $area];
+                $done = $from + $count;
+            }
         }
 
-        return $out.substr($bytes, 4 * $end);
+        return new self($runs);
+    }
+
+    /** @return list<int> of all triangles: how many there are in a row, and their area, again and again */
+    public function packed(): array
+    {
+        $packed = [];
+        $alike = 0;
+        foreach ($this->runs as $k => [, $count, $area]) {
+            $alike += $count;
+            if (($this->runs[$k + 1][2] ?? null) !== $area) {
+                array_push($packed, $alike, $area);
+                $alike = 0;
+            }
+        }
+
+        return $packed;
+    }
+
+    /** @param  list<int>  $packed */
+    public static function unpacked(array $packed): self
+    {
+        $runs = [];
+        for ($i = 1, $n = count($packed), $from = 0; $i < $n; $i += 2) {
+            $runs[] = [$from, $packed[$i - 1], $packed[$i]];
+            $from += $packed[$i - 1];
+        }
+
+        return new self($runs);
+    }
+
+    /** @return string 32 bits a triangle; of all triangles */
+    public function bytes(): string
+    {
+        $bytes = '';
+        foreach ($this->runs as [, $count, $area]) {
+            $bytes .= str_repeat(pack('V', $area), $count);
+        }
+
+        return $bytes;
     }
 
     /** @return array<int, int> area by triangle, in order */
