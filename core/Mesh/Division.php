@@ -190,7 +190,7 @@ final readonly class Division
      * Patches with seeds of several areas: each vertex goes to the seed of its patch that it is nearest to along the surface.
      *
      * @param  array<int, array<int, int>>  $several  area by vertex, by patch
-     * @return array<int, int> number of a patch and an area by vertex of these patches, from 0
+     * @return list<int> number of a patch and an area by vertex of these patches, from 0; NearestSeeds::NONE of others
      */
     private function nearest(array $several): array
     {
@@ -203,15 +203,8 @@ final readonly class Division
         if ($seeds === []) {
             return [];
         }
-        // What a mm to each vertex costs: creases are dear.
-        $cost = [];
-        foreach ($this->patches->of as $v => $patch) {
-            if (isset($several[$patch])) {
-                $cost[$v] = 1 + self::HOLDS * \max(0.0, $this->crease[$v]);
-            }
-        }
 
-        return Ways::from($this->surface, $seeds, $cost, walls: $this->patches->of)->of;
+        return NearestSeeds::of($this->surface, $this->crease, self::HOLDS, $this->patches->of, $seeds);
     }
 
     /**

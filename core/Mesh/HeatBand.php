@@ -58,7 +58,7 @@ final readonly class HeatBand
     /**
      * Heat runs from each of some areas; what all have together stays 1, so that one more has what the others leave.
      *
-     * @param  array<int, list<int>>  $near  by area: vertices of the band that its heat may reach
+     * @param  array<int, list<list<int>>>  $near  by area: vertices of the band that its heat may reach, ring by ring from its border
      * @param  int  $other  the one area more
      * @return array<int, int> by vertex of the band: the area that it is warmest of after so many steps
      */
@@ -72,9 +72,12 @@ final readonly class HeatBand
         $sum = $most = $cold;
         $to = \array_fill(0, \count($this->labels), $other);
         foreach ($near as $area => $vertices) {
-            $places = \array_map(fn (int $v): int => $this->at[$v], $vertices);
-            $heat = $this->run(\array_replace($cold, \array_fill_keys($members[$area] ?? [], 1.0)), $places, $steps);
-            foreach ($places as $k) {
+            $rings = [];
+            foreach ($vertices as $ring) {
+                $rings[] = \array_map(fn (int $v): int => $this->at[$v], $ring);
+            }
+            $heat = $this->run(\array_replace($cold, \array_fill_keys($members[$area] ?? [], 1.0)), $rings, $steps);
+            foreach (\array_merge(...$rings) as $k) {
                 $own = $heat[$k];
                 $sum[$k] += $own;
                 if ($own > $most[$k]) {
@@ -95,15 +98,17 @@ final readonly class HeatBand
 
     /**
      * @param  array<int, float>  $heat  0..1 by place
-     * @param  list<int>  $places  that are let run
+     * @param  list<list<int>>  $rings  places that are let run: one ring more in each step, as heat comes no farther
      * @return array<int, float>
      */
-    private function run(array $heat, array $places, int $steps): array
+    private function run(array $heat, array $rings, int $steps): array
     {
+        $places = [];
         // A variable is read twice as fast as a property.
         [$first, $next, $weight] = [$this->first, $this->next, $this->weight];
         for ($step = 0; $step < $steps; $step++) {
             $old = $heat;
+            $places = \array_merge($places, $rings[$step] ?? []);
             foreach ($places as $k) {
                 $own = $old[$k];
                 $sum = $own;

@@ -43,11 +43,21 @@ final readonly class Patches
     {
         $basins = self::measured($surface, $crease, self::basins($surface, $crease));
 
-        return $basins->joined(static function (float $length, float $sum, float $p, float $q, int $left): ?float {
+        $patches = $basins->joined(static function (float $length, float $sum, float $p, float $q, int $left): ?float {
             $mean = $sum / \max(1e-9, $length);
 
             return \min($p, $q) < self::LEAST ? $mean - 10 : ($mean < self::PARTS || $left > self::MOST ? $mean : null);
         });
+
+        return new self($patches->of, $patches->area, $patches->borders, \array_values(\array_filter($basins->rim, static function (int $v) use ($surface, $patches): bool {
+            foreach (\array_slice($surface->next, $surface->first[$v], $surface->first[$v + 1] - $surface->first[$v]) as $w) {
+                if ($patches->of[$w] !== $patches->of[$v]) {
+                    return true;
+                }
+            }
+
+            return false;
+        })));
     }
 
     /**
@@ -123,43 +133,54 @@ final readonly class Patches
     }
 
     /**
-     * Some of its patches cut further.
+     * Some of its patches cut further. Between two pieces of one no border is measured: they were cut apart to stay so.
      *
      * @param  list<float>  $crease  by vertex
-     * @param  array<int, int>  $pieces  any numbers of 0 or more, by vertex of the patches that are cut
+     * @param  list<int>  $pieces  any numbers of 0 or more by vertex of the patches that are cut, less by the others
      */
     public function cut(SurfaceGraph $surface, array $crease, array $pieces): self
     {
         [$of, $area, $borders] = [$this->of, $this->area, $this->borders];
-        $number = [];
-        foreach ($pieces as $v => $piece) {
-            // What was the whole stays as a patch of nothing: all others keep their numbers.
-            foreach ($borders[$of[$v]] as $q => $_) {
-                unset($borders[$q][$of[$v]]);
-            }
-            $borders[$of[$v]] = [];
-            $area[$of[$v]] = 0.0;
-            $of[$v] = $number[$piece] ??= \count($this->area) + \count($number);
-        }
+        $number = $cut = [];
         $rim = [];
-        foreach ($pieces as $v => $_) {
-            $p = $of[$v];
-            $area[$p] = ($area[$p] ?? 0.0) + $surface->area[$v];
-            $borders[$p] ??= [];
+        foreach ($pieces as $v => $piece) {
+            if ($piece < 0) {
+                continue;
+            }
+            $rim[] = $v;
+            if (! isset($number[$piece])) {
+                $number[$piece] = \count($area);
+                $area[] = 0.0;
+                $borders[] = [];
+            }
+            $cut[$of[$v]] = true;
+            $of[$v] = $number[$piece];
+            $area[$number[$piece]] += $surface->area[$v];
+        }
+        foreach ($cut as $p => $_) {
+            // What was the whole stays as a patch of nothing: all others keep their numbers.
+            foreach ($borders[$p] as $q => $_) {
+                unset($borders[$q][$p]);
+            }
+            $borders[$p] = [];
+            $area[$p] = 0.0;
+        }
+        foreach ($this->rim as $v) {
+            if ($pieces[$v] < 0) {
+                $rim[] = $v;
+
+                continue;
+            }
             for ($i = $surface->first[$v], $end = $surface->first[$v + 1]; $i < $end; $i++) {
                 $w = $surface->next[$i];
-                $q = $of[$w];
-                // Between two pieces it is met from either side.
-                if ($p !== $q) {
-                    $rim[$v] = true;
-                }
-                if ($p !== $q && ($v < $w || ! isset($pieces[$w]))) {
-                    self::lengthen($borders, $p, $q, $surface->mm[$i], \max($crease[$v], $crease[$w]));
+                // Between two patches that are cut it is met from either side.
+                if ($this->of[$v] !== $this->of[$w] && ($v < $w || $pieces[$w] < 0)) {
+                    self::lengthen($borders, $of[$v], $of[$w], $surface->mm[$i], \max($crease[$v], $crease[$w]));
                 }
             }
         }
 
-        return new self(\array_values($of), \array_values($area), $borders, \array_keys(\array_fill_keys($this->rim, true) + $rim));
+        return new self(\array_values($of), \array_values($area), $borders, $rim);
     }
 
     /** @param  callable(float, float, float, float, int): (float|null)  $cost  as of roots */

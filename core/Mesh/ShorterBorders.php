@@ -53,7 +53,7 @@ final readonly class ShorterBorders
                 break;
             }
             // Where nothing has moved, nothing would in the next round.
-            $within = $this->near($moved);
+            $within = \array_merge(...$this->near($moved));
             $labels = $this->withoutFlecks($labels, $moved, $fixed);
         }
 
@@ -90,14 +90,16 @@ final readonly class ShorterBorders
     }
 
     /**
-     * @param  array<int, list<int>>  $near  by area: vertices that its border may reach
+     * @param  array<int, list<list<int>>>  $near  by area: vertices that its border may reach, ring by ring
      * @param  list<int>  $labels
      */
     private function band(array $near, array $labels): HeatBand
     {
         $all = [];
-        foreach ($near as $own) {
-            $all += \array_flip($own);
+        foreach ($near as $rings) {
+            foreach ($rings as $ring) {
+                $all += \array_flip($ring);
+            }
         }
 
         return HeatBand::of($this->surface, $this->crease, $this->holds, \array_keys($all), $labels);
@@ -137,15 +139,17 @@ final readonly class ShorterBorders
 
     /**
      * @param  list<int>  $rim
-     * @return list<int> vertices that a border may reach in one round
+     * @return list<list<int>> vertices that a border may reach in one round: the rim, those beside it, those beside these
      */
     private function near(array $rim): array
     {
         $near = \array_fill_keys($rim, 0.0);
+        $rings = [];
         [$first, $next, $mm] = [$this->surface->first, $this->surface->next, $this->surface->mm];
-        while ($rim !== []) {
+        for ($ring = \array_keys($near); $ring !== []; $ring = $beyond) {
+            $rings[] = $ring;
             $beyond = [];
-            foreach ($rim as $v) {
+            foreach ($ring as $v) {
                 $far = $near[$v];
                 for ($i = $first[$v], $end = $first[$v + 1]; $i < $end; $i++) {
                     $w = $next[$i];
@@ -156,9 +160,8 @@ final readonly class ShorterBorders
                     }
                 }
             }
-            $rim = $beyond;
         }
 
-        return \array_keys($near);
+        return $rings;
     }
 }

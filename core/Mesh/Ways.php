@@ -27,9 +27,8 @@ final readonly class Ways
      * @param  array<int, float>|null  $cost  of a mm to each vertex that may be reached; null for one
      * @param  float  $most  cost beyond which nothing is looked at
      * @param  int|null  $until  vertex with which it ends
-     * @param  list<int>|null  $walls  label by vertex: no way leaves the label it begins in; null for none
      */
-    public static function from(Surroundings $surface, array $sources, ?array $cost = null, float $most = INF, ?int $until = null, ?array $walls = null): self
+    public static function from(Surroundings $surface, array $sources, ?array $cost = null, float $most = INF, ?int $until = null): self
     {
         $far = \array_fill_keys(\array_keys($sources), 0.0);
         $of = $sources;
@@ -46,13 +45,9 @@ final readonly class Ways
                         continue;
                     }
                     $label = $of[$v];
-                    $wall = $walls === null ? 0 : $walls[$v];
                     [$i, $end, $next, $mm] = $surface->around($v);
                     for (; $i < $end; $i++) {
                         $w = $next[$i];
-                        if ($walls !== null && $walls[$w] !== $wall) {
-                            continue;
-                        }
                         $way = $own + $mm[$i] * ($cost === null ? 1.0 : $cost[$w]);
                         if ($way <= $most && $way < ($far[$w] ?? \INF)) {
                             $far[$w] = $way;

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Adapters\Light;
 
+use Closure;
 use Hyalin\Light\Inside;
 use Hyalin\Light\ZoneMap;
 use Hyalin\Mesh\Division;
+use Hyalin\Mesh\FirstCorners;
 use Hyalin\Mesh\MeshMeasures;
 use Hyalin\Mesh\Mirror;
 use Hyalin\Mesh\PackedGraph;
@@ -40,10 +42,11 @@ final readonly class SculptSurface
             if ($this->rows() === null) {
                 $this->leads();
             }
-            $this->study->triangleOf();
+            $this->firstCorners();
         }
         $this->workingCorners();
         $this->cells();
+        $this->workingCells();
         $this->shells();
         $this->partners($axes);
     }
@@ -144,9 +147,8 @@ final readonly class SculptSurface
      */
     public function vertices(array $places): array
     {
-        $mesh = $this->study->measured();
-        $cells = $this->cells();
-        $vertexOf = $this->study->isCoarse() ? MeshStore::get("{$this->path}.vertexOf") : null;
+        $mesh = $this->study->working();
+        $cells = $this->workingCells();
         $vertices = [];
         foreach ($places as $at) {
             $least = INF;
@@ -159,9 +161,7 @@ final readonly class SculptSurface
                     [$nearest, $least] = [$corner, $square];
                 }
             }
-            /** @var array{1: int} $own */
-            $own = $vertexOf === null ? [1 => $nearest] : unpack('V', $vertexOf, 4 * $nearest);
-            $vertices[] = $own[1];
+            $vertices[] = $nearest;
         }
 
         return $vertices;
@@ -179,22 +179,11 @@ final readonly class SculptSurface
         if (! $this->study->isCoarse()) {
             return TriangleRuns::of(array_filter(SurfaceGraph::onTriangles($this->study->working(), null, $labels), is_int(...)));
         }
-        // Those that the working mesh still has; of the others, which the coarser mesh has no triangle for, the first corner is near enough.
-        $others = [];
-        $triangleOf = $this->study->packedTriangleOf();
-        $corners = $this->workingCorners();
-        for ($i = 0, $n = count($corners), $w = 0; $i < $n; $i += 3, $w++) {
-            $label = $labels[$corners[$i + 1]];
-            if ($label !== $labels[$corners[$i]] && $label === $labels[$corners[$i + 2]]) {
-                /** @var array{1: int} $triangle */
-                $triangle = unpack('V', $triangleOf, 4 * $w);
-                $others[$triangle[1]] = $label;
-            }
-        }
         $rows = $this->rows();
         $runs = $rows === null ? TriangleRuns::led($this->leads(), $labels) : TriangleRuns::inRows($rows[0], $rows[1], $labels);
 
-        return $runs->corrected($others);
+        // Those that the working mesh still has; of the others, which the coarser mesh has no triangle for, the first corner is near enough.
+        return $runs->corrected($this->firstCorners()->outvoted($labels));
     }
 
     /**
@@ -299,13 +288,41 @@ final readonly class SculptSurface
         return $kept === null || ! isset($kept[3]) ? null : Patches::known(...$kept);
     }
 
+    /** @return TriangleCells of what is measured: what a brush touches */
     private function cells(): TriangleCells
     {
-        if (! MeshStore::has("{$this->path}.cubes")) {
-            MeshStore::put("{$this->path}.cubes", TriangleCells::of($this->study->measured())->packed(), MeshStore::PLAIN);
+        return $this->cellsOf('cubes', $this->study->measured(...));
+    }
+
+    /** @return TriangleCells of the working mesh, which is what a painter clicks on */
+    private function workingCells(): TriangleCells
+    {
+        return $this->study->isCoarse() ? $this->cellsOf('workCubes', $this->study->working(...)) : $this->cells();
+    }
+
+    /** @param  Closure(): TriangleMesh  $mesh */
+    private function cellsOf(string $name, Closure $mesh): TriangleCells
+    {
+        if (! MeshStore::has("{$this->path}.{$name}")) {
+            MeshStore::put("{$this->path}.{$name}", TriangleCells::of($mesh())->packed(), MeshStore::PLAIN);
         }
 
-        return TriangleCells::unpacked(MeshStore::get("{$this->path}.cubes"));
+        return TriangleCells::unpacked(MeshStore::get("{$this->path}.{$name}"));
+    }
+
+    /** @return FirstCorners of the working triangles, by the numbers of the measured triangles that they were made of */
+    private function firstCorners(): FirstCorners
+    {
+        /** @var array{list<int>, list<int>}|null $kept */
+        $kept = MeshStore::lists("{$this->path}.corners");
+        if ($kept !== null) {
+            return FirstCorners::known($kept[0], $kept[1], MeshStore::get("{$this->path}.corners"));
+        }
+        $corners = FirstCorners::of($this->study->working(), $this->study->triangleOf());
+        MeshStore::put("{$this->path}.corners", $corners->rest, MeshStore::PLAIN);
+        MeshStore::putLists("{$this->path}.corners", [$corners->count, $corners->second]);
+
+        return $corners;
     }
 
     /** @return array{list<int>, list<int>}|null how many triangles each working vertex leads, and who leads those behind (LedTriangles) */

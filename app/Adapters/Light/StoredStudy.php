@@ -43,7 +43,7 @@ final readonly class StoredStudy
         if ($study->vertexOf !== null) {
             MeshStore::putMesh("{$stored->path}.full", $study->evaluated, MeshStore::PLAIN);
             MeshStore::putInts("{$stored->path}.vertexOf", $study->vertexOf, MeshStore::PLAIN);
-            MeshStore::putInts("{$stored->path}.triangleOf", self::triangles($study->working, $study->evaluated, $study->vertexOf), MeshStore::PLAIN);
+            MeshStore::putInts("{$stored->path}.triangleOf", self::triangles($study->working, $study->evaluated, $study->vertexOf));
         }
         if ($study->led !== null) {
             MeshStore::putInts("{$stored->path}.led", $study->led->count, MeshStore::PLAIN);
@@ -88,12 +88,6 @@ final readonly class StoredStudy
         }
 
         return $kept[0];
-    }
-
-    /** @return string the same, 32 bits each: for who needs few of them */
-    public function packedTriangleOf(): string
-    {
-        return MeshStore::get("{$this->path}.triangleOf");
     }
 
     public function seen(Sky $sky): Visibility

@@ -8,9 +8,11 @@ use Hyalin\Mesh\Adjacency;
 use Hyalin\Mesh\Borders;
 use Hyalin\Mesh\Curvature;
 use Hyalin\Mesh\Division;
+use Hyalin\Mesh\FirstCorners;
 use Hyalin\Mesh\InvalidMesh;
 use Hyalin\Mesh\Mirror;
 use Hyalin\Mesh\Nearest;
+use Hyalin\Mesh\NearestSeeds;
 use Hyalin\Mesh\Regions;
 use Hyalin\Mesh\SurfaceGraph;
 use Hyalin\Mesh\TriangleMesh;
@@ -148,34 +150,66 @@ final class DivisionTest extends TestCase
         $surface = SurfaceGraph::of($ball = Shapes::ball(10.0, 40));
         mt_srand(7);
         $cost = array_map(static fn (): float => mt_rand(1, 400) / 20, range(1, $ball->vertices()));
-        $walls = array_map(static fn (float $z): int => $z > 2.0 ? 1 : 0, $ball->coordinates()[2]);
         $sources = [Nearest::vertex($ball, [0.0, 0.0, 10.0]) => 1, Nearest::vertex($ball, [0.0, 0.0, -10.0]) => 2];
-        foreach ([null, $walls] as $within) {
-            $ways = Ways::from($surface, $sources, $cost, walls: $within);
-            self::assertCount($ball->vertices(), $ways->far);
-            foreach ($ways->far as $v => $far) {
-                for ($i = $surface->first[$v], $end = $surface->first[$v + 1]; $i < $end; $i++) {
-                    $w = $surface->next[$i];
-                    if ($within === null || $within[$v] === $within[$w]) {
-                        self::assertLessThanOrEqual($far + $surface->mm[$i] * $cost[$w] + 1e-9, $ways->far[$w]);
-                    }
-                }
-                $long = 0.0;
-                $way = $ways->to($v);
-                foreach (array_slice($way, 1) as $n => $to) {
-                    $at = array_search($to, array_slice($surface->next, $surface->first[$way[$n]], $surface->first[$way[$n] + 1] - $surface->first[$way[$n]]), true);
-                    $long += $surface->mm[$surface->first[$way[$n]] + (int) $at] * $cost[$to];
-                    self::assertNotFalse($at);
-                }
-                self::assertEqualsWithDelta($far, $long, 1e-9);
-                self::assertSame($sources[$way[0]], $ways->of[$v]);
+        $ways = Ways::from($surface, $sources, $cost);
+        self::assertCount($ball->vertices(), $ways->far);
+        foreach ($ways->far as $v => $far) {
+            for ($i = $surface->first[$v], $end = $surface->first[$v + 1]; $i < $end; $i++) {
+                $w = $surface->next[$i];
+                self::assertLessThanOrEqual($far + $surface->mm[$i] * $cost[$w] + 1e-9, $ways->far[$w]);
             }
-            // As far as it is asked for, and no farther than to where it ends.
-            $least = Ways::from($surface, $sources, $cost, most: 30.0, walls: $within)->far;
-            self::assertEquals(array_filter($ways->far, static fn (float $far): bool => $far <= 30.0), $least);
-            $end = Nearest::vertex($ball, [7.0, 0.0, 7.0]);
-            self::assertSame($ways->far[$end], Ways::from($surface, $sources, $cost, until: $end, walls: $within)->far[$end]);
+            $long = 0.0;
+            $way = $ways->to($v);
+            foreach (array_slice($way, 1) as $n => $to) {
+                $at = array_search($to, array_slice($surface->next, $surface->first[$way[$n]], $surface->first[$way[$n] + 1] - $surface->first[$way[$n]]), true);
+                $long += $surface->mm[$surface->first[$way[$n]] + (int) $at] * $cost[$to];
+                self::assertNotFalse($at);
+            }
+            self::assertEqualsWithDelta($far, $long, 1e-9);
+            self::assertSame($sources[$way[0]], $ways->of[$v]);
         }
+        // As far as it is asked for, and no farther than to where it ends.
+        self::assertEquals(array_filter($ways->far, static fn (float $far): bool => $far <= 30.0), Ways::from($surface, $sources, $cost, most: 30.0)->far);
+        $end = Nearest::vertex($ball, [7.0, 0.0, 7.0]);
+        self::assertSame($ways->far[$end], Ways::from($surface, $sources, $cost, until: $end)->far[$end]);
+    }
+
+    /** Each seed alone, by Ways, over what a wall keeps from it at no price at all: whoever is nearest has it. */
+    public function test_everybody_is_with_the_nearest_seed_on_their_side_of_a_wall(): void
+    {
+        $surface = SurfaceGraph::of($ball = Shapes::ball(10.0, 40));
+        mt_srand(8);
+        $crease = array_map(static fn (): float => mt_rand(-100, 200) / 1000, range(1, $ball->vertices()));
+        $walls = array_map(static fn (float $z): int => $z > 2.0 ? 1 : 0, $ball->coordinates()[2]);
+        $seeds = [];
+        foreach ([[0.0, 0.0, 10.0], [9.0, 0.0, 4.0], [0.0, 9.0, 4.0], [0.0, 0.0, -10.0], [0.0, 10.0, -1.0]] as $label => $at) {
+            $seeds[Nearest::vertex($ball, $at)] = $label;
+        }
+        $far = [];
+        foreach ($seeds as $seed => $label) {
+            $cost = array_map(static fn (float $depth, int $side): float => $side === $walls[$seed] ? 1 + 30.0 * max(0.0, $depth) : INF, $crease, $walls);
+            $far[$label] = Ways::from($surface, [$seed => $label], $cost)->far;
+        }
+        $nearest = NearestSeeds::of($surface, $crease, 30.0, $walls, $seeds);
+        self::assertCount(5, array_unique($nearest));
+        foreach ($nearest as $v => $label) {
+            self::assertSame(min(array_map(static fn (array $ways): float => $ways[$v] ?? INF, $far)), $far[$label][$v] ?? NAN);
+        }
+        // A side without a seed is nobody's.
+        self::assertSame([NearestSeeds::NONE], array_values(array_unique(array_intersect_key(NearestSeeds::of($surface, $crease, 30.0, $walls, array_slice($seeds, 0, 3, true)), array_filter($walls, static fn (int $side): bool => $side === 0)))));
+    }
+
+    public function test_triangles_that_two_corners_outvote_are_found_by_their_first(): void
+    {
+        $ball = Shapes::ball(10.0, 30);
+        mt_srand(9);
+        $labels = array_map(static fn (): ?int => [null, 3, 5][mt_rand(0, 2)], range(1, $ball->vertices()));
+        $number = range(7, $ball->triangles() + 6);
+        shuffle($number);
+        $first = array_map(static fn (array $corners): ?int => $labels[$corners[0]], array_chunk($ball->corners(), 3));
+        $theirs = FirstCorners::of($ball, $number)->outvoted($labels);
+        self::assertNotEmpty($theirs);
+        self::assertSame(SurfaceGraph::onTriangles($ball, null, $labels), array_map(static fn (?int $own, int $n): ?int => array_key_exists($n, $theirs) ? $theirs[$n] : $own, $first, $number));
     }
 
     /** The armadillo of Debian's libcgal-demo: plates, limbs and head are parted in their folds, whatever is proposed or seeded. */

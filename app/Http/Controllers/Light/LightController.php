@@ -84,8 +84,7 @@ final class LightController
             'spread' => ['sometimes', 'numeric', 'between:0,90'],
             'passes' => ['sometimes', 'integer', 'between:0,9'],
             'distance' => ['sometimes', 'nullable', 'numeric', 'between:'.SprayFrom::NEAREST.','.SprayFrom::FARTHEST],
-            'aim' => ['sometimes', 'nullable', 'array', 'list', 'size:3'],
-            'aim.*' => PointRule::EACH,
+            'aim' => ['sometimes', 'nullable', new PointRule],
             'edges' => ['sometimes', 'numeric', 'between:0.25,4'],
             'grooves' => ['sometimes', 'numeric', 'between:0.25,4'],
         ]);

@@ -28,8 +28,7 @@ final class LitAreasController
     public function assign(Request $request, Figure $figure, AssignArea $assign): JsonResponse
     {
         $request->validate([
-            'at' => PointRule::LIST,
-            'at.*' => PointRule::EACH,
+            'at' => ['required', new PointRule],
             'tool' => ['required', Rule::in(['piece', 'crease', 'brush'])],
             'size' => ['required', 'numeric', 'between:0.1,180'],
             'areaId' => ['nullable', 'integer', self::own($figure)],
@@ -50,8 +49,7 @@ final class LitAreasController
     {
         $request->validate([
             'seeds' => ['required', 'array', 'list', 'between:2,60'],
-            'seeds.*.at' => PointRule::LIST,
-            'seeds.*.at.*' => PointRule::EACH,
+            'seeds.*.at' => ['required', new PointRule],
             'seeds.*.areaId' => ['required', 'integer', self::own($figure)],
         ]);
         $seeds = [];
@@ -77,8 +75,7 @@ final class LitAreasController
     {
         $request->validate([
             'points' => ['required', 'array', 'list', 'between:3,60'],
-            'points.*' => PointRule::LIST,
-            'points.*.*' => PointRule::EACH,
+            'points.*' => ['required', new PointRule],
             'areaId' => ['nullable', 'integer', self::own($figure)],
         ]);
         $points = array_values(array_map(PointRule::of(...), array_filter($request->array('points'), is_array(...))));
@@ -132,10 +129,8 @@ final class LitAreasController
     {
         $request->validate([
             'isGradient' => ['required', 'boolean'],
-            'from' => ['nullable', 'required_with:to', 'array', 'list', 'size:3'],
-            'from.*' => PointRule::EACH,
-            'to' => ['nullable', 'required_with:from', 'array', 'list', 'size:3'],
-            'to.*' => PointRule::EACH,
+            'from' => ['nullable', 'required_with:to', new PointRule],
+            'to' => ['nullable', 'required_with:from', new PointRule],
             'along' => ['sometimes', Rule::in(['side', 'front'])],
         ]);
         $light = self::lit($figure);

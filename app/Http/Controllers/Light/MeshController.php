@@ -134,11 +134,9 @@ final class MeshController
         $own = Rule::exists('meshes', 'id')->where('figure_id', $figure->id);
         $request->validate([
             'part' => ['required', 'integer', $own],
-            'at' => PointRule::LIST,
-            'at.*' => PointRule::EACH,
+            'at' => ['required', new PointRule],
             'onto' => ['required', 'integer', $own],
-            'ontoAt' => PointRule::LIST,
-            'ontoAt.*' => PointRule::EACH,
+            'ontoAt' => ['required', new PointRule],
         ]);
         $part = $figure->meshes()->findOrFail($request->integer('part'));
         $join($figure, $part, PointRule::of($request->array('at')), $figure->meshes()->findOrFail($request->integer('onto')), PointRule::of($request->array('ontoAt')));

@@ -18,8 +18,8 @@ final class CameraRule
     {
         return [
             $key => ['required', 'array'],
-            "{$key}.from" => PointRule::LIST, "{$key}.from.*" => PointRule::EACH,
-            "{$key}.to" => PointRule::LIST, "{$key}.to.*" => PointRule::EACH,
+            "{$key}.from" => ['required', new PointRule],
+            "{$key}.to" => ['required', new PointRule],
             "{$key}.size" => ['required', 'numeric', 'gt:0', 'max:100000'],
         ];
     }
