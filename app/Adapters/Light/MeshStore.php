@@ -179,6 +179,17 @@ final class MeshStore
         return $lists;
     }
 
+    /** @return bool whether there were any */
+    public static function copyLists(string $from, string $to): bool
+    {
+        $kept = self::disk()->exists("{$from}.lists") ? self::disk()->get("{$from}.lists") : null;
+        if ($kept !== null) {
+            StoredFile::put("{$to}.lists", $kept);
+        }
+
+        return $kept !== null;
+    }
+
     public static function forget(string $path): void
     {
         self::disk()->delete(["{$path}.gz", "{$path}.raw", "{$path}.lists"]);

@@ -162,14 +162,16 @@ final readonly class StoredStudy
     /** What was chosen and what is which area, as it is now. */
     public function copyAreas(string $name): void
     {
-        [$chosen, $areas] = $this->runs();
-        $this->putRuns($chosen, $areas, ".{$name}");
+        if (! MeshStore::copyLists("{$this->path}.runs", "{$this->path}.{$name}.runs")) {
+            $this->putRuns(...[...$this->runs(), ".{$name}"]);
+        }
     }
 
     public function takeAreas(string $name): void
     {
-        [$chosen, $areas] = $this->runs(".{$name}");
-        $this->putRuns($chosen, $areas);
+        if (! MeshStore::copyLists("{$this->path}.{$name}.runs", "{$this->path}.runs")) {
+            $this->putRuns(...$this->runs(".{$name}"));
+        }
     }
 
     public function forgetCopy(string $name): void
@@ -318,7 +320,7 @@ final readonly class StoredStudy
     /** @return string changes whenever an area does */
     public function stampOfAreas(): string
     {
-        return substr(hash('sha256', implode(' ', $this->runs()[1]->packed())), 0, 12);
+        return hash('xxh3', (string) igbinary_serialize(MeshStore::lists("{$this->path}.runs")[1] ?? $this->runs()[1]->packed()));
     }
 
     /** @return string area id a working triangle, 32 bits, 0 for none */
