@@ -112,7 +112,7 @@ final class TrainingTest extends TestCase
                     [$from, $to] = [max(-M_PI / 6, atan($left) - M_PI / 2), min(M_PI / 6, M_PI / 2 - atan($right))];
                     $seen[] = max(0.0, sin($to + $tilt) - sin($from + $tilt)) / (2 * sin(M_PI / 6));
                 }
-                self::assertEqualsWithDelta(array_sum($seen) / count($seen), $found, 0.1, "fold {$seed}, piece {$piece}");
+                self::assertEqualsWithDelta(array_sum($seen) / count($seen), $found, 0.06, "fold {$seed}, piece {$piece}");
             }
             self::assertGreaterThan(2, count(Fold::lit($light)));
             self::assertSame([1.0, 0.5], [Fold::score(Fold::lit($light), $light), Fold::score(array_keys($light), $light)]);
