@@ -197,6 +197,9 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
         $with = static fn (string $pattern, string $to): callable => static function (ZipArchive $zip, string $json) use ($pattern, $to): void {
             $zip->addFromString('bench.json', (string) preg_replace($pattern, $to, $json, 1));
         };
+        yield 'a layer without paint' => [$with('/("layerPaints":\[\s*\{"id":1,"layer":)\d+/', '${1}9999'), 'it has no paint: a layer needs at least one'];
+        yield 'no layer with paint' => [$with('/"layerPaints":\[.*?\]/s', '"layerPaints":[]'), 'bench.json, layers 1: it has no paint'];
+        yield 'a number that no computer can hold' => [$with('/"drops":\d+/', '"drops":1e999'), 'bench.json, /records/layerPaints/0/drops: a number larger than any'];
         yield 'no document' => [static fn (ZipArchive $zip) => $zip->deleteName('bench.json'), 'no bench.json'];
         yield 'a folder around it' => [static fn (ZipArchive $zip) => $zip->addFromString('bench/bench.json', '{}'), '"bench/bench.json"'];
         yield 'a way out of the folder' => [static fn (ZipArchive $zip) => $zip->addFromString('pictures/../../x.png', 'x'), 'only bench.json'];
@@ -232,6 +235,22 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
     {
         $this->send('no zip')->assertUnprocessable()->assertJsonPath('errors.bench.0', 'This is not a zip file, or it is damaged. Nothing was added.');
         $this->postJson('/bench')->assertUnprocessable();
+    }
+
+    /** As an earlier version took some in: every page stands, and what is sent on is taken in. */
+    public function test_a_layer_without_paint_paints_nothing(): void
+    {
+        $figure = $this->bench();
+        $hand = $figure->areas()->where('name', 'Skin')->sole();
+        DB::table('layer_paints')->whereIn('layer_id', DB::table('layers')->where('area_id', $hand->id)->select('id'))->delete();
+        foreach (['/', '/recipes', "/figures/{$figure->id}/finishes", "/figures/{$figure->id}/finishes/{$hand->id}", "/figures/{$figure->id}/order", "/figures/{$figure->id}/card", "/figures/{$figure->id}/quantities", "/figures/{$figure->id}/compare", '/schedule'] as $page) {
+            $this->get($page)->assertOk();
+        }
+        $this->getJson("/figures/{$figure->id}/areas/{$hand->id}/layers")->assertOk()->assertExactJson([]);
+        $file = $this->written($this->painter);
+        $this->actingAs($other = Painter::factory()->create()->refresh());
+        $this->send($file)->assertCreated();
+        self::assertSame(['Cloak' => 3, 'Skin' => 0], $other->figures()->firstOrFail()->areas()->withCount('layers')->pluck('layers_count', 'name')->all());
     }
 
     /** A file of the version before holds varnish as if it were white paint: what was estimated is estimated again. */

@@ -199,6 +199,10 @@ final class BenchReader
         if (is_int($document->version ?? null) && $document->version > Catalogue::VERSION) {
             throw UnreadableBench::newer($document->version);
         }
+        $endless = self::endless($document);
+        if ($endless !== null) {
+            throw UnreadableBench::invalid("bench.json, {$endless}", 'a number larger than any that is reckoned with');
+        }
         $version = is_int($document->version ?? null) ? $document->version : 0;
         self::judge($document, Schema::version($version));
         if ($version !== Catalogue::VERSION) {
@@ -209,8 +213,38 @@ final class BenchReader
         unset($document);
         /** @var array<string, mixed> $plain */
         $plain = json_decode($json, true, self::DEEP, JSON_THROW_ON_ERROR);
+        self::judgeLayers($plain['records'] ?? null);
 
         return $plain;
+    }
+
+    /** @return string|null where a number stands that no computer can hold, as 1e999: it is read as infinite; null for nowhere */
+    private static function endless(mixed $node): ?string
+    {
+        if (is_float($node)) {
+            return is_finite($node) ? null : '';
+        }
+        foreach (is_array($node) || $node instanceof stdClass ? (array) $node : [] as $key => $inner) {
+            $found = self::endless($inner);
+            if ($found !== null) {
+                return "/{$key}{$found}";
+            }
+        }
+
+        return null;
+    }
+
+    /** @throws UnreadableBench when one has no paint: the schema judges each record by itself */
+    private static function judgeLayers(mixed $records): void
+    {
+        $of = static fn (string $name): array => is_array($records) && is_array($records[$name] ?? null) ? $records[$name] : [];
+        $painted = array_flip(array_filter(array_column($of('layerPaints'), 'layer'), is_int(...)));
+        foreach ($of('layers') as $n => $layer) {
+            $id = is_array($layer) ? $layer['id'] ?? null : null;
+            if (is_int($id) && ! isset($painted[$id])) {
+                throw UnreadableBench::invalid('bench.json, layers '.(1 + (int) $n), 'it has no paint: a layer needs at least one');
+            }
+        }
     }
 
     /** @throws UnreadableBench when it is not as the schema has it, naming where */

@@ -136,7 +136,9 @@ final class BenchWriter
         if ($type->parent !== null) {
             $to = (string) $type->parentField()?->to;
 
-            return $query->whereIn($type->parent, $this->numbers->all($to));
+            // A layer that no paint is of paints nothing; an earlier version took such in, and none takes them in again.
+            return $query->whereIn($type->parent, $this->numbers->all($to))
+                ->when($type->table === 'layers', static fn (Builder $layers) => $layers->whereExists(static fn (Builder $of) => $of->from('layer_paints')->whereColumn('layer_paints.layer_id', 'layers.id')));
         }
         $query->where('painter_id', $this->painter->id);
         if ($this->figure === null) {

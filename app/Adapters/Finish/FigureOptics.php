@@ -7,7 +7,6 @@ namespace App\Adapters\Finish;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Brief\Part;
-use App\Models\Finish\LayerRecord as LayerRecord;
 use App\Models\Shelf\Paint;
 use Closure;
 use Hyalin\Colour\Illuminant;
@@ -152,7 +151,7 @@ final readonly class FigureOptics
         if ($carrier === null) {
             return $bare;
         }
-        $drafts = array_values($carrier->layers->map(static fn (LayerRecord $l): LayerDraft => LayerDraft::of($l))->all());
+        $drafts = LayerDraft::stackOf($carrier);
 
         return $prediction->onTop(self::beneath($figure, $prediction, $bare, $carrier, $deepest - 1), self::sprayed($drafts, $carrier->zone_exposures ?? [], $carrier->form))->top();
     }

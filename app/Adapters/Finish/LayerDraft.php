@@ -38,7 +38,7 @@ final readonly class LayerDraft
     ) {
     }
 
-    public static function of(LayerRecord $layer): self
+    private static function of(LayerRecord $layer): self
     {
         $mix = array_values($layer->paints->map(static fn (LayerPaint $p): array => [$p->paint, $p->drops])->all());
 
@@ -103,9 +103,12 @@ final readonly class LayerDraft
         return $this->recipe()->signature();
     }
 
-    /** @return list<self> the stack of an area, from the print upwards; its layers, paints and pots are loaded */
+    /**
+     * @return list<self> the stack of an area, from the print upwards; its layers, paints and pots are loaded. A layer without paint,
+     *                    as bench files brought some in once, paints nothing
+     */
     public static function stackOf(Area $area): array
     {
-        return array_values($area->layers->map(static fn (LayerRecord $l): self => self::of($l))->all());
+        return array_values($area->layers->filter(static fn (LayerRecord $l): bool => $l->paints->isNotEmpty())->map(static fn (LayerRecord $l): self => self::of($l))->all());
     }
 }
