@@ -26,6 +26,10 @@ final class AreaRunsTest extends TestCase
             [$base, $given] = [TriangleRuns::of($all), TriangleRuns::of($some)];
             self::assertSame(array_replace($all, $some), $given->over($base)->byTriangle());
             self::assertSame(array_filter($some, static fn (int $t): bool => $all[$t] !== 1, ARRAY_FILTER_USE_KEY), $given->free($base, [0 => true, 2 => true])->byTriangle());
+            $others = array_map(static fn (int $area): ?int => $area === 5 ? null : $area, array_filter(array_map(static fn (): int => mt_rand(5, 7), range(1, $n)), static fn (): bool => mt_rand(0, 2) === 0));
+            $corrected = array_filter(array_replace($some, $others), is_int(...));
+            ksort($corrected);
+            self::assertSame($corrected, $given->corrected($others)->byTriangle());
             self::assertSame($all, TriangleRuns::unpacked($base->packed())->byTriangle());
             self::assertSame(2 * (1 + count(array_filter($all, static fn (int $own, int $t): bool => $t > 0 && $own !== $all[$t - 1], ARRAY_FILTER_USE_BOTH))), count($base->packed()));
             self::assertSame([pack('V*', ...$all), $all], [$base->bytes(), TriangleRuns::ofBytes($base->bytes())->byTriangle()]);
@@ -59,10 +63,12 @@ final class AreaRunsTest extends TestCase
         self::assertSame($all($high->id), $study->areas());
         self::assertNotSame($stamp, $study->stampOfAreas());
         $this->postJson("/figures/{$figure->id}/light/areas/undo")->assertOk();
-        self::assertSame([$all($low->id), $stamp], [$study->areas(), $study->stampOfAreas()]);
+        self::assertSame($all($low->id), $study->areas());
+        $stamp = $study->stampOfAreas();
         $this->postJson("/figures/{$figure->id}/light/areas/undo")->assertOk();
         self::assertSame([$all(0), array_fill(0, $triangles, null)], [$study->areas(), $study->chosen()]);
         $this->postJson("/figures/{$figure->id}/light/areas/redo")->assertOk();
-        self::assertSame($all($low->id), $study->areas());
+        // Where it was is the same as it was.
+        self::assertSame([$all($low->id), $stamp], [$study->areas(), $study->stampOfAreas()]);
     }
 }

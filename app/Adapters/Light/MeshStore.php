@@ -42,10 +42,16 @@ final class MeshStore
         return $bytes === false ? throw new RuntimeException("{$path} no longer exists") : $bytes;
     }
 
-    /** @return string changes with what is in it */
-    public static function stamp(string $path): string
+    /** @return string|null changes with what is in it; null when it is not there */
+    public static function stamp(string $path): ?string
     {
-        return substr(hash('sha256', (string) self::disk()->get("{$path}.gz")), 0, 12);
+        foreach (['lists', 'gz'] as $ending) {
+            if (self::disk()->exists("{$path}.{$ending}")) {
+                return hash('xxh3', (string) self::disk()->get("{$path}.{$ending}"));
+            }
+        }
+
+        return null;
     }
 
     public static function has(string $path): bool

@@ -177,7 +177,7 @@ final readonly class SculptSurface
     public function onTriangles(array $labels): TriangleRuns
     {
         if (! $this->study->isCoarse()) {
-            return TriangleRuns::of(array_filter(SurfaceGraph::onTriangles($this->study->working(), null, $labels), is_int(...)));
+            return TriangleRuns::ofCorners($this->workingCorners(), $labels);
         }
         $rows = $this->rows();
         $runs = $rows === null ? TriangleRuns::led($this->leads(), $labels) : TriangleRuns::inRows($rows[0], $rows[1], $labels);

@@ -235,7 +235,7 @@ final readonly class StoredStudy
     /** @return string changes whenever a zone that is shown does */
     public function stampOfZones(): string
     {
-        return MeshStore::stamp("{$this->path}.zones");
+        return (string) MeshStore::stamp("{$this->path}.zones");
     }
 
     /** @param  array<int, float>  $open  0..1 by working vertex */
@@ -320,7 +320,7 @@ final readonly class StoredStudy
     /** @return string changes whenever an area does */
     public function stampOfAreas(): string
     {
-        return hash('xxh3', (string) igbinary_serialize(MeshStore::lists("{$this->path}.runs")[1] ?? $this->runs()[1]->packed()));
+        return MeshStore::stamp("{$this->path}.runs") ?? (string) MeshStore::stamp("{$this->path}.areas");
     }
 
     /** @return string area id a working triangle, 32 bits, 0 for none */

@@ -10,7 +10,13 @@ namespace App\Adapters\Light;
  */
 final readonly class TriangleRuns
 {
-    /** @param  list<array{int, int, int}>  $runs  first triangle, count, area; in order */
+    /** Stands for no area among those that are laid over others. */
+    private const NONE = -1;
+
+    /**
+     * @param  list<int>  $runs  first triangle, count and area, again and again, in order: flat, as triangles in no order have a run for
+     *                           nearly each of them
+     */
     private function __construct(private array $runs)
     {
     }
@@ -32,20 +38,60 @@ final readonly class TriangleRuns
                 return self::of($areas);
             }
             if ($t !== $end || $own !== $area) {
-                $runs[] = [$from, $end - $from, $area];
-                [$from, $area] = [$t, $own];
+                if ($end > $from) {
+                    $runs[] = $from;
+                    $runs[] = $end - $from;
+                    $runs[] = $area;
+                }
+                $from = $t;
+                $area = $own;
             }
             $end = $t + 1;
         }
-        $runs[] = [$from, $end - $from, $area];
+        if ($end > $from) {
+            array_push($runs, $from, $end - $from, $area);
+        }
 
-        return new self(array_values(array_filter($runs, static fn (array $run): bool => $run[1] > 0)));
+        return new self($runs);
     }
 
     /** @param  string  $bytes  area of every triangle, 32 bits each */
     public static function ofBytes(string $bytes): self
     {
         return self::led(MeshStore::parts($bytes), null);
+    }
+
+    /**
+     * All triangles by their corners: each is what two of them are, or the first where all differ.
+     *
+     * @param  list<int>  $corners  three after three
+     * @param  list<int|null>  $labels  area by vertex; null for none
+     */
+    public static function ofCorners(array $corners, array $labels): self
+    {
+        $runs = [];
+        $from = $t = 0;
+        $area = null;
+        for ($i = 2, $n = count($corners); $i < $n; $i += 3, $t++) {
+            $own = $labels[$corners[$i]];
+            if ($own !== $labels[$corners[$i - 1]]) {
+                $own = $labels[$corners[$i - 2]];
+            }
+            if ($own !== $area) {
+                if ($area !== null) {
+                    $runs[] = $from;
+                    $runs[] = $t - $from;
+                    $runs[] = $area;
+                }
+                $from = $t;
+                $area = $own;
+            }
+        }
+        if ($area !== null) {
+            array_push($runs, $from, $t - $from, $area);
+        }
+
+        return new self($runs);
     }
 
     /**
@@ -64,15 +110,18 @@ final readonly class TriangleRuns
                 $own = $labels === null ? $v : $labels[$v] ?? null;
                 if ($own !== $area) {
                     if ($area !== null) {
-                        $runs[] = [$from, $t - $from, $area];
+                        $runs[] = $from;
+                        $runs[] = $t - $from;
+                        $runs[] = $area;
                     }
-                    [$from, $area] = [$t, $own];
+                    $from = $t;
+                    $area = $own;
                 }
                 $t++;
             }
         }
         if ($area !== null) {
-            $runs[] = [$from, $t - $from, $area];
+            array_push($runs, $from, $t - $from, $area);
         }
 
         return new self($runs);
@@ -94,17 +143,21 @@ final readonly class TriangleRuns
             $own = $labels[$v];
             if ($own !== $area) {
                 if ($area !== null && $t > $from) {
-                    $runs[] = [$from, $t - $from, $area];
+                    $runs[] = $from;
+                    $runs[] = $t - $from;
+                    $runs[] = $area;
                 }
-                [$from, $area] = [$t, $own];
+                $from = $t;
+                $area = $own;
             }
             $t += $triangles;
         }
         if ($area !== null && $t > $from) {
-            $runs[] = [$from, $t - $from, $area];
+            array_push($runs, $from, $t - $from, $area);
         }
-        foreach (self::led([$rest], $labels)->runs as [$first, $triangles, $own]) {
-            $runs[] = [$t + $first, $triangles, $own];
+        $behind = self::led([$rest], $labels)->runs;
+        for ($i = 2, $n = count($behind); $i < $n; $i += 3) {
+            array_push($runs, $t + $behind[$i - 2], $behind[$i - 1], $behind[$i]);
         }
 
         return new self($runs);
@@ -113,31 +166,15 @@ final readonly class TriangleRuns
     /** @param  array<int, int|null>  $others  what some triangles become instead; null for none */
     public function corrected(array $others): self
     {
-        ksort($others);
-        $runs = [];
-        foreach ($this->runs as [$from, $count, $area]) {
-            $end = $from + $count;
-            for ($t = key($others); $t !== null && $t < $end; $t = key($others)) {
-                if ($t > $from) {
-                    $runs[] = [$from, $t - $from, $area];
-                }
-                $from = max($from, $t + 1);
-                $own = current($others);
-                if (is_int($own)) {
-                    $runs[] = [$t, 1, $own];
-                }
-                next($others);
-            }
-            if ($from < $end) {
-                $runs[] = [$from, $end - $from, $area];
-            }
+        $all = self::of(array_map(static fn (?int $area): int => $area ?? self::NONE, $others))->over($this)->runs;
+        if (! in_array(null, $others, true)) {
+            return new self($all);
         }
-        for ($t = key($others); $t !== null; $t = key($others)) {
-            $own = current($others);
-            if (is_int($own)) {
-                $runs[] = [$t, 1, $own];
+        $runs = [];
+        for ($i = 2, $n = count($all); $i < $n; $i += 3) {
+            if ($all[$i] !== self::NONE) {
+                array_push($runs, $all[$i - 2], $all[$i - 1], $all[$i]);
             }
-            next($others);
         }
 
         return new self($runs);
@@ -151,18 +188,19 @@ final readonly class TriangleRuns
      */
     public function free(self $said, array $free): self
     {
-        $runs = [];
-        $k = 0;
-        foreach ($this->runs as [$from, $count, $area]) {
-            $end = $from + $count;
-            while ($said->runs[$k][0] + $said->runs[$k][1] <= $from) {
-                $k++;
+        [$own, $other, $runs] = [$this->runs, $said->runs, []];
+        for ($i = 2, $k = 0, $n = count($own), $all = count($other); $i < $n; $i += 3) {
+            $from = $own[$i - 2];
+            $end = $from + $own[$i - 1];
+            while ($from >= $other[$k] + $other[$k + 1]) {
+                $k += 3;
             }
-            for ($i = $k; isset($said->runs[$i]) && $said->runs[$i][0] < $end; $i++) {
-                [$first, $alike, $own] = $said->runs[$i];
-                if (isset($free[$own])) {
-                    $begin = max($from, $first);
-                    $runs[] = [$begin, min($end, $first + $alike) - $begin, $area];
+            for ($j = $k; $j < $all && $other[$j] < $end; $j += 3) {
+                if (isset($free[$other[$j + 2]])) {
+                    $begin = max($from, $other[$j]);
+                    $runs[] = $begin;
+                    $runs[] = min($end, $other[$j] + $other[$j + 1]) - $begin;
+                    $runs[] = $own[$i];
                 }
             }
         }
@@ -170,24 +208,32 @@ final readonly class TriangleRuns
         return new self($runs);
     }
 
-    /** @param  self  $base  of all triangles, of which those of the runs become their areas */
+    /** Both, these where there are two. */
     public function over(self $base): self
     {
-        $runs = [];
+        [$top, $under, $runs] = [[...$this->runs, PHP_INT_MAX, 0, 0], $base->runs, []];
         $done = $k = 0;
-        foreach ([...$this->runs, [PHP_INT_MAX, 0, 0]] as [$from, $count, $area]) {
-            for (; $done < $from && isset($base->runs[$k]); $k += $next <= $from ? 1 : 0) {
-                [$first, $alike, $own] = $base->runs[$k];
-                $next = $first + $alike;
-                if ($next > $done) {
-                    $end = min($from, $next);
-                    $runs[] = [$done, $end - $done, $own];
-                    $done = $end;
+        for ($i = 2, $n = count($top), $all = count($under); $i < $n; $i += 3) {
+            $from = $top[$i - 2];
+            while ($k < $all && $under[$k] < $from) {
+                $end = $under[$k] + $under[$k + 1];
+                $begin = max($done, $under[$k]);
+                $stop = min($from, $end);
+                if ($stop > $begin) {
+                    $runs[] = $begin;
+                    $runs[] = $stop - $begin;
+                    $runs[] = $under[$k + 2];
                 }
+                if ($end > $from) {
+                    break;
+                }
+                $k += 3;
             }
-            if ($count > 0) {
-                $runs[] = [$from, $count, $area];
-                $done = $from + $count;
+            if ($top[$i - 1] > 0) {
+                $runs[] = $from;
+                $runs[] = $top[$i - 1];
+                $runs[] = $top[$i];
+                $done = $from + $top[$i - 1];
             }
         }
 
@@ -197,12 +243,14 @@ final readonly class TriangleRuns
     /** @return list<int> of all triangles: how many there are in a row, and their area, again and again */
     public function packed(): array
     {
+        $runs = $this->runs;
         $packed = [];
         $alike = 0;
-        foreach ($this->runs as $k => [, $count, $area]) {
-            $alike += $count;
-            if (($this->runs[$k + 1][2] ?? null) !== $area) {
-                array_push($packed, $alike, $area);
+        for ($i = 2, $n = count($runs); $i < $n; $i += 3) {
+            $alike += $runs[$i - 1];
+            if (($runs[$i + 3] ?? null) !== $runs[$i]) {
+                $packed[] = $alike;
+                $packed[] = $runs[$i];
                 $alike = 0;
             }
         }
@@ -215,7 +263,9 @@ final readonly class TriangleRuns
     {
         $runs = [];
         for ($i = 1, $n = count($packed), $from = 0; $i < $n; $i += 2) {
-            $runs[] = [$from, $packed[$i - 1], $packed[$i]];
+            $runs[] = $from;
+            $runs[] = $packed[$i - 1];
+            $runs[] = $packed[$i];
             $from += $packed[$i - 1];
         }
 
@@ -225,9 +275,12 @@ final readonly class TriangleRuns
     /** @return string 32 bits a triangle; of all triangles */
     public function bytes(): string
     {
+        $runs = $this->runs;
         $bytes = '';
-        foreach ($this->runs as [, $count, $area]) {
-            $bytes .= str_repeat(pack('V', $area), $count);
+        $four = [];
+        for ($i = 2, $n = count($runs); $i < $n; $i += 3) {
+            $own = $four[$runs[$i]] ??= pack('V', $runs[$i]);
+            $bytes .= $runs[$i - 1] === 1 ? $own : str_repeat($own, $runs[$i - 1]);
         }
 
         return $bytes;
@@ -236,10 +289,11 @@ final readonly class TriangleRuns
     /** @return array<int, int> area by triangle, in order */
     public function byTriangle(): array
     {
+        $runs = $this->runs;
         $areas = [];
-        foreach ($this->runs as [$from, $count, $area]) {
-            for ($t = $from, $end = $from + $count; $t < $end; $t++) {
-                $areas[$t] = $area;
+        for ($i = 2, $n = count($runs); $i < $n; $i += 3) {
+            for ($t = $runs[$i - 2], $end = $t + $runs[$i - 1]; $t < $end; $t++) {
+                $areas[$t] = $runs[$i];
             }
         }
 
