@@ -120,6 +120,7 @@ Route::middleware('auth')->group(function (): void {
         Route::patch('/', [SheetController::class, 'update'])->name('sheets.update');
         Route::delete('/', [SheetController::class, 'destroy'])->name('sheets.destroy');
         Route::get('/print.pdf', [SheetController::class, 'print'])->name('sheets.print');
+        Route::get('/layout.json', [SheetController::class, 'layout'])->name('sheets.layout');
         Route::post('/photos', [SheetController::class, 'photo'])->name('sheets.photo');
         Route::post('/photos/simulated', [SheetController::class, 'simulated'])->name('sheets.simulated');
         Route::get('/photos/{photo}', [SheetController::class, 'progress'])->name('sheets.progress');

@@ -137,7 +137,8 @@ abstract class CoreCommand extends Command
         );
     }
 
-    private static function decode(string $text): mixed
+    /** @throws BadInput unless it is JSON */
+    protected static function decode(string $text): mixed
     {
         try {
             return json_decode($text, false, 32, JSON_THROW_ON_ERROR);

@@ -54,6 +54,11 @@ final class InvalidSheet extends InvalidInput
         return new self(sprintf('%.0f %% of the paper is overexposed in this picture. Take it darker', 100 * $share));
     }
 
+    public static function noChart(): self
+    {
+        return new self('no chart of 24 patches is on its place on the sheet: one grey was read there. Lay a chart there, flat and without shine');
+    }
+
     public static function noCard(): self
     {
         return new self('no grey card and no chart is on its place on the sheet, so that the colour of the lamp is unknown. Lay one there, flat and without shine');

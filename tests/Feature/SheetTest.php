@@ -186,6 +186,61 @@ final class SheetTest extends TestCase
         $this->getJson("/sheets/{$sheet->id}/photos/{$photo->id}")->assertJsonPath('state', 'failed');
     }
 
+    /** hyalin:sheet reads what the page reads, or says why nothing is found. */
+    public function test_the_command_line_reads_a_photo_by_the_layout_that_was_printed(): void
+    {
+        $pots = $this->pots(2);
+        $sheet = $this->sheet($pots);
+        $jpeg = $this->jpeg($sheet, 3);
+        $read = $this->photo($sheet, $jpeg)->result['fields'] ?? [];
+        $folder = sys_get_temp_dir().'/hyalin-sheet-'.uniqid();
+        mkdir($folder);
+        $layout = (string) $this->get("/sheets/{$sheet->id}/layout.json")->assertOk()->getContent();
+        foreach (['photo.jpg' => $jpeg, 'layout.json' => $layout, 'other.json' => str_replace("\"sheet\":{$sheet->id}", '"sheet":4711', $layout), 'bad.json' => str_replace('"thick"', '"thin"', $layout), 'bare.png' => $this->png()] as $name => $bytes) {
+            file_put_contents("{$folder}/{$name}", $bytes);
+        }
+        $run = static function (string $photo, string $of, string ...$with) use ($folder): array {
+            $command = new Process([PHP_BINARY, 'artisan', 'hyalin:sheet', "{$folder}/{$photo}", "--layout={$folder}/{$of}", ...$with], base_path(), null, null, null);
+            $code = $command->run();
+
+            return [$code, $code === 0 ? $command->getOutput() : $command->getErrorOutput()];
+        };
+        [$code, $out] = $run('photo.jpg', 'layout.json', '--chart');
+        $answer = json_decode($out, true);
+        self::assertIsArray($answer);
+        self::assertSame([0, true], [$code, $answer['found']]);
+        self::assertIsArray($answer['fields']);
+        // White paint on paper may be none.
+        self::assertSame([['Thick: not painted, or of the colour of the print.']], array_values(array_filter(array_column($answer['fields'], 'remarks'))));
+        $wanted = [];
+        foreach (is_array($read) ? $read : [] as $position => $places) {
+            foreach (is_array($places) ? $places : [] as $place => $p) {
+                self::assertIsArray($p);
+                $wanted[] = ['pot' => [$sheet->white_id, ...array_column($pots, 'id')][$position], 'swatch' => $place, 'lab' => $p['lab'], 'deviation' => $p['radius'], 'usedShare' => $p['taken']];
+            }
+        }
+        self::assertCount(3 + 4 + 4, $wanted);
+        self::assertEqualsWithDelta($wanted, array_map(static fn (mixed $field): array => array_diff_key((array) $field, ['remarks' => 0]), $answer['fields']), 1e-9);
+        foreach ([
+            ['photo.jpg', 'other.json', 0, '{"found":false,"why":"this is sheet', 'not sheet 4711'], ['bare.png', 'layout.json', 0, '{"found":false,"why":"', 'no swatch sheet is in this picture'],
+            ['layout.json', 'layout.json', 2, '"where":"PHOTO"', 'not a JPEG'], ['photo.jpg', 'bad.json', 2, '"where":"field 1, places"', 'known are overBlack'], ['photo.jpg', 'none.json', 2, '"where":"--layout"', 'cannot be read'],
+        ] as [$photo, $of, $ends, $says, $why]) {
+            [$code, $out] = $run($photo, $of);
+            self::assertSame($ends, $code);
+            self::assertStringContainsString($says, $out);
+            self::assertStringContainsString($why, $out);
+        }
+        (new Process(['rm', '-r', $folder]))->mustRun();
+    }
+
+    private function png(): string
+    {
+        ob_start();
+        imagepng(imagecreatetruecolor(640, 480));
+
+        return (string) ob_get_clean();
+    }
+
     /** @return list<Paint> */
     private function pots(int $count, string $name = 'Pot'): array
     {

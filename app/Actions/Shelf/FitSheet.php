@@ -6,6 +6,7 @@ namespace App\Actions\Shelf;
 
 use App\Adapters\Shelf\CoatOverGrey;
 use App\Adapters\Shelf\FieldFit;
+use App\Adapters\Shelf\PlaceRemark;
 use App\Adapters\Shelf\SheetColours;
 use App\Models\Painter;
 use App\Models\Shelf\Paint;
@@ -34,24 +35,10 @@ use Hyalin\Sheet\Place;
  */
 final class FitSheet
 {
-    /** A place that is as near to the bare print, in steps of about one L*, was not painted. */
-    public const UNPAINTED = 2.5;
-
     /** L* of a pot that does not show on printed black, and of one that does not on paper. */
     private const DARK = 32.0;
 
     private const LIGHT = 90.0;
-
-    /** Shares of a place from which on it is told; own estimates. What is matt shines only while it is wet. */
-    private const GLARE = 0.1;
-
-    private const SHINES = 0.03;
-
-    private const GAPS = 0.25;
-
-    private const UNEVEN = 0.3;
-
-    private const CLIPPED = 0.1;
 
     /** Usual coats: a coat that came out as thick was two, or as thin hardly one. */
     private const TWO_COATS = 1.45;
@@ -190,7 +177,7 @@ final class FitSheet
     /** @param  array<string, PlaceColours>  $places */
     private static function strip(array $places): FieldFit
     {
-        $painted = array_filter($places, static fn (array $p): bool => $p['background'] > self::UNPAINTED);
+        $painted = array_filter($places, static fn (array $p): bool => $p['background'] > PlaceRemark::UNPAINTED);
 
         return $painted === [] ? FieldFit::unusable('Not painted, or too thin to be seen.') : new FieldFit(null, []);
     }
@@ -201,27 +188,12 @@ final class FitSheet
      */
     private static function oddities(SwatchField $field, array $places): array
     {
-        $names = ['overBlack' => 'over black', 'overWhite' => 'over white', 'thick' => 'thick', 'tint' => 'tint'];
         $found = [];
         foreach ($places as $place => $p) {
-            $name = $names[$place] ?? $place;
-            $percent = static fn (float $share): string => sprintf('%.0f %%', 100 * $share);
-            if (! self::isPainted($field, $place, $p)) {
-                $found[] = ucfirst("{$name}: not painted, or of the colour of the print.");
-
-                continue;
-            }
-            $found[] = match (true) {
-                $p['glare'] > self::GLARE => ucfirst("{$name}: {$percent($p['glare'])} shines and was left out."),
-                $p['glare'] > self::SHINES && $field->paint->sheen === Sheen::Matt => ucfirst("{$name}: shines although it is matt. Is it dry?"),
-                $p['clipped'] > self::CLIPPED => ucfirst("{$name}: too bright or too strong a colour for this photo."),
-                $p['bare'] > self::GAPS => ucfirst("{$name}: {$percent($p['bare'])} is bare and was left out."),
-                $p['odd'] > self::UNEVEN => ucfirst("{$name}: {$percent($p['odd'])} differs from the rest and was left out."),
-                default => '',
-            };
+            $found[] = PlaceRemark::of($place, $p, self::isPainted($field, $place, $p), $field->paint->sheen === Sheen::Matt);
         }
 
-        return array_values(array_filter($found));
+        return array_values(array_filter($found, is_string(...)));
     }
 
     /**
@@ -234,6 +206,6 @@ final class FitSheet
         $lightness = Srgb::hex($field->paint->thick_hex)->toXyz()->toLab()->lightness;
         $hidden = $place === Place::OverBlack->value ? $lightness < self::DARK : $lightness > self::LIGHT;
 
-        return $p['background'] > self::UNPAINTED || ($hidden && $field->technique === null);
+        return $p['background'] > PlaceRemark::UNPAINTED || ($hidden && $field->technique === null);
     }
 }

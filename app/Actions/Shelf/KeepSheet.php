@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Shelf;
 
 use App\Adapters\Shelf\FieldFit;
+use App\Adapters\Shelf\PlaceRemark;
 use App\Adapters\Shelf\SheetColours;
 use App\Models\Painter;
 use App\Models\Shelf\ChipRecord;
@@ -101,7 +102,7 @@ final readonly class KeepSheet
         $known = ChipRecord::query()->where('painter_id', $painter->id)->where('paint_id', $field->paint_id)->where('technique', $field->technique)->get();
         foreach (['overBlack' => $colours->black, 'overWhite' => $colours->paper] as $place => $card) {
             $read = $colours->fields[$field->position][$place] ?? null;
-            if ($read === null || $read['background'] <= FitSheet::UNPAINTED) {
+            if ($read === null || $read['background'] <= PlaceRemark::UNPAINTED) {
                 continue;
             }
             $spectrum = self::spectrum($read['lab']);

@@ -114,6 +114,12 @@ final class SheetController
         ]);
     }
 
+    /** What is where on it, for the command line. */
+    public function layout(SwatchSheet $sheet): JsonResponse
+    {
+        return new JsonResponse($sheet->load('fields')->printed(), 200, ['Content-Disposition' => "attachment; filename=\"swatch-sheet-{$sheet->id}.json\""]);
+    }
+
     /**
      * A photo of the sheet, read in the queue.
      *

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Adapters\CommandLine\BadInput;
+use App\Adapters\CommandLine\Document;
+use App\Adapters\References\UnreadablePicture;
+use App\Adapters\Shelf\PlaceRemark;
+use App\Adapters\Shelf\SheetColours;
+use App\Adapters\Shelf\SheetPhotoFile;
+use Hyalin\Matching\Neutral\InvalidNeutral;
+use Hyalin\Sheet\InvalidSheet;
+use Hyalin\Sheet\Place;
+use Hyalin\Sheet\SheetLayout;
+use Hyalin\Sheet\SheetReading;
+use Hyalin\Sheet\SheetSearch;
+
+/**
+ * The colours of a painted swatch sheet in a photo.
+ */
+final class SheetCommand extends CoreCommand
+{
+    protected $signature = 'hyalin:sheet {file : photo, JPEG, PNG or WebP} {--layout= : what was printed, as /sheets/N/layout.json has it} {--grey=0.18 : reflectance of the grey card} {--chart : take nothing but a chart of 24 patches}';
+
+    protected $description = 'Reads the colours of a painted swatch sheet from a photo';
+
+    protected function answer(): void
+    {
+        $started = hrtime(true);
+        // 24 million pixels, twice.
+        ini_set('memory_limit', '1G');
+        [$number, $pots, $asked] = $this->layout();
+        $grey = filter_var($this->option('grey'), FILTER_VALIDATE_FLOAT);
+        if ($grey === false || $grey < 0.02 || $grey > 1.0) {
+            throw BadInput::at('--grey', 'must be a reflectance from 0.02 to 1');
+        }
+        $bytes = $this->file($this->argument('file'), 'PHOTO');
+        try {
+            [$photo, $small] = SheetPhotoFile::photos(SheetPhotoFile::decode($bytes));
+        } catch (UnreadablePicture $e) {
+            throw BadInput::at('PHOTO', $e->getMessage(), $e);
+        }
+        try {
+            $found = SheetSearch::in($photo, $small);
+            if ($number !== 0 && $found->number !== $number) {
+                throw InvalidSheet::another($found->number, $number, false);
+            }
+            $reading = SheetReading::of($photo, $found, SheetLayout::of(count($pots)), $asked, $grey, static fn (float $share): null => null);
+            if ($this->option('chart') === true && ! $reading->card->isChart) {
+                throw InvalidSheet::noChart();
+            }
+            $answer = ['found' => true, 'fields' => self::fields(SheetColours::of($reading), $pots)];
+        } catch (InvalidSheet|InvalidNeutral $e) {
+            $answer = ['found' => false, 'why' => $e->getMessage()];
+        }
+        $this->put([...$answer, 'milliseconds' => (hrtime(true) - $started) / 1e6]);
+    }
+
+    /**
+     * @param  array<int, int|string|null>  $pots
+     * @return list<array{pot: int|string|null, swatch: string, lab: array{float, float, float}, deviation: float, usedShare: float, remarks: list<string>}>
+     */
+    private static function fields(SheetColours $colours, array $pots): array
+    {
+        $fields = [];
+        foreach ($colours->fields as $position => $places) {
+            foreach ($places as $place => $read) {
+                $remark = PlaceRemark::of($place, $read, $read['background'] > PlaceRemark::UNPAINTED);
+                $fields[] = ['pot' => $pots[$position] ?? null, 'swatch' => $place, 'lab' => $read['lab'], 'deviation' => $read['radius'], 'usedShare' => $read['taken'], 'remarks' => $remark === null ? [] : [$remark]];
+            }
+        }
+
+        return $fields;
+    }
+
+    /**
+     * @return array{int, list<int|string|null>, array<int, list<Place>>} number of the sheet, 0 for any; pot by position, null where none was printed; and what was to be painted there
+     *
+     * @throws BadInput
+     */
+    private function layout(): array
+    {
+        $layout = Document::of(self::decode($this->file($this->option('layout'), '--layout')), 'the layout');
+        $number = $layout->integer('sheet', 0);
+        $pots = $asked = [];
+        foreach ($layout->list('fields') as $position => $entry) {
+            if ($entry === null) {
+                $pots[] = null;
+
+                continue;
+            }
+            [[$pots[], $asked[$position]]] = self::each([$entry], 'field', static function (Document $field): array {
+                $pot = $field->value('pot');
+                $places = array_map(
+                    static fn (mixed $place): Place => (is_string($place) ? Place::tryFrom($place) : null) ?? throw BadInput::at('places', 'known are '.implode(', ', array_column(Place::cases(), 'value'))),
+                    $field->has('places') ? $field->list('places') : array_column(Place::cases(), 'value'),
+                );
+
+                return [is_int($pot) || is_string($pot) ? $pot : throw BadInput::at('pot', 'must be a whole number or text'), $places];
+            });
+        }
+        $layout->refuseUnknown();
+        if ($asked === []) {
+            throw BadInput::at('fields', 'has no pot');
+        }
+
+        return [$number, $pots, $asked];
+    }
+
+    /** @throws BadInput when it cannot be read */
+    private function file(mixed $path, string $what): string
+    {
+        if (! is_string($path) || $path === '') {
+            throw BadInput::at($what, 'is missing');
+        }
+
+        return is_file($path) && ($bytes = @file_get_contents($path)) !== false ? $bytes : throw BadInput::at($what, "{$path} cannot be read");
+    }
+}
