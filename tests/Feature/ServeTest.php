@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase as PlainTestCase;
 use Symfony\Component\Process\Process;
 use Tests\Support\SystemdHost;
@@ -12,6 +13,7 @@ use Tests\Support\SystemdHost;
  * The systemd unit of docs/examples, started by systemd: nginx, PHP-FPM, workers and schedule of Debian's packages, killed,
  * restarted and stopped.
  */
+#[Group('sculpted')]
 final class ServeTest extends PlainTestCase
 {
     private const PATIENCE = 90.0;

@@ -28,6 +28,7 @@ use Hyalin\Sheet\SheetSearch;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 use Inertia\Testing\AssertableInertia;
+use PHPUnit\Framework\Attributes\Group;
 use Symfony\Component\Process\Process;
 use Tests\Support\SheetPhotos;
 
@@ -187,6 +188,7 @@ final class SheetTest extends TestCase
     }
 
     /** hyalin:sheet reads what the page reads, or says why nothing is found. */
+    #[Group('sculpted')]
     public function test_the_command_line_reads_a_photo_by_the_layout_that_was_printed(): void
     {
         $pots = $this->pots(2);
