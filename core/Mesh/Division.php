@@ -142,7 +142,7 @@ final readonly class Division
         $line = [];
         foreach ($points as $n => $point) {
             $next = $points[($n + 1) % \count($points)];
-            $way = Ways::from($this->surface, [$point => 0], $cheap, until: $next)->to($next);
+            $way = ShortestLine::between($this->surface, $cheap, $point, $next);
             if ($way === []) {
                 return null;
             }

@@ -16,9 +16,8 @@ final readonly class Ways
     /**
      * @param  array<int, float>  $far  mm, or what they cost, by vertex that was reached
      * @param  array<int, int>  $of  label of the source each was reached from
-     * @param  array<int, int>  $before  vertex before each on its way; none for a source
      */
-    private function __construct(public array $far, public array $of, private array $before)
+    private function __construct(public array $far, public array $of)
     {
     }
 
@@ -26,15 +25,13 @@ final readonly class Ways
      * @param  array<int, int>  $sources  label by vertex
      * @param  array<int, float>|null  $cost  of a mm to each vertex that may be reached; null for one
      * @param  float  $most  cost beyond which nothing is looked at
-     * @param  int|null  $until  vertex with which it ends
      */
-    public static function from(Surroundings $surface, array $sources, ?array $cost = null, float $most = INF, ?int $until = null): self
+    public static function from(Surroundings $surface, array $sources, ?array $cost = null, float $most = INF): self
     {
         $far = \array_fill_keys(\array_keys($sources), 0.0);
         $of = $sources;
-        $before = [];
         $buckets = [\array_keys($sources)];
-        for ($k = 0; isset($buckets[$k]) && ($until === null || ($far[$until] ?? \INF) >= $k * self::BUCKET);) {
+        for ($k = 0; isset($buckets[$k]);) {
             // A way within a bucket may be made shorter by another: whatever that touches comes up again.
             while ($buckets[$k] !== []) {
                 $open = $buckets[$k];
@@ -52,7 +49,6 @@ final readonly class Ways
                         if ($way <= $most && $way < ($far[$w] ?? \INF)) {
                             $far[$w] = $way;
                             $of[$w] = $label;
-                            $before[$w] = $v;
                             $buckets[(int) ($way / self::BUCKET)][] = $w;
                         }
                     }
@@ -63,20 +59,6 @@ final readonly class Ways
             $k = isset($buckets[$k + 1]) || $buckets === [] ? $k + 1 : \min(\array_keys($buckets));
         }
 
-        return new self($far, $of, $before);
-    }
-
-    /** @return list<int> vertices from a source to this one; empty when it was not reached */
-    public function to(int $vertex): array
-    {
-        if (! isset($this->far[$vertex])) {
-            return [];
-        }
-        $way = [$vertex];
-        while (isset($this->before[$vertex])) {
-            $way[] = $vertex = $this->before[$vertex];
-        }
-
-        return array_reverse($way);
+        return new self($far, $of);
     }
 }
