@@ -5,15 +5,13 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Adapters\CommandLine\BadInput;
-use App\Adapters\CommandLine\Document;
 use App\Adapters\References\UnreadablePicture;
 use App\Adapters\Shelf\PlaceRemark;
+use App\Adapters\Shelf\PrintedLayout;
 use App\Adapters\Shelf\SheetColours;
 use App\Adapters\Shelf\SheetPhotoFile;
 use Hyalin\Matching\Neutral\InvalidNeutral;
 use Hyalin\Sheet\InvalidSheet;
-use Hyalin\Sheet\Place;
-use Hyalin\Sheet\SheetLayout;
 use Hyalin\Sheet\SheetReading;
 use Hyalin\Sheet\SheetSearch;
 
@@ -31,7 +29,7 @@ final class SheetCommand extends CoreCommand
         $started = hrtime(true);
         // 24 million pixels, twice.
         ini_set('memory_limit', '1G');
-        [$number, $pots, $asked] = $this->layout();
+        $printed = PrintedLayout::parse(self::decode($this->file($this->option('layout'), '--layout')));
         $grey = filter_var($this->option('grey'), FILTER_VALIDATE_FLOAT);
         if ($grey === false || $grey < 0.02 || $grey > 1.0) {
             throw BadInput::at('--grey', 'must be a reflectance from 0.02 to 1');
@@ -44,14 +42,14 @@ final class SheetCommand extends CoreCommand
         }
         try {
             $found = SheetSearch::in($photo, $small);
-            if ($number !== 0 && $found->number !== $number) {
-                throw InvalidSheet::another($found->number, $number, false);
+            if ($printed->sheet !== 0 && $found->number !== $printed->sheet) {
+                throw InvalidSheet::otherLayout($found->number, $printed->sheet);
             }
-            $reading = SheetReading::of($photo, $found, SheetLayout::of(count($pots)), $asked, $grey, static fn (float $share): null => null);
+            $reading = SheetReading::of($photo, $found, $printed->layout, $printed->asked, $grey, static fn (float $share): null => null);
             if ($this->option('chart') === true && ! $reading->card->isChart) {
                 throw InvalidSheet::noChart();
             }
-            $answer = ['found' => true, 'fields' => self::fields(SheetColours::of($reading), $pots)];
+            $answer = ['found' => true, 'fields' => self::fields(SheetColours::of($reading), $printed->pots)];
         } catch (InvalidSheet|InvalidNeutral $e) {
             $answer = ['found' => false, 'why' => $e->getMessage()];
         }
@@ -73,40 +71,6 @@ final class SheetCommand extends CoreCommand
         }
 
         return $fields;
-    }
-
-    /**
-     * @return array{int, list<int|string|null>, array<int, list<Place>>} number of the sheet, 0 for any; pot by position, null where none was printed; and what was to be painted there
-     *
-     * @throws BadInput
-     */
-    private function layout(): array
-    {
-        $layout = Document::of(self::decode($this->file($this->option('layout'), '--layout')), 'the layout');
-        $number = $layout->integer('sheet', 0);
-        $pots = $asked = [];
-        foreach ($layout->list('fields') as $position => $entry) {
-            if ($entry === null) {
-                $pots[] = null;
-
-                continue;
-            }
-            [[$pots[], $asked[$position]]] = self::each([$entry], 'field', static function (Document $field): array {
-                $pot = $field->value('pot');
-                $places = array_map(
-                    static fn (mixed $place): Place => (is_string($place) ? Place::tryFrom($place) : null) ?? throw BadInput::at('places', 'known are '.implode(', ', array_column(Place::cases(), 'value'))),
-                    $field->has('places') ? $field->list('places') : array_column(Place::cases(), 'value'),
-                );
-
-                return [is_int($pot) || is_string($pot) ? $pot : throw BadInput::at('pot', 'must be a whole number or text'), $places];
-            });
-        }
-        $layout->refuseUnknown();
-        if ($asked === []) {
-            throw BadInput::at('fields', 'has no pot');
-        }
-
-        return [$number, $pots, $asked];
     }
 
     /** @throws BadInput when it cannot be read */

@@ -98,7 +98,8 @@ final readonly class HeatBand
 
     /**
      * @param  array<int, float>  $heat  0..1 by place
-     * @param  list<list<int>>  $rings  places that are let run: one ring more in each step, as heat comes no farther
+     * @param  list<list<int>>  $rings  places that are let run: one ring more in each step: heat comes no farther, but for
+     *                               the little that a deep crease lets through
      * @return array<int, float>
      */
     private function run(array $heat, array $rings, int $steps): array

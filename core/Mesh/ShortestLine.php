@@ -16,7 +16,7 @@ final class ShortestLine
     /**
      * Flat lists over all vertices.
      *
-     * @param  list<float>  $cost  of a mm to each vertex
+     * @param  list<float>  $cost  of a mm to each vertex, more than 0
      * @return list<int> vertices, both ends among them; empty when no way leads from one to the other
      */
     public static function between(SurfaceGraph $surface, array $cost, int $from, int $to): array

@@ -54,6 +54,11 @@ final class InvalidSheet extends InvalidInput
         return new self(sprintf('%.0f %% of the paper is overexposed in this picture. Take it darker', 100 * $share));
     }
 
+    public static function otherLayout(int $found, int $expected): self
+    {
+        return new self("this is sheet {$found}, and the layout is that of sheet {$expected}: read it by the layout of sheet {$found}");
+    }
+
     public static function noChart(): self
     {
         return new self('no chart of 24 patches is on its place on the sheet: one grey was read there. Lay a chart there, flat and without shine');

@@ -199,7 +199,7 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
         };
         yield 'a layer without paint' => [$with('/("layerPaints":\[\s*\{"id":1,"layer":)\d+/', '${1}9999'), 'it has no paint: a layer needs at least one'];
         yield 'no layer with paint' => [$with('/"layerPaints":\[.*?\]/s', '"layerPaints":[]'), 'bench.json, layers 1: it has no paint'];
-        yield 'a number that no computer can hold' => [$with('/"drops":\d+/', '"drops":1e999'), 'bench.json, /records/layerPaints/0/drops: a number larger than any'];
+        yield 'a number that no computer can hold' => [$with('/"drops":\d+/', '"drops":1e999'), 'bench.json, /records/layerPaints/0/drops: this number is too large to be kept'];
         yield 'no document' => [static fn (ZipArchive $zip) => $zip->deleteName('bench.json'), 'no bench.json'];
         yield 'a folder around it' => [static fn (ZipArchive $zip) => $zip->addFromString('bench/bench.json', '{}'), '"bench/bench.json"'];
         yield 'a way out of the folder' => [static fn (ZipArchive $zip) => $zip->addFromString('pictures/../../x.png', 'x'), 'only bench.json'];

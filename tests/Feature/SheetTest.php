@@ -198,7 +198,7 @@ final class SheetTest extends TestCase
         $folder = sys_get_temp_dir().'/hyalin-sheet-'.uniqid();
         mkdir($folder);
         $layout = (string) $this->get("/sheets/{$sheet->id}/layout.json")->assertOk()->getContent();
-        foreach (['photo.jpg' => $jpeg, 'layout.json' => $layout, 'other.json' => str_replace("\"sheet\":{$sheet->id}", '"sheet":4711', $layout), 'bad.json' => str_replace('"thick"', '"thin"', $layout), 'bare.png' => $this->png()] as $name => $bytes) {
+        foreach (['photo.jpg' => $jpeg, 'layout.json' => $layout, 'other.json' => str_replace("\"sheet\":{$sheet->id}", '"sheet":4711', $layout), 'bad.json' => str_replace('"tint"', '"tinge"', $layout), 'many.json' => '{"fields":['.implode(',', array_fill(0, 25, '{"pot":1}')).']}', 'bare.png' => $this->png()] as $name => $bytes) {
             file_put_contents("{$folder}/{$name}", $bytes);
         }
         $run = static function (string $photo, string $of, string ...$with) use ($folder): array {
@@ -224,8 +224,8 @@ final class SheetTest extends TestCase
         self::assertCount(3 + 4 + 4, $wanted);
         self::assertEqualsWithDelta($wanted, array_map(static fn (mixed $field): array => array_diff_key((array) $field, ['remarks' => 0]), $answer['fields']), 1e-9);
         foreach ([
-            ['photo.jpg', 'other.json', 0, '{"found":false,"why":"this is sheet', 'not sheet 4711'], ['bare.png', 'layout.json', 0, '{"found":false,"why":"', 'no swatch sheet is in this picture'],
-            ['layout.json', 'layout.json', 2, '"where":"PHOTO"', 'not a JPEG'], ['photo.jpg', 'bad.json', 2, '"where":"field 1, places"', 'known are overBlack'], ['photo.jpg', 'none.json', 2, '"where":"--layout"', 'cannot be read'],
+            ['photo.jpg', 'other.json', 0, '{"found":false,"why":"this is sheet', 'the layout is that of sheet 4711'], ['bare.png', 'layout.json', 0, '{"found":false,"why":"', 'no swatch sheet is in this picture'],
+            ['layout.json', 'layout.json', 2, '"where":"PHOTO"', 'not a JPEG'], ['photo.jpg', 'bad.json', 2, '"where":"field 2, places"', 'known are overBlack'], ['photo.jpg', 'many.json', 2, '"where":"fields"', 'a sheet has 1 to 24 fields'], ['photo.jpg', 'none.json', 2, '"where":"--layout"', 'cannot be read'],
         ] as [$photo, $of, $ends, $says, $why]) {
             [$code, $out] = $run($photo, $of);
             self::assertSame($ends, $code);

@@ -201,7 +201,7 @@ final class BenchReader
         }
         $endless = self::endless($document);
         if ($endless !== null) {
-            throw UnreadableBench::invalid("bench.json, {$endless}", 'a number larger than any that is reckoned with');
+            throw UnreadableBench::invalid("bench.json, {$endless}", 'this number is too large to be kept; put a smaller one there');
         }
         $version = is_int($document->version ?? null) ? $document->version : 0;
         self::judge($document, Schema::version($version));

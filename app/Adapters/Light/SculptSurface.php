@@ -176,9 +176,6 @@ final readonly class SculptSurface
      */
     public function onTriangles(array $labels): TriangleRuns
     {
-        if (! $this->study->isCoarse()) {
-            return TriangleRuns::ofCorners($this->workingCorners(), $labels);
-        }
         $rows = $this->rows();
         $runs = $rows === null ? TriangleRuns::led($this->leads(), $labels) : TriangleRuns::inRows($rows[0], $rows[1], $labels);
 
@@ -318,7 +315,7 @@ final readonly class SculptSurface
         if ($kept !== null) {
             return FirstCorners::known($kept[0], $kept[1], MeshStore::get("{$this->path}.corners"));
         }
-        $corners = FirstCorners::of($this->study->working(), $this->study->triangleOf());
+        $corners = FirstCorners::of($mesh = $this->study->working(), $this->study->isCoarse() ? $this->study->triangleOf() : range(0, $mesh->triangles() - 1));
         MeshStore::put("{$this->path}.corners", $corners->rest, MeshStore::PLAIN);
         MeshStore::putLists("{$this->path}.corners", [$corners->count, $corners->second]);
 

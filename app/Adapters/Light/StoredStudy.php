@@ -162,16 +162,12 @@ final readonly class StoredStudy
     /** What was chosen and what is which area, as it is now. */
     public function copyAreas(string $name): void
     {
-        if (! MeshStore::copyLists("{$this->path}.runs", "{$this->path}.{$name}.runs")) {
-            $this->putRuns(...[...$this->runs(), ".{$name}"]);
-        }
+        $this->copyRuns('', ".{$name}");
     }
 
     public function takeAreas(string $name): void
     {
-        if (! MeshStore::copyLists("{$this->path}.{$name}.runs", "{$this->path}.runs")) {
-            $this->putRuns(...$this->runs(".{$name}"));
-        }
+        $this->copyRuns(".{$name}", '');
     }
 
     public function forgetCopy(string $name): void
@@ -202,6 +198,14 @@ final readonly class StoredStudy
         return $kept === null
             ? [TriangleRuns::ofBytes(MeshStore::get("{$this->path}{$of}.chosen")), TriangleRuns::ofBytes(MeshStore::get("{$this->path}{$of}.areas"))]
             : [TriangleRuns::unpacked($kept[0]), TriangleRuns::unpacked($kept[1])];
+    }
+
+    private function copyRuns(string $from, string $to): void
+    {
+        if (! MeshStore::copyLists("{$this->path}{$from}.runs", "{$this->path}{$to}.runs")) {
+            [$chosen, $areas] = $this->runs($from);
+            $this->putRuns($chosen, $areas, $to);
+        }
     }
 
     private function putRuns(TriangleRuns $chosen, TriangleRuns $areas, string $of = ''): void

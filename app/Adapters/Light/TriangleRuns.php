@@ -58,56 +58,26 @@ final readonly class TriangleRuns
     /** @param  string  $bytes  area of every triangle, 32 bits each */
     public static function ofBytes(string $bytes): self
     {
-        return self::led(MeshStore::parts($bytes), null);
-    }
+        /** @var array<int, int> $areas written by us */
+        $areas = unpack('V*', $bytes);
 
-    /**
-     * All triangles by their corners: each is what two of them are, or the first where all differ.
-     *
-     * @param  list<int>  $corners  three after three
-     * @param  list<int|null>  $labels  area by vertex; null for none
-     */
-    public static function ofCorners(array $corners, array $labels): self
-    {
-        $runs = [];
-        $from = $t = 0;
-        $area = null;
-        for ($i = 2, $n = count($corners); $i < $n; $i += 3, $t++) {
-            $own = $labels[$corners[$i]];
-            if ($own !== $labels[$corners[$i - 1]]) {
-                $own = $labels[$corners[$i - 2]];
-            }
-            if ($own !== $area) {
-                if ($area !== null) {
-                    $runs[] = $from;
-                    $runs[] = $t - $from;
-                    $runs[] = $area;
-                }
-                $from = $t;
-                $area = $own;
-            }
-        }
-        if ($area !== null) {
-            array_push($runs, $from, $t - $from, $area);
-        }
-
-        return new self($runs);
+        return self::of(array_values($areas));
     }
 
     /**
      * All triangles by a vertex of theirs.
      *
      * @param  iterable<array<int, int>>  $vertices  of the triangles, some thousands at a time
-     * @param  array<int, int|null>|null  $labels  area by vertex; null, or not there, for none; null for what is no vertex, but the area
+     * @param  array<int, int|null>  $labels  area by vertex; null, or not there, for none
      */
-    public static function led(iterable $vertices, ?array $labels): self
+    public static function led(iterable $vertices, array $labels): self
     {
         $runs = [];
         $from = $t = 0;
         $area = null;
         foreach ($vertices as $some) {
             foreach ($some as $v) {
-                $own = $labels === null ? $v : $labels[$v] ?? null;
+                $own = $labels[$v] ?? null;
                 if ($own !== $area) {
                     if ($area !== null) {
                         $runs[] = $from;
@@ -208,7 +178,7 @@ final readonly class TriangleRuns
         return new self($runs);
     }
 
-    /** Both, these where there are two. */
+    /** Laid over others: their triangles become what they are here, where both have one. */
     public function over(self $base): self
     {
         [$top, $under, $runs] = [[...$this->runs, PHP_INT_MAX, 0, 0], $base->runs, []];

@@ -14,10 +14,10 @@ final class PlaceRemark
     /** How far a place is from the bare print before it is called painted, in steps of about one L*. */
     public const UNPAINTED = 2.5;
 
-    /** Share of a place. */
+    /** Shares of a place from which on it is told. */
     private const GLARE = 0.1;
 
-    /** Of matt paint. */
+    /** What is matt shines only while it is wet. */
     private const SHINES = 0.03;
 
     private const GAPS = 0.25;
@@ -33,6 +33,7 @@ final class PlaceRemark
      * @param  PlaceColours  $read
      * @param  bool  $isPainted  as far as is known: what is of the colour of the print beneath it may be
      * @param  bool  $isMatt  whether the paint is known to be matt
+     * @return string|null null where nothing is odd
      */
     public static function of(string $place, array $read, bool $isPainted, bool $isMatt = false): ?string
     {

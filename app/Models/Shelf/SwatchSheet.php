@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models\Shelf;
 
 use App\Models\OwnedByPainter;
-use Hyalin\Sheet\Place;
 use Hyalin\Sheet\SheetLayout;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -60,18 +59,5 @@ final class SwatchSheet extends Model
     public function layout(): SheetLayout
     {
         return SheetLayout::of(1 + max([0, ...$this->fields->map(static fn (SwatchField $f): int => $f->position)->all()]));
-    }
-
-    /** @return array{sheet: int, fields: list<array{pot: int, places: list<string>}|null>} what was printed, as hyalin:sheet reads it */
-    public function printed(): array
-    {
-        $byPosition = $this->fields->keyBy('position');
-        $fields = [];
-        foreach (range(0, max([0, ...$byPosition->keys()->all()])) as $position) {
-            $field = $byPosition->get($position);
-            $fields[] = $field === null ? null : ['pot' => $field->paint_id, 'places' => array_map(static fn (Place $p): string => $p->value, $field->places($this->white_id))];
-        }
-
-        return ['sheet' => $this->id, 'fields' => $fields];
     }
 }

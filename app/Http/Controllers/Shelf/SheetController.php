@@ -8,6 +8,7 @@ use App\Actions\Shelf\KeepSheet;
 use App\Actions\Shelf\ReadSheet;
 use App\Adapters\LostJob;
 use App\Adapters\References\UnreadablePicture;
+use App\Adapters\Shelf\PrintedLayout;
 use App\Adapters\StoredFile;
 use App\Http\Pdf\SheetPdf;
 use App\Http\Props\PotProps;
@@ -117,7 +118,7 @@ final class SheetController
     /** What is where on it, for the command line. */
     public function layout(SwatchSheet $sheet): JsonResponse
     {
-        return new JsonResponse($sheet->load('fields')->printed(), 200, ['Content-Disposition' => "attachment; filename=\"swatch-sheet-{$sheet->id}.json\""]);
+        return new JsonResponse(PrintedLayout::document($sheet->load('fields')), 200, ['Content-Disposition' => "attachment; filename=\"swatch-sheet-{$sheet->id}.json\""]);
     }
 
     /**
