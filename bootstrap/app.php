@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Middleware\HandleInertiaRequests;
+use App\Http\Middleware\RunInMode;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\ShowErrors;
 use Illuminate\Console\Scheduling\Schedule;
@@ -20,7 +21,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $schedule->command('hyalin:backup')->dailyAt(config()->string('hyalin.backups.at'));
     })
     ->withMiddleware(function (Middleware $middleware): void {
-        $middleware->append(SecurityHeaders::class);
+        $middleware->append([SecurityHeaders::class, RunInMode::class]);
         $middleware->web(append: [HandleInertiaRequests::class]);
         $middleware->redirectGuestsTo('/sign-in');
         // Another password signs out everywhere.

@@ -9,14 +9,14 @@ use Tests\Bench\MixBench;
 use Tests\Bench\OrderBench;
 use Tests\Bench\SheetBench;
 
+require dirname(__DIR__, 2).'/bin/php/PhpMode.php';
+PhpMode::enter();
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
-$status = opcache_get_status(false);
-$jit = is_array($status) ? $status['jit'] ?? null : null;
 printf(
     "PHP %s, JIT %s; invented shelves by tests/Support/InventedShelf, seeds as given; reachable targets: random mixes of four paints\n\n",
     PHP_VERSION,
-    is_array($jit) && ($jit['on'] ?? false) === true ? ini_get('opcache.jit') : 'off',
+    (string) ini_get('opcache.jit'),
 );
 (new MixBench)->run(in_array('--full', $argv, true));
 (new FinishBench)->run();

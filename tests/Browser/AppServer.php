@@ -6,7 +6,6 @@ namespace Tests\Browser;
 
 use RuntimeException;
 use SQLite3;
-use Tests\Support\SeededDemo;
 
 /**
  * The application under test, started once for the whole browser suite, its database seeded anew for every test: its own
@@ -61,13 +60,13 @@ final class AppServer
             'LARAVEL_STORAGE_PATH' => $this->directory.'/storage', 'PHP_CLI_SERVER_WORKERS' => '4',
         ];
         touch($this->directory.'/database.sqlite');
-        $this->start('migrate', [PHP_BINARY, ...SeededDemo::JIT, 'artisan', 'migrate', '--force', '--seed', '--no-interaction'], $root, $this->env);
+        $this->start('migrate', [PHP_BINARY, 'artisan', 'migrate', '--force', '--seed', '--no-interaction'], $root, $this->env);
         if ($this->exitCode('migrate', 120) !== 0) {
             throw new RuntimeException($this->log('migrate'));
         }
         copy($this->directory.'/database.sqlite', $this->directory.'/seeded.sqlite');
         $this->serve();
-        $this->start('worker', [PHP_BINARY, ...SeededDemo::JIT, 'artisan', 'queue:work', '--queue=short,long,later', '--sleep=0.1', '--tries=1'], $root, $this->env);
+        $this->start('worker', [PHP_BINARY, 'artisan', 'queue:work', '--queue=short,long,later', '--sleep=0.1', '--tries=1'], $root, $this->env);
         $driverPort = self::freePort();
         $this->driverUrl = "http://127.0.0.1:{$driverPort}";
         $this->start('chromedriver', ['/usr/bin/chromedriver', "--port={$driverPort}"], $root, []);
@@ -92,7 +91,7 @@ final class AppServer
     {
         $root = dirname(__DIR__, 2);
         $router = $root.'/vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php';
-        $this->start('web', [PHP_BINARY, ...SeededDemo::JIT, '-d', 'variables_order=EGPCS', '-d', 'upload_max_filesize=256M', '-d', 'post_max_size=260M', '-S', substr($this->url, strlen('http://')), $router], $root.'/public', $this->env);
+        $this->start('web', [PHP_BINARY, '-d', 'variables_order=EGPCS', '-d', 'upload_max_filesize=256M', '-d', 'post_max_size=260M', '-S', substr($this->url, strlen('http://')), $router], $root.'/public', $this->env);
         $this->await('web', $this->url.'/up', 90);
     }
 

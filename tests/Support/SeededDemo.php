@@ -16,9 +16,6 @@ use Symfony\Component\Process\Process;
  */
 final class SeededDemo
 {
-    /** Of processes that compute, as bin/prepare has it. */
-    public const JIT = ['-d', 'opcache.enable=1', '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=tracing', '-d', 'opcache.jit_buffer_size=128M'];
-
     private static ?string $folder = null;
 
     /** Into a database file and a folder of files that are not there yet. */
@@ -57,7 +54,7 @@ final class SeededDemo
         register_shutdown_function(static fn () => (new Process(['rm', '-rf', $folder]))->run());
         touch("{$folder}/database.sqlite");
         $env = ['DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => "{$folder}/database.sqlite", 'LARAVEL_STORAGE_PATH' => "{$folder}/storage"];
-        (new Process([PHP_BINARY, ...self::JIT, 'artisan', 'migrate', '--force', '--seed', '--no-interaction'], dirname(__DIR__, 2), $env, null, 600))->mustRun();
+        (new Process([PHP_BINARY, 'artisan', 'migrate', '--force', '--seed', '--no-interaction'], dirname(__DIR__, 2), $env, null, 600))->mustRun();
 
         return $folder;
     }

@@ -64,15 +64,7 @@ final class SharedShadows implements CastsShadows
 
     private static function helper(string $path, int $from, int $before, bool $isClosed): Process
     {
-        $settings = [];
-        foreach (['opcache.enable', 'opcache.enable_cli', 'opcache.jit', 'opcache.jit_buffer_size', 'opcache.jit_max_exit_counters', 'opcache.jit_max_root_traces', 'memory_limit'] as $name) {
-            $value = ini_get($name);
-            if (is_string($value) && $value !== '') {
-                array_push($settings, '-d', "{$name}={$value}");
-            }
-        }
-
-        return new Process([PHP_BINARY, ...$settings, base_path('artisan'), 'hyalin:shadows', $path, (string) $from, (string) $before, ...$isClosed ? ['--closed'] : []], base_path(), timeout: 1800);
+        return new Process([PHP_BINARY, '-d', 'memory_limit='.ini_get('memory_limit'), base_path('artisan'), 'hyalin:shadows', $path, (string) $from, (string) $before, ...$isClosed ? ['--closed'] : []], base_path(), timeout: 1800);
     }
 
     /** @return list<array<int, int>> */

@@ -8,6 +8,7 @@ use Illuminate\Filesystem\LocalFilesystemAdapter;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
+use PhpMode;
 use Throwable;
 
 /**
@@ -33,7 +34,7 @@ final readonly class Health
     /** @return list<self> */
     public static function all(): array
     {
-        return [self::of('database', self::database(...)), self::of('queue', self::queue(...)), self::of('disk', self::disk(...)), self::of('backup', self::backup(...))];
+        return [self::of('mode of PHP', self::mode(...)), self::of('database', self::database(...)), self::of('queue', self::queue(...)), self::of('disk', self::disk(...)), self::of('backup', self::backup(...))];
     }
 
     /** @param  callable(): array{bool, string}  $look */
@@ -46,6 +47,14 @@ final readonly class Health
 
             return new self($name, false, 'It does not answer: see the log of the server.');
         }
+    }
+
+    /** @return array{bool, string} */
+    private static function mode(): array
+    {
+        $difference = PhpMode::difference();
+
+        return [$difference === null, $difference === null ? 'Functions are compiled whole, as in bin/php/mode.ini.' : "{$difference}: start it with bin/serve."];
     }
 
     /** @return array{bool, string} */

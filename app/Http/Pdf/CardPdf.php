@@ -55,18 +55,11 @@ final readonly class CardPdf
         ]);
         $html = $this->views->make($view, [...$data, 'fonts' => resource_path('fonts')])->render();
         $html = $units?->words($html) ?? $html;
-        // Compiled while it runs, this library loses its colours after some pages (PHP 8.2.36, tracing): it is interpreted instead.
-        $jit = ini_get('opcache.jit');
-        ini_set('opcache.jit', 'off');
-        try {
-            $pdf = new Dompdf($options);
-            $pdf->loadHtml($html);
-            $pdf->setPaper($paper);
-            $pdf->render();
+        $pdf = new Dompdf($options);
+        $pdf->loadHtml($html);
+        $pdf->setPaper($paper);
+        $pdf->render();
 
-            return (string) $pdf->output();
-        } finally {
-            ini_set('opcache.jit', (string) $jit);
-        }
+        return (string) $pdf->output();
     }
 }

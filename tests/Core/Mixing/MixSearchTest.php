@@ -179,38 +179,6 @@ final class MixSearchTest extends TestCase
         self::assertGreaterThanOrEqual(57, $equal, 'the share of 98 in 100 is measured by bin/bench on larger samples');
     }
 
-    /** PHP 8.2's tracing JIT has miscompiled this search in other forms: what it finds must not depend on the JIT. */
-    public function test_the_search_gives_the_same_with_and_without_jit(): void
-    {
-        $script = <<<'PHP'
-            require 'vendor/autoload.php';
-            $shelf = new Tests\Support\InventedShelf(31);
-            $paints = $shelf->paints(24);
-            foreach ([Hyalin\Mixing\Placement::masstone(), Tests\Support\InventedShelf::filmOverGrey()] as $placement) {
-                $like = Hyalin\Mixing\MixTask::of(Hyalin\Colour\Lab::of(50, 0, 0), $placement);
-                foreach ($shelf->reachableTargets($paints, $like, 25) as $target) {
-                    $answer = Hyalin\Mixing\Quick\QuickMixSearch::find($paints, Hyalin\Mixing\MixTask::of($target, $placement));
-                    echo json_encode([$answer->best()->drops, round($answer->best()->score, 9), $answer->evaluations]), "\n";
-                }
-            }
-            PHP;
-        $printed = [];
-        foreach (['disable', 'function', 'tracing'] as $jit) {
-            $php = proc_open(
-                [PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', "opcache.jit={$jit}", '-d', 'opcache.jit_buffer_size=64M', '-r', $script],
-                [['file', '/dev/null', 'r'], ['pipe', 'w'], STDERR],
-                $pipes,
-                dirname(__DIR__, 3),
-            );
-            self::assertIsResource($php);
-            $printed[$jit] = stream_get_contents($pipes[1]);
-            self::assertSame(0, proc_close($php));
-        }
-        self::assertSame(50, substr_count((string) $printed['disable'], "\n"));
-        self::assertSame($printed['disable'], $printed['function']);
-        self::assertSame($printed['disable'], $printed['tracing']);
-    }
-
     /**
      * 80 colours evenly from the cube of sRGB, most of them beyond what 13 pots can do, a third of them dark and saturated: within 0.1
      * of the best of all mixes, as surely as colours that are in reach.

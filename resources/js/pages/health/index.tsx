@@ -6,8 +6,8 @@ import type { HealthProps } from '@/types/generated';
 /** How the installation fares. */
 export default function HealthPage({ isWell, checks }: { isWell: boolean; checks: readonly HealthProps[] }) {
     return (
-        <Door title="How it fares">
-            <p className="text-lg">{isWell ? 'All is well.' : 'Something needs you.'}</p>
+        <Door title="Health">
+            <p className="text-lg">{isWell ? 'Everything works.' : 'Something needs attention.'}</p>
             <table className="text-left">
                 <tbody>
                     {checks.map((check) => (
