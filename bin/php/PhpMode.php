@@ -14,7 +14,7 @@ final class PhpMode
     {
         foreach (parse_ini_file(__DIR__.'/mode.ini', false, INI_SCANNER_RAW) ?: [] as $name => $asked) {
             $is = ini_get($name);
-            if ($is !== $asked) {
+            if (is_string($asked) && $is !== $asked) {
                 return "{$name} is ".($is === false || $is === '' ? 'not set' : $is).", not {$asked}";
             }
         }
@@ -51,6 +51,6 @@ final class PhpMode
     {
         $line = @file_get_contents('/proc/self/cmdline');
 
-        return $line === false ? array_values((array) $_SERVER['argv']) : array_slice(explode("\0", rtrim($line, "\0")), 1);
+        return $line === false ? array_values(array_filter((array) ($_SERVER['argv'] ?? []), is_string(...))) : array_slice(explode("\0", rtrim($line, "\0")), 1);
     }
 }
