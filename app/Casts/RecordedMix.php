@@ -8,9 +8,10 @@ use Illuminate\Contracts\Database\Eloquent\CastsAttributes;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * A mix as it was on that day: names and colours stand by themselves, whatever became of the pots.
+ * A mix as it was on that day: names and colours stand by themselves, whatever became of the pots. Its drops are parts by
+ * volume, one usual drop each, kept exactly: what comes from a cup need not be whole.
  *
- * @phpstan-type MixEntry array{paintId: int, name: string, maker: string, hex: string, drops: int}
+ * @phpstan-type MixEntry array{paintId: int, name: string, maker: string, hex: string, drops: int|float}
  *
  * @implements CastsAttributes<list<MixEntry>|null, list<MixEntry>|null>
  */

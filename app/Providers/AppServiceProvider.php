@@ -40,7 +40,10 @@ use App\Policies\OwnerPolicy;
 use Closure;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Connection;
+use Illuminate\Database\Eloquent\MassAssignmentException;
+use Illuminate\Database\Eloquent\MissingAttributeException;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\LazyLoadingViolationException;
 use Illuminate\Http\Request;
 use Illuminate\Queue\Events\JobExceptionOccurred;
 use Illuminate\Queue\Events\JobProcessed;
@@ -75,6 +78,9 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::shouldBeStrict();
+        if ($this->app->isProduction()) {
+            self::reportViolations();
+        }
         foreach ([
             ChipRecord::class,
             Correction::class,
@@ -104,6 +110,14 @@ final class AppServiceProvider extends ServiceProvider
             Limit::perMinute(2 * config()->integer('hyalin.sign_ins_a_minute'))->by('address:'.$request->ip()),
             ...is_string($request->input('email')) ? self::byName(mb_strtolower($request->string('email')->value()), (string) $request->ip()) : [],
         ]);
+    }
+
+    /** At work a violation is reported and the request goes on: a painter's record must not be lost to a query that was not foreseen. */
+    private static function reportViolations(): void
+    {
+        Model::handleLazyLoadingViolationUsing(static fn (Model $model, string $relation) => report(new LazyLoadingViolationException($model, $relation)));
+        Model::handleMissingAttributeViolationUsing(static fn (Model $model, string $key) => report(new MissingAttributeException($model, $key)));
+        Model::handleDiscardedAttributeViolationUsing(static fn (Model $model, array $keys) => report(new MassAssignmentException(implode(', ', array_filter($keys, is_string(...))).' of '.$model::class)));
     }
 
     /** @return list<Limit> */

@@ -4,16 +4,14 @@ declare(strict_types=1);
 
 namespace Hyalin\Bench;
 
+use Hyalin\Pot\DropCount;
+use Hyalin\Pot\Volume;
+
 /**
  * How much of a mix one layer takes: volume = area x wet film / transfer efficiency, and what the cup keeps.
  */
 final readonly class Quantity
 {
-    public const DROP_MILLILITRES = 0.05;
-
-    /** Of its share, that a pot may have more or less without the eye telling: own estimate. */
-    private const SHARE = 0.1;
-
     private function __construct(
         /** millilitres of thinned mix that reach the piece or are lost on the way */
         public float $millilitres,
@@ -47,7 +45,7 @@ final readonly class Quantity
         // 1 cm2 x 1 micrometre = 0.0001 mL.
         $laid = $squareCm * $wetMicrometres * 1e-4 * $coats * $figures;
 
-        return new self($learned * $laid / $efficiency, $keptDrops * self::DROP_MILLILITRES, $thinner);
+        return new self($learned * $laid / $efficiency, $keptDrops * Volume::DROP, $thinner);
     }
 
     /** Another layer out of the same cup, of the same mix and thinning: what the cup keeps, it keeps once. */
@@ -69,43 +67,14 @@ final readonly class Quantity
     }
 
     /**
-     * Whole drops to put into the cup: the smallest cup that is large enough and has each pot's share within a tenth of what the
-     * recipe says.
+     * Whole drops to put into the cup, each pot from its own dropper.
      *
-     * @param  non-empty-list<int>  $recipe  drops of each pot
+     * @param  non-empty-list<int|float>  $recipe  parts of each pot by volume
+     * @param  list<float>  $droppers  mL of one drop of each; a usual one where it is missing
      * @return non-empty-list<int>
      */
-    public function drops(array $recipe): array
+    public function drops(array $recipe, array $droppers = []): array
     {
-        $all = array_sum($recipe);
-        for ($total = max(count($recipe), (int) ceil($this->paintMillilitres() / self::DROP_MILLILITRES - 1e-9)); ; $total++) {
-            $cup = self::shared($recipe, $total);
-            $isRight = true;
-            foreach ($recipe as $n => $drops) {
-                $isRight = $isRight && abs($cup[$n] * $all - $drops * $total) <= self::SHARE * $drops * $total + 1e-9;
-            }
-            if ($isRight) {
-                return $cup;
-            }
-        }
-    }
-
-    /**
-     * @param  non-empty-list<int>  $recipe
-     * @return non-empty-list<int> so many drops, at least one of each pot
-     */
-    private static function shared(array $recipe, int $total): array
-    {
-        $all = array_sum($recipe);
-        $exact = array_map(static fn (int $drops): float => $drops * $total / $all, $recipe);
-        $cup = array_map(static fn (float $share): int => max(1, (int) floor($share + 1e-9)), $exact);
-        $left = array_map(static fn (float $share, int $drops): float => $share - $drops, $exact, $cup);
-        arsort($left);
-        foreach (array_keys($left) as $n) {
-            $cup[$n] += array_sum($cup) < $total ? 1 : 0;
-        }
-        ksort($cup);
-
-        return array_values($cup);
+        return DropCount::of($recipe, $droppers, $this->paintMillilitres());
     }
 }

@@ -11,9 +11,6 @@ use Hyalin\Optics\PaintOptics;
  */
 final readonly class Cup
 {
-    /** One drop of a usual dropper, in mL. */
-    public const DROP = 0.05;
-
     /** Thinner, water or medium: takes up volume and does nothing to light. */
     public const THINNER = 'thinner';
 

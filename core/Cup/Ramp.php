@@ -9,6 +9,7 @@ use Hyalin\Colour\Lch;
 use Hyalin\Colour\SpectralSum;
 use Hyalin\Optics\PaintOptics;
 use Hyalin\Optics\Surface;
+use Hyalin\Pot\Volume;
 
 /**
  * Shade and light mixes that grow from one base mix, evenly spaced in lightness: each is the cup of the step before
@@ -45,7 +46,7 @@ final class Ramp
                     break;
                 }
                 foreach ($addition->drops as $key => $drops) {
-                    $cup = $cup->adding($key, $drops * Cup::DROP);
+                    $cup = $cup->adding($key, $drops * Volume::DROP);
                 }
                 $before = $addition->lab->lightness;
                 $sides[] = new RampStep($side * $n, $addition->drops, $cup, $addition->lab, $wanted, $addition->difference);

@@ -9,6 +9,7 @@ use Hyalin\Colour\Lab;
 use Hyalin\Colour\SpectralSum;
 use Hyalin\Optics\PaintOptics;
 use Hyalin\Optics\Surface;
+use Hyalin\Pot\Volume;
 
 /**
  * Brings a cup to a target by drops: of one pot, or of two. Adding is all one can do to a cup; where that asks for more
@@ -29,13 +30,14 @@ final readonly class Steering
     /**
      * @param  array<string, PaintOptics>  $shelf  by ingredient: what may be added, and all that is in the cup
      * @param  int  $mostDrops  1..60
+     * @param  array<string, float>  $droppers  mL of one drop by ingredient; a usual one where it is missing
      */
     public function __construct(
         private array $shelf,
         private Lab $target,
         private Surface $surface,
         private int $mostDrops = 12,
-        private float $drop = Cup::DROP,
+        private array $droppers = [],
     ) {
         $this->sum = SpectralSum::under($target->white);
     }
@@ -125,7 +127,7 @@ final readonly class Steering
     private function tried(Cup $cup, array $drops): array
     {
         foreach ($drops as $key => $count) {
-            $cup = $cup->adding($key, $count * $this->drop);
+            $cup = $cup->adding($key, $count * ($this->droppers[$key] ?? Volume::DROP));
         }
         $lab = $this->seen($cup);
         $difference = $this->differenceOf($lab);

@@ -19,7 +19,7 @@ final readonly class LayerRecipe
      * @param  string  $key  stays with the layer through every edit
      * @param  non-empty-list<Zone>  $zones
      * @param  float  $thinner  parts of water or medium to one part of the mix
-     * @param  non-empty-list<array{Pot, int}>  $mix  pots with their drops
+     * @param  non-empty-list<array{Pot, int|float}>  $mix  pots with their parts by volume
      */
     public function __construct(
         public string $key,
@@ -45,7 +45,7 @@ final readonly class LayerRecipe
     /** @return string technique and mix, in words */
     public function words(): string
     {
-        return "{$this->technique->value}, ".implode(' + ', array_map(static fn (array $e): string => "{$e[1]} {$e[0]->name}", $this->mix));
+        return "{$this->technique->value}, ".implode(' + ', array_map(static fn (array $e): string => round($e[1], 2)." {$e[0]->name}", $this->mix));
     }
 
     /** @return string equal for layers that are painted in one go on several areas */
@@ -134,7 +134,7 @@ final readonly class LayerRecipe
         ksort($by);
         $all = array_sum($by);
 
-        return implode(' ', array_map(static fn (string|int $id, int $drops): string => "{$id}:".round($drops / $all, 4), array_keys($by), $by));
+        return implode(' ', array_map(static fn (string|int $id, int|float $drops): string => "{$id}:".round($drops / $all, 4), array_keys($by), $by));
     }
 
     /** @param  (Closure(Pot): PaintOptics)|null  $optics  of a pot; as it is on the shelf by default */

@@ -19,9 +19,6 @@ use Hyalin\Optics\Sheen;
  */
 final readonly class Pot
 {
-    /** Of a usual dropper (common practice). */
-    public const DROP_MILLILITRES = 0.05;
-
     /** L* above which an opaque paint is a white to tint with: own estimate. */
     private const WHITE = 90.0;
 
@@ -119,7 +116,7 @@ final readonly class Pot
     /** @return float mL of one drop from its dropper */
     public function dropMillilitres(): float
     {
-        return $this->number('dropMl') ?? self::DROP_MILLILITRES;
+        return $this->number('dropMl') ?? Volume::DROP;
     }
 
     /** @return bool whether it is put into mixes as a colour; what is clear has none, whatever is stated of it */

@@ -42,7 +42,7 @@ final class PotFields
             PotField::number('thinner', 'thinner for the airbrush, parts to one of paint', 0, 20)->usually(static fn (PotKind $kind): ?float => $kind->usual()->thinner),
             PotField::text('thinnedWith', 'thinned with', 60)->usually(static fn (PotKind $kind, Chemistry $is): string => $is === $kind->usual()->chemistry ? $kind->usual()->thinnedWith : $is->solvent()),
             PotField::text('cleaner', 'cleaned with', 60)->usually(static fn (PotKind $kind, Chemistry $is): string => $is === $kind->usual()->chemistry ? $kind->usual()->cleaner : $is->solvent()),
-            PotField::number('dropMl', 'one drop, mL', 0.005, 0.5)->usually(static fn (): float => Pot::DROP_MILLILITRES),
+            PotField::number('dropMl', 'one drop, mL', 0.005, 0.5)->usually(static fn (): float => Volume::DROP),
             PotField::yesNo('isMixed', 'used in mixes')->usually(static fn (PotKind $kind): bool => $kind->usual()->isMixed)->inTablesAs('mixed'),
         ];
     }

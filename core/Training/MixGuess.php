@@ -12,6 +12,7 @@ use Hyalin\Cup\Cup;
 use Hyalin\Cup\InvalidCup;
 use Hyalin\Optics\PaintOptics;
 use Hyalin\Optics\Surface;
+use Hyalin\Pot\Volume;
 use Random\Randomizer;
 
 /**
@@ -56,7 +57,7 @@ final readonly class MixGuess
         $cup = Cup::empty();
         foreach ($drops as $key => $count) {
             if ($count > 0) {
-                $cup = $cup->adding($key, $count * Cup::DROP);
+                $cup = $cup->adding($key, $count * Volume::DROP);
             }
         }
 

@@ -4,11 +4,17 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Adapters\Cups\CupContents;
 use App\Models\Bench\Run;
 use App\Models\Bench\RunStep;
 use App\Models\Bench\RunStepState;
 use App\Models\Bench\StepVerdict;
 use App\Models\Brief\Figure;
+use App\Models\Cups\CupRecord;
+use App\Models\Shelf\Paint;
+use Hyalin\Finish\LayerRecipe;
+use Hyalin\Finish\Technique;
+use Hyalin\Finish\Zone;
 use Hyalin\Pot\PotKind;
 use Inertia\Testing\AssertableInertia;
 
@@ -64,6 +70,61 @@ final class TheLoopTest extends TestCase
         // And from the cup back to the step.
         self::assertIsInt($cup);
         AssertableInertia::fromTestResponse($this->get("/cups/{$cup}")->assertOk())->where('cup.stepUrl', "/runs/{$run->id}?step={$step->position}");
+    }
+
+    /** Skin shares its primer with the cloak: that step is looked for by its areas. */
+    public function test_a_step_with_an_open_cup_on_an_area_that_shares_its_primer_is_done(): void
+    {
+        [, $run] = $this->begun();
+        $step = $run->steps->firstOrFail(static fn (RunStep $s): bool => $s->area_name === 'Skin' && $s->title() === 'base coat');
+        $this->postJson('/cups', ['name' => 'Skin', 'runStepId' => $step->id, 'mix' => [['paintId' => $step->planned_mix[0]['paintId'] ?? 0, 'parts' => 1]]])->assertCreated();
+        $this->get("/runs/{$run->id}")->assertOk();
+        $this->patchJson("/runs/{$run->id}/steps/{$step->id}", ['version' => 1, 'state' => 'done'])->assertOk()->assertJsonPath('usedMix', null);
+        $this->get("/runs/{$run->id}")->assertOk();
+    }
+
+    public function test_half_of_a_cup_is_the_same_recipe_and_a_repeat_starts_from_it(): void
+    {
+        [, $run] = $this->begun();
+        $step = $run->steps->firstOrFail(static fn (RunStep $s): bool => $s->area_name === 'Cloak' && $s->title() === 'base coat');
+        $pots = [$step->planned_mix[0]['paintId'] ?? 0, $this->pot('Bone Lane', '#e0d4b4')->id, $this->pot('Dune', '#b09a5a')->id, $this->pot('Peat', '#443322')->id];
+        $mix = array_map(static fn (int $id, int $parts): array => ['paintId' => $id, 'parts' => $parts], $pots, [4, 1, 1, 1]);
+        $cup = $this->postJson('/cups', ['name' => 'Cloak', 'runStepId' => $step->id, 'mix' => $mix])->assertCreated()->json('id');
+        self::assertIsInt($cup);
+        $this->postJson("/cups/{$cup}/entries", ['key' => str_repeat('A', 26), 'act' => 'use', 'millilitres' => 0.175])->assertOk();
+        $this->patchJson("/runs/{$run->id}/steps/{$step->id}", ['version' => 1, 'state' => 'done'])->assertOk();
+        self::assertSame([4, 1, 1, 1], array_column($step->refresh()->used_mix ?? [], 'drops'));
+        // One drop more of the second: no whole parts say that exactly, and none are made up.
+        $this->postJson("/cups/{$cup}/entries", ['key' => str_repeat('B', 26), 'act' => 'add', 'paintId' => $pots[1], 'millilitres' => 0.017])->assertOk();
+        $this->patchJson("/runs/{$run->id}/steps/{$step->id}", ['version' => 2, 'state' => 'open'])->assertOk();
+        $this->patchJson("/runs/{$run->id}/steps/{$step->id}", ['version' => 3, 'usedMix' => null, 'state' => 'done'])->assertOk();
+        self::assertEqualsWithDelta([2.0, 0.84, 0.5, 0.5], array_column($step->refresh()->used_mix ?? [], 'drops'), 1e-6);
+        $this->post("/runs/{$run->id}/repeat")->assertRedirect();
+        $again = RunStep::query()->where('repeats_step_id', $step->id)->sole();
+        self::assertSame($step->used_mix, $again->planned_mix);
+    }
+
+    /** One drop of 0.025 mL: the recipe and its colour are parts by volume, and what is counted into the cup follows. */
+    public function test_a_small_dropper_changes_the_count_and_neither_recipe_nor_colour(): void
+    {
+        [$figure, $run] = $this->begun();
+        $step = $run->steps->firstOrFail(static fn (RunStep $s): bool => $s->area_name === 'Cloak' && $s->title() === 'base coat');
+        $bone = $this->pot('Bone Lane', '#e0d4b4');
+        $green = $step->planned_mix[0]['paintId'] ?? 0;
+        Paint::query()->whereKey($green)->update(['drop_ml' => 0.025]);
+        $mix = [['paintId' => $green, 'drops' => 3], ['paintId' => $bone->id, 'drops' => 1]];
+        $need = $this->patchJson("/runs/{$run->id}/steps/{$step->id}", ['version' => 1, 'usedMix' => $mix])->assertOk()->json('need.cup');
+        self::assertIsArray($need);
+        [$of, $with] = array_column($need, 'drops');
+        self::assertTrue(is_int($of) && is_int($with));
+        self::assertEqualsWithDelta(6.0, $of / $with, 0.6);
+        $cup = $this->postJson('/cups', ['name' => 'Cloak', 'runStepId' => $step->id, 'mix' => [['paintId' => $green, 'parts' => 3], ['paintId' => $bone->id, 'parts' => 1]]])->assertCreated();
+        // 3 x 0.05 and 1 x 0.05 mL, counted as 6 and 1 drops.
+        self::assertEqualsWithDelta([0.15, 0.05], array_column((array) $cup->json('parts'), 'millilitres'), 1e-9);
+        $usual = Paint::query()->findOrFail($green);
+        $recipe = new LayerRecipe('k', Technique::BaseCoat, Zone::cases(), 0.0, 2, [[$usual->pot(), 3], [$bone->pot(), 1]]);
+        self::assertSame($recipe->mixOptics()->k, CupContents::of(CupRecord::query()->latest('id')->firstOrFail()->load('entries.paint'))->cup->optics(['p'.$green => $usual->optics(), 'p'.$bone->id => $bone->optics()])->k);
+        self::assertSame($figure->id, $run->figure_id);
     }
 
     public function test_wet_paint_holds_the_bench_and_going_on_is_remembered(): void

@@ -23,7 +23,7 @@ export function colour(lab: [number, number, number] = [50, 0, 0], name = 'grey'
 }
 
 export function pot(id: number): PotProps {
-    return { id, maker: 'Tallow', name: `Pot ${id}`, hex: '#334455', isMixed: false, onShelf: true };
+    return { id, maker: 'Tallow', name: `Pot ${id}`, hex: '#334455', isMixed: false, onShelf: true, dropMl: 0.05 };
 }
 
 export function layer(key: string, change: Partial<LayerProps> = {}): LayerProps {
@@ -120,7 +120,7 @@ export function runStep(id: number, change: Partial<RunStepProps> = {}): RunStep
         form: 'light and shade',
         thinner: 1,
         coats: 1,
-        plannedMix: [{ paintId: 1, maker: 'Tallow', name: 'Peat', hex: '#443322', drops: 2 }],
+        plannedMix: [{ paintId: 1, maker: 'Tallow', name: 'Peat', hex: '#443322', drops: 2, dropMl: 0.05 }],
         plannedColours: {},
         minutes: 10,
         usedMinutes: null,

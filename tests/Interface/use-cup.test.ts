@@ -88,7 +88,7 @@ describe('a cup', () => {
             await settled();
         });
         await act(async () => server.open()[0]?.answer(422, { errors: { millilitres: ['There is only 0.2 mL.'] } }));
-        expect(result.current.problem).toBe('There is only 0.2 mL.');
+        expect(result.current.refusals).toMatchObject([{ reason: 'There is only 0.2 mL.' }]);
         expect(server.open()[0]?.body).toMatchObject({ act: 'add' });
     });
 

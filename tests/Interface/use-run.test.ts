@@ -133,15 +133,45 @@ describe('the steps of a run', () => {
         expect(server.open()[0]?.body).toMatchObject({ note: 'mine', version: 6 });
     });
 
-    it('refused with reasons are struck out, and the reason is said', async () => {
-        const { result } = await opened();
+    it('refused with reasons are set aside with the reason, kept until decided, and the step is as it was', async () => {
+        const { result, unmount } = await opened();
         await act(async () => {
             result.current.record(runStep(1), { usedCoats: 99 });
             await settled();
         });
         await act(async () => server.open()[0]?.answer(422, { errors: { usedCoats: ['At most 20 coats.'] } }));
-        expect(result.current.problem).toBe('At most 20 coats.');
-        expect(result.current.waiting).toBe(0);
+        expect(result.current).toMatchObject({ waiting: 0, problem: null });
+        expect(result.current.refusals).toMatchObject([
+            { queued: { change: { usedCoats: 99 } }, reason: 'At most 20 coats.' },
+        ]);
+        expect(result.current.steps[0]?.usedCoats).toBe(runStep(1).usedCoats);
+        unmount();
+        const again = (await opened()).result;
+        const key = again.current.refusals[0]?.queued.key ?? '';
+        await act(async () => {
+            again.current.again(key);
+            await settled();
+        });
+        expect(again.current.refusals).toEqual([]);
+        expect(server.open()[0]?.body).toMatchObject({ usedCoats: 99 });
+    });
+
+    it('that meet a fault of the server three times leave the queue, and what is behind them goes on', async () => {
+        const { result } = await opened();
+        await act(async () => {
+            result.current.record(runStep(1), { state: 'done' });
+            result.current.record(runStep(2), { state: 'done' });
+            await settled();
+        });
+        for (let n = 0; n < 3; n++) {
+            await act(async () => server.open()[0]?.answer(500, { message: 'Server Error' }));
+            await act(() => vi.advanceTimersByTimeAsync(2100));
+        }
+        expect(result.current.refusals).toHaveLength(1);
+        expect(server.open()[0]).toMatchObject({ path: expect.stringContaining('2') as string });
+        await act(async () => server.open()[0]?.answer(200, runStep(2, { state: 'done', version: 2 })));
+        expect(result.current).toMatchObject({ waiting: 0, problem: null });
+        expect(result.current.steps.map((s) => s.state)).toEqual(['open', 'done']);
     });
 
     it('reach the server whole, in order and each once, through any connection', async () => {
@@ -210,7 +240,9 @@ describe('a changed step', () => {
                 { paintId: 99, drops: 1 },
             ],
         });
-        expect(used.usedMix).toEqual([{ paintId: 1, maker: 'Tallow', name: 'Peat', hex: '#443322', drops: 5 }]);
+        expect(used.usedMix).toEqual([
+            { paintId: 1, maker: 'Tallow', name: 'Peat', hex: '#443322', drops: 5, dropMl: 0.05 },
+        ]);
         expect(changed(used, { usedMix: null }).usedMix).toBeNull();
     });
 });

@@ -87,6 +87,7 @@ use Hyalin\Sheet\SheetReading;
 use Hyalin\Sheet\SheetSearch;
 use Hyalin\Training\MixGuess;
 use Hyalin\Training\Shades;
+use LogicException;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -366,7 +367,7 @@ final class Questions
             $layers[] = Layer::of($technique, $paint, 0.5, 1 + $i % 2, $technique->spec()->usualZones);
         }
 
-        return [SectionPrediction::under(Illuminant::D65, Surface::of(Sheen::Satin)), $layers];
+        return [SectionPrediction::under(Illuminant::D65, Surface::of(Sheen::Satin)), $layers ?: throw new LogicException('an invented shelf has paints')];
     }
 
     /** @return list<ShelfPot> */

@@ -8,7 +8,7 @@ use App\Adapters\Cups\CupContents;
 use App\Models\Cups\CupAct;
 use App\Models\Cups\CupRecord;
 use App\Models\Shelf\Paint;
-use Hyalin\Pot\Pot;
+use Hyalin\Pot\Volume;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
@@ -39,7 +39,7 @@ final class FillCup
     /** @return float mL in so many drops from the dropper of a pot, or of a usual one */
     public static function drops(int $drops, ?Paint $paint = null): float
     {
-        return $drops * ($paint?->pot()->dropMillilitres() ?? Pot::DROP_MILLILITRES);
+        return Volume::drops($drops, $paint?->pot())->millilitres;
     }
 
     /** @return float mL that weigh so much, by the density of the pot's kind where the painter gave none */

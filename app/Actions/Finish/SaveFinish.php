@@ -7,6 +7,8 @@ namespace App\Actions\Finish;
 use App\Actions\SaveVersioned;
 use App\Adapters\Finish\LayerDraft;
 use App\Models\Brief\Area;
+use Hyalin\Pot\DropCount;
+use Hyalin\Pot\Volume;
 
 /**
  * Replaces the stack of layers of an area. Layers keep their keys, which the notes of runs hang on. Runs inside the
@@ -14,6 +16,8 @@ use App\Models\Brief\Area;
  */
 final class SaveFinish
 {
+    private const MOST_PARTS = 60;
+
     /** @param  list<LayerDraft>  $drafts */
     public function __invoke(Area $area, array $drafts): void
     {
@@ -28,9 +32,19 @@ final class SaveFinish
                 'coats' => $draft->coats,
                 'note' => $draft->note,
             ]);
-            foreach ($draft->mix as $place => [$paint, $drops]) {
-                $layer->paints()->create(['paint_id' => $paint->id, 'drops' => $drops, 'position' => $place]);
+            foreach ($draft->mix as $place => [$paint]) {
+                $layer->paints()->create(['paint_id' => $paint->id, 'drops' => self::whole($draft)[$place], 'position' => $place]);
             }
         }
+    }
+
+    /** @return list<int> a plan is in whole parts; what a cup held becomes the nearest of about MOST_PARTS */
+    private static function whole(LayerDraft $draft): array
+    {
+        $parts = array_column($draft->mix, 1);
+
+        return array_filter($parts, is_float(...)) === []
+            ? array_values(array_map(intval(...), $parts))
+            : DropCount::of($parts ?: [1], [], Volume::parts(self::MOST_PARTS)->millilitres);
     }
 }

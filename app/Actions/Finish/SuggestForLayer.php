@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Finish;
 
-use App\Actions\Cups\FillCup;
 use App\Adapters\Cups\CupContents;
 use App\Adapters\Finish\FigureOptics;
 use App\Adapters\Finish\LayerDraft;
@@ -27,6 +26,7 @@ use Hyalin\Finish\UndercoatAdvice;
 use Hyalin\Finish\Zone;
 use Hyalin\Optics\FilmThickness;
 use Hyalin\Optics\PaintOptics;
+use Hyalin\Pot\Volume;
 
 /**
  * What could be done about one layer: other coats or thinner, another undercoat, a ramp from its mix.
@@ -111,7 +111,7 @@ final class SuggestForLayer
     {
         $base = Cup::empty();
         foreach ($draft->mix as [$paint, $drops]) {
-            $base = $base->adding(CupContents::key($paint->id), FillCup::drops($drops, $paint));
+            $base = $base->adding(CupContents::key($paint->id), Volume::parts($drops)->millilitres);
         }
 
         return Ramp::around(array_map(static fn (Paint $p): PaintOptics => $p->optics(), $pots), $base, $contrast, self::RAMP_STEPS, $drift, $optics->surface);

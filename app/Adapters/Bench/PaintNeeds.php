@@ -12,6 +12,7 @@ use Hyalin\Bench\Quantity;
 use Hyalin\Finish\Consumption;
 use Hyalin\Finish\Technique;
 use Hyalin\Order\Plan\FigureSurface;
+use Hyalin\Pot\Volume;
 
 /**
  * How much paint steps take: defaults of the trade, corrected by what this painter's past runs used. What was learned is
@@ -24,6 +25,9 @@ final class PaintNeeds
 
     /** @var array<int, array<string, float>> by painter and technique */
     private array $learned = [];
+
+    /** @var array<int, array<int, float>> mL of one drop by painter and paint, where it is not a usual one */
+    private array $droppers = [];
 
     /** @return Quantity|null null for work without paint, and for what is not counted in drops */
     public function of(RunStep $step): ?Quantity
@@ -45,7 +49,9 @@ final class PaintNeeds
             return [];
         }
 
-        return array_combine(array_column($mix, 'paintId'), $need->drops(array_column($mix, 'drops')));
+        $droppers = $this->droppers($step);
+
+        return array_combine(array_column($mix, 'paintId'), $need->drops(array_column($mix, 'drops'), array_map(static fn (array $e): float => $droppers[$e['paintId']] ?? Volume::DROP, $mix)));
     }
 
     /**
@@ -111,6 +117,30 @@ final class PaintNeeds
         $this->learned[$painterId] ??= $this->allOf($painterId);
 
         return $this->learned[$painterId][$technique->value] ?? 1.0;
+    }
+
+    /** @return array<int, float> mL of one drop by paint */
+    private function droppers(RunStep $step): array
+    {
+        $painter = $step->run->painter_id;
+        $this->droppers[$painter] ??= Paint::withTrashed()->where('painter_id', $painter)->whereNotNull('drop_ml')->get()
+            ->mapWithKeys(static fn (Paint $p): array => [$p->id => $p->pot()->dropMillilitres()])->all();
+
+        return $this->droppers[$painter];
+    }
+
+    /** @return float mL of a drop of the step's mix, on average */
+    private function meanDrop(RunStep $step): float
+    {
+        $droppers = $this->droppers($step);
+        $volume = $drops = 0.0;
+        foreach ($step->used_mix ?? $step->planned_mix as $entry) {
+            $part = Volume::parts($entry['drops'])->millilitres;
+            $volume += $part;
+            $drops += $part / ($droppers[$entry['paintId']] ?? Volume::DROP);
+        }
+
+        return $drops > 0.0 ? $volume / $drops : Volume::DROP;
     }
 
     public function forget(): void
@@ -179,7 +209,7 @@ final class PaintNeeds
                 $used = array_sum(array_map(static fn (RunStep $s): int => $s->used_drops ?? 0, $cup));
                 $all = self::sum(array_map(fn (RunStep $s): ?Quantity => $this->estimated($s, 1.0), $cup));
                 if ($used > 0 && $all !== null && $cup[0]->technique !== null) {
-                    $runs[$cup[0]->technique->value][] = [$all->paintMillilitres(), $used * Quantity::DROP_MILLILITRES];
+                    $runs[$cup[0]->technique->value][] = [$all->paintMillilitres(), $used * $this->meanDrop($cup[0])];
                 }
             }
         }

@@ -21,6 +21,7 @@ final class RunFinish
     /** @return list<LayerDraft> empty when the area has no layer in the run */
     public static function of(Area $area, Run $run): array
     {
+        $run->loadMissing('steps.areas');
         $steps = [];
         foreach ($run->steps as $step) {
             if (($step->layer_key !== null || self::isRepair($step)) && $step->verdict === null && ($step->copy === null || $step->copy === 1)) {
@@ -87,7 +88,7 @@ final class RunFinish
 
     /**
      * @param  Collection<int, Paint>  $pots
-     * @return list<array{Paint, int}> what was used
+     * @return list<array{Paint, int|float}> what was used
      */
     private static function mix(RunStep $step, Collection $pots): array
     {

@@ -14,7 +14,7 @@ use App\Models\Shelf\Paint;
 use Hyalin\Colour\GamutMapping;
 use Hyalin\Cup\Cup;
 use Hyalin\Finish\Zone;
-use Hyalin\Pot\Pot;
+use Hyalin\Pot\Volume;
 
 /**
  * The cup that stands open for a step: what is in it is what will be used, and what will come of it is told before.
@@ -23,8 +23,11 @@ use Hyalin\Pot\Pot;
  */
 final readonly class StepCup
 {
+    /** Whole parts that the least of them may be written as. */
+    private const MOST_UNITS = 6;
+
     /**
-     * @param  non-empty-list<array{Paint, int}>  $mix  pots with their drops, in the proportions of the cup
+     * @param  non-empty-list<array{Paint, int|float}>  $mix  pots with their parts by volume, in the proportions of the cup
      * @param  float  $thinner  parts of thinner to one of paint in it
      */
     private function __construct(public CupRecord $record, public float $millilitres, public array $mix, public float $thinner)
@@ -42,11 +45,31 @@ final readonly class StepCup
         $paint = array_filter($contents->cup->volumes, static fn (float $ml, string $key): bool => $key !== Cup::THINNER && $ml > 0.0 && isset($contents->pots[$key]), ARRAY_FILTER_USE_BOTH);
         $mix = [];
         foreach ($paint as $key => $ml) {
-            $mix[] = [$contents->pots[$key], max(1, (int) round($ml / Pot::DROP_MILLILITRES))];
+            $mix[] = [$contents->pots[$key], Volume::millilitres($ml)->inParts()];
         }
+        $mix = self::inWholeParts($mix);
         $thinner = $contents->cup->volumes[Cup::THINNER] ?? 0.0;
 
         return $mix === [] ? null : new self($record, $contents->cup->total(), $mix, $thinner / array_sum($paint));
+    }
+
+    /**
+     * Half of 4 + 1 + 1 + 1 is still that: where whole parts say the same exactly, they are written.
+     *
+     * @param  list<array{Paint, float}>  $mix
+     * @return list<array{Paint, int|float}>
+     */
+    private static function inWholeParts(array $mix): array
+    {
+        $least = $mix === [] ? 0.0 : min(array_column($mix, 1));
+        for ($unit = 1; $least > 0.0 && $unit <= self::MOST_UNITS; $unit++) {
+            $whole = array_map(static fn (array $e): float => $e[1] / $least * $unit, $mix);
+            if (array_filter($whole, static fn (float $w): bool => abs($w - round($w)) > 1e-6) === []) {
+                return array_map(static fn (array $e, float $w): array => [$e[0], (int) round($w)], $mix, $whole);
+            }
+        }
+
+        return array_map(static fn (array $e): array => [$e[0], round($e[1], 6)], $mix);
     }
 
     /** @return list<MixEntry> as a record keeps it */
@@ -62,7 +85,7 @@ final readonly class StepCup
         $planned = array_sum(array_column($step->planned_mix, 'drops'));
         $shares = [];
         foreach ($step->planned_mix as $entry) {
-            $shares[$entry['paintId']] = $entry['drops'] / max(1, $planned);
+            $shares[$entry['paintId']] = $entry['drops'] / $planned;
         }
         foreach ($this->mix as [$pot, $drops]) {
             $shares[$pot->id] = ($shares[$pot->id] ?? 0.0) - $drops / $all;

@@ -25,7 +25,7 @@ final readonly class LayerDraft
     /**
      * @param  string  $key  stays with the layer through every edit
      * @param  non-empty-list<Zone>  $zones
-     * @param  non-empty-list<array{Paint, int}>  $mix  pots with their drops
+     * @param  non-empty-list<array{Paint, int|float}>  $mix  pots with their parts by volume
      */
     public function __construct(
         public string $key,
@@ -53,7 +53,7 @@ final readonly class LayerDraft
         );
     }
 
-    /** @param  non-empty-list<array{Paint, int}>  $mix */
+    /** @param  non-empty-list<array{Paint, int|float}>  $mix */
     public function mixed(array $mix): self
     {
         return new self($this->key, $this->technique, $this->zones, $this->thinner, $this->coats, $mix, $this->note);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Pdf;
 
 use App\Models\Painter;
+use Hyalin\Pot\Volume;
 
 /**
  * What is printed, in the units that the painter reads: all sentences are written in mm, cm² and mL, as the screens turn them
@@ -13,9 +14,6 @@ use App\Models\Painter;
 final readonly class OwnUnits
 {
     private const INCH = 25.4;
-
-    /** mL of a drop where none of a certain pot is meant: common practice. */
-    private const DROP = 0.05;
 
     private function __construct(private bool $inches, private bool $drops)
     {
@@ -29,7 +27,7 @@ final readonly class OwnUnits
     public function words(string $words): string
     {
         return (string) preg_replace_callback('/(\d+(?:\.\d+)?) (mm|cm²|mL)(?![\p{L}²])/u', fn (array $found): string => match (true) {
-            $found[2] === 'mL' => $this->drops ? self::dropWords((float) $found[1] / self::DROP) : $found[0],
+            $found[2] === 'mL' => $this->drops ? self::dropWords((float) $found[1] / Volume::DROP) : $found[0],
             ! $this->inches => $found[0],
             $found[2] === 'mm' => self::short((float) $found[1] / self::INCH).' in',
             default => self::short((float) $found[1] * 100 / self::INCH ** 2).' in²',

@@ -6,26 +6,29 @@ namespace App\Http\Props;
 
 use App\Casts\RecordedMix;
 use App\Models\Shelf\Paint;
+use Hyalin\Pot\Volume;
 
 /**
- * Drops of one pot in a mix.
+ * Drops of one pot in a mix: parts by volume, one usual drop each.
  *
  * @phpstan-import-type MixEntry from RecordedMix
  */
 final readonly class DropsProps
 {
+    /** @param  float  $dropMl  mL of one drop from its own dropper; that of a usual one where drops are counted from it already */
     public function __construct(
         public int $paintId,
         public string $maker,
         public string $name,
         public string $hex,
-        public int $drops,
+        public float $drops,
+        public float $dropMl = Volume::DROP,
     ) {
     }
 
-    public static function of(Paint $paint, int $drops): self
+    public static function of(Paint $paint, int|float $drops): self
     {
-        return new self($paint->id, $paint->maker, $paint->name, $paint->thick_hex, $drops);
+        return new self($paint->id, $paint->maker, $paint->name, $paint->thick_hex, $drops, $paint->pot()->dropMillilitres());
     }
 
     /**
@@ -34,7 +37,7 @@ final readonly class DropsProps
      */
     public static function words(array $entries): string
     {
-        return implode(' + ', array_map(static fn (array $e): string => "{$e['drops']} {$e['name']}", $entries));
+        return implode(' + ', array_map(static fn (array $e): string => round($e['drops'], 2)." {$e['name']}", $entries));
     }
 
     /**

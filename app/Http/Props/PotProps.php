@@ -11,7 +11,10 @@ use App\Models\Shelf\Paint;
  */
 final readonly class PotProps
 {
-    /** @param  bool  $onShelf false when it was taken off the shelf; recipes keep it */
+    /**
+     * @param  bool  $onShelf false when it was taken off the shelf; recipes keep it
+     * @param  float  $dropMl  mL of one drop from its dropper
+     */
     public function __construct(
         public int $id,
         public string $maker,
@@ -19,6 +22,7 @@ final readonly class PotProps
         public string $hex,
         public bool $isMixed,
         public bool $onShelf,
+        public float $dropMl,
     ) {
     }
 
@@ -31,6 +35,7 @@ final readonly class PotProps
             $paint->thick_hex,
             $paint->pot()->isMixed(),
             $paint->deleted_at === null,
+            $paint->pot()->dropMillilitres(),
         );
     }
 }

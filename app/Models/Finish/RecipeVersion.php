@@ -10,7 +10,7 @@ use Illuminate\Support\Carbon;
 /**
  * All finishes of a figure as they once were.
  *
- * @phpstan-type KeptLayer array{key: string, technique: string, zones: list<string>, thinner: float, coats: int, note: string|null, mix: list<array{paintId: int, drops: int}>}
+ * @phpstan-type KeptLayer array{key: string, technique: string, zones: list<string>, thinner: float, coats: int, note: string|null, mix: list<array{paintId: int, drops: int|float}>}
  * @phpstan-type KeptFinish array{areaId: int, area: string, layers: list<KeptLayer>}
  *
  * @property int $id

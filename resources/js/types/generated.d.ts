@@ -344,6 +344,7 @@ export interface DropsProps {
     name: string;
     hex: string;
     drops: number;
+    dropMl: number;
 }
 
 export interface ExerciseProps {
@@ -886,6 +887,7 @@ export interface PotProps {
     hex: string;
     isMixed: boolean;
     onShelf: boolean;
+    dropMl: number;
 }
 
 export interface PracticePotProps {

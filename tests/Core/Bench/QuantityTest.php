@@ -12,6 +12,7 @@ use Hyalin\Bench\Quantity;
 use Hyalin\Finish\Consumption;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
+use Hyalin\Pot\Volume;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -36,8 +37,8 @@ final class QuantityTest extends TestCase
             foreach ([[3, 1], [1], [5, 4, 2]] as $recipe) {
                 $need = Quantity::of($cm2, 40.0, 0.8, 2, 3, 1.0, 0.5);
                 $drops = $need->drops($recipe);
-                self::assertGreaterThanOrEqual($need->paintMillilitres() - 1e-9, array_sum($drops) * Quantity::DROP_MILLILITRES);
-                self::assertLessThan($need->paintMillilitres() + array_sum($recipe) * Quantity::DROP_MILLILITRES + 1e-9, array_sum($drops) * Quantity::DROP_MILLILITRES);
+                self::assertGreaterThanOrEqual($need->paintMillilitres() - 1e-9, array_sum($drops) * Volume::DROP);
+                self::assertLessThan($need->paintMillilitres() + array_sum($recipe) * Volume::DROP + 1e-9, array_sum($drops) * Volume::DROP);
                 foreach ($recipe as $n => $count) {
                     // Every pot has its share of the recipe, within a tenth of it.
                     self::assertEqualsWithDelta(1.0, ($drops[$n] ?? 0) * array_sum($recipe) / ($count * array_sum($drops)), 0.1 + 1e-9);

@@ -18,6 +18,7 @@ use Hyalin\Optics\PaintEstimate;
 use Hyalin\Optics\PaintOptics;
 use Hyalin\Optics\Surface;
 use Hyalin\Optics\TintingStrength;
+use Hyalin\Pot\Volume;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -139,7 +140,7 @@ final class CupTest extends TestCase
                 self::assertNotSame([], $step->added);
             }
             self::assertEqualsWithDelta(
-                $ramp[2]->cup->total() + array_sum($ramp[3]->added) * Cup::DROP,
+                $ramp[2]->cup->total() + array_sum($ramp[3]->added) * Volume::DROP,
                 $ramp[3]->cup->total(),
                 1e-12,
             );

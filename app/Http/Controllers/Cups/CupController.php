@@ -27,6 +27,8 @@ use Hyalin\Cup\ScaleStream;
 use Hyalin\Cup\Steering;
 use Hyalin\Optics\Sheen;
 use Hyalin\Optics\Surface;
+use Hyalin\Pot\DropCount;
+use Hyalin\Pot\Volume;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -74,8 +76,7 @@ final class CupController
             }
             [$cup->target_l, $cup->target_a, $cup->target_b] = $request->target() ?? [null, null, null];
             $cup->save();
-            foreach ($request->mix() as [$paintId, $drops]) {
-                $pot = self::pot($painter, $paintId);
+            foreach (self::counted($request->mix(), $painter) as [$pot, $drops]) {
                 $fill($cup, Str::ulid()->toBase32(), CupAct::Add, $pot, FillCup::drops($drops, $pot));
             }
             if ($cup->target() === null && $request->mix() !== []) {
@@ -176,10 +177,12 @@ final class CupController
             }
         }
         $shelf = array_map(static fn (Paint $p) => $p->optics(), $pots);
-        $addition = (new Steering($shelf, $target, Surface::of(Sheen::Matt), self::mostDrops($contents->cup)))->withRoom($contents->cup);
+        $droppers = array_map(static fn (Paint $p): float => $p->pot()->dropMillilitres(), $pots);
+        $addition = (new Steering($shelf, $target, Surface::of(Sheen::Matt), self::mostDrops($contents->cup), $droppers))->withRoom($contents->cup);
         $drops = [];
         foreach ($addition->drops as $ingredient => $count) {
-            $drops[] = DropsProps::of($pots[$ingredient], $count);
+            $pot = $pots[$ingredient];
+            $drops[] = new DropsProps($pot->id, $pot->maker, $pot->name, $pot->thick_hex, $count);
         }
 
         return new JsonResponse(new SteeringProps($drops, $addition->removed, ColourProps::of($addition->lab), $addition->difference, Likeness::of($addition->difference)));
@@ -205,6 +208,26 @@ final class CupController
         return CupProps::of($cup->load(['entries.paint', 'area.figure', 'runStep']));
     }
 
+    /**
+     * A mix in whole drops of each pot's own dropper.
+     *
+     * @param  list<array{int, float, int|null}>  $mix  pot, its parts, or the drops that are counted already
+     * @return list<array{Paint, int}>
+     *
+     * @throws ValidationException
+     */
+    private static function counted(array $mix, Painter $painter): array
+    {
+        $pots = array_map(static fn (array $e): Paint => self::pot($painter, $e[0]), $mix);
+        $parts = array_column($mix, 1);
+        if ($pots === [] || $parts === []) {
+            return [];
+        }
+        $drops = DropCount::of($parts, array_map(static fn (Paint $p): float => $p->pot()->dropMillilitres(), $pots), Volume::parts(array_sum($parts))->millilitres);
+
+        return array_map(static fn (Paint $pot, array $e, int $count): array => [$pot, $e[2] ?? $count], $pots, $mix, $drops);
+    }
+
     /** @throws ValidationException */
     private static function pot(Painter $painter, int $id): Paint
     {
@@ -214,6 +237,6 @@ final class CupController
     /** @return int drops that a cup can be steered by: no more than double what is in it */
     private static function mostDrops(Cup $cup): int
     {
-        return max(2, min(60, (int) ceil($cup->total() / Cup::DROP)));
+        return max(2, min(60, (int) ceil(Volume::millilitres($cup->total())->inParts())));
     }
 }

@@ -9,9 +9,9 @@ use App\Http\Props\ColourProps;
 use App\Http\Props\DropsProps;
 use App\Models\Shelf\Paint;
 use Hyalin\Colour\Likeness;
-use Hyalin\Cup\Cup;
 use Hyalin\Cup\HueDrift;
 use Hyalin\Cup\RampStep;
+use Hyalin\Pot\Volume;
 
 /**
  * What could be done about a layer, in numbers.
@@ -41,7 +41,7 @@ final readonly class SuggestionsProps
             array_map(static fn (RampStep $s): RampStepProps => new RampStepProps(
                 $s->step,
                 self::inDrops($of->pots, $s->added),
-                self::inDrops($of->pots, array_map(static fn (float $v): int => (int) round($v / Cup::DROP), $s->cup->volumes)),
+                self::inDrops($of->pots, array_map(static fn (float $v): int => (int) round(Volume::millilitres($v)->inParts()), $s->cup->volumes)),
                 ColourProps::of($s->lab),
             ), $of->ramp),
             $of->drift,

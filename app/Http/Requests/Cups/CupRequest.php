@@ -19,7 +19,9 @@ final class CupRequest extends FormRequest
             'target.*' => ['numeric', 'between:-200,200'],
             'mix' => ['nullable', 'array', 'list', 'max:8'],
             'mix.*.paintId' => ['required', 'integer'],
-            'mix.*.drops' => ['required', 'integer', 'between:1,999'],
+            // Parts of a recipe, or drops that are counted already, each of its pot's own dropper.
+            'mix.*.parts' => ['required_without:mix.*.drops', 'numeric', 'between:0.01,999'],
+            'mix.*.drops' => ['sometimes', 'integer', 'between:1,999'],
         ];
     }
 
@@ -31,13 +33,13 @@ final class CupRequest extends FormRequest
         return count($numbers) === 3 ? array_map(floatval(...), $numbers) : null;
     }
 
-    /** @return list<array{int, int}> pot and drops */
+    /** @return list<array{int, float, int|null}> pot, its parts, and its drops where they are counted already */
     public function mix(): array
     {
         $mix = [];
         foreach ($this->array('mix') as $entry) {
-            if (is_array($entry) && is_numeric($entry['paintId'] ?? null) && is_numeric($entry['drops'] ?? null)) {
-                $mix[] = [(int) $entry['paintId'], (int) $entry['drops']];
+            if (is_array($entry) && is_numeric($entry['paintId'] ?? null) && is_numeric($parts = $entry['parts'] ?? $entry['drops'] ?? null)) {
+                $mix[] = [(int) $entry['paintId'], (float) $parts, isset($entry['drops']) ? (int) $parts : null];
             }
         }
 

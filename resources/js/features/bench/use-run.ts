@@ -44,7 +44,10 @@ export function useRun(run: RunProps, onStored: () => void) {
     const [waiting, setWaiting] = useState(() => outbox.all().length);
     const [problem, setProblem] = useState<string | null>(null);
     const [conflict, setConflict] = useState<Conflict | null>(null);
+    const [refusals, setRefusals] = useState(() => outbox.refused());
     const versions = useRef(new Map(run.steps.map((step) => [step.id, step.version])));
+    // As the server last told them: what a step goes back to when a change of it is refused.
+    const known = useRef(new Map(run.steps.map((step) => [step.id, step])));
     const stored = useRef(onStored);
     useEffect(() => {
         stored.current = onStored;
@@ -52,15 +55,27 @@ export function useRun(run: RunProps, onStored: () => void) {
 
     const show = useCallback((next: RunStepProps) => {
         versions.current.set(next.id, next.version);
+        known.current.set(next.id, next);
         setSteps((now) => now.map((s) => (s.id === next.id ? next : s)));
     }, []);
-    const sendFirst = useSendFirst({ run, outbox, versions, show, setProblem, setConflict, stored });
+    const putBack = useCallback(
+        (stepId: number) => {
+            setRefusals(outbox.refused());
+            setSteps((now) =>
+                now.flatMap((s) =>
+                    s.id === stepId ? withQueued([known.current.get(stepId) ?? s], outbox.all()) : [s],
+                ),
+            );
+        },
+        [outbox],
+    );
+    const sendFirst = useSendFirst({ run, outbox, versions, known, show, putBack, setProblem, setConflict, stored });
     const flush = useFlush({ outbox, sendFirst, setWaiting });
 
     const record = useCallback(
-        (step: RunStepProps, change: StepChange) => {
+        (step: RunStepProps, change: StepChange, madeAt = Date.now()) => {
             const seen = versions.current.get(step.id) ?? step.version;
-            const queued: QueuedStepChange = { key: newKey(), stepId: step.id, seen, change, madeAt: Date.now() };
+            const queued: QueuedStepChange = { key: newKey(), stepId: step.id, seen, change, madeAt };
             outbox.add(queued);
             setWaiting(outbox.all().length);
             setSteps((now) => now.map((s) => (s.id === step.id ? changed(s, change) : s)));
@@ -69,8 +84,25 @@ export function useRun(run: RunProps, onStored: () => void) {
         [flush, outbox],
     );
 
+    const settle = useCallback(
+        (key: string) => {
+            outbox.settle(key);
+            setRefusals(outbox.refused());
+        },
+        [outbox],
+    );
+    const again = (key: string) => {
+        const queued = refusals.find((r) => r.queued.key === key)?.queued;
+        const step = steps.find((s) => s.id === queued?.stepId);
+        settle(key);
+        if (queued && step) record(step, queued.change, queued.madeAt);
+    };
+
     return {
         steps,
+        refusals,
+        again,
+        settle,
         waiting,
         problem,
         conflict,
@@ -152,17 +184,26 @@ function useFlush({
     return flush;
 }
 
+function problemWords(error: ApiError): string {
+    if (error.status === 0 || error.status === 502 || error.status === 504) {
+        return 'Hyalin cannot be reached. What you do is kept in this browser and sent as soon as possible.';
+    }
+    return error.isTransient ? `${error.message} What you do is kept in this browser and sent again.` : error.message;
+}
+
 type Sending = {
     run: RunProps;
     outbox: Outbox<QueuedStepChange>;
     versions: RefObject<Map<number, number>>;
+    known: RefObject<Map<number, RunStepProps>>;
+    putBack: (stepId: number) => void;
     show: (next: RunStepProps) => void;
     setProblem: Dispatch<SetStateAction<string | null>>;
     setConflict: Dispatch<SetStateAction<Conflict | null>>;
     stored: RefObject<() => void>;
 };
 
-function useSendFirst({ run, outbox, versions, show, setProblem, setConflict, stored }: Sending) {
+function useSendFirst({ run, outbox, versions, known, show, putBack, setProblem, setConflict, stored }: Sending) {
     const sendFirst = useCallback(
         async (queued: QueuedStepChange): Promise<boolean> => {
             try {
@@ -177,23 +218,15 @@ function useSendFirst({ run, outbox, versions, show, setProblem, setConflict, st
                 // Our own change has moved the version on; anyone else's is a conflict.
                 outbox.change((d) => (d.stepId === next.id ? { ...d, seen: next.version } : d));
                 versions.current.set(next.id, next.version);
+                known.current.set(next.id, next);
                 if (!outbox.all().some((other) => other.stepId === next.id)) show(next);
                 setProblem(null);
                 setConflict(null);
                 stored.current();
             } catch (error) {
                 if (!(error instanceof ApiError)) throw error;
-                // Signed out, or a page too old: the change stays recorded until the painter is back.
-                if (error.wasNotProcessed) {
-                    setProblem(
-                        error.isTransient
-                            ? 'Hyalin cannot be reached. What you do is kept in this browser and sent as soon as possible.'
-                            : error.message,
-                    );
-                    return false;
-                }
-                outbox.remove(queued.key);
                 if (error.isConflict && isRecord(error.body)) {
+                    outbox.remove(queued.key);
                     const theirs = error.body['theirs'] as RunStepProps;
                     const later = outbox.all().filter((d) => d.stepId === queued.stepId);
                     for (const { key } of later) outbox.remove(key);
@@ -202,13 +235,18 @@ function useSendFirst({ run, outbox, versions, show, setProblem, setConflict, st
                         theirs,
                         change: later.reduce<StepChange>((all, d) => ({ ...all, ...d.change }), queued.change),
                     });
+                } else if (outbox.refuse(queued, error)) {
+                    putBack(queued.stepId);
+                    setProblem(null);
                 } else {
-                    setProblem(error.message);
+                    // Signed out, out of reach or a page too old: the change stays recorded until it can be sent.
+                    setProblem(problemWords(error));
+                    return false;
                 }
             }
             return true;
         },
-        [outbox, run.id, setConflict, setProblem, show, stored, versions],
+        [known, outbox, putBack, run.id, setConflict, setProblem, show, stored, versions],
     );
 
     return sendFirst;

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useMemo, useRef, useState, type Dispatch, type SetStateAction } from 'react';
 import { ApiError, send } from '@/shared/lib/api';
-import { newKey, Outbox } from '@/shared/lib/outbox';
+import { newKey, Outbox, type RefusedChange } from '@/shared/lib/outbox';
 import { url } from '@/shared/lib/url';
 import type { CupAct, CupProps } from '@/types/generated';
 
@@ -23,8 +23,9 @@ export function useCup(initial: CupProps) {
     const outbox = useMemo(() => new Outbox<CupChange>(`hyalin-cup-${initial.id}`), [initial.id]);
     const [cup, setCup] = useState(initial);
     const [waiting, setWaiting] = useState<readonly CupChange[]>(() => outbox.all());
+    const [refusals, setRefusals] = useState(() => outbox.refused());
     const [problem, setProblem] = useState<string | null>(null);
-    const flush = useSending({ outbox, setCup, initial, setProblem, setWaiting });
+    const flush = useSending({ outbox, setCup, initial, setProblem, setWaiting, setRefusals });
 
     const act = useCallback(
         (queued: Omit<CupChange, 'key'>) => {
@@ -51,7 +52,20 @@ export function useCup(initial: CupProps) {
         [initial.id],
     );
 
-    return { cup, waiting: waiting.length, problem, act, change };
+    const settle = useCallback(
+        (key: string) => {
+            outbox.settle(key);
+            setRefusals(outbox.refused());
+        },
+        [outbox],
+    );
+    const again = (key: string) => {
+        const queued = refusals.find((r) => r.queued.key === key)?.queued;
+        settle(key);
+        if (queued) act(queued);
+    };
+
+    return { cup, waiting: waiting.length, refusals, again, settle, problem, act, change };
 }
 
 function useSending({
@@ -60,12 +74,14 @@ function useSending({
     initial,
     setProblem,
     setWaiting,
+    setRefusals,
 }: {
     outbox: Outbox<CupChange>;
     setCup: Dispatch<SetStateAction<CupProps>>;
     initial: CupProps;
     setProblem: Dispatch<SetStateAction<string | null>>;
     setWaiting: Dispatch<SetStateAction<readonly CupChange[]>>;
+    setRefusals: Dispatch<SetStateAction<readonly RefusedChange<CupChange>[]>>;
 }) {
     const sending = useRef(false);
     const flush = useCallback(async () => {
@@ -73,14 +89,14 @@ function useSending({
         sending.current = true;
         try {
             for (let queued = outbox.first(); queued; queued = outbox.first()) {
-                const { key } = queued;
                 try {
                     setCup(await send<CupProps>('POST', url('cups.act', { cup: initial.id }), queued));
+                    outbox.remove(queued.key);
                     setProblem(null);
                 } catch (error) {
                     if (!(error instanceof ApiError)) throw error;
-                    // Signed out, or a page too old: the change stays recorded until the painter is back.
-                    if (error.wasNotProcessed) {
+                    if (!outbox.refuse(queued, error)) {
+                        // Signed out, out of reach or a page too old: the change stays recorded until it can be sent.
                         setProblem(
                             error.isTransient
                                 ? 'Kept here; it is sent as soon as Hyalin can be reached.'
@@ -89,15 +105,15 @@ function useSending({
                         window.setTimeout(() => void flush(), AGAIN_AFTER);
                         return;
                     }
-                    setProblem(error.message);
+                    setRefusals(outbox.refused());
+                    setProblem(null);
                 }
-                outbox.remove(key);
                 setWaiting(outbox.all());
             }
         } finally {
             sending.current = false;
         }
-    }, [initial.id, outbox, setCup, setProblem, setWaiting]);
+    }, [initial.id, outbox, setCup, setProblem, setRefusals, setWaiting]);
 
     useEffect(() => {
         void flush();

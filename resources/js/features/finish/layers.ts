@@ -67,7 +67,7 @@ export function withPot(mix: readonly DropsProps[], pot: PotProps): DropsProps[]
 }
 
 export function dropsOf(pot: PotProps, drops: number): DropsProps {
-    return { paintId: pot.id, maker: pot.maker, name: pot.name, hex: pot.hex, drops };
+    return { paintId: pot.id, maker: pot.maker, name: pot.name, hex: pot.hex, dropMl: pot.dropMl, drops };
 }
 
 /** What is sent to the server: pots by number, drops whole. */

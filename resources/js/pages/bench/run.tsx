@@ -16,6 +16,7 @@ import { Button } from '@/shared/ui/button';
 import { ConflictDialog } from '@/shared/ui/conflict';
 import { mixWords } from '@/shared/ui/drops';
 import { Notice } from '@/shared/ui/notice';
+import { Refused } from '@/shared/ui/refused';
 import { Sheet } from '@/shared/ui/sheet';
 import type {
     FigureProps,
@@ -249,6 +250,12 @@ function changeWords(change: StepChange | undefined): string {
         .join('. ');
 }
 
+function refusedWords(steps: readonly RunStepProps[], stepId: number, change: StepChange): string {
+    const step = steps.find((s) => s.id === stepId);
+    const what = changeWords(change);
+    return `step ${step?.position ?? ''}, ${areasWords(step?.areaName ?? '')}${what === '' ? '' : `: ${what}`}`;
+}
+
 function stepWords(step: RunStepProps | undefined): string {
     if (!step) return '';
     return [step.state, step.usedMix ? `used ${mixWords(step.usedMix)}` : '', step.note ?? '']
@@ -433,6 +440,15 @@ function Work({ bench, step }: { bench: Bench; step: RunStepProps }) {
                 )}
                 {waiting === 0 && problem !== null && <Notice strong>{problem}</Notice>}
                 {refused !== null && <Notice strong>{refused}</Notice>}
+                <Refused
+                    changes={bench.refusals.map(({ queued, reason }) => ({
+                        key: queued.key,
+                        words: refusedWords(steps, queued.stepId, queued.change),
+                        reason,
+                    }))}
+                    onAgain={bench.again}
+                    onDrop={bench.settle}
+                />
                 {short.length > 0 && open > 0 && <RunningOut short={short} figure={figure} />}
                 {away && (
                     <Resume

@@ -122,7 +122,8 @@ function Mix({ step }: { step: RunStepProps }) {
                     onClick={() => {
                         void openCup({
                             name: `${areasWords(step.areaName)}, ${step.title}`,
-                            mix: cupMix(step) ?? mix,
+                            mix,
+                            drops: cupMix(step),
                             runStepId: step.id,
                         });
                     }}

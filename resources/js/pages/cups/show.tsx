@@ -14,10 +14,11 @@ import { Choice } from '@/shared/ui/choice';
 import { DropRow } from '@/shared/ui/drops';
 import { EdgeToEdge } from '@/shared/ui/edge-to-edge';
 import { Notice } from '@/shared/ui/notice';
+import { Refused } from '@/shared/ui/refused';
 import { Pick } from '@/shared/ui/pick';
 import { PotMark } from '@/shared/ui/pot-mark';
 import { Stepper } from '@/shared/ui/stepper';
-import { volumeUnit, volumeWords } from '@/shared/lib/units';
+import { DROP, volumeUnit, volumeWords } from '@/shared/lib/units';
 import type { ColourProps, CupEntryProps, CupProps, PotProps, ScaleProps, SteeringProps } from '@/types/generated';
 
 type Unit = 'drops' | 'grams';
@@ -48,7 +49,7 @@ function Cup(props: { cup: CupProps; pots: PotProps[] }) {
 type Page = ReturnType<typeof useCupPage>;
 
 function useCupPage({ cup: opened, pots }: { cup: CupProps; pots: PotProps[] }) {
-    const { cup, waiting, problem, act, change } = useCup(opened);
+    const { cup, waiting, refusals, again, settle, problem, act, change } = useCup(opened);
     const now = useNow(30_000);
     const [pot, setPot] = useState(() => opened.parts.find((part) => part.pot)?.pot?.id ?? pots[0]?.id ?? 0);
     const age = Math.max(0, Math.floor((now - Date.parse(cup.openedAt)) / 60_000));
@@ -72,7 +73,7 @@ function useCupPage({ cup: opened, pots }: { cup: CupProps; pots: PotProps[] }) 
             if (last) undo(last);
         },
     });
-    return { pots, cup, waiting, problem, act, change, pot, setPot, age, left, undo, washOut };
+    return { pots, cup, waiting, refusals, again, settle, problem, act, change, pot, setPot, age, left, undo, washOut };
 }
 
 function Swatch({ colour, name, height }: { colour: ColourProps; name: string; height: number }) {
@@ -111,6 +112,7 @@ function Recipe({ cup }: { cup: CupProps }) {
                                     name: part.pot?.name ?? 'thinner',
                                     hex: part.pot?.hex ?? 'transparent',
                                     drops: part.drops,
+                                    dropMl: part.pot?.dropMl ?? DROP,
                                 }}
                             />
                         ) : (
@@ -353,7 +355,7 @@ function contentsOf(cup: CupProps): string {
 }
 
 function changeWords(entry: CupEntryProps): string {
-    const drops = entry.millilitres / 0.05;
+    const drops = entry.millilitres / DROP;
     const amount =
         Math.abs(drops - Math.round(drops)) < 1e-6 && drops < 100
             ? many(Math.round(drops), 'drop')
@@ -513,6 +515,11 @@ function Contents({ page }: { page: Page }) {
         <section className="flex min-w-0 flex-col gap-4">
             <CupHead page={page} />
             {problem !== null && <Notice strong>{problem}</Notice>}
+            <Refused
+                changes={page.refusals.map(({ queued, reason }) => ({ key: queued.key, words: queued.act, reason }))}
+                onAgain={page.again}
+                onDrop={page.settle}
+            />
             {cup.emptied && (
                 <Notice>
                     This cup was emptied.{' '}

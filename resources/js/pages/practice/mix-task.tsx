@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { send } from '@/shared/lib/api';
 import { one } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
+import { DROP } from '@/shared/lib/units';
 import { Button } from '@/shared/ui/button';
 import { DropRow } from '@/shared/ui/drops';
 import type { ColourProps } from '@/types/generated';
@@ -58,6 +59,7 @@ export function MixTask({ round, onAnswer }: TaskProps) {
                                     maker: '',
                                     hex: pot.colour.hex,
                                     drops: drops(pot.id),
+                                    dropMl: DROP,
                                 }}
                             />
                         )}

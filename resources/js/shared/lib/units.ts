@@ -4,7 +4,7 @@ import { settings } from '@/shared/lib/settings';
 const INCH = 25.4;
 
 /** mL of a drop where none of a certain pot is meant: common practice. */
-const DROP = 0.05;
+export const DROP = 0.05;
 
 const isInches = () => settings().length === 'in';
 const isDrops = () => settings().volume === 'drops';

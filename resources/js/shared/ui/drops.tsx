@@ -1,3 +1,4 @@
+import { DROP } from '@/shared/lib/units';
 import type { DropsProps } from '@/types/generated';
 
 const PATH = 'M6 0.8C6 0.8 1.2 6.4 1.2 9.6a4.8 4.8 0 0 0 9.6 0C10.8 6.4 6 0.8 6 0.8Z';
@@ -25,14 +26,20 @@ export function DropRow({ drops, size = 20 }: { drops: DropsProps; size?: number
                     />
                 ))}
             </svg>
-            <strong>{drops.drops}</strong>
+            <strong>{partsWords(drops)}</strong>
         </span>
     );
 }
 
+/** "3", or "3 (6 of its drops)" where the pot has a dropper of its own. Parts are kept exactly and rounded here only. */
+export function partsWords({ drops, dropMl }: Pick<DropsProps, 'drops' | 'dropMl'>): string {
+    const parts = String(Number(drops.toFixed(2)));
+    return dropMl === DROP ? parts : `${parts} (${Number(((drops * DROP) / dropMl).toFixed(1))} of its drops)`;
+}
+
 /** "3 Lamp Ochre + 1 Peat" */
 export function mixWords(mix: readonly DropsProps[]): string {
-    return mix.map((entry) => `${entry.drops} ${entry.name}`).join(' + ');
+    return mix.map((entry) => `${partsWords(entry)} ${entry.name}`).join(' + ');
 }
 
 export function MixList({ mix, size }: { mix: readonly DropsProps[]; size?: number }) {
