@@ -225,7 +225,7 @@ final class TheLoopTest extends TestCase
         $primer = $this->pot('Primer Black', '#1a1a1a', PotKind::Primer);
         $green = $this->pot('Reed Green', '#5c7434');
         $prime = $this->layer($primer, 'spray can');
-        foreach (['Cloak' => [$prime, $this->layer($green), $this->layer($green, 'wash')], 'Skin' => [$prime, $this->layer($this->pot('Cheek', '#d79a7c'))]] as $name => $layers) {
+        foreach (['Cloak' => [$prime, $this->layer($green), $this->layer($green, 'wash')], 'Skin' => [['key' => str_repeat('7', 26)] + $prime, $this->layer($this->pot('Cheek', '#d79a7c'))]] as $name => $layers) {
             $area = $this->area($figure, $name);
             $area->update(['part_id' => $figure->parts()->firstOrFail()->id, 'square_cm' => 8.0]);
             $this->putJson("/figures/{$figure->id}/areas/{$area->id}/finish", ['layers' => $layers, 'version' => 1])->assertOk();
