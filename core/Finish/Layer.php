@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Finish;
 
 use Hyalin\Colour\Reflectance;
+use Hyalin\Limit;
 use Hyalin\Optics\AreaCoverage;
 use Hyalin\Optics\FilmThickness;
 use Hyalin\Optics\PaintOptics;
@@ -66,10 +67,10 @@ final readonly class Layer
         bool $flake = false,
         ?Hand $hand = null,
     ): self {
-        if (! is_finite($thinner) || $thinner < 0 || $thinner > 20) {
+        if (! Limit::Thinner->holds($thinner)) {
             throw InvalidLayer::thinner($thinner);
         }
-        if ($coats < 1 || $coats > 12) {
+        if (! Limit::Coats->holds($coats)) {
             throw InvalidLayer::coats($coats);
         }
         if ($zones === []) {

@@ -6,7 +6,9 @@ namespace Tests\Feature;
 
 use App\Adapters\BenchFile\BenchReader;
 use App\Adapters\BenchFile\BenchWriter;
+use App\Adapters\BenchFile\Catalogue;
 use App\Adapters\BenchFile\Schema;
+use App\Adapters\BenchFile\UnreadableBench;
 use App\Adapters\Light\StoredStudy;
 use App\Console\SchemaCommand;
 use App\Models\Brief\Figure;
@@ -18,6 +20,7 @@ use Hyalin\Pot\PotKind;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use stdClass;
@@ -275,6 +278,78 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
     }
 
     /** Everything the file can hold, at least once. */
+    /** At every declared limit a file comes in and all its pages are there; one step beyond it is refused by name, with nothing of it kept. */
+    public function test_every_declared_limit_is_kept(): void
+    {
+        $this->bench();
+        $bytes = $this->written($this->painter);
+        $there = json_decode(self::document($bytes), true);
+        assert(is_array($there) && is_array($there['records']));
+        $fields = [];
+        foreach (Catalogue::all() as $type) {
+            foreach ($type->fields as $field) {
+                if ($field->limit !== null && ($there['records'][Str::camel($type->table)] ?? []) !== []) {
+                    $fields[] = [Str::camel($type->table), $field->name(), $field->limit];
+                }
+            }
+        }
+        self::assertGreaterThan(20, count($fields));
+        foreach ($fields as [$type, $name, $limit]) {
+            foreach ([$limit->least() - ($limit->isWhole() ? 1 : 0.01), $limit->most() + ($limit->isWhole() ? 1 : 0.01)] as $beyond) {
+                try {
+                    self::opened(self::with($bytes, [[$type, $name, $beyond]]));
+                    self::fail("{$type} {$name} takes {$beyond}");
+                } catch (UnreadableBench $e) {
+                    self::assertStringContainsString($name, $e->getMessage());
+                }
+            }
+        }
+        foreach (['least', 'most'] as $end) {
+            $other = Painter::factory()->create()->refresh();
+            $this->actingAs($other);
+            $this->send(self::with($bytes, array_map(static fn (array $f): array => [$f[0], $f[1], $f[2]->{$end}()], $fields)))->assertCreated();
+            $figure = $other->figures()->firstOrFail();
+            foreach (['/', "/figures/{$figure->id}/finishes", "/figures/{$figure->id}/order", "/figures/{$figure->id}/card", "/figures/{$figure->id}/quantities", "/figures/{$figure->id}/brief", '/runs/'.$other->runs()->firstOrFail()->id] as $page) {
+                $this->get($page)->assertOk();
+            }
+        }
+    }
+
+    /** @param  list<array{string, string, int|float}>  $values  record type, field and its value, in every record that there is */
+    private static function with(string $bytes, array $values): string
+    {
+        $document = json_decode(self::document($bytes));
+        assert($document instanceof stdClass && $document->records instanceof stdClass);
+        foreach ($values as [$type, $name, $value]) {
+            $records = $document->records->{$type} ?? [];
+            foreach (is_array($records) ? $records : [] as $record) {
+                assert($record instanceof stdClass);
+                $record->{$name} = $value;
+            }
+        }
+        $path = (string) tempnam(sys_get_temp_dir(), 'with');
+        file_put_contents($path, $bytes);
+        $zip = new ZipArchive;
+        $zip->open($path);
+        $zip->addFromString('bench.json', json_encode($document, JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR));
+        $zip->close();
+        $changed = (string) file_get_contents($path);
+        unlink($path);
+
+        return $changed;
+    }
+
+    private static function opened(string $bytes): void
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'open');
+        file_put_contents($path, $bytes);
+        try {
+            BenchReader::open($path);
+        } finally {
+            unlink($path);
+        }
+    }
+
     private function bench(): Figure
     {
         $figure = $this->figure();

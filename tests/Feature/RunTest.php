@@ -43,7 +43,7 @@ final class RunTest extends TestCase
         self::assertNotNull($step);
         $bone = $this->pot('Bone Lane', '#e0d4b4');
         $url = "/runs/{$run->id}/steps/{$step->id}";
-        $this->patchJson($url, ['version' => 1, 'usedMix' => [['paintId' => $bone->id, 'drops' => 2.5]]])->assertUnprocessable();
+        $this->patchJson($url, ['version' => 1, 'usedMix' => [['paintId' => $bone->id, 'drops' => 0]]])->assertUnprocessable();
         $this->patchJson($url, ['version' => 1, 'usedMix' => [['paintId' => 999, 'drops' => 2]]])->assertUnprocessable();
         $this->patchJson($url, [
             'version' => 1, 'note' => 'A drop of bone made it warmer.',

@@ -32,7 +32,7 @@ final readonly class UseMeasurements
                 // What a lamp gives was measured when its glow was added.
                 $glow = array_intersect_key($known->get($lit['areaId'])->zone_exposures ?? [], [Technique::Glow->value => true]);
                 $areas += $figure->areas()->whereKey($lit['areaId'])->update([
-                    'square_cm' => round($lit['cm2'], 2),
+                    'square_cm' => max(0.01, round($lit['cm2'], 2)),
                     'zone_shares' => self::rounded($lit['shares']),
                     'zone_exposures' => json_encode(
                         [...$glow, ...array_map(static fn (array $byZone): array => array_map(static fn (float|int|null $e): ?float => $e === null ? null : round($e, 4), $byZone), $lit['byZone'])],

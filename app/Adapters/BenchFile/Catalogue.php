@@ -17,6 +17,7 @@ use Hyalin\Finish\BalanceKind;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
 use Hyalin\Light\SprayFrom;
+use Hyalin\Limit;
 use Hyalin\Matching\Neutral\Shading;
 use Hyalin\Mesh\FindingKind;
 use Hyalin\Optics\OpticsQuality;
@@ -48,7 +49,7 @@ final class Catalogue
         return [
             self::paints(),
             new RecordType('figures', null, [
-                Field::text('name'), Field::text('sculptor')->optional(), Field::integer('height_mm', 1, 5000)->optional(), Field::integer('copies', 1, 1000),
+                Field::text('name'), Field::text('sculptor')->optional(), Field::within('height_mm', Limit::FigureHeightMm)->optional(), Field::within('copies', Limit::FigureCopies),
                 Field::text('about', 4000)->optional(), self::hex('bare_hex'), Field::choice('light', Illuminant::class), Field::choice('sheen', Sheen::class),
                 Field::of('own_order', FieldKind::StepNames)->optional(),
                 Field::json('uses', ['type' => 'array', 'uniqueItems' => true, 'items' => ['type' => 'string', 'enum' => array_column(PieceUse::cases(), 'value')]])->optional(),
@@ -56,13 +57,13 @@ final class Catalogue
             new RecordType('parts', 'figure_id', [
                 Field::reference('figure_id', 'figures'), Field::text('name'), Field::integer('position'), Field::choice('process', PrintProcess::class),
                 Field::flag('is_base'), Field::flag('is_fiddly'), Field::text('attachments', 120)->optional(),
-                self::hex('bare_hex')->optional(), Field::number('translucency', 0, 1)->optional(),
-                Field::integer('grit_from', 40, 3000)->optional(), Field::integer('grit_to', 40, 3000)->optional(), Field::integer('sanding_rounds', 0, 20)->optional(),
+                self::hex('bare_hex')->optional(), Field::within('translucency', Limit::Translucency)->optional(),
+                Field::within('grit_from', Limit::Grit)->optional(), Field::within('grit_to', Limit::Grit)->optional(), Field::within('sanding_rounds', Limit::SandingRounds)->optional(),
             ]),
             new RecordType('areas', 'figure_id', [
                 Field::reference('figure_id', 'figures'), Field::reference('part_id', 'parts')->optional(), Field::text('name'), Field::text('wish', 4000)->optional(),
-                Field::integer('position'), Field::number('tolerance', 0, 100)->optional(), Field::choice('sheen', Sheen::class)->optional(), Field::choice('form', AreaForm::class)->optional(), Field::reference('lies_on_id', 'areas')->optional(), Field::integer('depth', 0, 99),
-                Field::number('square_cm', 0, 100_000)->optional(), Field::flag('is_hidden'), Field::flag('is_left_bare')->optional(), Field::choice('reach', Reach::class),
+                Field::integer('position'), Field::within('tolerance', Limit::Tolerance)->optional(), Field::choice('sheen', Sheen::class)->optional(), Field::choice('form', AreaForm::class)->optional(), Field::reference('lies_on_id', 'areas')->optional(), Field::within('depth', Limit::Depth),
+                Field::within('square_cm', Limit::AreaSquareCm)->optional(), Field::flag('is_hidden'), Field::flag('is_left_bare')->optional(), Field::choice('reach', Reach::class),
                 Field::json('zone_shares', ['type' => 'array', 'minItems' => 5, 'maxItems' => 5, 'items' => ['type' => 'number', 'minimum' => 0, 'maximum' => 1]])->optional(),
                 Field::json(
                     'zone_exposures',
@@ -72,12 +73,12 @@ final class Catalogue
             ]),
             new RecordType('layers', 'area_id', [
                 Field::reference('area_id', 'areas'), Field::text('key', 26), Field::integer('position'), Field::choice('technique', Technique::class), self::zones(),
-                Field::number('thinner', 0, 99), Field::integer('coats', 1, 99), Field::text('note', 4000)->optional(),
+                Field::within('thinner', Limit::Thinner), Field::within('coats', Limit::Coats), Field::text('note', 4000)->optional(),
             ]),
             new RecordType(
                 'layer_paints',
                 'layer_id',
-                [Field::reference('layer_id', 'layers'), Field::reference('paint_id', 'paints'), Field::integer('drops', 1, 255), Field::integer('position', 0, 255)],
+                [Field::reference('layer_id', 'layers'), Field::reference('paint_id', 'paints'), Field::within('drops', Limit::Parts), Field::integer('position', 0, 255)],
             ),
             ...self::build(),
             ...self::runs(),
@@ -142,11 +143,11 @@ final class Catalogue
             new RecordType(
                 'boundaries',
                 'figure_id',
-                [Field::reference('figure_id', 'figures'), Field::reference('area_id', 'areas'), Field::reference('other_id', 'areas'), Field::number('mm', 0, 100_000), Field::flag('is_curved')],
+                [Field::reference('figure_id', 'figures'), Field::reference('area_id', 'areas'), Field::reference('other_id', 'areas'), Field::within('mm', Limit::BoundaryMm), Field::flag('is_curved')],
             ),
             new RecordType('own_steps', 'figure_id', [
                 Field::reference('figure_id', 'figures'), Field::reference('part_id', 'parts')->optional(), Field::text('key', 26), Field::text('words', 300), Field::text('tool', 60)->optional(),
-                Field::integer('minutes', 0, 65_535), Field::integer('dry_minutes', 0, 65_535), Field::text('caution', 300)->optional(),
+                Field::within('minutes', Limit::OwnStepMinutes), Field::within('dry_minutes', Limit::OwnStepDryMinutes), Field::text('caution', 300)->optional(),
                 Field::of('after', FieldKind::StepName)->optional(), Field::of('before', FieldKind::StepName)->optional(),
             ]),
             new RecordType(
@@ -156,7 +157,7 @@ final class Catalogue
                     Field::reference('figure_id', 'figures'),
                     Field::of('before', FieldKind::StepName),
                     Field::of('after', FieldKind::StepName),
-                    Field::number('weight', 0, 10_000)->optional(),
+                    Field::within('weight', Limit::RuleWeight)->optional(),
                     Field::text('reason'),
                 ],
             ),
@@ -168,7 +169,7 @@ final class Catalogue
                     Field::choice('kind', BalanceKind::class),
                     Field::reference('area_id', 'areas'),
                     Field::reference('other_id', 'areas')->optional(),
-                    Field::number('limit', 0, 1000),
+                    Field::within('limit', Limit::BalanceLimit),
                 ],
             ),
         ];
@@ -179,7 +180,7 @@ final class Catalogue
     {
         return [
             new RecordType('runs', 'figure_id', [
-                Field::reference('figure_id', 'figures'), Field::reference('repeats_id', 'runs')->optional(), Field::integer('number', 1), Field::integer('copies', 1, 1000), Field::choice('batch_mode', BatchMode::class),
+                Field::reference('figure_id', 'figures'), Field::reference('repeats_id', 'runs')->optional(), Field::integer('number', 1), Field::within('copies', Limit::FigureCopies), Field::choice('batch_mode', BatchMode::class),
                 Field::moment('finished_at')->optional(), Field::moment('created_at'),
             ]),
             new RecordType('run_steps', 'run_id', [
@@ -193,18 +194,18 @@ final class Catalogue
                     'cautions',
                     ['type' => 'array', 'items' => ['type' => 'string']],
                 )->optional(),
-                self::zones(least: 0), Field::number('thinner', 0, 99), Field::integer('coats', 1, 99), Field::of('planned_mix', FieldKind::Mix), Field::json(
+                self::zones(least: 0), Field::within('thinner', Limit::Thinner), Field::within('coats', Limit::Coats), Field::of('planned_mix', FieldKind::Mix), Field::json(
                     'planned_colours',
                     ['type' => 'object', 'additionalProperties' => self::HEX],
                 ),
-                Field::integer('minutes', 0, 65_535), Field::integer('drying_minutes', 0, 65_535), Field::integer('aided_minutes', 0, 65_535)->optional(), Field::integer('most_minutes', 0, 65_535)->optional(), Field::number('square_cm', 0, 100_000)->optional(), Field::integer('copy', 1, 1000)->optional(),
-                Field::choice('state', RunStepState::class), Field::of('used_mix', FieldKind::Mix)->optional(), Field::integer('used_coats', 0, 255)->optional(), Field::integer('used_minutes', 0, 65_535)->optional(), Field::integer('usual_minutes', 0, 65_535)->optional(), Field::choice('verdict', StepVerdict::class)->optional(), Field::flag('went_on_wet')->optional(), Field::integer('used_drops', 0, 65_535)->optional(),
+                Field::integer('minutes', 0, 65_535), Field::integer('drying_minutes', 0, 65_535), Field::integer('aided_minutes', 0, 65_535)->optional(), Field::integer('most_minutes', 0, 65_535)->optional(), Field::within('square_cm', Limit::AreaSquareCm)->optional(), Field::within('copy', Limit::FigureCopies)->optional(),
+                Field::choice('state', RunStepState::class), Field::of('used_mix', FieldKind::Mix)->optional(), Field::within('used_coats', Limit::UsedCoats)->optional(), Field::within('used_minutes', Limit::UsedMinutes)->optional(), Field::integer('usual_minutes', 0, 65_535)->optional(), Field::choice('verdict', StepVerdict::class)->optional(), Field::flag('went_on_wet')->optional(), Field::within('used_drops', Limit::UsedDrops)->optional(),
                 Field::of('taken_ml', FieldKind::Levels)->optional(), Field::text('note', 4000)->optional(), Field::text('skip_reason')->optional(), Field::flag('is_inserted'), Field::moment('done_at')->optional(), Field::reference('repeats_step_id', 'run_steps')->optional(),
             ]),
             new RecordType(
                 'piece_readings',
                 'run_id',
-                [Field::reference('run_id', 'runs'), Field::reference('area_id', 'areas'), Field::integer('copy', 1, 1000), ...self::lab(), Field::text('method', 20)],
+                [Field::reference('run_id', 'runs'), Field::reference('area_id', 'areas'), Field::within('copy', Limit::FigureCopies), ...self::lab(), Field::text('method', 20)],
             ),
             new RecordType(
                 'recipe_versions',
@@ -304,7 +305,7 @@ final class Catalogue
                 Field::reference('figure_id', 'figures'), Field::json('up', ['type' => 'string', 'enum' => LightRecord::sideNames()]), Field::json(
                     'front',
                     ['type' => 'string', 'enum' => LightRecord::sideNames()],
-                )->optional(), Field::number('height_mm', 1, 5000)->optional(), Field::number('spread', 0, 90), Field::integer('passes', 0, 9), Field::number('edges', 0.25, 4)->optional(), Field::number('grooves', 0.25, 4)->optional(),
+                )->optional(), Field::within('height_mm', Limit::LightHeightMm)->optional(), Field::within('spread', Limit::SpraySpread), Field::within('passes', Limit::SprayPasses), Field::within('edges', Limit::EdgeStrength)->optional(), Field::within('grooves', Limit::EdgeStrength)->optional(),
                 Field::json(
                     'sprays',
                     [
@@ -313,10 +314,10 @@ final class Catalogue
                             'type' => 'object',
                             'additionalProperties' => false,
                             'properties' => [
-                                'elevation' => ['type' => 'number', 'minimum' => -90, 'maximum' => 90],
-                                'side' => ['type' => 'number', 'minimum' => -180, 'maximum' => 180],
-                                'spread' => ['type' => 'number', 'minimum' => 0, 'maximum' => 90],
-                                'passes' => ['type' => 'integer', 'minimum' => 0, 'maximum' => 9],
+                                'elevation' => ['type' => 'number', 'minimum' => Limit::SprayElevation->least(), 'maximum' => Limit::SprayElevation->most()],
+                                'side' => ['type' => 'number', 'minimum' => Limit::SpraySide->least(), 'maximum' => Limit::SpraySide->most()],
+                                'spread' => ['type' => 'number', 'minimum' => Limit::SpraySpread->least(), 'maximum' => Limit::SpraySpread->most()],
+                                'passes' => ['type' => 'integer', 'minimum' => Limit::SprayPasses->least(), 'maximum' => Limit::SprayPasses->most()],
                                 'distance' => ['type' => 'number', 'minimum' => SprayFrom::NEAREST, 'maximum' => SprayFrom::FARTHEST],
                                 'aim' => self::POINT,
                             ],
@@ -338,8 +339,8 @@ final class Catalogue
                 [
                     Field::choice('technique', Technique::class),
                     Field::reference('paint_id', 'paints'),
-                    Field::number('thinner', 0, 99),
-                    Field::integer('coats', 1, 99),
+                    Field::within('thinner', Limit::Thinner),
+                    Field::within('coats', Limit::Coats),
                     Field::number('card', 0, 1),
                     self::spectrum('read'),
                 ],

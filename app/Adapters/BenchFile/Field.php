@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Adapters\BenchFile;
 
 use BackedEnum;
+use Hyalin\Limit;
 use Illuminate\Support\Str;
 
 /**
@@ -28,6 +29,7 @@ final readonly class Field
         public ?string $to = null,
         public ?array $shape = null,
         public ?Link $link = null,
+        public ?Limit $limit = null,
     ) {
     }
 
@@ -45,6 +47,12 @@ final readonly class Field
     public static function number(string $column, float $least = -1e6, float $most = 1e6): self
     {
         return new self($column, FieldKind::Number, least: $least, most: $most);
+    }
+
+    /** A number that a painter enters: its range is declared with the core. */
+    public static function within(string $column, Limit $limit): self
+    {
+        return new self($column, $limit->isWhole() ? FieldKind::Integer : FieldKind::Number, least: (float) $limit->least(), most: (float) $limit->most(), limit: $limit);
     }
 
     public static function flag(string $column): self
@@ -100,7 +108,7 @@ final readonly class Field
     /** That may be null, and is left out then. */
     public function optional(): self
     {
-        return new self($this->column, $this->kind, true, $this->least, $this->most, $this->choices, $this->to, $this->shape, $this->link);
+        return new self($this->column, $this->kind, true, $this->least, $this->most, $this->choices, $this->to, $this->shape, $this->link, $this->limit);
     }
 
     /** @return string its name in the file */

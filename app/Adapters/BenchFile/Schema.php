@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Adapters\BenchFile;
 
 use Hyalin\Bench\DryingAid;
+use Hyalin\Finish\Technique;
+use Hyalin\Finish\Zone;
+use Hyalin\Limit;
 use Illuminate\Support\Str;
 
 /**
@@ -125,7 +128,7 @@ final class Schema
                         'name' => ['type' => 'string'],
                         'maker' => ['type' => 'string'],
                         'hex' => ['type' => 'string', 'pattern' => '^#[0-9a-f]{6}$'],
-                        'drops' => $number,
+                        'drops' => self::within(Limit::RecordedParts),
                     ],
                 ],
             ],
@@ -146,10 +149,17 @@ final class Schema
                             'items' => [
                                 'type' => 'object',
                                 'required' => ['key', 'technique', 'zones', 'thinner', 'coats', 'note', 'mix'],
-                                'properties' => ['mix' => [
-                                    'type' => 'array',
-                                    'items' => ['type' => 'object', 'required' => ['paintId', 'drops'], 'properties' => ['paintId' => $number, 'drops' => $number]],
-                                ]],
+                                'properties' => [
+                                    'technique' => ['enum' => array_column(Technique::cases(), 'value')],
+                                    'zones' => ['type' => 'array', 'items' => ['enum' => array_column(Zone::cases(), 'value')]],
+                                    'thinner' => self::within(Limit::Thinner),
+                                    'coats' => self::within(Limit::Coats),
+                                    'note' => ['type' => ['string', 'null']],
+                                    'mix' => [
+                                        'type' => 'array',
+                                        'items' => ['type' => 'object', 'required' => ['paintId', 'drops'], 'properties' => ['paintId' => $number, 'drops' => self::within(Limit::RecordedParts)]],
+                                    ],
+                                ],
                             ],
                         ],
                     ],
@@ -160,5 +170,11 @@ final class Schema
             FieldKind::File => ['type' => 'string', 'pattern' => "^{$field->to}/[0-9]{1,6}\\.png$"],
             FieldKind::Print => ['type' => 'string', 'pattern' => '^meshes/[0-9]{1,6}\\.stl$'],
         };
+    }
+
+    /** @return array<string, mixed> */
+    private static function within(Limit $limit): array
+    {
+        return ['type' => $limit->isWhole() ? 'integer' : 'number', 'minimum' => $limit->least(), 'maximum' => $limit->most()];
     }
 }

@@ -17,6 +17,7 @@ use App\Http\Props\Bench\StepWaitProps;
 use App\Http\Props\Brief\FigureProps;
 use App\Http\Props\Finish\RecipeVersionProps;
 use App\Http\Props\PotProps;
+use App\Http\Requests\LimitRule;
 use App\Models\Bench\Run;
 use App\Models\Bench\RunStep;
 use App\Models\Brief\Area;
@@ -26,6 +27,7 @@ use App\Models\Painter;
 use App\Models\Shelf\Paint;
 use Hyalin\Bench\BatchMode;
 use Hyalin\Finish\Technique;
+use Hyalin\Limit;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -58,7 +60,7 @@ final class BenchController
     /** @throws ValidationException when there is nothing to paint, or the plan cannot be painted and that was not accepted */
     public function store(Request $request, Figure $figure, StartRun $start): RedirectResponse
     {
-        $request->validate(['copies' => ['sometimes', 'integer', 'between:1,200'], 'mode' => ['sometimes', Rule::enum(BatchMode::class)], 'knowingly' => ['sometimes', 'boolean']]);
+        $request->validate(['copies' => ['sometimes', ...LimitRule::of(Limit::FigureCopies)], 'mode' => ['sometimes', Rule::enum(BatchMode::class)], 'knowingly' => ['sometimes', 'boolean']]);
         $isEmpty = $figure->areasWithFinishes()->every(static fn (Area $a): bool => $a->layers->isEmpty());
         $hindrances = $isEmpty ? null : Hindrances::of($figure);
         if ($hindrances !== null && $hindrances->words !== [] && ! $request->boolean('knowingly')) {
@@ -79,7 +81,7 @@ final class BenchController
     /** What was a mistake or a trial is left out; of the rest the painter says which lessons not to keep. */
     public function repeat(Request $request, Run $run, StartRun $start): RedirectResponse
     {
-        $request->validate(['copies' => ['sometimes', 'integer', 'between:1,200'], 'forget' => ['sometimes', 'array', 'list', 'max:1000'], 'forget.*' => ['integer']]);
+        $request->validate(['copies' => ['sometimes', ...LimitRule::of(Limit::FigureCopies)], 'forget' => ['sometimes', 'array', 'list', 'max:1000'], 'forget.*' => ['integer']]);
         $forget = array_map(intval(...), array_filter($request->array('forget'), is_numeric(...)));
         $run->load(['steps.areas', 'steps.parts'])->setRelation('steps', $run->steps->map(static fn (RunStep $s): ?RunStep => match (true) {
             $s->verdict !== null => null,

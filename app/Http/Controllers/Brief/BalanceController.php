@@ -6,10 +6,12 @@ namespace App\Http\Controllers\Brief;
 
 use App\Http\Props\Brief\BalancePageProps;
 use App\Http\Props\Brief\FigureProps;
+use App\Http\Requests\LimitRule;
 use App\Models\Brief\BalanceRecord;
 use App\Models\Brief\Figure;
 use Hyalin\Colour\Illuminant;
 use Hyalin\Finish\BalanceKind;
+use Hyalin\Limit;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
@@ -39,7 +41,7 @@ final class BalanceController
             'kind' => ['required', Rule::enum(BalanceKind::class)],
             'areaId' => ['required', 'integer', $own],
             'otherId' => ['nullable', 'integer', 'different:areaId', $own, Rule::requiredIf($request->input('kind') !== BalanceKind::FocalPoint->value)],
-            'limit' => ['nullable', 'numeric', 'between:0,100'],
+            'limit' => ['nullable', ...LimitRule::of(Limit::BalanceLimit)],
         ], ['otherId.different' => 'An area cannot be balanced with itself.', 'otherId.required' => 'Choose the other area.']);
         $kind = $request->enum('kind', BalanceKind::class) ?? BalanceKind::StandApart;
         $balance = new BalanceRecord([

@@ -13,10 +13,12 @@ use App\Http\Props\Brief\PartProps;
 use App\Http\Props\Order\BoundaryProps;
 use App\Http\Requests\Brief\AreaRequest;
 use App\Http\Requests\Brief\ManyAreas;
+use App\Http\Requests\LimitRule;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Brief\Part;
 use App\Models\NextNumber;
+use Hyalin\Limit;
 use Hyalin\Order\Plan\PrintProcess;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -55,7 +57,7 @@ final class BriefController
     public function updatePart(Request $request, Figure $figure, Part $part): RedirectResponse
     {
         $request->validate(
-            ['bareHex' => ['nullable', 'regex:/^#[0-9a-f]{6}\z/i'], 'translucency' => ['nullable', 'numeric', 'between:0,1'], 'process' => ['sometimes', Rule::enum(PrintProcess::class)]],
+            ['bareHex' => ['nullable', 'regex:/^#[0-9a-f]{6}\z/i'], 'translucency' => ['nullable', ...LimitRule::of(Limit::Translucency)], 'process' => ['sometimes', Rule::enum(PrintProcess::class)]],
             ['bareHex.regex' => 'The colour must be of the form #rrggbb.'],
         );
         $part->bare_hex = match (true) {

@@ -7,12 +7,14 @@ namespace App\Http\Controllers\Finish;
 use App\Actions\Finish\ActOnAreas;
 use App\Adapters\Finish\AskedLayers;
 use App\Adapters\Finish\LayerDraft;
+use App\Http\Requests\LimitRule;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Finish\RecipeVersion;
 use App\Models\Painter;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
+use Hyalin\Limit;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
@@ -34,11 +36,11 @@ final class ActController
             'layer.technique' => ['required', Rule::enum(Technique::class)],
             'layer.zones' => ['sometimes', 'array', 'list', 'max:5'],
             'layer.zones.*' => ['required', Rule::enum(Zone::class)],
-            'layer.thinner' => ['required', 'numeric', 'between:0,20'],
-            'layer.coats' => ['required', 'integer', 'between:1,12'],
+            'layer.thinner' => ['required', ...LimitRule::of(Limit::Thinner)],
+            'layer.coats' => ['required', ...LimitRule::of(Limit::Coats)],
             'layer.mix' => ['required', 'array', 'list', 'min:1', 'max:8'],
             'layer.mix.*.paintId' => ['required', 'integer'],
-            'layer.mix.*.drops' => ['required', 'integer', 'between:1,99'],
+            'layer.mix.*.drops' => ['required', ...LimitRule::of(Limit::Parts)],
         ]);
         $draft = AskedLayers::of([$request->array('layer')], $painter)[0] ?? throw ValidationException::withMessages(['layer' => 'Choose what is put on.']);
 

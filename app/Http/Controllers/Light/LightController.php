@@ -22,6 +22,7 @@ use App\Http\Props\Light\MeshProps;
 use App\Http\Props\Light\UploadProps;
 use App\Http\Requests\Light\CameraRule;
 use App\Http\Requests\Light\PointRule;
+use App\Http\Requests\LimitRule;
 use App\Jobs\ComputeLight;
 use App\Jobs\Turn;
 use App\Models\Brief\Area;
@@ -32,6 +33,7 @@ use App\Models\Light\MeshUpload;
 use App\Models\Light\UploadState;
 use Hyalin\Formats\Meshes\StlWriter;
 use Hyalin\Light\SprayFrom;
+use Hyalin\Limit;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response as PlainResponse;
@@ -77,16 +79,16 @@ final class LightController
         $request->validate([
             'up' => ['sometimes', Rule::in(LightRecord::sideNames())],
             'front' => ['sometimes', Rule::in(LightRecord::sideNames())],
-            'heightMm' => ['sometimes', 'nullable', 'numeric', 'between:1,5000'],
+            'heightMm' => ['sometimes', 'nullable', ...LimitRule::of(Limit::LightHeightMm)],
             'spray' => ['sometimes', "in:{$sprays}"],
-            'elevation' => ['sometimes', 'numeric', 'between:-90,90'],
-            'side' => ['sometimes', 'numeric', 'between:-180,180'],
-            'spread' => ['sometimes', 'numeric', 'between:0,90'],
-            'passes' => ['sometimes', 'integer', 'between:0,9'],
+            'elevation' => ['sometimes', ...LimitRule::of(Limit::SprayElevation)],
+            'side' => ['sometimes', ...LimitRule::of(Limit::SpraySide)],
+            'spread' => ['sometimes', ...LimitRule::of(Limit::SpraySpread)],
+            'passes' => ['sometimes', ...LimitRule::of(Limit::SprayPasses)],
             'distance' => ['sometimes', 'nullable', 'numeric', 'between:'.SprayFrom::NEAREST.','.SprayFrom::FARTHEST],
             'aim' => ['sometimes', 'nullable', new PointRule],
-            'edges' => ['sometimes', 'numeric', 'between:0.25,4'],
-            'grooves' => ['sometimes', 'numeric', 'between:0.25,4'],
+            'edges' => ['sometimes', ...LimitRule::of(Limit::EdgeStrength)],
+            'grooves' => ['sometimes', ...LimitRule::of(Limit::EdgeStrength)],
         ]);
         $light = LightRecord::ofFigure($figure);
         $light->up = $request->has('up') ? $request->string('up')->value() : $light->up;

@@ -6,11 +6,13 @@ namespace App\Http\Controllers\Order;
 
 use App\Actions\Order\ApplyTemplate;
 use App\Actions\Order\MergeParts;
+use App\Http\Requests\LimitRule;
 use App\Models\Brief\Area;
 use App\Models\Brief\Boundary;
 use App\Models\Brief\Figure;
 use App\Models\Brief\Joint;
 use App\Models\Brief\Part;
+use Hyalin\Limit;
 use Hyalin\Order\Plan\PrintProcess;
 use Hyalin\Order\Plan\Reach;
 use Hyalin\Order\Plan\Seam;
@@ -44,7 +46,7 @@ final class BuildController
             'name' => ['sometimes', 'string', 'max:120'],
             'gritFrom' => ['sometimes', 'nullable', 'integer', Rule::in(array_keys(SandingSequence::MICROMETRES))],
             'gritTo' => ['sometimes', 'nullable', 'integer', Rule::in(array_keys(SandingSequence::MICROMETRES))],
-            'sandingRounds' => ['sometimes', 'nullable', 'integer', 'between:0,20'],
+            'sandingRounds' => ['sometimes', 'nullable', ...LimitRule::of(Limit::SandingRounds)],
         ]);
         $part->process = $request->enum('process', PrintProcess::class) ?? $part->process;
         $part->is_base = $request->boolean('isBase', $part->is_base);
@@ -80,8 +82,8 @@ final class BuildController
     public function updateArea(Request $request, Figure $figure, Area $area): JsonResponse
     {
         $request->validate([
-            'depth' => ['sometimes', 'integer', 'between:0,9'],
-            'squareCm' => ['sometimes', 'nullable', 'numeric', 'gt:0', 'max:10000'],
+            'depth' => ['sometimes', ...LimitRule::of(Limit::Depth)],
+            'squareCm' => ['sometimes', 'nullable', ...LimitRule::of(Limit::AreaSquareCm)],
             'isHidden' => ['sometimes', 'boolean'],
             'isLeftBare' => ['sometimes', 'boolean'],
             'reach' => ['sometimes', Rule::enum(Reach::class)],
@@ -136,7 +138,7 @@ final class BuildController
         $request->validate([
             'areaId' => ['required', 'integer', $own],
             'otherId' => ['required', 'integer', 'different:areaId', $own],
-            'mm' => ['required', 'numeric', 'min:0', 'max:10000'],
+            'mm' => ['required', ...LimitRule::of(Limit::BoundaryMm)],
             'isCurved' => ['sometimes', 'boolean'],
         ], ['otherId.different' => 'An area cannot border itself.']);
         [$a, $b] = [$request->integer('areaId'), $request->integer('otherId')];

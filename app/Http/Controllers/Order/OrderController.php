@@ -14,11 +14,13 @@ use App\Http\Props\Order\ApproachPairProps;
 use App\Http\Props\Order\BuildProps;
 use App\Http\Props\Order\ContradictionProps;
 use App\Http\Props\Order\OrderProps;
+use App\Http\Requests\LimitRule;
 use App\Models\Brief\Figure;
 use App\Models\Order\OwnRule;
 use App\Models\Painter;
 use App\Models\Seen;
 use Hyalin\InvalidInput;
+use Hyalin\Limit;
 use Hyalin\Order\Alterable;
 use Hyalin\Order\ContradictingRules;
 use Hyalin\Order\OrderPlanner;
@@ -105,7 +107,7 @@ final class OrderController
         $request->validate([
             'before' => ['required', 'string', 'max:80', 'different:after'],
             'after' => ['required', 'string', 'max:80'],
-            'weight' => ['nullable', 'numeric', 'between:0,600'],
+            'weight' => ['nullable', ...LimitRule::of(Limit::RuleWeight)],
             'reason' => ['required', 'string', 'max:200'],
         ], ['before.different' => 'A step cannot come before itself.']);
         $rule = new OwnRule([

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Order;
 
 use App\Adapters\Order\WorkPlan;
+use App\Http\Requests\LimitRule;
 use App\Models\Brief\Figure;
 use App\Models\Order\OwnStep;
 use Hyalin\InvalidInput;
+use Hyalin\Limit;
 use Hyalin\Order\OrderPlanner;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -48,8 +50,8 @@ final class OwnStepController
             'words' => ['required', 'string', 'max:300'],
             'partId' => ['nullable', 'integer', Rule::exists('parts', 'id')->where('figure_id', $figure->id)],
             'tool' => ['nullable', 'string', 'max:60'],
-            'minutes' => ['required', 'integer', 'between:0,6000'],
-            'dryMinutes' => ['sometimes', 'integer', 'between:0,60000'],
+            'minutes' => ['required', ...LimitRule::of(Limit::OwnStepMinutes)],
+            'dryMinutes' => ['sometimes', ...LimitRule::of(Limit::OwnStepDryMinutes)],
             'caution' => ['nullable', 'string', 'max:300'],
             'after' => ['nullable', 'string', 'max:80', 'different:before'],
             'before' => ['nullable', 'string', 'max:80'],

@@ -9,11 +9,13 @@ use App\Devices\ColourReader;
 use App\Http\Props\Finish\TechniqueProps;
 use App\Http\Props\PotProps;
 use App\Http\Props\Shelf\HandProps;
+use App\Http\Requests\LimitRule;
 use App\Models\Painter;
 use App\Models\Shelf\ChipRecord;
 use App\Models\Shelf\Paint;
 use App\Models\Shelf\TechniqueHand;
 use Hyalin\Finish\Technique;
+use Hyalin\Limit;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -50,7 +52,7 @@ final class ChipController
             'paintId' => ['required', 'integer'],
             'card' => ['required', Rule::in(array_keys(self::CARDS))],
             'coats' => ['required', 'integer', 'between:1,6'],
-            'thinner' => ['required', 'numeric', 'between:0,20'],
+            'thinner' => ['required', ...LimitRule::of(Limit::Thinner)],
         ]);
         $pot = $painter->paints()->find($request->integer('paintId')) ?? throw ValidationException::withMessages(['paintId' => 'This pot is not on your shelf.']);
         $technique = $request->enum('technique', Technique::class) ?? Technique::BaseCoat;

@@ -6,10 +6,12 @@ namespace App\Http\Requests\Bench;
 
 use App\Adapters\Bench\RepairLayer;
 use App\Adapters\Finish\AskedLayers;
+use App\Http\Requests\LimitRule;
 use App\Models\Bench\Run;
 use App\Models\Brief\Area;
 use App\Models\Painter;
 use Hyalin\Finish\Technique;
+use Hyalin\Limit;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
@@ -25,11 +27,11 @@ final class AskedRepair
         return [
             'areaId' => ['sometimes', 'nullable', 'integer'],
             'technique' => ['required_with:areaId', Rule::enum(Technique::class)],
-            'coats' => ['sometimes', 'integer', 'between:1,12'],
-            'thinner' => ['sometimes', 'numeric', 'between:0,20'],
+            'coats' => ['sometimes', ...LimitRule::of(Limit::Coats)],
+            'thinner' => ['sometimes', ...LimitRule::of(Limit::Thinner)],
             'mix' => ['required_with:areaId', 'array', 'list', 'max:8'],
             'mix.*.paintId' => ['required', 'integer'],
-            'mix.*.drops' => ['required', 'integer', 'between:1,99'],
+            'mix.*.drops' => ['required', ...LimitRule::of(Limit::Parts)],
         ];
     }
 

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Bench;
 
+use App\Http\Requests\LimitRule;
 use App\Models\Bench\RunStep;
 use App\Models\Bench\RunStepState;
 use App\Models\Bench\StepVerdict;
 use App\Models\Painter;
 use App\Models\Shelf\Paint;
+use Hyalin\Limit;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Carbon;
 use Illuminate\Validation\Rule;
@@ -31,10 +33,10 @@ final class RunStepRequest extends FormRequest
             'state' => ['sometimes', Rule::enum(RunStepState::class)],
             'usedMix' => ['sometimes', 'nullable', 'array', 'list', 'min:1', 'max:8'],
             'usedMix.*.paintId' => ['required', 'integer'],
-            'usedMix.*.drops' => ['required', 'integer', 'between:1,99'],
-            'usedCoats' => ['sometimes', 'nullable', 'integer', 'between:1,12'],
-            'usedMinutes' => ['sometimes', 'nullable', 'integer', 'between:0,10000'],
-            'usedDrops' => ['sometimes', 'nullable', 'integer', 'between:1,9999'],
+            'usedMix.*.drops' => ['required', ...LimitRule::of(Limit::RecordedParts)],
+            'usedCoats' => ['sometimes', 'nullable', ...LimitRule::of(Limit::UsedCoats)],
+            'usedMinutes' => ['sometimes', 'nullable', ...LimitRule::of(Limit::UsedMinutes)],
+            'usedDrops' => ['sometimes', 'nullable', ...LimitRule::of(Limit::UsedDrops)],
             'skipReason' => ['sometimes', 'nullable', 'required_if:state,skipped', 'string', 'max:200'],
             'note' => ['sometimes', 'nullable', 'string', 'max:2000'],
             'verdict' => ['sometimes', 'nullable', Rule::enum(StepVerdict::class)],
@@ -83,6 +85,12 @@ final class RunStepRequest extends FormRequest
         return now()->subSeconds($this->integer('ago'))->max($step->run->created_at);
     }
 
+    /** Whole where it says so: that is how a painter reads it. */
+    private static function parts(float $parts): int|float
+    {
+        return $parts === floor($parts) ? (int) $parts : $parts;
+    }
+
     /**
      * @return list<MixEntry>
      *
@@ -97,7 +105,7 @@ final class RunStepRequest extends FormRequest
         $mix = [];
         foreach ($this->array('usedMix') as $entry) {
             $id = is_array($entry) && is_numeric($entry['paintId'] ?? null) ? (int) $entry['paintId'] : 0;
-            $drops = is_array($entry) && is_numeric($entry['drops'] ?? null) ? (int) $entry['drops'] : 1;
+            $drops = is_array($entry) && is_numeric($entry['drops'] ?? null) ? self::parts((float) $entry['drops']) : 1;
             $pot = Paint::withTrashed()->where('painter_id', $painter->id)->find($id);
             $mix[] = match (true) {
                 $pot !== null => [

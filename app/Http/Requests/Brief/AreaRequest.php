@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Brief;
 
+use App\Http\Requests\LimitRule;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use Closure;
 use Hyalin\Finish\AreaForm;
+use Hyalin\Limit;
 use Hyalin\Optics\Sheen;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -38,11 +40,11 @@ final class AreaRequest extends FormRequest
                     }
                 },
             ],
-            'tolerance' => ['nullable', 'numeric', 'between:0.5,20'],
+            'tolerance' => ['nullable', ...LimitRule::of(Limit::Tolerance)],
             'sheen' => ['nullable', Rule::enum(Sheen::class)],
             'form' => ['nullable', Rule::enum(AreaForm::class)],
             'seen' => ['sometimes', 'string', 'max:64'],
-            'squareCm' => ['sometimes', 'nullable', 'numeric', 'gt:0', 'max:10000'],
+            'squareCm' => ['sometimes', 'nullable', ...LimitRule::of(Limit::AreaSquareCm)],
         ];
     }
 

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Brief;
 
+use App\Http\Requests\LimitRule;
 use Hyalin\Colour\Illuminant;
+use Hyalin\Limit;
 use Hyalin\Optics\Sheen;
 use Hyalin\Order\Plan\PieceUse;
 use Illuminate\Foundation\Http\FormRequest;
@@ -18,8 +20,8 @@ final class FigureRequest extends FormRequest
         return [
             'name' => ['required', 'string', 'max:120'],
             'sculptor' => ['nullable', 'string', 'max:120'],
-            'heightMm' => ['nullable', 'integer', 'between:5,3000'],
-            'copies' => ['sometimes', 'integer', 'between:1,500'],
+            'heightMm' => ['nullable', ...LimitRule::of(Limit::FigureHeightMm)],
+            'copies' => ['sometimes', ...LimitRule::of(Limit::FigureCopies)],
             'about' => ['nullable', 'string', 'max:4000'],
             'bareHex' => ['sometimes', 'regex:/^#[0-9a-f]{6}\z/i'],
             'light' => ['sometimes', Rule::enum(Illuminant::class)],

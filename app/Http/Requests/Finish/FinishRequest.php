@@ -6,9 +6,11 @@ namespace App\Http\Requests\Finish;
 
 use App\Adapters\Finish\AskedLayers;
 use App\Adapters\Finish\LayerDraft;
+use App\Http\Requests\LimitRule;
 use App\Models\Painter;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
+use Hyalin\Limit;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
@@ -29,12 +31,12 @@ class FinishRequest extends FormRequest
             'layers.*.technique' => ['required', Rule::enum(Technique::class)],
             'layers.*.zones' => ['required', 'array', 'list', 'min:1', 'max:5'],
             'layers.*.zones.*' => ['required', Rule::enum(Zone::class)],
-            'layers.*.thinner' => ['required', 'numeric', 'between:0,20'],
-            'layers.*.coats' => ['required', 'integer', 'between:1,12'],
+            'layers.*.thinner' => ['required', ...LimitRule::of(Limit::Thinner)],
+            'layers.*.coats' => ['required', ...LimitRule::of(Limit::Coats)],
             'layers.*.note' => ['nullable', 'string', 'max:2000'],
             'layers.*.mix' => ['required', 'array', 'list', 'min:1', 'max:8'],
             'layers.*.mix.*.paintId' => ['required', 'integer'],
-            'layers.*.mix.*.drops' => ['required', 'integer', 'between:1,99'],
+            'layers.*.mix.*.drops' => ['required', ...LimitRule::of(Limit::Parts)],
             'version' => ['sometimes', 'integer', 'min:1'],
             'keepAs' => ['sometimes', 'string', 'max:200'],
         ];

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Shelf;
 
+use App\Http\Requests\LimitRule;
 use App\Models\Shelf\SwatchSheet;
 use Hyalin\Finish\Technique;
+use Hyalin\Limit;
 use Hyalin\Sheet\SheetLayout;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\Request;
@@ -28,7 +30,7 @@ final class SheetRequest extends FormRequest
             'fields.*.paintId' => ['required', 'integer'],
             'fields.*.technique' => ['sometimes', 'nullable', Rule::enum(Technique::class)],
             'fields.*.coats' => ['sometimes', 'integer', 'between:1,6'],
-            'fields.*.thinner' => ['sometimes', 'numeric', 'between:0,20'],
+            'fields.*.thinner' => ['sometimes', ...LimitRule::of(Limit::Thinner)],
         ];
     }
 
