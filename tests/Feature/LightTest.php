@@ -427,8 +427,20 @@ final class LightTest extends TestCase
         $this->getJson("/figures/{$figure->id}/light/shown")->assertJsonPath('noAreaCm2', fn (float|int $v): bool => abs($v - 10.0) < 1e-3);
         // Six sides, each an area of the part; taken back, the brief is as it was. What it names by then is used, not doubled.
         $this->postJson("/figures/{$figure->id}/light/areas/propose")->assertOk()->assertJsonCount(6, 'areas');
-        $this->postJson("/figures/{$figure->id}/light/areas/undo")->assertOk()->assertJsonCount(0, 'areas')->assertJsonPath('canRedo', false);
+        $this->postJson("/figures/{$figure->id}/light/areas/undo")->assertOk()->assertJsonCount(0, 'areas')->assertJsonPath('canRedo', true);
         self::assertSame(0, $figure->areas()->count());
+        $this->postJson("/figures/{$figure->id}/light/areas/redo")->assertOk()->assertJsonCount(6, 'areas')->assertJsonPath('canRedo', false);
+        self::assertSame(6, $figure->areas()->count());
+        // What the painter has renamed, or planned for, stays; the others go, and all come again.
+        [$renamed, $wished] = [$figure->areas()->firstOrFail(), $figure->areas()->skip(1)->firstOrFail()];
+        $renamed->update(['name' => 'Lid']);
+        $this->sample($wished, 'mid', '#804020');
+        $this->postJson("/figures/{$figure->id}/light/areas/undo")->assertOk();
+        self::assertSame(['Lid', $wished->name], $figure->areas()->orderBy('id')->pluck('name')->all());
+        $this->postJson("/figures/{$figure->id}/light/areas/redo")->assertOk()->assertJsonCount(6, 'areas');
+        self::assertSame('Lid', $renamed->refresh()->name);
+        $this->postJson("/figures/{$figure->id}/light/areas/undo")->assertOk();
+        $figure->areas()->delete();
         [$hat] = [$this->area($figure, 'Hat'), $this->area($figure, 'Base')];
         $this->postJson("/figures/{$figure->id}/light/areas/propose")->assertOk()->assertJsonCount(6, 'areas');
         self::assertEqualsCanonicalizing(['Hat', 'Base', 'Block 1', 'Block 2', 'Block 3', 'Block 4'], $figure->areas()->pluck('name')->all());
