@@ -12,6 +12,7 @@ describe('the finish of an area', () => {
 
     beforeEach(() => {
         vi.useFakeTimers();
+        localStorage.clear();
         server = fakeServer();
     });
 
@@ -55,6 +56,38 @@ describe('the finish of an area', () => {
         await act(async () => saves()[0]?.answer(200, { version: 5 }));
         expect(hook.result.current).toMatchObject({ saving: 'saved', version: 5 });
         expect(reload).toHaveBeenCalledWith({ only: ['areas', 'figure'] });
+    });
+
+    it('is sent on the way out of a closed tab, kept here, and comes back until the server has it', async () => {
+        const hook = await opened();
+        await changed(hook, 'a');
+        window.dispatchEvent(new Event('pagehide'));
+        const [away] = server.asked;
+        expect(away).toMatchObject({ method: 'PUT', body: { version: 4, layers: [{ key: 'a' }] } });
+        await act(async () => away?.breakOff());
+        hook.unmount();
+        await act(async () => saves()[0]?.breakOff());
+        // It did not get through: the next visit has it, and sends it.
+        const again = await opened();
+        expect(again.result.current).toMatchObject({ stack: [{ key: 'a' }], saving: 'saving' });
+        await act(async () => saves()[0]?.answer(200, { version: 5 }));
+        expect(again.result.current.saving).toBe('saved');
+        again.unmount();
+        expect(localStorage.length).toBe(0);
+        // Changed elsewhere meanwhile: nothing is written over, the painter chooses.
+        localStorage.setItem(
+            'hyalin-finish-' + String(areaFinish(4).id),
+            JSON.stringify({ stack: [layer('b')], version: 3 }),
+        );
+        const both = await opened();
+        expect(both.result.current).toMatchObject({ stack: [{ key: 'b' }], saving: 'failed', theirs: { version: 4 } });
+        const leaving = new Event('beforeunload', { cancelable: true });
+        window.dispatchEvent(leaving);
+        expect(leaving.defaultPrevented).toBe(true);
+        act(() => {
+            both.result.current.takeTheirs();
+        });
+        expect(localStorage.length).toBe(0);
     });
 
     it('gives up a question for a section that nobody waits for any more', async () => {

@@ -1,9 +1,10 @@
 import { router } from '@inertiajs/react';
 import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
 import { create, type StoreApi, type UseBoundStore } from 'zustand';
-import { ApiError, isRecord, send } from '@/shared/lib/api';
+import { ApiError, isRecord, send, sendAway } from '@/shared/lib/api';
 import { url } from '@/shared/lib/url';
 import type { AreaFinishProps, SectionProps } from '@/types/generated';
+import { forgetFinish, keepFinish, keptFinish } from './kept-finish';
 import { wire, type Stack } from './layers';
 
 type Saving = 'saved' | 'unsaved' | 'saving' | 'failed';
@@ -31,17 +32,7 @@ const RETRY_AFTER = 2000;
  * @param look  light and sheen that the section is seen in: another look is another section of the same layers
  */
 export function useFinish(figureId: number, area: AreaFinishProps, look = '') {
-    const [useStore] = useState(() =>
-        create<FinishState>(() => ({
-            stack: area.layers,
-            section: area.section,
-            version: area.version,
-            saving: 'saved',
-            problem: null,
-            theirs: null,
-            past: [],
-        })),
-    );
+    const [useStore] = useState(() => create<FinishState>(() => opened(area)));
     const state = useStore();
     const previewTimer = useRef(0);
     const saveTimerRef = useRef(0);
@@ -57,18 +48,27 @@ export function useFinish(figureId: number, area: AreaFinishProps, look = '') {
                 saving: 'unsaved',
                 past: isUndo ? past.slice(0, -1) : [...past, before].slice(-MOST_UNDONE),
             });
+            keepFinish(area.id, { stack, version: useStore.getState().version });
             window.clearTimeout(previewTimer.current);
             window.clearTimeout(saveTimerRef.current);
             previewTimer.current = window.setTimeout(() => void preview(stack), PREVIEW_AFTER);
             saveTimerRef.current = window.setTimeout(() => void save(), SAVE_AFTER);
         },
-        [preview, save, useStore],
+        [area.id, preview, save, useStore],
     );
     const undo = useCallback(() => {
         const before = useStore.getState().past.at(-1);
         if (before) change(before, true);
     }, [change, useStore]);
-    const { keepMine, takeTheirs } = useChoice(useStore, save);
+    const { keepMine, takeTheirs } = useChoice(useStore, area.id, save);
+    useLeaving(useStore, figureId, area.id);
+    // What an earlier visit could not send is sent now.
+    useEffect(() => {
+        const { saving, stack, theirs } = useStore.getState();
+        if (saving === 'saved') return;
+        void preview(stack);
+        if (!theirs) void save();
+    }, [preview, save, useStore]);
     const lookRef = useRef(look);
     useEffect(() => {
         if (lookRef.current === look) return;
@@ -95,6 +95,51 @@ export function useFinish(figureId: number, area: AreaFinishProps, look = '') {
     return { ...state, change: act, undo, canUndo: state.past.length > 0, save, keepMine, takeTheirs };
 }
 
+/** As the server has it, or as this browser has kept it since: where both have changed, the painter decides. */
+function opened(area: AreaFinishProps): FinishState {
+    const stored: FinishState = {
+        stack: area.layers,
+        section: area.section,
+        version: area.version,
+        saving: 'saved',
+        problem: null,
+        theirs: null,
+        past: [],
+    };
+    const kept = keptFinish(area.id);
+    if (kept === null) return stored;
+    if (same(kept.stack, area.layers)) {
+        forgetFinish(area.id);
+        return stored;
+    }
+    return kept.version === area.version
+        ? { ...stored, stack: kept.stack, saving: 'unsaved', past: [area.layers] }
+        : { ...stored, stack: kept.stack, saving: 'failed', theirs: area };
+}
+
+/** A closed tab: what is not saved is sent on the way out, and where that failed before, the browser asks first. */
+function useLeaving(useStore: UseBoundStore<StoreApi<FinishState>>, figureId: number, areaId: number) {
+    useEffect(() => {
+        const sendRest = () => {
+            const { saving, stack, version, theirs } = useStore.getState();
+            if (saving === 'saved' || theirs) return;
+            sendAway('PUT', url('finishes.update', { figure: figureId, area: areaId }), {
+                layers: wire(stack),
+                version,
+            });
+        };
+        const ask = (event: BeforeUnloadEvent) => {
+            if (useStore.getState().saving === 'failed') event.preventDefault();
+        };
+        window.addEventListener('pagehide', sendRest);
+        window.addEventListener('beforeunload', ask);
+        return () => {
+            window.removeEventListener('pagehide', sendRest);
+            window.removeEventListener('beforeunload', ask);
+        };
+    }, [areaId, figureId, useStore]);
+}
+
 function same(one: Stack, other: Stack): boolean {
     return JSON.stringify(wire(one)) === JSON.stringify(wire(other));
 }
@@ -103,7 +148,11 @@ export function savingWords(saving: Saving): string {
     return { saved: 'Saved', unsaved: 'Not saved yet', saving: 'Saving', failed: 'Not saved' }[saving];
 }
 
-function useChoice(useStore: UseBoundStore<StoreApi<FinishState>>, save: (version?: number) => Promise<void>) {
+function useChoice(
+    useStore: UseBoundStore<StoreApi<FinishState>>,
+    areaId: number,
+    save: (version?: number) => Promise<void>,
+) {
     const keepMine = useCallback(() => {
         const theirs = useStore.getState().theirs;
         useStore.setState({ theirs: null });
@@ -113,6 +162,7 @@ function useChoice(useStore: UseBoundStore<StoreApi<FinishState>>, save: (versio
     const takeTheirs = useCallback(() => {
         const theirs = useStore.getState().theirs;
         if (theirs) {
+            forgetFinish(areaId);
             useStore.setState({
                 stack: theirs.layers,
                 section: theirs.section,
@@ -122,7 +172,7 @@ function useChoice(useStore: UseBoundStore<StoreApi<FinishState>>, save: (versio
                 theirs: null,
             });
         }
-    }, [useStore]);
+    }, [areaId, useStore]);
 
     return { keepMine, takeTheirs };
 }
@@ -208,7 +258,10 @@ function usePut({ useStore, figureId, areaId, saveTimerRef, againRef }: Saved) {
                         version: version ?? useStore.getState().version,
                     },
                 );
-                const unchanged = useStore.getState().stack === saved;
+                const stack = useStore.getState().stack;
+                const unchanged = stack === saved;
+                if (unchanged) forgetFinish(areaId);
+                else keepFinish(areaId, { stack, version: answer.version });
                 useStore.setState({ version: answer.version, saving: unchanged ? 'saved' : 'unsaved', problem: null });
                 // The list of areas and the stages say how far the figure is.
                 router.reload({ only: ['areas', 'figure'] });
@@ -219,6 +272,7 @@ function usePut({ useStore, figureId, areaId, saveTimerRef, againRef }: Saved) {
                 if (theirs && same(theirs.layers, saved)) {
                     // An earlier try got through and only its answer was lost: what is stored is what was sent.
                     const unchanged = useStore.getState().stack === saved;
+                    if (unchanged) forgetFinish(areaId);
                     useStore.setState({
                         version: theirs.version,
                         saving: unchanged ? 'saved' : 'unsaved',
