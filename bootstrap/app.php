@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Actions\Account\DeleteAccount;
 use App\Http\Middleware\HandleInertiaRequests;
 use App\Http\Middleware\RunInMode;
 use App\Http\Middleware\SecurityHeaders;
@@ -19,6 +20,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withCommands([__DIR__.'/../app/Console'])
     ->withSchedule(function (Schedule $schedule): void {
         $schedule->command('hyalin:backup')->dailyAt(config()->string('hyalin.backups.at'));
+        $schedule->call(DeleteAccount::tidy(...))->name('tidy farewell files')->daily();
     })
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->append([SecurityHeaders::class, RunInMode::class]);

@@ -68,6 +68,8 @@ Route::middleware('guest')->group(function (): void {
 });
 
 // The second for monitors: it answers without sessions, also while the database does not.
+Route::get('/farewell/{file}', [AccountController::class, 'farewell'])->where('file', '\w{40}\.zip')->name('farewell');
+
 Route::get('/health', HealthController::class)->name('health');
 Route::get('/health.json', HealthController::class)->withoutMiddleware('web')->name('health.json');
 

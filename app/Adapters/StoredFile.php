@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Adapters;
 
 use Illuminate\Support\Facades\Storage;
+use League\Flysystem\UnableToWriteFile;
 use RuntimeException;
 
 /**
@@ -15,20 +16,38 @@ final class StoredFile
     /** Written beside and renamed: whoever reads it meanwhile reads the one there was, and a kill leaves that one. */
     public static function put(string $path, string $bytes): void
     {
-        $disk = Storage::disk('local');
-        $disk->put("{$path}.part", $bytes);
-        $disk->move("{$path}.part", $path);
+        self::beside($path, static fn (string $part): bool => Storage::disk('local')->put($part, $bytes) !== false);
     }
 
     /** @param  string  $from  of a file on this machine, which may be large: it is not read into memory */
     public static function take(string $path, string $from): void
     {
         $in = fopen($from, 'r');
-        $disk = Storage::disk('local');
-        if ($in === false || ! $disk->put("{$path}.part", $in)) {
-            throw new RuntimeException("{$path} cannot be written");
+        if ($in === false) {
+            throw new RuntimeException("{$from} cannot be read");
         }
-        fclose($in);
+        try {
+            self::beside($path, static fn (string $part): bool => Storage::disk('local')->put($part, $in) !== false);
+        } finally {
+            fclose($in);
+        }
+    }
+
+    /** @param  callable(string): bool  $write  to that path; what it has begun is gone when it fails */
+    private static function beside(string $path, callable $write): void
+    {
+        $disk = Storage::disk('local');
+        $isWhole = false;
+        try {
+            $isWhole = $write("{$path}.part");
+        } finally {
+            if (! $isWhole) {
+                $disk->delete("{$path}.part");
+            }
+        }
+        if (! $isWhole) {
+            throw UnableToWriteFile::atLocation($path);
+        }
         $disk->move("{$path}.part", $path);
     }
 

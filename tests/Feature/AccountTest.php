@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\Account\DeleteAccount;
 use App\Http\Controllers\SignInController;
 use App\Models\Account\Invitation;
 use App\Models\Brief\Figure;
 use App\Models\Painter;
 use Illuminate\Auth\Notifications\ResetPassword;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Notification;
 use Inertia\Testing\AssertableInertia;
 
@@ -118,6 +120,13 @@ final class AccountTest extends TestCase
         $this->get('/account')->assertOk();
         $figure = $this->figure($painter);
         $theirs = $this->figure($other);
+        // A pot that a layer, a cup and a chip name.
+        $pot = $this->pot('Reed Green', '#5c7434', owner: $painter);
+        $area = $this->area($figure);
+        $this->putJson("/figures/{$figure->id}/areas/{$area->id}/finish", ['layers' => [$this->layer($pot)], 'version' => 1])->assertOk();
+        $this->postJson('/cups', ['name' => 'Cloak', 'mix' => [['paintId' => $pot->id, 'parts' => 2]]])->assertCreated();
+        DB::table('chips')->insert(['painter_id' => $painter->id, 'paint_id' => $pot->id, 'technique' => 'base coat', 'coats' => 1, 'thinner' => 0, 'card' => 0.9, 'read' => '[]', 'created_at' => now(), 'updated_at' => now()]);
+        $painter->forceFill(['is_owner' => true])->save();
         $this->delete('/account', ['current' => 'wrong'])->assertSessionHasErrors('current');
         self::assertSame(1, Figure::query()->whereKey($figure->id)->count());
         // The one-press entry of the demo must find its painter.
@@ -127,8 +136,15 @@ final class AccountTest extends TestCase
         $this->delete('/account', ['current' => 'quite another one'])->assertSessionHasErrors('current');
         $this->put('/account', ['name' => 'Ines', 'email' => 'other@example.com'])->assertSessionHasErrors('email');
         config(['hyalin.demo' => false]);
-        $this->delete('/account', ['current' => 'quite another one'])->assertRedirect('/sign-in');
+        $this->delete('/account', ['current' => 'quite another one', 'heir' => 'nobody@example.com'])->assertSessionHasErrors('heir');
+        self::assertSame([1, true], [$painter->figures()->count(), $painter->refresh()->is_owner]);
+        $to = (string) $this->delete('/account', ['current' => 'quite another one'])->assertRedirectContains('/sign-in?farewell=')->headers->get('Location');
         $this->assertGuest();
+        self::assertTrue($other->refresh()->is_owner);
+        $this->get('/farewell/'.substr($to, -44))->assertOk()->assertDownload('hyalin-farewell.zip');
+        $this->travel(8)->days();
+        DeleteAccount::tidy();
+        $this->get('/farewell/'.substr($to, -44))->assertNotFound();
         self::assertSame([0, 0, 1], [Painter::query()->whereKey($painter->id)->count(), Figure::query()->whereKey($figure->id)->count(), Figure::query()->whereKey($theirs->id)->count()]);
     }
 

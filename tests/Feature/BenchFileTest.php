@@ -12,6 +12,7 @@ use App\Adapters\BenchFile\UnreadableBench;
 use App\Adapters\Light\StoredStudy;
 use App\Console\SchemaCommand;
 use App\Models\Brief\Figure;
+use App\Models\Order\OwnStep;
 use App\Models\Painter;
 use App\Models\References\Picture;
 use Hyalin\Formats\Meshes\StlWriter;
@@ -167,6 +168,19 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
         self::assertNotContains('Not used', array_column($document['records']['paints'], 'name'));
         self::assertContains('Reed Green', array_column($document['records']['paints'], 'name'));
         $this->get("/figures/{$figure->id}/figure.zip")->assertOk()->assertDownload('reed-sentry.hyalin.zip');
+        // Own steps are named by keys of their figure: it comes in beside itself, and with another painter.
+        $this->postJson("/figures/{$figure->id}/own-steps", ['words' => 'Grout the base', 'minutes' => 20])->assertCreated();
+        BenchWriter::write($path, $this->painter, $figure->refresh());
+        $alone = (string) file_get_contents($path);
+        unlink($path);
+        $this->send($alone, ['both' => 1])->assertCreated();
+        self::assertSame(2, OwnStep::query()->where('words', 'Grout the base')->count());
+        $this->get('/figures/'.$this->painter->figures()->orderByDesc('id')->firstOrFail()->id.'/order')->assertOk();
+        $mine = $this->painter;
+        $this->actingAs(Painter::factory()->create()->refresh());
+        $this->send($alone)->assertCreated();
+        self::assertSame(3, OwnStep::query()->where('words', 'Grout the base')->count());
+        $this->actingAs($mine);
         $this->get('/bench.zip')->assertOk()->assertDownload('bench.hyalin.zip');
     }
 

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Adapters\StoredFile;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Facades\Storage;
 use Inertia\Testing\AssertableInertia;
 use PDO;
 use PDOException;
@@ -47,7 +49,7 @@ final class ErrorsTest extends TestCase
     public function test_a_full_disk_and_one_that_cannot_be_written_to_are_said(): void
     {
         config(['app.debug' => false]);
-        foreach (['PRAGMA max_page_count = 2' => 'is full. Nothing was changed', 'PRAGMA query_only = 1' => 'cannot be written to. Nothing was changed'] as $pragma => $words) {
+        foreach (['PRAGMA max_page_count = 2' => 'There is no room left', 'PRAGMA query_only = 1' => 'cannot be written to. Nothing was changed'] as $pragma => $words) {
             Route::post('/full', static function () use ($pragma): void {
                 $database = new PDO('sqlite::memory:');
                 $database->exec('create table x (y text)');
@@ -60,6 +62,13 @@ final class ErrorsTest extends TestCase
             })->middleware('web');
             $this->postJson('/full')->assertStatus(503)->assertHeaderMissing('Retry-After')->assertJsonPath('message', fn (string $w): bool => str_contains($w, $words));
         }
+        // A device of Linux that is always full: files meet it as they would a disk. What was begun beside is gone.
+        $disk = Storage::disk('local');
+        $disk->put('stills/kept', 'x');
+        symlink('/dev/full', $disk->path('stills/1.png.part'));
+        Route::post('/full', static fn () => StoredFile::put('stills/1.png', str_repeat('y', 20_000)))->middleware('web');
+        $this->postJson('/full')->assertStatus(503)->assertJsonPath('message', fn (string $w): bool => str_contains($w, 'could not be written on the server'));
+        self::assertSame(['stills/kept'], $disk->allFiles());
         Route::post('/busy', static fn () => throw new QueryException('sqlite', 'insert', [], new PDOException('SQLSTATE[HY000]: General error: 5 database is locked')))->middleware('web');
         $this->postJson('/busy')->assertStatus(503)->assertHeader('Retry-After', '1');
     }

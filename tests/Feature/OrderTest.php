@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Finish\LayerRecord;
+use App\Models\Seen;
 use Hyalin\Pot\PotKind;
 use Inertia\Testing\AssertableInertia;
 
@@ -43,7 +44,8 @@ final class OrderTest extends TestCase
         }
         // Nothing was saved by asking.
         self::assertNull($figure->refresh()->own_order);
-        $this->putJson("/figures/{$figure->id}/order", ['steps' => $swapped])->assertOk();
+        $this->putJson("/figures/{$figure->id}/order", ['steps' => $swapped])->assertJsonValidationErrorFor('seen');
+        $this->putJson("/figures/{$figure->id}/order", ['steps' => $swapped, 'seen' => Seen::of(null)])->assertOk();
         self::assertSame($swapped, $figure->refresh()->own_order);
         // An order that breaks hard rules is begun knowingly or not at all, and every page says so.
         $this->post("/figures/{$figure->id}/runs")->assertSessionHasErrors(['plan']);
@@ -52,7 +54,7 @@ final class OrderTest extends TestCase
         $this->post("/figures/{$figure->id}/runs", ['knowingly' => true])->assertRedirect();
         $painted = $figure->runs()->firstOrFail()->steps()->whereNotNull('technique')->pluck('area_name')->all();
         self::assertSame([$collar->name, $coat->name], [$painted[0], $painted[count($painted) - 1]]);
-        $this->putJson("/figures/{$figure->id}/order", ['steps' => null])->assertOk();
+        $this->putJson("/figures/{$figure->id}/order", ['steps' => null, 'seen' => Seen::of($swapped)])->assertOk();
         self::assertNull($figure->refresh()->own_order);
         $this->postJson("/figures/{$figure->id}/order/judge", ['steps' => 'all'])->assertUnprocessable();
     }

@@ -111,7 +111,10 @@ final class WholeActsTest extends TestCase
         $ids = array_column((array) $this->postJson("/figures/{$figure->id}/order/judge", ['steps' => ['none']])->json('steps'), 'id');
         self::assertLessThan(array_search("layer {$key}", $ids, true), array_search("own {$own->key}", $ids, true));
         // What must come before and after itself is refused, and the step stays as it was.
-        $this->putJson("/figures/{$figure->id}/own-steps/{$id}", [...$step, 'after' => "layer {$key}"])->assertUnprocessable();
+        $seen = $figure->ownSteps()->sole()->seen();
+        $this->putJson("/figures/{$figure->id}/own-steps/{$id}", [...$step, 'seen' => 'otherwise', 'words' => 'mine'])->assertConflict();
+        self::assertSame($seen, $figure->ownSteps()->sole()->seen());
+        $this->putJson("/figures/{$figure->id}/own-steps/{$id}", [...$step, 'after' => "layer {$key}", 'seen' => $seen])->assertUnprocessable();
         $this->postJson("/figures/{$figure->id}/own-rules", ['before' => "layer {$key}", 'after' => "own {$own->key}", 'reason' => 'x'])->assertUnprocessable();
         self::assertNull($own->refresh()->after);
         $this->post("/figures/{$figure->id}/runs")->assertRedirect();

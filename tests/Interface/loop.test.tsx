@@ -243,6 +243,7 @@ describe("steps of one's own", () => {
         tool: 'spatula',
         minutes: 25,
         dryMinutes: 720,
+        seen: 'x',
         caution: null,
         after: null,
         before: null,

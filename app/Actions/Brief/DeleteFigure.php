@@ -17,15 +17,22 @@ final class DeleteFigure
 {
     public function __invoke(Figure $figure): void
     {
-        $light = $figure->lightStudy()->first();
-        $paths = [
-            ...$figure->pictures()->get()->map(static fn (Picture $p): string => $p->path),
-            ...$figure->meshes()->get()->flatMap(static fn (FigureMesh $m): array => array_filter([...$m->files(), $m->apart_path, $m->apart_whole_path], is_string(...)))->unique(),
-            ...array_filter([$light?->path, $light?->still]),
-        ];
+        $paths = self::files($figure);
         $figure->delete();
         foreach ($paths as $path) {
             StoredFile::forget($path);
         }
+    }
+
+    /** @return list<string> paths of its pictures, print files, lighting and stills */
+    public static function files(Figure $figure): array
+    {
+        $light = $figure->lightStudy()->first();
+
+        return [
+            ...array_values($figure->pictures()->get()->map(static fn (Picture $p): string => $p->path)->all()),
+            ...array_values($figure->meshes()->get()->flatMap(static fn (FigureMesh $m): array => array_filter([...$m->files(), $m->apart_path, $m->apart_whole_path], is_string(...)))->unique()->all()),
+            ...array_filter([$light?->path, $light?->still], is_string(...)),
+        ];
     }
 }

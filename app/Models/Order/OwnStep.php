@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Order;
 
+use App\Models\Seen;
 use Hyalin\Order\Plan\OwnStepPlan;
 use Hyalin\Order\Steps\StepId;
 use Illuminate\Database\Eloquent\Model;
@@ -28,6 +29,12 @@ final class OwnStep extends Model
     protected $guarded = ['id', 'figure_id'];
 
     protected $attributes = ['dry_minutes' => 0];
+
+    /** @return string mark of what its form shows */
+    public function seen(): string
+    {
+        return Seen::of([$this->words, $this->part_id, $this->tool, $this->minutes, $this->dry_minutes, $this->caution, $this->after, $this->before]);
+    }
 
     public function plan(): OwnStepPlan
     {

@@ -793,6 +793,7 @@ export interface OwnStepProps {
     caution: string | null;
     after: string | null;
     before: string | null;
+    seen: string;
 }
 
 export interface PaintProps {

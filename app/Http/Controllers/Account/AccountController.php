@@ -15,10 +15,12 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /**
  * The painter's own account.
@@ -103,14 +105,23 @@ final class AccountController
 
     public function destroy(Request $request, DeleteAccount $delete, #[CurrentUser] Painter $painter): RedirectResponse
     {
-        $request->validate(['current' => ['bail', 'required', 'string', 'current_password']]);
+        $request->validate(['current' => ['bail', 'required', 'string', 'current_password'], 'heir' => ['nullable', 'email']]);
         self::notTheDemo($painter, 'current');
+        $farewell = $delete($painter, $request->filled('heir') ? $request->string('heir')->trim()->value() : null);
         Auth::logout();
-        $delete($painter);
         $request->session()->invalidate();
         $request->session()->regenerateToken();
 
-        return redirect()->route('sign-in');
+        return redirect()->route('sign-in', ['farewell' => $farewell]);
+    }
+
+    /** The bench of a painter who has left: who has its name may fetch it, for a week. */
+    public function farewell(string $file): StreamedResponse
+    {
+        $path = DeleteAccount::FAREWELLS."/{$file}";
+        abort_unless(Storage::disk('local')->exists($path), 404);
+
+        return Storage::disk('local')->download($path, 'hyalin-farewell.zip');
     }
 
     /** @throws ValidationException for the demo's painter, whom the one-press entry must find */

@@ -80,12 +80,12 @@ final class OrderController
     /** Keeps an order of one's own, or goes back to the planned one. */
     public function update(Request $request, Figure $figure, RefuseOverwriting $refuse): JsonResponse
     {
-        $request->validate(['seen' => ['sometimes', 'string', 'max:64']]);
+        $request->validate(['seen' => ['required', 'string', 'max:64']]);
         $ids = $request->input('steps') === null ? null : self::ids($request);
         if ($ids !== null) {
             $this->judged($figure, $ids);
         }
-        $refuse($figure->painter_id, $figure, $request->has('seen') ? $request->string('seen')->value() : null, Seen::of($figure->refresh()->own_order), ['own_order' => $ids]);
+        $refuse($figure->painter_id, $figure, $request->string('seen')->value(), Seen::of($figure->refresh()->own_order), ['own_order' => $ids]);
         $figure->update(['own_order' => $ids]);
 
         return new JsonResponse(['seen' => Seen::of($figure->own_order)]);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Order;
 
+use App\Actions\RefuseOverwriting;
 use App\Adapters\Order\WorkPlan;
 use App\Http\Requests\LimitRule;
 use App\Models\Brief\Figure;
@@ -32,8 +33,11 @@ final class OwnStepController
     }
 
     /** @throws ValidationException when what it follows also waits for it */
-    public function update(Request $request, Figure $figure, OwnStep $ownStep): JsonResponse
+    public function update(Request $request, Figure $figure, OwnStep $ownStep, RefuseOverwriting $refuse): JsonResponse
     {
+        $request->validate(['seen' => ['required', 'string', 'max:64']]);
+        $refuse($figure->painter_id, $ownStep, $request->string('seen')->value(), $ownStep->seen(), ['words' => $request->string('words')->value(), 'minutes' => $request->integer('minutes'), 'caution' => $request->string('caution')->value()]);
+
         return new JsonResponse(['id' => $this->save($request, $figure, $ownStep)->id]);
     }
 

@@ -6,6 +6,7 @@ namespace App\Http\Controllers\References;
 
 use App\Actions\References\AddPicture;
 use App\Actions\References\RetakeColours;
+use App\Actions\RefuseOverwriting;
 use App\Adapters\References\PictureColours;
 use App\Adapters\References\PictureFile;
 use App\Adapters\StoredFile;
@@ -45,10 +46,12 @@ final class PictureController
     }
 
     /** What it is, whether its light is painted on, what of it counts. */
-    public function update(Request $request, Figure $figure, Picture $picture, RetakeColours $retake): JsonResponse
+    public function update(Request $request, Figure $figure, Picture $picture, RetakeColours $retake, RefuseOverwriting $refuse): JsonResponse
     {
         $request->validate([
             'title' => ['sometimes', 'required', 'string', 'max:80'],
+            // The title that the page showed: another window's is not overwritten.
+            'was' => ['required_with:title', 'string'],
             'kind' => ['sometimes', Rule::enum(PictureKind::class)],
             'shading' => ['sometimes', Rule::enum(Shading::class)],
             'crop' => ['sometimes', 'nullable', 'array', 'list', 'size:4'],
@@ -58,6 +61,9 @@ final class PictureController
         $crop = array_map(static fn (mixed $v): float => is_numeric($v) ? (float) $v : 0.0, array_values($request->array('crop')));
         if ($crop !== [] && ($crop[2] < 0.02 || $crop[3] < 0.02 || $crop[0] + $crop[2] > 1.0001 || $crop[1] + $crop[3] > 1.0001)) {
             throw ValidationException::withMessages(['crop' => 'This crop is too small or reaches outside the picture. Draw it larger.']);
+        }
+        if ($request->has('title')) {
+            $refuse($figure->painter_id, $picture, $request->string('was')->value(), $picture->title, ['title' => $request->string('title')->value()]);
         }
         $retake($picture, static function (Picture $picture) use ($request, $crop): void {
             $picture->title = $request->has('title') ? $request->string('title')->value() : $picture->title;

@@ -10,7 +10,6 @@ use App\Models\Brief\Figure;
 use App\Models\Brief\Joint;
 use App\Models\Brief\Part;
 use App\Models\Order\OwnRule;
-use App\Models\Order\OwnStep;
 use Hyalin\Order\Plan\Approach;
 
 /**
@@ -76,7 +75,7 @@ final readonly class BuildProps
             ))->all()),
             BoundaryProps::allOf($figure),
             array_values($figure->ownRules->map(static fn (OwnRule $r): OwnRuleProps => new OwnRuleProps($r->id, $r->before, $r->after, $r->weight, $r->reason))->all()),
-            array_values($figure->ownSteps->map(static fn (OwnStep $o): OwnStepProps => new OwnStepProps($o->id, $o->words, $o->part_id, $o->tool, $o->minutes, $o->dry_minutes, $o->caution, $o->after, $o->before))->all()),
+            array_values($figure->ownSteps->map(OwnStepProps::of(...))->all()),
         );
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Props\Order;
 
+use App\Models\Order\OwnStep;
+
 /**
  * Work that no rule of the trade plans.
  */
@@ -13,6 +15,7 @@ final readonly class OwnStepProps
      * @param  int|null  $partId  null for the whole figure
      * @param  string|null  $after  step that must come before it
      * @param  string|null  $before  step that must come after it
+     * @param  string  $seen  mark of all of it, for who changes it
      */
     public function __construct(
         public int $id,
@@ -24,6 +27,12 @@ final readonly class OwnStepProps
         public ?string $caution,
         public ?string $after,
         public ?string $before,
+        public string $seen,
     ) {
+    }
+
+    public static function of(OwnStep $own): self
+    {
+        return new self($own->id, $own->words, $own->part_id, $own->tool, $own->minutes, $own->dry_minutes, $own->caution, $own->after, $own->before, $own->seen());
     }
 }

@@ -239,7 +239,7 @@ function Invite() {
 }
 
 function Leave({ account }: { account: Account }) {
-    const form = useForm({ current: '' });
+    const form = useForm({ current: '', heir: '' });
     return (
         <Part
             title="Delete the account"
@@ -249,12 +249,17 @@ function Leave({ account }: { account: Account }) {
         >
             <p className="text-sm">
                 {many(account.figures, 'figure')}, the shelf, recipes, runs and photos are deleted and cannot be brought
-                back.{' '}
-                <a className="underline" href={url('bench-file')}>
-                    Export everything first
-                </a>
-                .
+                back. A copy of everything is written first: the sign-in page offers it once, for a week.
             </p>
+            {account.isOwner && (
+                <Entry
+                    form={form}
+                    of="heir"
+                    kind="email"
+                    label="E-mail of the next owner (empty: the longest-standing painter)"
+                    optional
+                />
+            )}
             <Entry form={form} of="current" kind="password" label="Present password" />
             <Button type="submit" className="self-start" disabled={form.processing}>
                 Delete my account

@@ -103,7 +103,10 @@ function StepForm({ figure, build, planned, step, onDone }: Props & { step: OwnS
         const done = await attempt(() =>
             step === null
                 ? send('POST', url('own-steps.store', { figure: figure.id }), body)
-                : send('PUT', url('own-steps.update', { figure: figure.id, ownStep: step.id }), body),
+                : send('PUT', url('own-steps.update', { figure: figure.id, ownStep: step.id }), {
+                      ...body,
+                      seen: step.seen,
+                  }),
         );
         if (!done) return;
         setValues(valuesOf(null));

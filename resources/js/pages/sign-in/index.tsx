@@ -8,8 +8,19 @@ type Props = { demo: { email: string; password: string } | null; canSignUp: bool
 
 export default function SignInPage({ demo, canSignUp }: Props) {
     const form = useForm({ email: '', password: '' });
+    const farewell =
+        /^\w{40}\.zip$/.exec(new URLSearchParams(window.location.search).get('farewell') ?? '')?.[0] ?? null;
     return (
         <Door title="Sign in">
+            {farewell !== null && (
+                <p role="status" className="w-full max-w-sm bg-raised p-3 text-sm">
+                    Your account was deleted.{' '}
+                    <a className="underline" href={url('farewell', { file: farewell })}>
+                        Download the copy of everything
+                    </a>{' '}
+                    now: this link is shown only here.
+                </p>
+            )}
             {demo !== null && <DemoEntry demo={demo} />}
             <form
                 className="flex w-full max-w-sm flex-col gap-3"

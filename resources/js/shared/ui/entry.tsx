@@ -21,6 +21,7 @@ export function Entry<K extends string>({
     kind,
     label,
     hint = kind === 'newPassword' ? 'At least 10 characters.' : undefined,
+    optional = false,
 }: {
     form: Form<K>;
     of: K;
@@ -28,13 +29,14 @@ export function Entry<K extends string>({
     /** Where it is called otherwise than usual. */
     label?: string;
     hint?: string | undefined;
+    optional?: boolean;
 }) {
     return (
         <Field
             {...KINDS[kind]}
             label={label ?? KINDS[kind].label}
             hint={hint}
-            required
+            required={!optional}
             value={form.data[of]}
             error={form.errors[of]}
             onChange={(event) => {
