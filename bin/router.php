@@ -6,7 +6,8 @@ declare(strict_types=1);
 // application's.
 $public = dirname(__DIR__).'/public';
 $asked = rawurldecode((string) parse_url(is_string($_SERVER['REQUEST_URI'] ?? null) ? $_SERVER['REQUEST_URI'] : '/', PHP_URL_PATH));
-$file = realpath($public.$asked);
+// No file has a NUL in its name; the application says that there is no such page.
+$file = str_contains($asked, "\0") ? false : realpath($public.$asked);
 $types = ['css' => 'text/css', 'js' => 'text/javascript', 'svg' => 'image/svg+xml', 'png' => 'image/png', 'ico' => 'image/x-icon', 'woff2' => 'font/woff2', 'json' => 'application/json', 'webmanifest' => 'application/manifest+json', 'txt' => 'text/plain'];
 $type = $types[pathinfo((string) $file, PATHINFO_EXTENSION)] ?? null;
 if ($type !== null && is_string($file) && str_starts_with($file, "{$public}/") && is_file($file)) {

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Actions\Account\DeleteAccount;
+use App\Http\KnownHosts;
 use App\Http\Middleware\HandleInertiaRequests;
 use App\Http\Middleware\RunInMode;
 use App\Http\Middleware\SecurityHeaders;
@@ -23,6 +24,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $schedule->call(DeleteAccount::tidy(...))->name('tidy farewell files')->daily();
     })
     ->withMiddleware(function (Middleware $middleware): void {
+        // What names another host is refused: its name would go into links.
+        $middleware->trustHosts(at: static fn (): array => KnownHosts::patterns(), subdomains: false);
         $middleware->append([SecurityHeaders::class, RunInMode::class]);
         $middleware->web(append: [HandleInertiaRequests::class]);
         $middleware->redirectGuestsTo('/sign-in');

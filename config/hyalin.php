@@ -6,6 +6,9 @@ return [
     // Shows the demo painter's credentials and a one-press entry on the sign-in page.
     'demo' => (bool) env('HYALIN_DEMO', false),
 
+    // Names, by commas, that it answers to besides that of APP_URL and the machine's own.
+    'hosts' => (string) env('HYALIN_HOSTS', ''),
+
     // 1 sculpts the demo's figures as finely as they are shown; 3 gives a ninth of the triangles, for tests.
     'demo_coarser' => (float) env('HYALIN_DEMO_COARSER', 1),
 

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Http;
 
 use ErrorException;
+use Hyalin\InvalidInput;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Log;
 use Inertia\Inertia;
@@ -45,6 +47,10 @@ final class ShowErrors
         }
         // Names of classes are nobody's business.
         $exceptions->map(ModelNotFoundException::class, static fn (ModelNotFoundException $e): NotFoundHttpException => new NotFoundHttpException('It is not there, or not yours.', $e));
+        // What the core refuses is what was asked, also where no rule of a request has said so before. It is reported all the same.
+        $exceptions->render(static fn (InvalidInput $e, Request $request): ?JsonResponse => $request->expectsJson()
+            ? new JsonResponse(['message' => ucfirst($e->getMessage()).'. Nothing was changed.'], Response::HTTP_UNPROCESSABLE_ENTITY)
+            : null);
         $exceptions->respond(static function (Response $response, Throwable $e, Request $request): Response {
             $status = $response->getStatusCode();
             // A developer sees the trace of a fault.

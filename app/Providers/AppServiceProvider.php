@@ -30,6 +30,7 @@ use App\Models\Cups\CupRecord;
 use App\Models\Finish\MixSearchRecord;
 use App\Models\Finish\ProposalSearchRecord;
 use App\Models\IncomingFile;
+use App\Models\Painter;
 use App\Models\Practice\PracticeRound;
 use App\Models\SetAsideEdit;
 use App\Models\Shelf\ChipRecord;
@@ -38,6 +39,7 @@ use App\Models\Shelf\ShelfImport;
 use App\Models\Shelf\SwatchSheet;
 use App\Policies\OwnerPolicy;
 use Closure;
+use Illuminate\Auth\Notifications\ResetPassword;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\MassAssignmentException;
@@ -77,6 +79,8 @@ final class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
+        // Links in mails lead to where the installation says it is, whatever host was asked.
+        ResetPassword::createUrlUsing(static fn (mixed $to, string $token): string => rtrim(config()->string('app.url'), '/').route('password.reset', ['token' => $token, 'email' => $to instanceof Painter ? $to->email : ''], false));
         Model::shouldBeStrict();
         if ($this->app->isProduction()) {
             self::reportViolations();

@@ -6,14 +6,19 @@ namespace Tests\Feature;
 
 use App\Actions\Account\DeleteAccount;
 use App\Http\Controllers\SignInController;
+use App\Http\KnownHosts;
 use App\Models\Account\Invitation;
 use App\Models\Brief\Figure;
 use App\Models\Painter;
 use Illuminate\Auth\Notifications\ResetPassword;
+use Illuminate\Database\Events\TransactionRolledBack;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Notification;
 use Inertia\Testing\AssertableInertia;
+use PDOException;
 
 /**
  * Painters come in, change how they come in, and leave.
@@ -146,6 +151,39 @@ final class AccountTest extends TestCase
         DeleteAccount::tidy();
         $this->get('/farewell/'.substr($to, -44))->assertNotFound();
         self::assertSame([0, 0, 1], [Painter::query()->whereKey($painter->id)->count(), Figure::query()->whereKey($figure->id)->count(), Figure::query()->whereKey($theirs->id)->count()]);
+    }
+
+    /** As when four sign up at once into an empty place: each has seen that nobody is there. */
+    public function test_constraints_decide_who_is_first_and_the_others_are_told_in_words(): void
+    {
+        config(['hyalin.demo' => false, 'hyalin.sign_up' => 'closed']);
+        Painter::query()->delete();
+        $this->leave();
+        // Another transaction is committed while this one is under way, and this one breaks a constraint.
+        $collides = true;
+        Painter::creating(static function () use (&$collides): void {
+            if ($collides) {
+                $collides = false;
+                throw new UniqueConstraintViolationException('sqlite', 'insert', [], new PDOException('one owner'));
+            }
+        });
+        Event::listen(TransactionRolledBack::class, static fn () => Painter::query()->exists() || (new Painter)->forceFill(['name' => 'Quicker', 'email' => 'quicker@example.com', 'password' => 'x', 'is_owner' => true])->saveQuietly());
+        $this->post('/sign-up', ['name' => 'Slower', 'email' => 'slower@example.com', 'password' => 'long enough word'])->assertSessionHasErrors('email');
+        self::assertSame(['quicker@example.com'], Painter::query()->pluck('email')->all());
+        $this->expectException(UniqueConstraintViolationException::class);
+        (new Painter)->forceFill(['name' => 'Second', 'email' => 'second@example.com', 'password' => 'x', 'is_owner' => true])->saveQuietly();
+    }
+
+    public function test_links_in_mails_lead_to_the_installation_and_unknown_hosts_are_refused(): void
+    {
+        $this->leave();
+        Notification::fake();
+        config(['app.url' => 'https://hyalin.example', 'hyalin.hosts' => 'bench.example']);
+        $this->post('/forgot-password', ['email' => $this->painter->email], ['Host' => 'elsewhere.example']);
+        Notification::assertSentTo($this->painter, ResetPassword::class, fn (ResetPassword $n): bool => str_starts_with($n->toMail($this->painter)->actionUrl, 'https://hyalin.example/reset-password/'));
+        self::assertSame(['^hyalin\\.example$', '^localhost$', '^127\\.0\\.0\\.1$', '^\\[\\:\\:1\\]$', '^bench\\.example$'], KnownHosts::patterns());
+        $this->get('https://localhost/sign-in')->assertHeader('Strict-Transport-Security');
+        $this->get('http://localhost/sign-in')->assertHeaderMissing('Strict-Transport-Security');
     }
 
     private function leave(): void

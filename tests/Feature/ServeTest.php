@@ -95,6 +95,7 @@ final class ServeTest extends PlainTestCase
         // Restarted: it answers all the while, and every worker is a new one.
         $before = [...$this->workers(), ...$this->found('php-fpm: pool www')];
         $host->mustDo('reload', 'hyalin');
+        $host->mustDo('reload', 'hyalin');
         $refused = 0;
         $this->until(function () use ($before, &$refused): bool {
             $refused += $this->ask('/sign-in')[0] === 200 ? 0 : 1;

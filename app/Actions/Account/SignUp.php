@@ -6,6 +6,7 @@ namespace App\Actions\Account;
 
 use App\Models\Account\Invitation;
 use App\Models\Painter;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
@@ -17,6 +18,8 @@ use Illuminate\Validation\ValidationException;
 final class SignUp
 {
     public const DEMO_EMAIL = 'ines@hyalin.example';
+
+    private const TRIES = 3;
 
     /** Days for which an invitation holds. */
     private const HOLDS = 14;
@@ -34,20 +37,34 @@ final class SignUp
     /** @throws ValidationException when nobody may sign up, or no longer with this invitation */
     public function __invoke(string $name, string $email, string $password, ?string $invitation): Painter
     {
-        return DB::transaction(static function () use ($name, $email, $password, $invitation): Painter {
-            if (! self::isOpen($invitation)) {
-                throw ValidationException::withMessages(['email' => $invitation === null ? 'Sign-up is closed here. Ask whoever runs this Hyalin for an invitation.' : 'This invitation was used or has expired. Ask for another one.']);
+        for ($try = 1; ; $try++) {
+            try {
+                return DB::transaction(static fn (): Painter => self::signedUp($name, $email, $password, $invitation));
+            } catch (UniqueConstraintViolationException $e) {
+                // Another was quicker with this address, or became the first painter: the constraints decide, and it is judged anew.
+                if (Painter::query()->where('email', $email)->exists()) {
+                    throw ValidationException::withMessages(['email' => 'There is an account with this e-mail already. Sign in instead.']);
+                }
+                if ($try === self::TRIES) {
+                    throw $e;
+                }
             }
-            if ($invitation !== null) {
-                Invitation::opened($invitation)->update(['used_at' => now()]);
-            }
-            $isOwner = ! Painter::query()->where('is_owner', true)->exists() && self::isEmpty();
-            $painter = new Painter(['name' => $name, 'email' => $email, 'password' => $password]);
-            $painter->is_owner = $isOwner;
-            $painter->save();
+        }
+    }
 
-            return $painter;
-        });
+    private static function signedUp(string $name, string $email, string $password, ?string $invitation): Painter
+    {
+        if (! self::isOpen($invitation)) {
+            throw ValidationException::withMessages(['email' => $invitation === null ? 'Sign-up is closed here. Ask whoever runs this Hyalin for an invitation.' : 'This invitation was used or has expired. Ask for another one.']);
+        }
+        if ($invitation !== null) {
+            Invitation::opened($invitation)->update(['used_at' => now()]);
+        }
+        $painter = new Painter(['name' => $name, 'email' => $email, 'password' => $password]);
+        $painter->is_owner = ! Painter::query()->where('is_owner', true)->exists() && self::isEmpty();
+        $painter->save();
+
+        return $painter;
     }
 
     /** @return string what the invited painter needs: shown once, as only its hash is kept */

@@ -53,6 +53,9 @@ final class AskedLayers
             if (isset($mix[$id])) {
                 throw ValidationException::withMessages(["{$where}.mix" => 'A pot is in this mix twice: add its drops together.']);
             }
+            if ($drops < 1) {
+                throw ValidationException::withMessages(["{$where}.mix" => 'A pot in a mix has at least one drop.']);
+            }
             $pot = $pots->get($id) ?? throw ValidationException::withMessages(["{$where}.mix" => 'This pot is not on your shelf.']);
             $mix[$id] = [$pot, $drops];
         }

@@ -32,6 +32,10 @@ final class SecurityHeaders
             'Permissions-Policy' => 'camera=(), geolocation=(), microphone=(), payment=()',
         ]);
 
+        if ($request->isSecure()) {
+            $response->headers->set('Strict-Transport-Security', 'max-age=31536000');
+        }
+
         return $response;
     }
 }
