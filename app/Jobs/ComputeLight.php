@@ -14,7 +14,6 @@ use Hyalin\InvalidInput;
 use Hyalin\Light\InvalidLight;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
-use Illuminate\Queue\MaxAttemptsExceededException;
 use Throwable;
 
 /**
@@ -59,9 +58,7 @@ final class ComputeLight implements ShouldQueue
     public function failed(?Throwable $e): void
     {
         if ($this->isWaitedFor()) {
-            $this->light->update(['state' => 'failed', 'problem' => $e instanceof MaxAttemptsExceededException
-                ? 'The server ended twice while it calculated the lighting: too much memory, or it was switched off. Make the mesh coarser, or try again.'
-                : 'The lighting could not be calculated: it took too much memory or time. Make the mesh coarser.']);
+            $this->light->update(['state' => 'failed', 'problem' => 'The lighting could not be calculated: '.FailureReason::of($e).'. Try again, or make the mesh coarser.']);
         }
     }
 

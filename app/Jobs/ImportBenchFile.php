@@ -62,7 +62,7 @@ final class ImportBenchFile implements ShouldQueue
     public function failed(?Throwable $e): void
     {
         if (in_array($this->file->refresh()->state, ['waiting', 'running'], true)) {
-            $this->file->update(['state' => 'failed', 'problem' => 'The bench file could not be read: it took too much memory or time, or the server was switched off. Nothing was added. Try again, or export figures one by one.']);
+            $this->file->update(['state' => 'failed', 'problem' => 'The bench file could not be read: '.FailureReason::of($e).'. Nothing was added. Try again, or export figures one by one.']);
             StoredFile::forget($this->file->path);
         }
     }

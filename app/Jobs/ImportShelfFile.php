@@ -34,6 +34,6 @@ final class ImportShelfFile implements ShouldQueue
         if ($this->import->refresh()->state === 'done') {
             return;
         }
-        $this->import->update(['state' => 'failed', 'problem' => 'The import failed. Nothing was added to the shelf.']);
+        $this->import->update(['state' => 'failed', 'problem' => 'The file could not be imported: '.FailureReason::of($e).'. Nothing was added to the shelf.']);
     }
 }

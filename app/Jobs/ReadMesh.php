@@ -69,7 +69,7 @@ final class ReadMesh implements ShouldQueue
         if ($this->upload->refresh()->state !== UploadState::Reading) {
             return;
         }
-        $this->upload->update(['state' => UploadState::Failed, 'problem' => "{$this->upload->name} took too much memory or time to read. Nothing was added; make the mesh coarser."]);
+        $this->upload->update(['state' => UploadState::Failed, 'problem' => "{$this->upload->name} could not be read: ".FailureReason::of($e).'. Nothing was added; try again, or make the mesh coarser.']);
         (new UploadPieces($this->upload))->forget();
     }
 }

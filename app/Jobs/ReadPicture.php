@@ -48,7 +48,7 @@ final class ReadPicture implements ShouldQueue
     public function failed(?Throwable $e): void
     {
         if (in_array($this->file->refresh()->state, ['waiting', 'running'], true)) {
-            $this->file->update(['state' => 'failed', 'problem' => 'The picture could not be read: the server ran out of memory or was switched off. Nothing was added. Try again, or a smaller picture.']);
+            $this->file->update(['state' => 'failed', 'problem' => 'The picture could not be read: '.FailureReason::of($e).'. Nothing was added. Try again, or a smaller picture.']);
         }
     }
 }

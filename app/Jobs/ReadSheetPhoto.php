@@ -41,7 +41,7 @@ final class ReadSheetPhoto implements ShouldQueue
     public function failed(?Throwable $e): void
     {
         if (in_array($this->photo->refresh()->state, ['waiting', 'running'], true)) {
-            $this->photo->update(['state' => 'failed', 'problem' => 'The photo could not be read: the server ran out of memory or was switched off. Nothing was changed. Try again, or a smaller photo.']);
+            $this->photo->update(['state' => 'failed', 'problem' => 'The photo could not be read: '.FailureReason::of($e).'. Nothing was changed. Try again, or another photo.']);
         }
     }
 }

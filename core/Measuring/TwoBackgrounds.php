@@ -25,13 +25,21 @@ final readonly class TwoBackgrounds
      */
     public static function solve(float $overBlack, float $overWhite, float $black, float $white): ?self
     {
+        // A glare reflects all light, and no film over a card does; one that lets nothing of a white card back is opaque.
+        if (max($overBlack, $overWhite) >= 1.0 || max($black, $white) > 1.0 || min($overWhite, $white) <= 0.0) {
+            return null;
+        }
+        // Cards that are alike tell one thing twice.
+        if (abs($black - $white) < 1e-9) {
+            return null;
+        }
         $denominator = 2 * ($overWhite * $black - $overBlack * $white);
         if (abs($denominator) < 1e-12) {
             // Both scaled alike: a film that absorbs and does not scatter.
-            return $overWhite > 0 ? new self(max(0.0, 0.5 * log($white / $overWhite)), 0.0) : null;
+            return new self(max(0.0, 0.5 * log($white / $overWhite)), 0.0);
         }
         $a = (($overWhite - $overBlack) * (1 + $white * $black) - ($white - $black) * (1 + $overWhite * $overBlack)) / $denominator;
-        if (! is_finite($a) || $a < 1 - 1e-3) {
+        if ($a < 1 - 1e-3) {
             return null;
         }
         $a = max(1.0, $a);
@@ -42,15 +50,19 @@ final readonly class TwoBackgrounds
         if ($b < 1e-7) {
             $s = ($r - $g) / ((1 - $r) * (1 - $g));
 
-            return is_finite($s) && $s >= 0 ? new self(0.0, $s) : null;
+            return $s >= 0 ? new self(0.0, $s) : null;
+        }
+        if (abs($g - $masstone) < 1e-12) {
+            // Both cards as the paint is, thick: no film over them tells how thick it lies.
+            return null;
         }
         $ratio = ($r - $masstone) * (1 / $masstone - $g) / (($g - $masstone) * (1 / $masstone - $r));
-        if (! is_finite($ratio) || $ratio <= 0) {
+        if ($ratio <= 0) {
             return null;
         }
         $s = -log($ratio) / (2 * $b);
 
-        return is_finite($s) && $s >= 0 ? new self(($a - 1) * $s, $s) : null;
+        return $s >= 0 ? new self(($a - 1) * $s, $s) : null;
     }
 
     /**

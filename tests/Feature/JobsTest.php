@@ -53,7 +53,7 @@ final class JobsTest extends TestCase
         $this->kill($light(), 2);
         $this->work();
         self::assertSame('failed', $light()->state);
-        self::assertStringContainsString('ended twice', (string) $light()->problem);
+        self::assertStringContainsString('the server ended while it worked', (string) $light()->problem);
 
         // Asked again while the first one is lost: what becomes of that is nothing to it.
         $this->postJson("/figures/{$figure->id}/light")->assertAccepted();

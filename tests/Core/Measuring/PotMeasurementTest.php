@@ -28,6 +28,27 @@ use Tests\Support\InventedShelf;
 
 final class PotMeasurementTest extends TestCase
 {
+    /** Readings under a glare, of a failed reader or of cards that are alike: an answer or none, never a fault. */
+    public function test_two_backgrounds_take_any_four_numbers(): void
+    {
+        $values = [0.0, 1e-9, 0.05, 0.4999999, 0.5, 0.87, 0.999999, 1.0, 1.3];
+        $solved = 0;
+        foreach ($values as $overBlack) {
+            foreach ($values as $overWhite) {
+                foreach ($values as $black) {
+                    foreach ($values as $white) {
+                        $film = TwoBackgrounds::solve($overBlack, $overWhite, $black, $white);
+                        if ($film !== null) {
+                            $solved++;
+                            self::assertTrue(is_finite($film->k) && is_finite($film->s) && $film->k >= 0.0 && $film->s >= 0.0, "{$overBlack} {$overWhite} {$black} {$white}");
+                        }
+                    }
+                }
+            }
+        }
+        self::assertGreaterThan(50, $solved);
+    }
+
     public function test_two_backgrounds_give_back_the_film_of_the_published_closed_form(): void
     {
         // Kubelka (1948), values of tests/data to 10 digits: each film over ideal black (R0) and over its backing.
