@@ -32,6 +32,9 @@ final class MeshBuilder
 
     private int $read = 0;
 
+    /** Triangles that stood there already, with the same corners turning the same way. */
+    private int $twice = 0;
+
     /**
      * Triangles as binary STL has them: of each 50 bytes, 36 from the 13th on are corners. The hot loop of reading: the
      * bytes of a corner are both the key of its vertex and what is kept of it, so that no number is decoded.
@@ -130,6 +133,56 @@ final class MeshBuilder
         }
 
         return TriangleMesh::of($this->positions, $this->indices);
+    }
+
+    /**
+     * The mesh with each triangle once: a file that has all of them twice would have twice the surface to paint. A sheet with
+     * two sides keeps both, as they turn the other way.
+     *
+     * @throws InvalidMesh as mesh()
+     */
+    public function meshOfOnce(): TriangleMesh
+    {
+        $this->flush();
+        $kept = $seen = [];
+        $whole = '';
+        $bytes = 12 * TriangleMesh::CHUNK;
+        // A pair of integers is the key: 31 bits of each corner, the smallest first and the turn kept.
+        for ($at = 0, $end = \strlen($this->indices); $at < $end; $at += $bytes) {
+            /** @var array<int, int> $c */
+            $c = \unpack('V*', \substr($this->indices, $at, $bytes));
+            $kept = [];
+            for ($i = 1, $n = \count($c); $i < $n; $i += 3) {
+                [$p, $q, $r] = [$c[$i], $c[$i + 1], $c[$i + 2]];
+                if ($q < $p && $q < $r) {
+                    [$p, $q, $r] = [$q, $r, $p];
+                } elseif ($r < $p && $r < $q) {
+                    [$p, $q, $r] = [$r, $p, $q];
+                }
+                $key = ($p << 31 | $q) ^ ($r << 42) ^ ($r >> 21);
+                $others = $seen[$key] ?? null;
+                if ($others === null) {
+                    $seen[$key] = $r;
+                } elseif ($others === $r) {
+                    $this->twice++;
+
+                    continue;
+                }
+                $kept[] = $c[$i];
+                $kept[] = $c[$i + 1];
+                $kept[] = $c[$i + 2];
+            }
+            $whole .= \pack('V*', ...$kept);
+        }
+        $this->indices = $whole;
+
+        return $this->mesh();
+    }
+
+    /** @return list<string> in plain words, what was done to the triangles */
+    public function remarks(): array
+    {
+        return $this->twice === 0 ? [] : ["{$this->twice} triangles stood in the file twice; each was taken once"];
     }
 
     private function flush(): void

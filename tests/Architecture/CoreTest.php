@@ -39,8 +39,8 @@ final class CoreTest extends TestCase
         'Matching' => ['Numeric', 'Colour', 'Optics', 'Pot', 'Finish', 'Mixing'],
         // The card on a sheet is the grey or the chart of any picture.
         'Sheet' => ['Numeric', 'Colour', 'Matching'],
-        // Exercises use what plans are computed with.
-        'Training' => ['Colour', 'Optics', 'Finish', 'Cup', 'Mesh', 'Light'],
+        // Exercises use what plans are computed with, and count in drops.
+        'Training' => ['Colour', 'Optics', 'Pot', 'Finish', 'Cup', 'Mesh', 'Light'],
     ];
 
     /** The core computes: no clock, files, network, output, environment, nor randomness without a seed. */

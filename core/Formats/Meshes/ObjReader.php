@@ -70,9 +70,9 @@ final class ObjReader
         }
 
         $all = $builder->triangles();
-        $mesh = $builder->mesh();
+        $mesh = $builder->meshOfOnce();
 
-        return new ReadMesh($mesh, $builder->degenerate, objects: $mesh->triangles() === $all ? self::counted($objects, $all) : []);
+        return new ReadMesh($mesh, $builder->degenerate, remarks: $builder->remarks(), objects: $mesh->triangles() === $all ? self::counted($objects, $all) : []);
     }
 
     /**

@@ -46,7 +46,11 @@ final class StlReader
     public static function check(string $head, int $size): void
     {
         if (! self::isText($head, $size)) {
-            self::records($head, $size);
+            [$fit, $stated] = self::records($head, $size);
+            // The count stands in the first 84 bytes: nobody sends the rest of a file that cannot be read.
+            if (min($fit, $stated) > MeshBuilder::MOST_TRIANGLES) {
+                throw UnreadableMesh::tooMany(min($fit, $stated), MeshBuilder::MOST_TRIANGLES);
+            }
         }
     }
 
@@ -87,7 +91,7 @@ final class StlReader
             $left -= $whole;
         }
 
-        return new ReadMesh($builder->mesh(), $builder->degenerate, null, $remarks);
+        return new ReadMesh($builder->meshOfOnce(), $builder->degenerate, null, [...$remarks, ...$builder->remarks()]);
     }
 
     /**
@@ -141,7 +145,7 @@ final class StlReader
             throw UnreadableMesh::badLine('STL', $number ?? 1, 'the file ends within a facet: it was cut off');
         }
 
-        return new ReadMesh($builder->mesh(), $builder->degenerate);
+        return new ReadMesh($builder->meshOfOnce(), $builder->degenerate, null, $builder->remarks());
     }
 
     /** @return array{float, float, float} */

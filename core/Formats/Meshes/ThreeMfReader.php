@@ -220,9 +220,9 @@ final class ThreeMfReader
         }
 
         $all = $builder->triangles();
-        $mesh = $builder->mesh();
+        $mesh = $builder->meshOfOnce();
 
-        return new ReadMesh($mesh, $builder->degenerate, $this->unit, objects: $mesh->triangles() === $all ? $objects : []);
+        return new ReadMesh($mesh, $builder->degenerate, $this->unit, $builder->remarks(), objects: $mesh->triangles() === $all ? $objects : []);
     }
 
     /** @param  non-empty-list<list<float>>  $transforms  innermost last */

@@ -22,6 +22,11 @@ final class UnreadableMesh extends InvalidInput
         return new self(sprintf('the file has %d MB; at most %d MB are read', (int) ceil($bytes / 1e6), intdiv($most, 1_000_000)));
     }
 
+    public static function tooMany(int $found, int $most): self
+    {
+        return new self("the mesh has {$found} triangles; at most {$most} are read: make it coarser in the program it was made with");
+    }
+
     public static function damaged(): self
     {
         return new self('the file is damaged: it cannot be unpacked to its end');

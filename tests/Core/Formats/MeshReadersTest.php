@@ -7,15 +7,18 @@ namespace Tests\Core\Formats;
 use Closure;
 use Eris\Generators;
 use Eris\TestTrait;
+use Hyalin\Formats\Meshes\MeshHead;
 use Hyalin\Formats\Meshes\ObjReader;
 use Hyalin\Formats\Meshes\ReadMesh;
 use Hyalin\Formats\Meshes\StlReader;
 use Hyalin\Formats\Meshes\StlWriter;
 use Hyalin\Formats\Meshes\ThreeMfReader;
 use Hyalin\Formats\Meshes\UnreadableMesh;
+use Hyalin\Mesh\MeshMeasures;
 use Hyalin\Mesh\TriangleMesh;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Tests\Support\Shapes;
 use Tests\Support\TextSource;
 
 /**
@@ -27,6 +30,30 @@ final class MeshReadersTest extends TestCase
     use TestTrait;
 
     private const TETRAHEDRON = "v 0 0 0\nv 6 0 0\nv 0 4 0\nv 0 0 2\nf 1 3 2\nf 1 2 4\nf 1 4 3\nf 2 3 4\n";
+
+    public function test_a_file_that_has_every_facet_twice_is_read_once_and_says_so(): void
+    {
+        $once = StlWriter::write(Shapes::box(10.0, 20.0, 30.0, 3));
+        $facets = substr($once, 84);
+        $count = intdiv(strlen($facets), 50);
+        // Once more with its corners in another order, which is the same facet.
+        $turned = implode('', array_map(static fn (string $f): string => substr($f, 0, 12).substr($f, 24, 24).substr($f, 12, 12).substr($f, 48), str_split($facets, 50)));
+        $read = StlReader::read(new TextSource(substr($once, 0, 80).pack('V', 2 * $count).$facets.$turned));
+        self::assertSame($count, $read->mesh->triangles());
+        self::assertEqualsWithDelta(2200.0, MeshMeasures::of($read->mesh)->areaMm2, 1e-3);
+        self::assertSame(["{$count} triangles stood in the file twice; each was taken once"], $read->remarks);
+        // The other side of a sheet is no double.
+        $other = implode('', array_map(static fn (string $f): string => substr($f, 0, 12).substr($f, 24, 12).substr($f, 12, 12).substr($f, 36), str_split($facets, 50)));
+        self::assertSame(2 * $count, StlReader::read(new TextSource(substr($once, 0, 80).pack('V', 2 * $count).$facets.$other))->mesh->triangles());
+    }
+
+    /** The count stands in the first 84 bytes. */
+    public function test_too_many_facets_are_told_from_the_first_piece(): void
+    {
+        $this->expectException(UnreadableMesh::class);
+        $this->expectExceptionMessage('2100000 triangles; at most 2000000');
+        MeshHead::check(str_pad('fine', 80, "\x01").pack('V', 2_100_000), 84 + 50 * 2_100_000, 'fine.stl');
+    }
 
     /** Law: a closed body of known measures has them, whichever way it is written down. */
     #[DataProvider('sameBody')]

@@ -399,7 +399,8 @@ function LitFigure({ study }: { study: Study }) {
             {light.dataUrl === null || light.areasUrl === null ? (
                 <p className="max-w-prose p-4">
                     Import the print files of this figure, set which part each one is, and calculate the lighting: where
-                    spray from above lands, where recesses and edges are, how large every area is.
+                    spray from above lands, where recesses and edges are, how large every area is. STL, OBJ or 3MF, each
+                    up to 120 MB and 2 million triangles.
                 </p>
             ) : (
                 <MeshView
