@@ -10,6 +10,7 @@ use App\Models\Finish\MixSearchRecord;
 use App\Models\SetAsideEdit;
 use App\Models\Shelf\Paint;
 use Hyalin\Colour\Srgb;
+use Hyalin\Optics\Sheen;
 use Hyalin\Pot\PotKind;
 
 final class FinishTest extends TestCase
@@ -26,6 +27,16 @@ final class FinishTest extends TestCase
         $this->figure = $this->figure();
         $this->area = $this->area($this->figure);
         $this->url = "/figures/{$this->figure->id}/areas/{$this->area->id}";
+    }
+
+    public function test_an_area_left_bare_is_seen_as_its_colour_was_typed(): void
+    {
+        $this->figure->update(['bare_hex' => '#202020', 'sheen' => Sheen::Matt]);
+        $hex = fn (): mixed => $this->postJson("{$this->url}/section", ['layers' => []])->assertOk()->json('rows.0.cells.2.colour.hex');
+        // Beneath a matt finish the same print is veiled by its surface.
+        self::assertNotSame('#202020', $hex());
+        $this->area->update(['is_left_bare' => true]);
+        self::assertSame('#202020', $hex());
     }
 
     public function test_the_section_of_unsaved_layers_is_predicted_without_saving_them(): void

@@ -37,6 +37,9 @@ final readonly class FigureOptics
     /** Areas may lie on areas that lie on others, so deep. */
     private const DEEPEST = 8;
 
+    /** Surface through which the typed colour of a print is seen: a gloss one adds nothing to it. */
+    private const TYPED = Sheen::Gloss;
+
     /** @param  array<string, list<float|null>>  $exposures  of the zones to directed sprays, as the mesh has them */
     private function __construct(
         public Reflectance $bare,
@@ -55,7 +58,8 @@ final readonly class FigureOptics
      */
     public static function of(Figure $figure, ?Area $area = null, ?Illuminant $light = null, ?array $exposures = null): self
     {
-        $surface = Surface::of(self::sheen($figure, $area));
+        // What is left bare is seen as its colour was typed, whatever sheen its neighbours are painted in.
+        $surface = Surface::of($area !== null && $area->is_left_bare ? self::TYPED : self::sheen($figure, $area));
         $bare = self::print($figure, $area?->loadMissing('part')->part);
         $prediction = SectionPrediction::under($light ?? $figure->light, $surface);
 
@@ -81,7 +85,7 @@ final readonly class FigureOptics
     {
         $seen = SpectralRecovery::of(Srgb::hex($part->bare_hex ?? $figure->bare_hex)->toXyz());
 
-        return BarePrint::of(Surface::of(Sheen::Gloss)->insideOrBlack($seen), $part->translucency ?? 0.0);
+        return BarePrint::of(Surface::of(self::TYPED)->insideOrBlack($seen), $part->translucency ?? 0.0);
     }
 
     /** @return Sheen of a finish that no varnish gives another: the area's own, or that of the figure */
