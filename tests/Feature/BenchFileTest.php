@@ -134,7 +134,7 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
         assert(is_array($document->records->runSteps));
         foreach ($document->records->runSteps as $step) {
             assert($step instanceof stdClass);
-            unset($step->usualMinutes, $step->wentOnWet, $step->aidedMinutes);
+            unset($step->usualMinutes, $step->wentOnWet, $step->aidedMinutes, $step->areaNames);
         }
         $zip->addFromString('bench.json', (string) json_encode($document, JSON_PRESERVE_ZERO_FRACTION));
         $zip->close();

@@ -57,8 +57,8 @@ describe('words and inks', () => {
     it('name zones and areas only where that helps', () => {
         expect(zonesWords(ZONES)).toBe('all zones');
         expect(zonesWords(['mid', 'light'])).toBe('mid, light');
-        expect(areasWords('Cloak, Boots')).toBe('Cloak, Boots');
-        expect(areasWords('Cloak, Boots, Hat')).toBe('3 areas');
+        expect(areasWords(['Cloak', 'Boots'])).toBe('Cloak, Boots');
+        expect(areasWords(['Cloak', 'Boots, laced', 'Hat'])).toBe('3 areas');
     });
 });
 

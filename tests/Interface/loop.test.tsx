@@ -137,7 +137,7 @@ describe('a repeat', () => {
                     runStep(1),
                     lesson,
                     runStep(3, { isInserted: true }),
-                    runStep(4, { verdict: 'mistake', usedCoats: 9, areaName: 'Rock' }),
+                    runStep(4, { verdict: 'mistake', usedCoats: 9, areaName: 'Rock', areaNames: ['Rock'] }),
                 ])}
             />,
         );

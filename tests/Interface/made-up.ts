@@ -111,6 +111,7 @@ export function runStep(id: number, change: Partial<RunStepProps> = {}): RunStep
         kind: 'brush',
         partName: null,
         areaName: 'Cloak',
+        areaNames: ['Cloak'],
         partIds: [],
         areaIds: [],
         technique: 'layer',

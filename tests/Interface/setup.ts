@@ -1,7 +1,11 @@
 import { cleanup } from '@testing-library/react';
 import { afterEach, beforeEach } from 'vitest';
 
-afterEach(cleanup);
+afterEach(() => {
+    cleanup();
+    // What one test left unsent is not sent by the next.
+    localStorage.clear();
+});
 
 // happy-dom has no Web Locks: one holder of a name at a time, in the order they asked (W3C Web Locks API).
 beforeEach(() => {

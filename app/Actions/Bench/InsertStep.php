@@ -36,6 +36,7 @@ final class InsertStep
                     'planned_mix' => [],
                     'planned_colours' => [],
                     'area_name' => 'Repair',
+                    'area_names' => ['Repair'],
                     'drying_minutes' => 15,
                     'tool' => 'brush',
                 ]);
@@ -61,6 +62,7 @@ final class InsertStep
             'kind' => $draft->technique->spec()->step,
             'technique' => $draft->technique,
             'area_name' => $layer->area->name,
+            'area_names' => [$layer->area->name],
             'zones' => $draft->zones,
             'thinner' => $draft->thinner,
             'coats' => $draft->coats,

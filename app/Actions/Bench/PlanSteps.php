@@ -115,6 +115,7 @@ final class PlanSteps
             'step_key' => (string) $step->id,
             'part_name' => count($names) === 1 ? $names[0] : null,
             'area_name' => implode(', ', $areas ?: $names),
+            'area_names' => $areas ?: $names,
             'minutes' => $step->minutes,
             'drying_minutes' => $step->dryMinutes,
             'square_cm' => $cm2 > 0.0 ? $cm2 : null,
@@ -158,9 +159,9 @@ final class PlanSteps
         }
         foreach ($on as $path => $steps) {
             if (count($steps) > 1) {
-                $names = implode(', ', array_map(static fn (PlannedStep $s): string => $s->areaName(), $steps));
+                $names = array_map(static fn (PlannedStep $s): string => $s->areaName(), $steps);
                 $shared[$path] = new PlannedStep(
-                    [...$shared[$path]->attributes, 'area_name' => $names, 'part_name' => null],
+                    [...$shared[$path]->attributes, 'area_name' => implode(', ', $names), 'area_names' => $names, 'part_name' => null],
                     array_merge(...array_map(static fn (PlannedStep $s): array => $s->areaIds, $steps)),
                     [],
                 );
@@ -183,6 +184,7 @@ final class PlanSteps
             'layer_key' => $draft->key,
             'part_name' => $area->part?->name,
             'area_name' => $area->name,
+            'area_names' => [$area->name],
             'technique' => $draft->technique,
             'zones' => $draft->zones,
             'thinner' => $draft->thinner,

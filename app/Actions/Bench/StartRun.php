@@ -87,6 +87,7 @@ final readonly class StartRun
             'layer_key' => $step->layer_key,
             'part_name' => $step->part_name,
             'area_name' => $step->area_name,
+            'area_names' => $step->areaNames(),
             'technique' => $step->technique,
             'words' => $step->words,
             'tool' => $step->tool,

@@ -185,7 +185,7 @@ final class Catalogue
             ]),
             new RecordType('run_steps', 'run_id', [
                 Field::reference('run_id', 'runs'), Field::integer('position', 1), Field::choice('kind', StepKind::class), Field::of('step_key', FieldKind::StepName)->optional(), Field::text('layer_key', 26)->optional(),
-                Field::text('part_name')->optional(), Field::text('area_name', 2000), Field::references(
+                Field::text('part_name')->optional(), Field::text('area_name', 2000), Field::json('area_names', ['type' => ['array', 'null'], 'items' => ['type' => 'string']])->optional(), Field::references(
                     'part_ids',
                     'parts',
                     new Link('run_step_parts', 'run_step_id', 'part_id'),

@@ -52,7 +52,8 @@ use Illuminate\Support\Carbon;
  * @property array<int, float>|null $taken_ml by paint, what left the pots when it was done
  * @property int|null $repeats_step_id
  * @property string|null $part_name
- * @property string $area_name
+ * @property string $area_name all that it is done on, joined, as it is told in full
+ * @property list<string>|null $area_names one by one; null in a record of an earlier version
  * @property Technique|null $technique
  * @property list<Zone> $zones
  * @property float $thinner
@@ -81,6 +82,7 @@ final class RunStep extends Model
         return [
             'kind' => StepKind::class,
             'cautions' => 'array',
+            'area_names' => 'array',
             'square_cm' => 'float',
             'is_inserted' => 'boolean',
             'went_on_wet' => 'boolean',
@@ -119,6 +121,20 @@ final class RunStep extends Model
     public function dryMinutes(): int
     {
         return $this->aided_minutes ?? $this->drying_minutes;
+    }
+
+    /** @return list<string> */
+    public function areaNames(): array
+    {
+        return $this->area_names ?? [$this->area_name];
+    }
+
+    /** @return string where it is done, short: a step for many areas says how many */
+    public function where(): string
+    {
+        $names = $this->areaNames();
+
+        return count($names) > 2 ? count($names).' areas' : implode(', ', $names);
     }
 
     /** @return list<int> */

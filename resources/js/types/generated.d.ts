@@ -1021,6 +1021,7 @@ export interface RunStepProps {
     kind: StepKind;
     partName: string | null;
     areaName: string;
+    areaNames: Array<string>;
     partIds: Array<number>;
     areaIds: Array<number>;
     technique: Technique | null;

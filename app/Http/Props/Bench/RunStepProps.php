@@ -30,6 +30,8 @@ final readonly class RunStepProps
      * @param  string  $title  technique or kind of work
      * @param  string  $instruction  what to do, in a painter's words
      * @param  list<int>  $partIds
+     * @param  string  $areaName  all areas, joined
+     * @param  list<string>  $areaNames  one by one
      * @param  list<int>  $areaIds
      * @param  list<Zone>  $zones
      * @param  AreaForm  $form  of its areas, where they are of one: what its zones are called
@@ -56,6 +58,7 @@ final readonly class RunStepProps
         public StepKind $kind,
         public ?string $partName,
         public string $areaName,
+        public array $areaNames,
         public array $partIds,
         public array $areaIds,
         public ?Technique $technique,
@@ -115,6 +118,7 @@ final readonly class RunStepProps
             $step->kind,
             $step->part_name,
             $step->area_name,
+            $step->areaNames(),
             $step->partIds(),
             $step->areaIds(),
             $step->technique,

@@ -54,7 +54,7 @@ final readonly class StepNeedProps
             $needs->learned($step->run->painter_id, $step->technique),
             $cup === [] ? 0 : count($next),
             $next === [] ? [] : self::cup($step, $needs->drops($step, ...$next)),
-            $share->mixedFor?->area_name,
+            $share->mixedFor?->where(),
         );
     }
 

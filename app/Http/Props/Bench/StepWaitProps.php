@@ -26,7 +26,7 @@ final readonly class StepWaitProps
         foreach ($run->steps as $step) {
             $held = $step->state === RunStepState::Open ? $state->wetUnder($step, now()) : null;
             if ($held !== null) {
-                $waits[] = new self($step->id, $held[1]->toIso8601String(), "{$held[0]->title()}, {$held[0]->area_name}");
+                $waits[] = new self($step->id, $held[1]->toIso8601String(), "{$held[0]->title()}, {$held[0]->where()}");
             }
         }
 

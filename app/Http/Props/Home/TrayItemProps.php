@@ -138,19 +138,11 @@ final readonly class TrayItemProps
         return new self(
             "{$kind} {$step->id}",
             $kind,
-            self::short($step->area_name).', '.$step->title(),
+            $step->where().', '.$step->title(),
             (string) $step->figure_name,
             $at->toIso8601String(),
             route('runs.show', $step->run_id, false),
             null,
         );
-    }
-
-    /** A step for many areas says how many: the tray has little room. */
-    private static function short(string $areas): string
-    {
-        $names = explode(', ', $areas);
-
-        return count($names) > 2 ? count($names).' areas' : $areas;
     }
 }

@@ -101,7 +101,7 @@ function Swatch({ hexes }: { hexes: readonly string[] }) {
 
 /** Where a step is done: its areas, or what it says where it is the work of whole parts. */
 function placeWords(step: OrderStepProps): string {
-    if (step.areaNames.length > 0) return areasWords(step.areaNames.join(', '));
+    if (step.areaNames.length > 0) return areasWords(step.areaNames);
     const own = inOwnUnits(step.words);
     const words = own.toLowerCase().startsWith(step.kind) ? own.slice(step.kind.length).trim() : own;
     return words.length > 60 ? `${words.slice(0, 58)}…` : words;

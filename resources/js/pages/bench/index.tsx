@@ -180,7 +180,7 @@ function ToldSteps({ told }: { told: RunStepProps[] }) {
             {told.map((step) => (
                 <li key={step.id}>
                     <strong>
-                        {step.position}. {areasWords(step.areaName)}, {step.title}:
+                        {step.position}. {areasWords(step.areaNames)}, {step.title}:
                     </strong>{' '}
                     {step.isInserted && `not planned. `}
                     {step.skipReason !== null && `skipped: ${step.skipReason}. `}

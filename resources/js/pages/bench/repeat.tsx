@@ -53,7 +53,7 @@ export function Repeat({ run }: { run: RunProps }) {
                             >
                                 <span>
                                     <strong>
-                                        {step.position}. {areasWords(step.areaName)}, {capital(step.title)}:
+                                        {step.position}. {areasWords(step.areaNames)}, {capital(step.title)}:
                                     </strong>{' '}
                                     {lessonWords(step)}
                                 </span>

@@ -41,7 +41,7 @@ export function Resume({
             <p className="mt-1">
                 You finished{' '}
                 <strong>
-                    {capital(last.title)}: {areasWords(last.areaName)}
+                    {capital(last.title)}: {areasWords(last.areaNames)}
                 </strong>{' '}
                 (step {last.position}); {many(open.length, 'step')} {open.length === 1 ? 'is' : 'are'} left.{' '}
                 {wet.length === 0 ? 'Everything is dry.' : `${many(wet.length, 'step')} still drying.`}
@@ -50,7 +50,7 @@ export function Resume({
                 <p className="mt-1">
                     Next:{' '}
                     <strong>
-                        {capital(next.title)}: {areasWords(next.areaName)}
+                        {capital(next.title)}: {areasWords(next.areaNames)}
                     </strong>
                     {next.plannedMix.length > 0 && '. Its cup has to be remixed'}.
                 </p>
@@ -59,7 +59,7 @@ export function Resume({
             {skipped.length > 0 && (
                 <p className="mt-1">
                     Skipped:{' '}
-                    {skipped.map((s) => `${s.title}, ${areasWords(s.areaName)} (${s.skipReason ?? ''})`).join('; ')}
+                    {skipped.map((s) => `${s.title}, ${areasWords(s.areaNames)} (${s.skipReason ?? ''})`).join('; ')}
                 </p>
             )}
             <Button look="main" className="mt-3" onClick={onClose}>
@@ -76,7 +76,7 @@ function Notes({ lessons }: { lessons: RunStepProps[] }) {
             <ul>
                 {lessons.map((step) => (
                     <li key={step.id}>
-                        {step.position}. {areasWords(step.areaName)}: {step.note}
+                        {step.position}. {areasWords(step.areaNames)}: {step.note}
                     </li>
                 ))}
             </ul>

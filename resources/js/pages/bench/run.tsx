@@ -192,7 +192,7 @@ function StepList({
                                 {step.state === 'open' && step.position}
                             </span>
                             <span className="min-w-0">
-                                <span className="line-clamp-1">{areasWords(step.areaName)}</span>
+                                <span className="line-clamp-1">{areasWords(step.areaNames)}</span>
                                 <span className="block text-xs font-normal text-quiet">
                                     {step.title}
                                     {step.copy !== null && `, figure ${step.copy}`}
@@ -253,7 +253,7 @@ function changeWords(change: StepChange | undefined): string {
 function refusedWords(steps: readonly RunStepProps[], stepId: number, change: StepChange): string {
     const step = steps.find((s) => s.id === stepId);
     const what = changeWords(change);
-    return `step ${step?.position ?? ''}, ${areasWords(step?.areaName ?? '')}${what === '' ? '' : `: ${what}`}`;
+    return `step ${step?.position ?? ''}, ${areasWords(step?.areaNames ?? [])}${what === '' ? '' : `: ${what}`}`;
 }
 
 function stepWords(step: RunStepProps | undefined): string {
@@ -388,7 +388,7 @@ function OnMesh({ bench, step }: { bench: Bench; step: RunStepProps }) {
                         view="areas"
                         chosen={step.areaIds[0] ?? null}
                         camera={null}
-                        label={`${areasWords(step.areaName)} on the mesh`}
+                        label={`${areasWords(step.areaNames)} on the mesh`}
                     />
                 </div>
             )}
@@ -483,7 +483,7 @@ function Work({ bench, step }: { bench: Bench; step: RunStepProps }) {
                     onPhoto={show}
                 />
                 {onMesh && step.areaIds.length === 1 && <OnMesh bench={bench} step={step} />}
-                <Timers runId={run.id} what={`${areasWords(step.areaName)}, ${step.title}`} />
+                <Timers runId={run.id} what={`${areasWords(step.areaNames)}, ${step.title}`} />
                 <Link
                     href={url('figures.bench', { figure: figure.id })}
                     className="text-sm underline underline-offset-4"

@@ -51,9 +51,11 @@ export function StepWords({
                     {step.skipReason !== null && `: ${step.skipReason}`}
                 </p>
                 <h1 className="text-xl sm:text-2xl">
-                    {capital(step.title)}: {areasWords(step.areaName)}
+                    {capital(step.title)}: {areasWords(step.areaNames)}
                 </h1>
-                {areasWords(step.areaName) !== step.areaName && <p className="text-base text-quiet">{step.areaName}</p>}
+                {areasWords(step.areaNames) !== step.areaName && (
+                    <p className="text-base text-quiet">{step.areaName}</p>
+                )}
                 <p className="mt-1 text-lg leading-snug sm:text-[1.5rem]">{inOwnUnits(step.instruction)}</p>
             </header>
             {step.lastTime !== null && <Notice strong>{step.lastTime}</Notice>}
@@ -110,7 +112,7 @@ function Mix({ step }: { step: RunStepProps }) {
             )}
             {step.need?.mixedFor != null && (
                 <p className="text-base">
-                    <strong>Mixed already:</strong> the cup for {areasWords(step.need.mixedFor)} serves this step too.
+                    <strong>Mixed already:</strong> the cup for {step.need.mixedFor} serves this step too.
                 </p>
             )}
             {step.usedMix !== null && <p className="text-base text-quiet">Planned: {mixWords(step.plannedMix)}.</p>}
@@ -121,7 +123,7 @@ function Mix({ step }: { step: RunStepProps }) {
                     className="mt-2"
                     onClick={() => {
                         void openCup({
-                            name: `${areasWords(step.areaName)}, ${step.title}`,
+                            name: `${areasWords(step.areaNames)}, ${step.title}`,
                             mix,
                             drops: cupMix(step),
                             runStepId: step.id,
@@ -214,7 +216,7 @@ function Dry({
                         onGo(meanwhile.position);
                     }}
                 >
-                    Meanwhile: {meanwhile.title}, {areasWords(meanwhile.areaName)} (step {meanwhile.position})
+                    Meanwhile: {meanwhile.title}, {areasWords(meanwhile.areaNames)} (step {meanwhile.position})
                 </button>
             )}
         </p>

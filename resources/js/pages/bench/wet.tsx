@@ -27,8 +27,7 @@ export function Wet({
         <section aria-label="Wet paint" className="flex flex-col gap-2 border-l-8 border-ink bg-raised p-2 sm:p-3">
             <p className="text-base leading-snug sm:text-xl">
                 <Hand size={22} aria-hidden className="mr-2 inline" />
-                <strong>Not yet: dry {whenWords(Date.parse(wait.until), now)}.</strong> Still wet:{' '}
-                {areasWords(wait.because)}.
+                <strong>Not yet: dry {whenWords(Date.parse(wait.until), now)}.</strong> Still wet: {wait.because}.
             </p>
             <div className="flex flex-wrap gap-2">
                 {meanwhile && (
@@ -38,7 +37,7 @@ export function Wet({
                             onGo(meanwhile.position);
                         }}
                     >
-                        Meanwhile: {meanwhile.title}, {areasWords(meanwhile.areaName)} (step {meanwhile.position})
+                        Meanwhile: {meanwhile.title}, {areasWords(meanwhile.areaNames)} (step {meanwhile.position})
                     </Button>
                 )}
                 <Button onClick={onAnyway}>Go on anyway</Button>

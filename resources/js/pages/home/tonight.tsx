@@ -1,5 +1,5 @@
 import { Link } from '@inertiajs/react';
-import { areasWords, capital, minutesWords, whenWords } from '@/shared/lib/format';
+import { capital, minutesWords, whenWords } from '@/shared/lib/format';
 import { useNow } from '@/shared/lib/use-now';
 import type { TonightProps, TonightStepProps } from '@/types/generated';
 
@@ -51,7 +51,7 @@ function Row({ step, now }: { step: TonightStepProps; now: number }) {
             <span className="min-w-0 flex-1">
                 <span className="block leading-tight font-medium">
                     {step.fits && <span aria-label="fits into the time left">● </span>}
-                    {capital(step.title)}: {areasWords(step.where)}
+                    {capital(step.title)}: {step.where}
                 </span>
                 <span className="text-xs text-quiet">
                     {step.figure}, step {step.position}, about {minutesWords(step.minutes)}
@@ -59,7 +59,7 @@ function Row({ step, now }: { step: TonightStepProps; now: number }) {
                 </span>
             </span>
             <span className="text-sm">
-                {isReady ? <strong>ready</strong> : `dry ${whenWords(at, now)} (${areasWords(step.because ?? '')})`}
+                {isReady ? <strong>ready</strong> : `dry ${whenWords(at, now)} (${step.because ?? ''})`}
             </span>
         </Link>
     );

@@ -35,9 +35,8 @@ export function zonesWords(zones: readonly Zone[], form: AreaForm = 'light and s
 }
 
 /** A step for many areas says how many: their names are many lines long. */
-export function areasWords(areas: string): string {
-    const names = areas.split(', ');
-    return names.length > 2 ? `${names.length} areas` : areas;
+export function areasWords(names: readonly string[]): string {
+    return names.length > 2 ? `${names.length} areas` : names.join(', ');
 }
 
 /** What painters call a zone of such an area. */
