@@ -49,8 +49,35 @@ describe('the mix finder', () => {
     });
 
     const finder = (layers: unknown) => (
-        <MixFinder figureId={1} areaId={2} layers={layers} index={0} zone="mid" onUse={used} onCup={() => undefined} />
+        <MixFinder
+            figureId={1}
+            areaId={2}
+            layers={layers}
+            index={0}
+            zone="mid"
+            hasTarget
+            onUse={used}
+            onCup={() => undefined}
+        />
     );
+
+    it('asks for nothing while there is no colour to look for', async () => {
+        const { getByText } = render(
+            <MixFinder
+                figureId={1}
+                areaId={2}
+                layers={[]}
+                index={0}
+                zone="mid"
+                hasTarget={false}
+                onUse={used}
+                onCup={() => undefined}
+            />,
+        );
+        await act(() => vi.advanceTimersByTimeAsync(500));
+        expect(server.asked).toEqual([]);
+        getByText(/No target colour for the mid yet/);
+    });
 
     async function wait(milliseconds: number) {
         await act(() => vi.advanceTimersByTimeAsync(milliseconds));

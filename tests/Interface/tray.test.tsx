@@ -285,6 +285,7 @@ describe('a layer of a finish', () => {
 
     it('begins with the pot that is made for its technique, and with any that is mixed where there is none', async () => {
         const made = async (potId: number | null) => {
+            localStorage.clear();
             vi.useFakeTimers();
             const { unmount } = render(
                 <FinishesPage

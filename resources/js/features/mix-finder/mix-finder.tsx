@@ -19,6 +19,8 @@ type Props = {
     zone: Zone;
     /** What painters call it in such an area. */
     zoneName?: string;
+    /** Whether a colour was taken for the zone: without one, nothing is searched for until one is picked here. */
+    hasTarget: boolean;
     onUse: (mix: DropsProps[]) => void;
     onCup: (mix: DropsProps[]) => void;
 };
@@ -43,14 +45,22 @@ export function MixFinder(props: Props) {
             </header>
             {problem !== null && <Notice strong>{problem}</Notice>}
             {answer && best && <Answer answer={answer} best={best} finder={finder} asked={key} />}
-            {!answer && problem === null && <p className="text-sm text-quiet">Searching the shelf.</p>}
+            {!finder.isAsked && (
+                <p className="text-sm">
+                    No target colour for the {props.zoneName ?? zone} yet. Take one from a picture on References, or
+                    pick one here.
+                </p>
+            )}
+            {finder.isAsked && !answer && problem === null && (
+                <p className="text-sm text-quiet">Searching the shelf.</p>
+            )}
         </section>
     );
 }
 
 type Finder = ReturnType<typeof useMixFinder>;
 
-function useMixFinder({ figureId, areaId, layers, index, zone, onUse, onCup }: Props) {
+function useMixFinder({ figureId, areaId, layers, index, zone, hasTarget, onUse, onCup }: Props) {
     const [answer, setAnswer] = useState<MixAnswerProps | null>(null);
     const [problem, setProblem] = useState<string | null>(null);
     const [busy, setBusy] = useState(false);
@@ -66,7 +76,8 @@ function useMixFinder({ figureId, areaId, layers, index, zone, onUse, onCup }: P
     };
     const key = JSON.stringify(body);
     const at = { figure: figureId, area: areaId };
-    useAnswer({ setBusy, at, asked: key, setAnswer, setShown, setProblem, figureId, areaId });
+    const isAsked = hasTarget || question.targetHex !== null;
+    useAnswer({ isAsked, setBusy, at, asked: key, setAnswer, setShown, setProblem, figureId, areaId });
 
     const onProven = useCallback((proven: MixAnswerProps) => {
         setAnswer(proven);
@@ -74,6 +85,7 @@ function useMixFinder({ figureId, areaId, layers, index, zone, onUse, onCup }: P
     }, []);
     const best = answer?.mixes[shown];
     return {
+        isAsked,
         zone,
         onUse,
         onCup,
@@ -323,6 +335,7 @@ function Answer({
 }
 
 function useAnswer({
+    isAsked,
     setBusy,
     at,
     asked,
@@ -332,6 +345,7 @@ function useAnswer({
     figureId,
     areaId,
 }: {
+    isAsked: boolean;
     setBusy: Dispatch<SetStateAction<boolean>>;
     at: { figure: number; area: number };
     asked: string;
@@ -342,6 +356,11 @@ function useAnswer({
     areaId: number;
 }) {
     useEffect(() => {
+        if (!isAsked) {
+            setAnswer(null);
+            setProblem(null);
+            return;
+        }
         const controller = new AbortController();
         const timer = window.setTimeout(() => {
             setBusy(true);
@@ -366,5 +385,5 @@ function useAnswer({
             controller.abort();
         };
         // eslint-disable-next-line react-hooks/exhaustive-deps -- it holds everything that is asked
-    }, [asked, figureId, areaId]);
+    }, [asked, isAsked, figureId, areaId]);
 }

@@ -490,6 +490,7 @@ function LayerTabs({ desk, layer }: { desk: Desk; layer: LayerProps }) {
                     index={index}
                     zone={zone}
                     zoneName={zoneName(area.form, zone)}
+                    hasTarget={area.section.matches.some((match) => match.zone === zone)}
                     onUse={(mix) => {
                         change(withLayer(stack, index, { mix }));
                     }}

@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 import { X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
-import type { ReactNode } from 'react';
+import { useRef, type ReactNode } from 'react';
 
 /** A dialog, in the middle or from the side. */
 export function Sheet({
@@ -19,6 +19,8 @@ export function Sheet({
     side?: boolean;
     children: ReactNode;
 }) {
+    // Whoever works by keyboard goes on where the dialog was opened from.
+    const opener = useRef<Element | null>(null);
     return (
         <Dialog.Root
             open={open}
@@ -29,6 +31,13 @@ export function Sheet({
             <Dialog.Portal>
                 <Dialog.Overlay className="fixed inset-0 z-40 bg-[rgba(60,60,60,0.55)]" />
                 <Dialog.Content
+                    onOpenAutoFocus={() => {
+                        opener.current = document.activeElement;
+                    }}
+                    onCloseAutoFocus={(event) => {
+                        event.preventDefault();
+                        if (opener.current instanceof HTMLElement && opener.current.isConnected) opener.current.focus();
+                    }}
                     {...(description === undefined ? { 'aria-describedby': undefined } : {})}
                     className={clsx(
                         'fixed z-50 flex flex-col gap-4 overflow-y-auto border border-ink bg-room p-5 text-ink',
