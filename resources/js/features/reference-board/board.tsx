@@ -2,6 +2,7 @@ import {
     useEffect,
     useRef,
     useState,
+    type KeyboardEvent,
     type PointerEvent,
     type RefObject,
     type Dispatch,
@@ -44,8 +45,9 @@ export function ReferenceBoard({ picture, after, split = 0, marks, tool, spotRad
     const [pointer, setPointer] = useState<Point | null>(null);
     const drag = useRef<{ from: Point; view: View } | null>(null);
     const [view, setView] = useView(box, picture);
-    const { down, move, up } = usePointer({
+    const { down, move, up, key } = usePointer({
         view,
+        pointer,
         tool,
         drag,
         setPath,
@@ -63,7 +65,9 @@ export function ReferenceBoard({ picture, after, split = 0, marks, tool, spotRad
         <div
             ref={box}
             role="application"
-            aria-label={`${picture.title}: ${tool === 'move' ? 'drag to move it' : `draw a ${tool}`}`}
+            tabIndex={0}
+            aria-label={`${picture.title}: ${tool === 'move' ? 'drag to move it' : `draw a ${tool}`}. Arrow keys move the mark, Shift in small steps; Enter sets it, Escape starts again.`}
+            onKeyDown={key}
             className="relative h-full w-full touch-none overflow-hidden bg-sunk"
             style={{ cursor: tool === 'move' ? 'grab' : 'crosshair' }}
             onPointerDown={down}
@@ -224,6 +228,7 @@ function Drawing({
 
 type Pointing = {
     view: View | null;
+    pointer: Point | null;
     drag: RefObject<{ from: Point; view: View } | null>;
     setPath: (points: Point[]) => void;
     setPointer: Dispatch<SetStateAction<Point | null>>;
@@ -231,8 +236,19 @@ type Pointing = {
     path: Point[];
 } & Pick<Props, 'tool' | 'picture' | 'spotRadius' | 'onDraw'>;
 
+/** Screen pixels that an arrow key moves the mark by. */
+const STEP = 10;
+const SMALL_STEP = 1;
+
+const ARROWS: Partial<Record<string, Point>> = {
+    ArrowLeft: [-1, 0],
+    ArrowRight: [1, 0],
+    ArrowUp: [0, -1],
+    ArrowDown: [0, 1],
+};
+
 function usePointer(pointing: Pointing) {
-    const { view, tool, drag, setPath, setPointer, setView, path, picture, spotRadius, onDraw } = pointing;
+    const { view, pointer, tool, drag, setPath, setPointer, setView, path, picture, spotRadius, onDraw } = pointing;
 
     function down(event: PointerEvent<HTMLDivElement>) {
         if (!view) return;
@@ -258,11 +274,14 @@ function usePointer(pointing: Pointing) {
 
     function up(event: PointerEvent<HTMLDivElement>) {
         if (!view) return;
-        const at = placeOf(event.currentTarget, event);
         if (drag.current) {
             drag.current = null;
             return;
         }
+        finish(view, placeOf(event.currentTarget, event));
+    }
+
+    function finish(view: View, at: Point) {
         const inPicture = (point: Point) => toPicture(view, point, picture.width, picture.height);
         const radius: Point = [spotRadius / view.scale / picture.width, 0];
         if (tool === 'corners') {
@@ -278,7 +297,33 @@ function usePointer(pointing: Pointing) {
         setPath([]);
     }
 
-    return { down, move, up };
+    /** What the pointer does, from the middle of the picture on: arrows move, Enter presses. */
+    function key(event: KeyboardEvent<HTMLDivElement>) {
+        if (!view) return;
+        const at: Point = pointer ?? [event.currentTarget.clientWidth / 2, event.currentTarget.clientHeight / 2];
+        const arrow = ARROWS[event.key];
+        if (arrow) {
+            const step = event.shiftKey ? SMALL_STEP : STEP;
+            const next: Point = [at[0] + step * arrow[0], at[1] + step * arrow[1]];
+            if (tool === 'move') setView({ ...view, x: view.x + step * arrow[0], y: view.y + step * arrow[1] });
+            else setPointer(next);
+            if (path.length > 0 && tool === 'box') setPath([path[0] ?? next, next]);
+            else if (path.length > 0 && tool !== 'corners') setPath([...path, next]);
+        } else if (event.key === 'Enter' || event.key === ' ') {
+            setPointer(at);
+            if (tool === 'spot' || tool === 'corners' || path.length > 0) finish(view, at);
+            else if (tool !== 'move') setPath([at]);
+        } else if (event.key === 'Escape' && path.length > 0) {
+            setPath([]);
+        } else {
+            return;
+        }
+        // The page has keys of its own for the same letters.
+        event.preventDefault();
+        event.stopPropagation();
+    }
+
+    return { down, move, up, key };
 }
 
 function useView(box: RefObject<HTMLDivElement | null>, picture: Props['picture']) {
