@@ -68,7 +68,7 @@ export function ReferenceBoard({ picture, after, split = 0, marks, tool, spotRad
             tabIndex={0}
             aria-label={`${picture.title}: ${tool === 'move' ? 'drag to move it' : `draw a ${tool}`}. Arrow keys move the mark, Shift in small steps; Enter sets it, Escape starts again.`}
             onKeyDown={key}
-            className="relative h-full w-full touch-none overflow-hidden bg-sunk"
+            className="relative h-full w-full touch-none overflow-hidden bg-sunk -outline-offset-4"
             style={{ cursor: tool === 'move' ? 'grab' : 'crosshair' }}
             onPointerDown={down}
             onPointerMove={move}

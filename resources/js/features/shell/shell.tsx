@@ -217,7 +217,7 @@ function PainterNav({
     setShelf: Dispatch<SetStateAction<boolean>>;
 }) {
     return (
-        <nav aria-label="Painter" className="flex items-center gap-3 py-1.5 sm:gap-4">
+        <nav aria-label="Painter" className="flex flex-wrap items-center gap-x-3 gap-y-1 py-1.5 sm:gap-x-4">
             <Link href={url('home')} className="flex items-center gap-2 text-base font-bold">
                 <img src="/icon.svg" alt="" width={22} height={22} />
                 <span className="max-sm:sr-only">Hyalin</span>
