@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Bench\RunStepState;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Finish\LayerRecord;
 use App\Models\Seen;
+use Hyalin\Order\Steps\StepKind;
 use Hyalin\Pot\PotKind;
+use Illuminate\Testing\PendingCommand;
 use Inertia\Testing\AssertableInertia;
 
 /**
@@ -107,6 +110,23 @@ final class OrderTest extends TestCase
         $this->deleteJson("/figures/{$figure->id}/own-rules/{$id}")->assertOk();
     }
 
+    /** Another mode of PHP stored a mask of 496 minutes: an upgrade puts open ones right and says so; what is done stays. */
+    public function test_wrong_minutes_of_open_masks_are_corrected_and_told(): void
+    {
+        [$figure, $coat, $collar] = $this->built();
+        $figure->boundaries()->create(['area_id' => min($coat->id, $collar->id), 'other_id' => max($coat->id, $collar->id), 'mm' => 80.0]);
+        $this->post("/figures/{$figure->id}/runs")->assertRedirect();
+        $mask = $figure->runs()->firstOrFail()->steps()->where('kind', StepKind::Mask)->firstOrFail();
+        $right = $mask->minutes;
+        $mask->update(['minutes' => 496]);
+        $this->correctMasks()->expectsOutput('Corrected the minutes of 1 masking step.')->assertOk();
+        self::assertSame([$right, "Estimate corrected: {$right} minutes. An earlier version said 496."], [$mask->refresh()->minutes, $mask->note]);
+        $this->correctMasks()->doesntExpectOutputToContain('Corrected')->assertOk();
+        $mask->update(['minutes' => 496, 'state' => RunStepState::Done, 'done_at' => now()]);
+        $this->correctMasks()->assertOk();
+        self::assertSame(496, $mask->refresh()->minutes);
+    }
+
     public function test_the_card_keeps_the_order_the_masks_and_the_cautions(): void
     {
         [$figure, $coat, $collar] = $this->built();
@@ -202,6 +222,14 @@ final class OrderTest extends TestCase
         }
 
         return [$figure, $coat, $collar];
+    }
+
+    private function correctMasks(): PendingCommand
+    {
+        $command = $this->artisan('hyalin:correct-masks');
+        assert($command instanceof PendingCommand);
+
+        return $command;
     }
 
     /**

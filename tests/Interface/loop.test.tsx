@@ -108,6 +108,12 @@ describe('wet paint', () => {
         expect(heldBy(waits, runStep(1, { wentOnWet: true }), now)).toBeNull();
         expect(heldBy(waits, runStep(1, { state: 'done' }), now)).toBeNull();
         expect(heldBy(waits, runStep(2), now)).toBeNull();
+        // What was painted while the server is away holds as well, on the same area only.
+        const wet = runStep(3, { state: 'done', doneAt: new Date(now).toISOString(), dryingMinutes: 20, areaIds: [7] });
+        expect(heldBy([], runStep(2, { areaIds: [7] }), now, [wet])).toMatchObject({ stepId: 2 });
+        expect(heldBy([], runStep(2, { areaIds: [7] }), now + 21 * 60_000, [wet])).toBeNull();
+        expect(heldBy([], runStep(2, { areaIds: [8] }), now, [wet])).toBeNull();
+        expect(heldBy([], runStep(2, { areaIds: [7], technique: 'wet blend' }), now, [wet])).toBeNull();
     });
 });
 

@@ -29,6 +29,7 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Tests\Support\InventedShelf;
+use Tests\Support\Rounds;
 
 final class FinishDoubtTest extends TestCase
 {
@@ -51,7 +52,7 @@ final class FinishDoubtTest extends TestCase
         $start = $prediction->start(Reflectance::flat(0.3));
         $held = $between = $zones = 0;
         $by = [];
-        for ($n = 0; $n < 500; $n++) {
+        for ($n = 0; $n < Rounds::of(250, 500); $n++) {
             $pots = (new InventedShelf(5000 + $n))->paints(5);
             $quality = OpticsQuality::cases()[$n % 3];
             $spread = OpticsSpread::usual($quality);

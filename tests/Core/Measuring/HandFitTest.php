@@ -17,6 +17,7 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Tests\Support\InventedShelf;
+use Tests\Support\Rounds;
 
 final class HandFitTest extends TestCase
 {
@@ -45,7 +46,7 @@ final class HandFitTest extends TestCase
         foreach ([[OpticsQuality::Measured, 0.15], [OpticsQuality::Measured, 0.10], [OpticsQuality::Estimated, 0.15], [OpticsQuality::PartlyMeasured, 0.20]] as [$quality, $scatter]) {
             $spread = OpticsSpread::usual($quality);
             $thick = $covered = $widest = 0;
-            $tries = 125;
+            $tries = Rounds::of(60, 125);
             for ($n = 0; $n < $tries; $n++) {
                 $thickness = exp(0.3 * self::gauss($random));
                 $coverage = min(0.95, 0.5 * exp(0.25 * self::gauss($random)));

@@ -251,6 +251,7 @@ function Leave({ account }: { account: Account }) {
                 {many(account.figures, 'figure')}, the shelf, recipes, runs and photos are deleted and cannot be brought
                 back. A copy of everything is written first: the sign-in page offers it once, for a week.
             </p>
+            <Entry form={form} of="current" kind="password" label="Present password" />
             {account.isOwner && (
                 <Entry
                     form={form}
@@ -260,7 +261,6 @@ function Leave({ account }: { account: Account }) {
                     optional
                 />
             )}
-            <Entry form={form} of="current" kind="password" label="Present password" />
             <Button type="submit" className="self-start" disabled={form.processing}>
                 Delete my account
             </Button>

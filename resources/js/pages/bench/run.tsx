@@ -119,7 +119,7 @@ function useRunState(props: Props) {
     const [away, setAway] = useState(() => lastDoneLongAgo(props.run.steps, Date.now()));
     const step = steps.find((s) => s.position === position) ?? steps[steps.length - 1];
     const open = steps.filter((s) => s.state === 'open').length;
-    const wait = step ? heldBy(props.waits, step, now) : null;
+    const wait = step ? heldBy(props.waits, step, now, steps) : null;
     const own = {
         wait,
         where,
@@ -211,7 +211,7 @@ function StepList({
 function free(steps: readonly RunStepProps[], waits: readonly StepWaitProps[], now: number): RunStepProps | null {
     const busy = new Set<number>();
     for (const step of steps.filter((s) => s.state === 'open')) {
-        if (!step.partIds.some((part) => busy.has(part)) && !heldBy(waits, step, now)) return step;
+        if (!step.partIds.some((part) => busy.has(part)) && !heldBy(waits, step, now, steps)) return step;
         for (const part of step.partIds) busy.add(part);
     }
     return null;

@@ -27,7 +27,8 @@ export default function SignInPage({ demo, canSignUp }: Props) {
                 onSubmit={(event) => {
                     event.preventDefault();
                     form.post(url('sign-in.store'), {
-                        onError: () => {
+                        // When it is sent and not when it is answered: what is typed meanwhile stays.
+                        onStart: () => {
                             form.setData('password', '');
                         },
                     });
