@@ -11,6 +11,7 @@ import {
 import { ApiError, isRecord, send } from '@/shared/lib/api';
 import { newKey, Outbox, type QueuedChange } from '@/shared/lib/outbox';
 import { url } from '@/shared/lib/url';
+import { useRefusals } from '@/shared/lib/use-refusals';
 import type { RunProps, RunStepProps } from '@/types/generated';
 
 export type StepChange = {
@@ -44,7 +45,7 @@ export function useRun(run: RunProps, onStored: () => void) {
     const [waiting, setWaiting] = useState(() => outbox.all().length);
     const [problem, setProblem] = useState<string | null>(null);
     const [conflict, setConflict] = useState<Conflict | null>(null);
-    const [refusals, setRefusals] = useState(() => outbox.refused());
+    const { refusals, look, settle } = useRefusals(outbox);
     const versions = useRef(new Map(run.steps.map((step) => [step.id, step.version])));
     // As the server last told them: what a step goes back to when a change of it is refused.
     const known = useRef(new Map(run.steps.map((step) => [step.id, step])));
@@ -60,14 +61,14 @@ export function useRun(run: RunProps, onStored: () => void) {
     }, []);
     const putBack = useCallback(
         (stepId: number) => {
-            setRefusals(outbox.refused());
+            look();
             setSteps((now) =>
                 now.flatMap((s) =>
                     s.id === stepId ? withQueued([known.current.get(stepId) ?? s], outbox.all()) : [s],
                 ),
             );
         },
-        [outbox],
+        [look, outbox],
     );
     const sendFirst = useSendFirst({ run, outbox, versions, known, show, putBack, setProblem, setConflict, stored });
     const flush = useFlush({ outbox, sendFirst, setWaiting });
@@ -84,17 +85,9 @@ export function useRun(run: RunProps, onStored: () => void) {
         [flush, outbox],
     );
 
-    const settle = useCallback(
-        (key: string) => {
-            outbox.settle(key);
-            setRefusals(outbox.refused());
-        },
-        [outbox],
-    );
     const again = (key: string) => {
-        const queued = refusals.find((r) => r.queued.key === key)?.queued;
+        const queued = settle(key);
         const step = steps.find((s) => s.id === queued?.stepId);
-        settle(key);
         if (queued && step) record(step, queued.change, queued.madeAt);
     };
 

@@ -1,7 +1,8 @@
 import { useCallback, useEffect, useMemo, useRef, useState, type Dispatch, type SetStateAction } from 'react';
 import { ApiError, send } from '@/shared/lib/api';
-import { newKey, Outbox, type RefusedChange } from '@/shared/lib/outbox';
+import { newKey, Outbox } from '@/shared/lib/outbox';
 import { url } from '@/shared/lib/url';
+import { useRefusals } from '@/shared/lib/use-refusals';
 import type { CupAct, CupProps } from '@/types/generated';
 
 export type CupChange = {
@@ -23,9 +24,9 @@ export function useCup(initial: CupProps) {
     const outbox = useMemo(() => new Outbox<CupChange>(`hyalin-cup-${initial.id}`), [initial.id]);
     const [cup, setCup] = useState(initial);
     const [waiting, setWaiting] = useState<readonly CupChange[]>(() => outbox.all());
-    const [refusals, setRefusals] = useState(() => outbox.refused());
+    const { refusals, look, settle } = useRefusals(outbox);
     const [problem, setProblem] = useState<string | null>(null);
-    const flush = useSending({ outbox, setCup, initial, setProblem, setWaiting, setRefusals });
+    const flush = useSending({ outbox, setCup, initial, setProblem, setWaiting, look });
 
     const act = useCallback(
         (queued: Omit<CupChange, 'key'>) => {
@@ -52,16 +53,8 @@ export function useCup(initial: CupProps) {
         [initial.id],
     );
 
-    const settle = useCallback(
-        (key: string) => {
-            outbox.settle(key);
-            setRefusals(outbox.refused());
-        },
-        [outbox],
-    );
     const again = (key: string) => {
-        const queued = refusals.find((r) => r.queued.key === key)?.queued;
-        settle(key);
+        const queued = settle(key);
         if (queued) act(queued);
     };
 
@@ -74,14 +67,14 @@ function useSending({
     initial,
     setProblem,
     setWaiting,
-    setRefusals,
+    look,
 }: {
     outbox: Outbox<CupChange>;
     setCup: Dispatch<SetStateAction<CupProps>>;
     initial: CupProps;
     setProblem: Dispatch<SetStateAction<string | null>>;
     setWaiting: Dispatch<SetStateAction<readonly CupChange[]>>;
-    setRefusals: Dispatch<SetStateAction<readonly RefusedChange<CupChange>[]>>;
+    look: () => void;
 }) {
     const sending = useRef(false);
     const flush = useCallback(async () => {
@@ -105,7 +98,7 @@ function useSending({
                         window.setTimeout(() => void flush(), AGAIN_AFTER);
                         return;
                     }
-                    setRefusals(outbox.refused());
+                    look();
                     setProblem(null);
                 }
                 setWaiting(outbox.all());
@@ -113,7 +106,7 @@ function useSending({
         } finally {
             sending.current = false;
         }
-    }, [initial.id, outbox, setCup, setProblem, setRefusals, setWaiting]);
+    }, [initial.id, look, outbox, setCup, setProblem, setWaiting]);
 
     useEffect(() => {
         void flush();
