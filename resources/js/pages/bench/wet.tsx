@@ -30,7 +30,14 @@ const BEFORE_TAPE = 60;
 
 /** When what one step put on is dry for another, by the rules of core/Bench/WetPaint; never when it does not matter. */
 function dryFor(done: RunStepProps, step: RunStepProps): number {
-    if (done.doneAt === null || done.state !== 'done' || done.id === step.id || done.copy !== step.copy)
+    // What does not dry holds nothing, however old the clock of the page is.
+    if (
+        done.doneAt === null ||
+        done.dryingMinutes === 0 ||
+        done.state !== 'done' ||
+        done.id === step.id ||
+        done.copy !== step.copy
+    )
         return -Infinity;
     if (step.kind === 'peel') return -Infinity;
     const doneAt = Date.parse(done.doneAt);
