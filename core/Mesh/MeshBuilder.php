@@ -125,14 +125,20 @@ final class MeshBuilder
     /** @throws InvalidMesh when nothing is left, or too much of it is not made of numbers */
     public function mesh(): TriangleMesh
     {
+        $this->settle();
+
+        return TriangleMesh::of($this->positions, $this->indices);
+    }
+
+    /** @throws InvalidMesh when too much of it is not made of numbers */
+    private function settle(): void
+    {
         $this->flush();
         $this->known = [];
         $bad = $this->withoutNumbers();
         if ($bad !== []) {
             $this->drop($bad);
         }
-
-        return TriangleMesh::of($this->positions, $this->indices);
     }
 
     /**
@@ -143,8 +149,8 @@ final class MeshBuilder
      */
     public function meshOfOnce(): TriangleMesh
     {
-        $this->flush();
-        $kept = $seen = [];
+        $this->settle();
+        $seen = [];
         $whole = '';
         $bytes = 12 * TriangleMesh::CHUNK;
         // A pair of integers is the key: 31 bits of each corner, the smallest first and the turn kept.
@@ -176,7 +182,7 @@ final class MeshBuilder
         }
         $this->indices = $whole;
 
-        return $this->mesh();
+        return TriangleMesh::of($this->positions, $this->indices);
     }
 
     /** @return list<string> in plain words, what was done to the triangles */
