@@ -12,8 +12,12 @@ final class DropCount
     /** Of its share, that a pot may have more or less without the eye telling: own estimate. */
     private const SHARE = 0.1;
 
+    /** Drops beyond the smallest cup that are tried: a share smaller than that cannot be counted out. */
+    private const MOST_TRIED = 1000;
+
     /**
-     * The smallest cup that is large enough and has each pot's share of the volume within a tenth of what the recipe says.
+     * The smallest cup that is large enough and has each pot's share of the volume within a tenth of what the recipe says; the
+     * largest that was tried where one pot's share is too small for that.
      *
      * @param  non-empty-list<int|float>  $parts  of each pot by volume, > 0
      * @param  list<float>  $droppers  mL of one drop of each; a usual one where it is missing
@@ -26,7 +30,8 @@ final class DropCount
         $weights = array_map(static fn (int|float $p, float $drop): float => $p / $drop, $parts, $droppers);
         $all = array_sum($parts);
         $meanDrop = $all / array_sum($weights);
-        for ($total = max(count($parts), (int) ceil($least / $meanDrop - 1e-9)); ; $total++) {
+        $total = max(count($parts), (int) ceil($least / $meanDrop - 1e-9));
+        for ($end = $total + self::MOST_TRIED; ; $total++) {
             $drops = self::shared($weights, $total);
             $volumes = array_map(static fn (int $count, float $drop): float => $count * $drop, $drops, $droppers);
             $volume = array_sum($volumes);
@@ -34,7 +39,7 @@ final class DropCount
             foreach ($parts as $n => $part) {
                 $isRight = $isRight && abs($volumes[$n] * $all - $part * $volume) <= self::SHARE * $part * $volume + 1e-9;
             }
-            if ($isRight) {
+            if ($isRight || $total === $end) {
                 return $drops;
             }
         }

@@ -17,6 +17,7 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Notification;
+use Illuminate\Support\Facades\Storage;
 use Inertia\Testing\AssertableInertia;
 use PDOException;
 
@@ -142,7 +143,7 @@ final class AccountTest extends TestCase
         $this->put('/account', ['name' => 'Ines', 'email' => 'other@example.com'])->assertSessionHasErrors('email');
         config(['hyalin.demo' => false]);
         $this->delete('/account', ['current' => 'quite another one', 'heir' => 'nobody@example.com'])->assertSessionHasErrors('heir');
-        self::assertSame([1, true], [$painter->figures()->count(), $painter->refresh()->is_owner]);
+        self::assertSame([1, true, []], [$painter->figures()->count(), $painter->refresh()->is_owner, Storage::disk('local')->files(DeleteAccount::FAREWELLS)]);
         $to = (string) $this->delete('/account', ['current' => 'quite another one'])->assertRedirectContains('/sign-in?farewell=')->headers->get('Location');
         $this->assertGuest();
         self::assertTrue($other->refresh()->is_owner);

@@ -119,10 +119,14 @@ final class OrderTest extends TestCase
         $mask = $figure->runs()->firstOrFail()->steps()->where('kind', StepKind::Mask)->firstOrFail();
         $right = $mask->minutes;
         $mask->update(['minutes' => 496]);
+        // A run of this version keeps its numbers, whatever its plan says by now.
+        $this->correctMasks()->doesntExpectOutputToContain('Corrected')->assertOk();
+        $figure->runs()->update(['needs_mask_check' => true]);
         $this->correctMasks()->expectsOutput('Corrected the minutes of 1 masking step.')->assertOk();
         self::assertSame([$right, "Estimate corrected: {$right} minutes. An earlier version said 496."], [$mask->refresh()->minutes, $mask->note]);
         $this->correctMasks()->doesntExpectOutputToContain('Corrected')->assertOk();
         $mask->update(['minutes' => 496, 'state' => RunStepState::Done, 'done_at' => now()]);
+        $figure->runs()->update(['needs_mask_check' => true]);
         $this->correctMasks()->assertOk();
         self::assertSame(496, $mask->refresh()->minutes);
     }

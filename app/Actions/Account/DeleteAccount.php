@@ -15,6 +15,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
+use Throwable;
 
 /**
  * A painter leaves, with figures, shelf and records, and the files of all of them. The bench is written to a farewell file
@@ -41,14 +42,20 @@ final class DeleteAccount
             ...IncomingFile::query()->where('painter_id', $painter->id)->pluck('path'),
             ...SheetPhoto::query()->whereHas('sheet', static fn (Builder $sheet) => $sheet->where('painter_id', $painter->id))->whereNotNull('path')->pluck('path'),
         ];
-        DB::transaction(static function () use ($painter, $heir): void {
-            self::handOver($painter, $heir);
-            // What refers to pots goes before them: a pot that a record names is never deleted beneath it.
-            $painter->figures()->delete();
-            $painter->cups()->delete();
-            DB::table('chips')->where('painter_id', $painter->id)->delete();
-            $painter->delete();
-        });
+        try {
+            DB::transaction(static function () use ($painter, $heir): void {
+                self::handOver($painter, $heir);
+                // What refers to pots goes before them: a pot that a record names is never deleted beneath it.
+                $painter->figures()->delete();
+                $painter->cups()->delete();
+                DB::table('chips')->where('painter_id', $painter->id)->delete();
+                $painter->delete();
+            });
+        } catch (Throwable $e) {
+            // The account stays, so nobody says goodbye.
+            StoredFile::forget(self::FAREWELLS."/{$farewell}");
+            throw $e;
+        }
         foreach (array_filter($files, is_string(...)) as $file) {
             StoredFile::forget($file);
         }

@@ -11,10 +11,11 @@ use App\Models\Bench\RunStepState;
 use Hyalin\Bench\BatchMode;
 use Hyalin\Order\Steps\StepKind;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Facades\DB;
 
 /**
- * Minutes of masks that runs in progress were begun with, against those that are computed now: an earlier version ran in a mode
- * of PHP that stored wrong ones. The step says what it was.
+ * Corrects the minutes of open masking steps in runs of an earlier version, which ran in a mode of PHP that stored wrong ones.
+ * The step says what it was. Each run is looked at once: afterwards its numbers change only when its painter takes over a plan.
  */
 final readonly class CorrectMasks
 {
@@ -27,8 +28,12 @@ final readonly class CorrectMasks
     {
         $corrected = 0;
         $open = static fn (Builder $steps): Builder => $steps->where('kind', StepKind::Mask)->where('state', RunStepState::Open)->whereNotNull('step_key');
-        foreach (Run::query()->whereHas('steps', $open)->with(['figure', 'steps'])->get() as $run) {
-            $corrected += $this->ofRun($run);
+        foreach (Run::query()->where('needs_mask_check', true)->whereHas('steps', $open)->with(['figure', 'steps'])->get() as $run) {
+            $corrected += DB::transaction(function () use ($run): int {
+                Run::query()->whereKey($run->id)->update(['needs_mask_check' => false]);
+
+                return $this->ofRun($run);
+            });
         }
 
         return $corrected;

@@ -7,6 +7,7 @@ namespace App\Actions\Finish;
 use App\Actions\SaveVersioned;
 use App\Adapters\Finish\LayerDraft;
 use App\Models\Brief\Area;
+use Hyalin\Limit;
 use Hyalin\Pot\DropCount;
 use Hyalin\Pot\Volume;
 
@@ -32,19 +33,20 @@ final class SaveFinish
                 'coats' => $draft->coats,
                 'note' => $draft->note,
             ]);
+            $parts = self::whole($draft);
             foreach ($draft->mix as $place => [$paint]) {
-                $layer->paints()->create(['paint_id' => $paint->id, 'drops' => self::whole($draft)[$place], 'position' => $place]);
+                $layer->paints()->create(['paint_id' => $paint->id, 'drops' => $parts[$place], 'position' => $place]);
             }
         }
     }
 
-    /** @return list<int> a plan is in whole parts; what a cup held becomes the nearest of about MOST_PARTS */
+    /** @return list<int> a plan is in whole parts within their limit; what a cup held becomes the nearest of about MOST_PARTS */
     private static function whole(LayerDraft $draft): array
     {
         $parts = array_column($draft->mix, 1);
+        $isPlan = array_filter($parts, static fn (int|float $p): bool => ! is_int($p) || ! Limit::Parts->holds($p)) === [];
+        $whole = $isPlan || $parts === [] ? array_map(intval(...), $parts) : DropCount::of($parts, [], Volume::parts(self::MOST_PARTS)->millilitres);
 
-        return array_filter($parts, is_float(...)) === []
-            ? array_values(array_map(intval(...), $parts))
-            : DropCount::of($parts ?: [1], [], Volume::parts(self::MOST_PARTS)->millilitres);
+        return array_map(static fn (int $p): int => (int) min(Limit::Parts->most(), $p), $whole);
     }
 }

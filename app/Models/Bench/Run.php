@@ -24,6 +24,7 @@ use Illuminate\Support\Carbon;
  * @property int $number
  * @property int $copies
  * @property BatchMode $batch_mode
+ * @property bool $needs_mask_check begun by a version that stored wrong minutes of masks, and not looked at since
  * @property Carbon|null $finished_at
  * @property Carbon $created_at
  * @property Figure $figure
@@ -35,12 +36,12 @@ final class Run extends Model
 
     protected $guarded = ['id', 'painter_id'];
 
-    protected $attributes = ['copies' => 1, 'batch_mode' => 'step by step'];
+    protected $attributes = ['copies' => 1, 'batch_mode' => 'step by step', 'needs_mask_check' => false];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['finished_at' => 'datetime', 'batch_mode' => BatchMode::class];
+        return ['finished_at' => 'datetime', 'batch_mode' => BatchMode::class, 'needs_mask_check' => 'boolean'];
     }
 
     /** @return BelongsTo<Figure, $this> */

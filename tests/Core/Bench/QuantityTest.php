@@ -12,6 +12,7 @@ use Hyalin\Bench\Quantity;
 use Hyalin\Finish\Consumption;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
+use Hyalin\Pot\DropCount;
 use Hyalin\Pot\Volume;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -53,6 +54,10 @@ final class QuantityTest extends TestCase
         self::assertSame([4, 2, 1], Quantity::of(0.05, 40.0, 0.8, 1, 1, 1.0)->drops([9, 4, 2]));
         self::assertSame([2, 1], Quantity::of(0.05, 40.0, 0.8, 1, 1, 1.0)->drops([20, 10]));
         self::assertSame([18, 1], Quantity::of(0.05, 40.0, 0.8, 1, 1, 1.0)->drops([19, 1]));
+        // A share that cannot be counted out ends at a cup of the most drops that are tried.
+        self::assertSame(1, Quantity::of(0.05, 40.0, 0.8, 1, 1, 1.0)->drops([999, 0.001])[1]);
+        // One pot from a dropper of half the size: twice the drops, the same share of the volume.
+        self::assertSame([6, 1], DropCount::of([3, 1], [0.025, 0.05], 0.2));
     }
 
     public function test_more_figures_coats_and_area_take_more_and_the_rest_in_the_cup_is_kept_once(): void
