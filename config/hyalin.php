@@ -15,6 +15,9 @@ return [
     // 1 finds light on a print of few facets as finely as on any; 3 on a ninth of the triangles, for tests.
     'light_coarser' => (float) env('HYALIN_LIGHT_COARSER', 1),
 
+    // 1 puts in the queue what takes more than about a second; 0 all that may, for tests.
+    'patience' => (float) env('HYALIN_PATIENCE', 1),
+
     // Who may make an account: open, invited or closed. The first painter of an empty installation always may, and owns it.
     'sign_up' => env('HYALIN_SIGN_UP', env('HYALIN_DEMO', false) ? 'open' : 'closed'),
 

@@ -46,12 +46,13 @@ use App\Http\Controllers\Shelf\PotListController;
 use App\Http\Controllers\Shelf\SheetController;
 use App\Http\Controllers\Shelf\ShelfFileController;
 use App\Http\Controllers\SignInController;
+use App\Http\Controllers\TaskController;
 use App\Http\Middleware\IdempotentRequests;
 use Illuminate\Support\Facades\Route;
 
 // A number of a record is a number, whatever the database would make of it.
 Route::patterns(array_fill_keys(
-    ['area', 'balance', 'boundary', 'chip', 'correction', 'cup', 'figure', 'incomingFile', 'joint', 'lesson', 'mesh', 'meshUpload', 'mixSearch', 'ownRule', 'ownStep', 'paint', 'part', 'photo', 'picture', 'practiceRound', 'proposalSearch', 'run', 'setAside', 'sheet', 'shelfImport', 'step', 'timer', 'version'],
+    ['area', 'balance', 'boundary', 'chip', 'correction', 'cup', 'figure', 'incomingFile', 'joint', 'lesson', 'mesh', 'meshUpload', 'mixSearch', 'ownRule', 'ownStep', 'paint', 'part', 'photo', 'picture', 'practiceRound', 'proposalSearch', 'run', 'setAside', 'sheet', 'shelfImport', 'step', 'task', 'timer', 'version'],
     '[1-9][0-9]{0,17}',
 ));
 
@@ -263,6 +264,8 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/light/figure.ply', [LightController::class, 'ply'])->name('light.ply');
         Route::get('/light/shown', [LightController::class, 'shown'])->name('light.shown');
         Route::get('/light/still', [LightController::class, 'still'])->name('light.still');
+        Route::post('/light/measure', [LightController::class, 'measure'])->name('light.measure');
+        Route::post('/light/glow/{area}/cast', [LightController::class, 'castGlow'])->name('light.castGlow');
         Route::post('/light/measures', [LightController::class, 'measures'])->name('light.measures');
 
         Route::get('/order', [OrderController::class, 'show'])->name('figures.order');
@@ -325,6 +328,11 @@ Route::middleware('auth')->group(function (): void {
     Route::prefix('/proposal-searches/{proposalSearch}')->middleware('can:own,proposalSearch')->group(function (): void {
         Route::get('/', [ProposalController::class, 'progress'])->name('proposal-searches.show');
         Route::delete('/', [ProposalController::class, 'stop'])->name('proposal-searches.stop');
+    });
+
+    Route::prefix('/tasks/{task}')->middleware('can:own,task')->group(function (): void {
+        Route::get('/', [TaskController::class, 'show'])->name('tasks.show');
+        Route::delete('/', [TaskController::class, 'stop'])->name('tasks.stop');
     });
 
     Route::prefix('/mix-searches/{mixSearch}')->middleware('can:own,mixSearch')->group(function (): void {

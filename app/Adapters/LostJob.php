@@ -11,6 +11,7 @@ use App\Models\Light\LightRecord;
 use App\Models\Light\MeshUpload;
 use App\Models\Shelf\SheetPhoto;
 use App\Models\Shelf\ShelfImport;
+use App\Models\Task;
 use Illuminate\Queue\DatabaseQueue;
 use Illuminate\Queue\RedisQueue;
 use Illuminate\Support\Facades\DB;
@@ -30,7 +31,7 @@ final class LostJob
     private const QUEUES = ['short', 'long', 'later', 'default'];
 
     /** @param  IncomingFile|LightRecord|MeshUpload|MixSearchRecord|ProposalSearchRecord|SheetPhoto|ShelfImport  $record  what a job works at, marked failed here if no job does */
-    public static function tell(IncomingFile|LightRecord|MeshUpload|MixSearchRecord|ProposalSearchRecord|SheetPhoto|ShelfImport $record): void
+    public static function tell(IncomingFile|LightRecord|MeshUpload|MixSearchRecord|ProposalSearchRecord|SheetPhoto|ShelfImport|Task $record): void
     {
         if (! in_array($record->getRawOriginal('state'), self::WAITED_FOR, true) || $record->updated_at > now()->subSeconds(self::SILENT) || self::isQueued($record)) {
             return;
@@ -44,7 +45,7 @@ final class LostJob
     }
 
     /** @return string|null null where the record has no place for it: its page says it in its own words */
-    private static function problem(IncomingFile|LightRecord|MeshUpload|MixSearchRecord|ProposalSearchRecord|SheetPhoto|ShelfImport $record): ?string
+    private static function problem(IncomingFile|LightRecord|MeshUpload|MixSearchRecord|ProposalSearchRecord|SheetPhoto|ShelfImport|Task $record): ?string
     {
         return match (true) {
             $record instanceof IncomingFile => "The server ended while it read {$record->name}. Nothing was added. Send it again.",
@@ -52,12 +53,13 @@ final class LostJob
             $record instanceof MeshUpload => "{$record->name} was not read: the server ended meanwhile. Nothing was added; send it again.",
             $record instanceof SheetPhoto => 'The server ended while it read the photo. Nothing was changed. Send it again.',
             $record instanceof ShelfImport => 'The server ended while it read the file. Nothing was added to the shelf. Send it again.',
+            $record instanceof Task => "{$record->kind->failed()}: the server ended meanwhile. Try again.",
             default => null,
         };
     }
 
     /** Where a queue cannot be looked into, everything may be in it. */
-    private static function isQueued(IncomingFile|LightRecord|MeshUpload|MixSearchRecord|ProposalSearchRecord|SheetPhoto|ShelfImport $record): bool
+    private static function isQueued(IncomingFile|LightRecord|MeshUpload|MixSearchRecord|ProposalSearchRecord|SheetPhoto|ShelfImport|Task $record): bool
     {
         $payloads = self::payloads();
         if ($payloads === null) {

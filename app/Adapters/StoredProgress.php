@@ -9,6 +9,7 @@ use App\Models\Finish\ProposalSearchRecord;
 use App\Models\IncomingFile;
 use App\Models\Light\LightRecord;
 use App\Models\Shelf\SheetPhoto;
+use App\Models\Task;
 use Hyalin\Progress;
 
 /**
@@ -18,7 +19,7 @@ final class StoredProgress implements Progress
 {
     private float $written = 0.0;
 
-    public function __construct(private readonly IncomingFile|LightRecord|MixSearchRecord|ProposalSearchRecord|SheetPhoto $search)
+    public function __construct(private readonly IncomingFile|LightRecord|MixSearchRecord|ProposalSearchRecord|SheetPhoto|Task $search)
     {
     }
 

@@ -11,7 +11,7 @@ use App\Adapters\StoredProgress;
 use App\Models\Brief\Figure;
 use App\Models\Light\LightRecord;
 use Hyalin\InvalidInput;
-use Hyalin\Light\InvalidLight;
+use Hyalin\Stopped;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Throwable;
@@ -48,7 +48,7 @@ final class ComputeLight implements ShouldQueue
             if ($stored?->isCoarse() === true) {
                 (new SculptSurface($stored))->prepare([$this->light->sideAxis(), $this->light->frontAxis()]);
             }
-        } catch (InvalidLight) {
+        } catch (Stopped) {
             $this->light->update(['state' => 'stopped', 'stop_asked' => false]);
         } catch (InvalidInput $e) {
             $this->light->update(['state' => 'failed', 'problem' => ucfirst($e->getMessage()).'.']);

@@ -20,6 +20,7 @@ use App\Models\Shelf\ChipRecord;
 use App\Models\Shelf\Paint;
 use App\Models\Shelf\ShelfImport;
 use App\Models\Shelf\SwatchSheet;
+use App\Models\Task;
 use Illuminate\Auth\Access\Response;
 
 /**
@@ -28,7 +29,7 @@ use Illuminate\Auth\Access\Response;
  */
 final class OwnerPolicy
 {
-    public function own(Painter $painter, ChipRecord|Correction|LessonRecord|CupRecord|Figure|IncomingFile|MixSearchRecord|Paint|PracticeRound|ProposalSearchRecord|Run|SetAsideEdit|ShelfImport|SwatchSheet|Timer $record): Response
+    public function own(Painter $painter, ChipRecord|Correction|LessonRecord|CupRecord|Figure|IncomingFile|MixSearchRecord|Paint|PracticeRound|ProposalSearchRecord|Run|SetAsideEdit|ShelfImport|SwatchSheet|Task|Timer $record): Response
     {
         return $record->painter_id === $painter->id ? Response::allow() : Response::denyAsNotFound();
     }

@@ -37,6 +37,7 @@ use App\Models\Shelf\ChipRecord;
 use App\Models\Shelf\Paint;
 use App\Models\Shelf\ShelfImport;
 use App\Models\Shelf\SwatchSheet;
+use App\Models\Task;
 use App\Policies\OwnerPolicy;
 use Closure;
 use Illuminate\Auth\Notifications\ResetPassword;
@@ -100,6 +101,7 @@ final class AppServiceProvider extends ServiceProvider
             SetAsideEdit::class,
             ShelfImport::class,
             SwatchSheet::class,
+            Task::class,
             Timer::class,
         ] as $model) {
             Gate::policy($model, OwnerPolicy::class);

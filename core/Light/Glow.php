@@ -6,6 +6,8 @@ namespace Hyalin\Light;
 
 use Hyalin\Mesh\Normals;
 use Hyalin\Mesh\TriangleMesh;
+use Hyalin\Progress;
+use Hyalin\Stopped;
 
 /**
  * The glow of a lamp on what surrounds it: cosine over the square of the distance, where the way is free. Shadows are
@@ -25,14 +27,17 @@ final class Glow
      * @param  list<array{float, float, float}>  $lamps  points of the lamp, mm
      * @param  float  $near  mm within which the mesh is the lamp itself and throws no shadow
      * @return array<int, float> cosine / mm2, by vertex: relative, to be scaled by how bright the lamp is
+     *
+     * @throws Stopped
      */
-    public static function ofVertices(TriangleMesh $mesh, array $lamps, float $near): array
+    public static function ofVertices(TriangleMesh $mesh, array $lamps, float $near, ?Progress $progress = null): array
     {
         [$x, $y, $z] = $mesh->coordinates();
         $corners = $mesh->corners();
         [$nx, $ny, $nz] = Normals::ofVertices($x, $y, $z, $corners);
         $glow = \array_fill(0, \count($x), 0.0);
-        foreach ($lamps as [$lx, $ly, $lz]) {
+        foreach ($lamps as $n => [$lx, $ly, $lz]) {
+            Stopped::unless($progress, $n / \count($lamps));
             $sides = self::sides($x, $y, $z, $corners, $lx, $ly, $lz, $near);
             foreach ($x as $v => $px) {
                 [$dx, $dy, $dz] = [$px - $lx, $y[$v] - $ly, $z[$v] - $lz];

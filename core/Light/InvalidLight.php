@@ -29,11 +29,6 @@ final class InvalidLight extends InvalidInput
         return new self("up is \"{$found}\"; it must be one of x, y, z, -x, -y, -z");
     }
 
-    public static function stopped(): self
-    {
-        return new self('the calculation was stopped');
-    }
-
     public static function pose(): self
     {
         return new self('a pose needs finite numbers, a scale above 0 and a rotation');

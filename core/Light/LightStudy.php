@@ -10,6 +10,7 @@ use Hyalin\Mesh\MeshMeasures;
 use Hyalin\Mesh\Refinement;
 use Hyalin\Mesh\TriangleMesh;
 use Hyalin\Progress;
+use Hyalin\Stopped;
 
 /**
  * Front door: where a spray falls on a mesh. Shadows are found on a working mesh of about a hundred thousand triangles -
@@ -50,7 +51,7 @@ final readonly class LightStudy
      * @param  list<array{float, float, float}>  $directions  of length 1, to where light may come from
      * @param  float  $coarser  1 or more: how many times as long as usual the edges of what is split may be
      *
-     * @throws InvalidLight when it was stopped
+     * @throws Stopped
      */
     public static function of(TriangleMesh $mesh, MeshMeasures $measures, array $directions, ?Progress $progress = null, CastsShadows $shadows = new OwnShadows, float $coarser = 1.0): self
     {

@@ -6,6 +6,8 @@ namespace Hyalin\Light;
 
 use Hyalin\Mesh\Normals;
 use Hyalin\Mesh\TriangleMesh;
+use Hyalin\Progress;
+use Hyalin\Stopped;
 
 /**
  * A spray from a place near by: paint flies straight from the nozzle, thinner towards the rim of its cone and with the square
@@ -32,8 +34,9 @@ final class NozzleSpray
      * @return array<int, float> 0..1 by vertex
      *
      * @throws InvalidLight when nozzle and aim are one point
+     * @throws Stopped
      */
-    public static function ofVertices(TriangleMesh $mesh, array $nozzle, array $aim, float $spread): array
+    public static function ofVertices(TriangleMesh $mesh, array $nozzle, array $aim, float $spread, ?Progress $progress = null): array
     {
         [$wx, $wy, $wz] = [$nozzle[0] - $aim[0], $nozzle[1] - $aim[1], $nozzle[2] - $aim[2]];
         $distance = sqrt($wx * $wx + $wy * $wy + $wz * $wz);
@@ -47,6 +50,7 @@ final class NozzleSpray
         $narrow = $spread >= 90.0 ? 0.0 : 2 / tan(deg2rad(max(1.0, $spread))) ** 2;
         $sum = array_fill(0, count($x), 0.0);
         for ($k = 0; $k < self::PLACES; $k++) {
+            Stopped::unless($progress, $k / self::PLACES);
             $by = $k === 0 ? 0.0 : self::MOVES * $distance;
             [$cos, $sin] = [$by * cos(2 * M_PI * $k / (self::PLACES - 1)), $by * sin(2 * M_PI * $k / (self::PLACES - 1))];
             $place = [$nozzle[0] + $cos * $u[0] + $sin * $v[0], $nozzle[1] + $cos * $u[1] + $sin * $v[1], $nozzle[2] + $cos * $u[2] + $sin * $v[2]];

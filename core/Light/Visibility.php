@@ -7,6 +7,7 @@ namespace Hyalin\Light;
 use Hyalin\Mesh\Normals;
 use Hyalin\Mesh\TriangleMesh;
 use Hyalin\Progress;
+use Hyalin\Stopped;
 
 /**
  * Which directions reach which vertices of a mesh: one bit a direction. For every direction the mesh is drawn into a depth
@@ -64,9 +65,7 @@ final readonly class Visibility
         $bits = \array_fill(0, \intdiv(\count($directions) + 63, 64), \array_fill(0, \count($x), 0));
         for ($k = $from, $before ??= \count($directions); $k < $before; $k++) {
             $d = $directions[$k];
-            if ($progress !== null && ! $progress->at(($k - $from) / ($before - $from))) {
-                throw InvalidLight::stopped();
-            }
+            Stopped::unless($progress, ($k - $from) / ($before - $from));
             $word = intdiv($k, 64);
             [$u, $v] = SprayCone::across($d);
             [$pu, $pv, $pw, $width, $height] = self::projected($x, $y, $z, $d, $u, $v, $box, $resolution);

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Hyalin\Mesh;
 
+use Hyalin\Progress;
+use Hyalin\ProgressShare;
+use Hyalin\Stopped;
+
 /**
  * How deep a surface is creased at the widths that a painter sees: the grooves between plates, the folds of a sleeve, the
  * neck between head and body.
@@ -21,15 +25,19 @@ final class Creases
      * @param  float  $tip  mm
      * @return list<float> by vertex, without unit: how far the surface bends inwards within the width where it does most; negative
      *                     where it bends outwards
+     *
+     * @throws Stopped
      */
-    public static function ofVertices(SurfaceGraph $surface, array $curvature, float $tip): array
+    public static function ofVertices(SurfaceGraph $surface, array $curvature, float $tip, ?Progress $progress = null): array
     {
         $most = \array_fill(0, \count($curvature), -\INF);
         $done = 0.0;
+        $widest = \max(self::WIDTHS) * $tip;
         foreach (self::WIDTHS as $width) {
             $sigma = $width * $tip;
-            // Gaussians add by their squares: the wider one goes on from the narrower.
-            $curvature = $surface->smoothed($curvature, \sqrt($sigma * $sigma - $done * $done));
+            // Gaussians add by their squares: the wider one goes on from the narrower. So do the steps that they take.
+            $share = $progress === null ? null : new ProgressShare($progress, ($done / $widest) ** 2, ($sigma / $widest) ** 2);
+            $curvature = $surface->smoothed($curvature, \sqrt($sigma * $sigma - $done * $done), $share);
             $done = $sigma;
             foreach ($curvature as $v => $bend) {
                 if (-$bend * $sigma > $most[$v]) {
@@ -49,14 +57,18 @@ final class Creases
      * @param  list<float>  $lacks  Gaussian curvature times area by vertex
      * @param  float  $tip  mm
      * @return list<float> by vertex, alike
+     *
+     * @throws Stopped
      */
-    public static function andNecks(SurfaceGraph $surface, array $curvature, array $lacks, float $tip): array
+    public static function andNecks(SurfaceGraph $surface, array $curvature, array $lacks, float $tip, ?Progress $progress = null): array
     {
-        $sigma = self::WIDTHS[\count(self::WIDTHS) - 1] * $tip;
-        $mean = $surface->smoothed($curvature, $sigma);
-        $gauss = $surface->smoothed(\array_map(static fn (float $lack, float $mm2): float => $mm2 > 0.0 ? $lack / $mm2 : 0.0, $lacks, \array_values($surface->area)), $sigma);
+        $sigma = \max(self::WIDTHS) * $tip;
+        // Each of the three is smoothed over the same width, and takes as many steps.
+        $third = static fn (int $n): ?Progress => $progress === null ? null : new ProgressShare($progress, $n / 3, ($n + 1) / 3);
+        $mean = $surface->smoothed($curvature, $sigma, $third(0));
+        $gauss = $surface->smoothed(\array_map(static fn (float $lack, float $mm2): float => $mm2 > 0.0 ? $lack / $mm2 : 0.0, $lacks, \array_values($surface->area)), $sigma, $third(1));
         $necks = [];
-        foreach (self::ofVertices($surface, $curvature, $tip) as $v => $crease) {
+        foreach (self::ofVertices($surface, $curvature, $tip, $third(2)) as $v => $crease) {
             $h = $mean[$v];
             // The lesser of the two principal curvatures is H - sqrt(H^2 - K).
             $inwards = $gauss[$v] < 0.0 ? \sqrt($h * $h - $gauss[$v]) - $h : 0.0;

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Hyalin\Mesh;
 
+use Hyalin\Progress;
+use Hyalin\Stopped;
+
 /**
  * A sculpt printed in one piece divided into areas, with borders that lie in its creases: between seeds that a painter set, or by
  * itself. Patches are joined to the seeds over the shallowest borders first; where no crease helps, borders are drawn as short as
@@ -85,8 +88,10 @@ final readonly class Division
      * @param  TriangleMesh  $mesh  that the surface is of
      * @param  list<float>  $curvature  by vertex, per mm
      * @return list<int> area of each vertex, from 0
+     *
+     * @throws Stopped
      */
-    public function proposedWithNecks(TriangleMesh $mesh, array $curvature): array
+    public function proposedWithNecks(TriangleMesh $mesh, array $curvature, ?Progress $progress = null): array
     {
         $labels = $this->proposed();
         $mm2 = [];
@@ -96,7 +101,7 @@ final readonly class Division
         if (\max([0.0, ...$mm2]) <= self::TOO_LARGE * \array_sum($mm2)) {
             return $labels;
         }
-        $creases = Creases::andNecks($this->surface, $curvature, Curvature::deficits($mesh), $this->tip);
+        $creases = Creases::andNecks($this->surface, $curvature, Curvature::deficits($mesh), $this->tip, $progress);
 
         return self::known($this->surface, $creases, Patches::of($this->surface, $creases), $this->tip)->proposed();
     }

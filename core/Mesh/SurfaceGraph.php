@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Hyalin\Mesh;
 
+use Hyalin\Progress;
+use Hyalin\Stopped;
+
 /**
  * The vertices of a mesh with their neighbours: what is smoothed, joined and cut along a surface runs over it.
  */
@@ -95,8 +98,10 @@ final readonly class SurfaceGraph implements Surroundings
      * @param  list<float>  $values  by vertex
      * @param  float  $sigma  mm
      * @return list<float>
+     *
+     * @throws Stopped
      */
-    public function smoothed(array $values, float $sigma): array
+    public function smoothed(array $values, float $sigma, ?Progress $progress = null): array
     {
         $n = \count($values);
         // Around a vertex with neighbours at a mean square distance d2, the mean of the neighbours is f + d2/4 Laplace f.
@@ -116,6 +121,7 @@ final readonly class SurfaceGraph implements Surroundings
         $steps = \max(1, (int) \ceil($time * $usual / self::STABLE));
         $step = $time / $steps;
         for ($k = 0; $k < $steps; $k++) {
+            Stopped::unless($progress, $k / $steps);
             $old = $values;
             $values = [];
             for ($v = 0; $v < $n; $v++) {

@@ -354,6 +354,7 @@ describe('the light on a mesh', () => {
         lastAct: null,
         canRedo: false,
         isMeasured: true,
+        task: null,
     };
     const mesh: MeshProps = {
         id: 2,
@@ -485,6 +486,7 @@ describe('the light on a mesh', () => {
             onGradient: vi.fn(),
             onForget: vi.fn(),
             insideCm2: 4.25,
+            isBusy: false,
             onPropose: vi.fn(),
             onUndo: vi.fn(),
             onRedo: null,

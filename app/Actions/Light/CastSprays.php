@@ -11,6 +11,9 @@ use Hyalin\Light\Exposure;
 use Hyalin\Light\NozzleSpray;
 use Hyalin\Light\Sky;
 use Hyalin\Mesh\TriangleMesh;
+use Hyalin\Progress;
+use Hyalin\ProgressShare;
+use Hyalin\Stopped;
 
 /**
  * Weighs the directed sprays of a figure with the shadows that are known: exposure of every vertex of the working mesh, and
@@ -18,7 +21,12 @@ use Hyalin\Mesh\TriangleMesh;
  */
 final class CastSprays
 {
-    public function __invoke(LightRecord $light): void
+    /**
+     * @param  Technique|null  $only  whose setting changed; null for all
+     *
+     * @throws Stopped nothing is changed then
+     */
+    public function __invoke(LightRecord $light, ?Technique $only = null, ?Progress $progress = null): void
     {
         $study = StoredStudy::of($light);
         if ($study === null || $light->result === null) {
@@ -27,15 +35,20 @@ final class CastSprays
         $sky = Sky::around($light->axis());
         $work = $study->working();
         $seen = $study->seen($sky);
-        foreach ($light->directedSprays() as $name => $spray) {
+        $sprays = array_filter($light->directedSprays(), static fn (string $name): bool => $only === null || $only->value === $name, ARRAY_FILTER_USE_KEY);
+        $exposures = [];
+        foreach ($sprays as $name => $spray) {
+            $share = $progress === null ? null : new ProgressShare($progress, count($exposures) / count($sprays), (1 + count($exposures)) / count($sprays));
             $axis = $spray->axis($light->axis(), $light->frontAxis());
             if ($spray->distance === null) {
-                $exposure = Exposure::ofVertices($work, $seen, $sky->spray($axis, $spray->spread));
+                $exposures[$name] = Exposure::ofVertices($work, $seen, $sky->spray($axis, $spray->spread));
             } else {
                 $aim = $light->sprays[$name]['aim'] ?? self::middle($work);
                 $nozzle = [$aim[0] + $spray->distance * $axis[0], $aim[1] + $spray->distance * $axis[1], $aim[2] + $spray->distance * $axis[2]];
-                $exposure = NozzleSpray::ofVertices($work, $nozzle, $aim, $spray->spread);
+                $exposures[$name] = NozzleSpray::ofVertices($work, $nozzle, $aim, $spray->spread, $share);
             }
+        }
+        foreach ($exposures as $name => $exposure) {
             $study->putExposure($name, $exposure);
         }
         $this->share($light);

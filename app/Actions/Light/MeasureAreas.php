@@ -15,6 +15,8 @@ use Hyalin\Light\ZoneMap;
 use Hyalin\Light\ZoneWeights;
 use Hyalin\Mesh\Borders;
 use Hyalin\Mesh\TriangleMesh;
+use Hyalin\Progress;
+use Hyalin\Stopped;
 
 /**
  * What follows from which triangle is which area: cm2, shares of the zones, what no eye reaches, borders, and what each
@@ -24,7 +26,8 @@ use Hyalin\Mesh\TriangleMesh;
  */
 final class MeasureAreas
 {
-    public function __invoke(LightRecord $light): void
+    /** @throws Stopped */
+    public function __invoke(LightRecord $light, ?Progress $progress = null): void
     {
         $study = StoredStudy::of($light);
         if ($study === null || $light->result === null) {
@@ -33,11 +36,15 @@ final class MeasureAreas
         $mesh = $study->measured();
         $mm2Of = $mesh->areas();
         $areaOf = $study->areas();
+        // Shares of the time as a print of half a million triangles takes it.
+        Stopped::unless($progress, 0.15);
         [$placed, $gradients] = self::placed($light, $mesh, $study->zones(), $areaOf);
         $study->showZones($placed);
         $zones = ZoneMap::known($placed);
         $vertexOf = $study->vertexOf();
+        Stopped::unless($progress, 0.25);
         $study->putWeights(ZoneWeights::of($mesh, $vertexOf, $mm2Of, $zones->of, $areaOf));
+        Stopped::unless($progress, 0.5);
         $open = $study->openness();
         $mm2 = $hidden = [];
         $t = 0;
@@ -53,11 +60,13 @@ final class MeasureAreas
                 $hidden[$id] = ($hidden[$id] ?? 0.0) + (Openness::isHidden($most / 255) ? $mm2Of[$t] : 0.0);
             }
         }
+        Stopped::unless($progress, 0.7);
         $insideMm2 = 0.0;
         foreach ((new SculptSurface($study))->insideTriangles() as $t => $isInside) {
             $insideMm2 += $isInside && $areaOf[$t] === 0 ? $mm2Of[$t] : 0.0;
         }
         $shares = $zones->shares($mm2Of, $areaOf);
+        Stopped::unless($progress, 0.8);
         $areas = [];
         foreach ($mm2 as $id => $all) {
             $areas[] = ['areaId' => $id, 'cm2' => $all / 100, 'hidden' => $hidden[$id] / max(1e-9, $all), 'shares' => $shares[$id], 'exposure' => 0.0, 'byZone' => [], ...isset($gradients[$id]) ? ['gradient' => ['from' => $gradients[$id]->from, 'to' => $gradients[$id]->to]] : []];

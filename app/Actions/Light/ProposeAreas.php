@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Light;
 
+use App\Adapters\Light\AreaHistory;
 use App\Adapters\Light\AssembledFigure;
 use App\Adapters\Light\SculptSurface;
 use App\Adapters\Light\StoredStudy;
@@ -17,6 +18,9 @@ use Hyalin\Mesh\Adjacency;
 use Hyalin\Mesh\MeshMeasures;
 use Hyalin\Mesh\Regions;
 use Hyalin\Mesh\TriangleMesh;
+use Hyalin\Progress;
+use Hyalin\ProgressShare;
+use Hyalin\Stopped;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -34,22 +38,29 @@ final readonly class ProposeAreas
 
     private const MOST = 24;
 
-    public function __construct(private AssignArea $assignArea)
+    public function __construct(private SettleAreas $settle)
     {
     }
 
-    /** @return int areas that were given a place */
-    public function __invoke(Figure $figure, LightRecord $light): int
+    /**
+     * @return int areas that were given a place
+     *
+     * @throws Stopped nothing is changed then
+     */
+    public function __invoke(Figure $figure, LightRecord $light, ?Progress $progress = null): int
     {
         $study = StoredStudy::of($light);
         $assembly = AssembledFigure::of($figure, $light);
         if ($study === null || $assembly === null) {
             return 0;
         }
+        // Shares of the time as sculpts of 300,000 triangles take it.
+        Stopped::unless($progress, 0.05);
         $mesh = $study->measured();
         $edges = Adjacency::of($mesh);
         $least = self::LEAST * array_sum($edges->area);
-        $regions = self::regions($study, $mesh, $edges, $least);
+        $regions = self::regions($study, $mesh, $edges, $least, $progress === null ? null : new ProgressShare($progress, 0.15, 0.85));
+        Stopped::unless($progress, 0.85);
         $areaOf = $study->areas();
         $parentOf = $study->parentOf();
         // The inner walls of a hollow print are nobody's to paint.
@@ -69,7 +80,9 @@ final readonly class ProposeAreas
         $unplaced = $figure->areas()->get()->reject(static fn (Area $a): bool => isset($shown[$a->id]))->keyBy(static fn (Area $a): int => $a->id);
         $guessed = AreaNames::guessed($regions, $unplaced->map(static fn (Area $a): array => ['name' => $a->name, 'mm2' => $a->square_cm === null ? null : 100 * $a->square_cm, 'part' => $a->part_id])->all());
 
-        return DB::transaction(function () use ($figure, $study, $free, $triangles, $regions, $guessed): int {
+        Stopped::unless($progress, 0.9);
+
+        DB::transaction(static function () use ($figure, $study, $free, $triangles, $regions, $guessed): void {
             $given = $numbers = $made = [];
             $parts = $figure->parts()->pluck('name', 'id');
             foreach (array_keys($free) as $region) {
@@ -88,10 +101,12 @@ final readonly class ProposeAreas
                 }
                 $given += array_fill_keys($triangles[$region], $areaId);
             }
-            $this->assignArea->give($study, TriangleRuns::of($given), $made);
-
-            return count($free);
+            // What was brushed meanwhile stays.
+            $study->giveFree(TriangleRuns::of($given), [], static fn () => AreaHistory::of($study)->keep($made));
         });
+        $this->settle->due($light);
+
+        return count($free);
     }
 
     /**
@@ -121,7 +136,7 @@ final readonly class ProposeAreas
     }
 
     /** Flat faces part along their sharp edges; a sculpt, which has none, along its folds. */
-    private static function regions(StoredStudy $study, TriangleMesh $mesh, Adjacency $edges, float $least): Regions
+    private static function regions(StoredStudy $study, TriangleMesh $mesh, Adjacency $edges, float $least, ?Progress $progress): Regions
     {
         $flat = Regions::proposed($mesh, $edges, self::CREASE, $least);
         $areas = array_filter($flat->areas($edges), static fn (float $mm2): bool => $mm2 >= $least);
@@ -129,9 +144,13 @@ final readonly class ProposeAreas
             return $flat;
         }
 
+        Stopped::unless($progress, 0.1);
         $surface = new SculptSurface($study);
+        $division = $surface->division();
+        Stopped::unless($progress, 0.3);
+        $labels = $division->proposedWithNecks($study->working(), $study->curvature(), $progress === null ? null : new ProgressShare($progress, 0.3, 1.0));
 
-        return Regions::given(array_values($surface->onTriangles($surface->proposed())->byTriangle()));
+        return Regions::given(array_values($surface->onTriangles($labels)->byTriangle()));
     }
 
     /** @return int|null the part that a triangle of the files belongs to */

@@ -9,6 +9,9 @@ use App\Models\Brief\Area;
 use App\Models\Light\LightRecord;
 use Hyalin\Finish\AreaForm;
 use Hyalin\Light\Gradient;
+use Hyalin\Progress;
+use Hyalin\ProgressShare;
+use Hyalin\Stopped;
 use Illuminate\Validation\ValidationException;
 
 /**
@@ -20,15 +23,36 @@ final readonly class SetGradient
     {
     }
 
-    /** @param  array{from: array{float, float, float}, to: array{float, float, float}}|null  $gradient  mm on the figure; null for from its foot up */
-    public function __invoke(LightRecord $light, Area $area, bool $isGradient, ?array $gradient): void
+    /**
+     * @param  array{from: array{float, float, float}, to: array{float, float, float}}|null  $points  mm on the figure
+     * @param  'up'|'side'|'front'|null  $along  where there are no points; null for no gradient
+     *
+     * @throws ValidationException when the area has no extent in that direction, or nothing of the mesh
+     * @throws Stopped the area is as before then
+     */
+    public function __invoke(LightRecord $light, Area $area, ?array $points, ?string $along, ?Progress $progress = null): void
     {
+        $isGradient = $points !== null || $along !== null;
+        if ($points === null && $along !== null) {
+            $found = self::along($light, $area, match ($along) {
+                'front' => $light->frontAxis(), 'side' => $light->sideAxis(), 'up' => $light->axis()
+            });
+            // Upwards follows the area wherever it will be; the others are kept as they are now.
+            $points = $along === 'up' ? null : $found ?? throw ValidationException::withMessages(['along' => 'This area has none of the mesh yet. Fill or brush it first.']);
+        }
+        Stopped::unless($progress, 0.3);
+        $before = $area->only(['form', 'gradient']);
         $area->update([
             'form' => $isGradient ? AreaForm::Gradient : ($area->form === AreaForm::Gradient ? AreaForm::Shaped : $area->form),
-            'gradient' => $isGradient ? $gradient : null,
+            'gradient' => $isGradient ? $points : null,
             'version' => $area->version + 1,
         ]);
-        ($this->settle)($light);
+        try {
+            ($this->settle)($light, $progress === null ? null : new ProgressShare($progress, 0.3, 1.0));
+        } catch (Stopped $e) {
+            $area->refresh()->update([...$before, 'version' => $area->version + 1]);
+            throw $e;
+        }
     }
 
     /**
@@ -39,7 +63,7 @@ final readonly class SetGradient
      *
      * @throws ValidationException when it lies level: nothing of it is farther along than the rest
      */
-    public static function along(LightRecord $light, Area $area, array $axis): ?array
+    private static function along(LightRecord $light, Area $area, array $axis): ?array
     {
         $study = StoredStudy::of($light);
         if ($study === null) {

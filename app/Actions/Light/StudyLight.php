@@ -13,13 +13,13 @@ use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Light\LightRecord;
 use Hyalin\InvalidInput;
-use Hyalin\Light\InvalidLight;
 use Hyalin\Light\LightStudy;
 use Hyalin\Light\Sky;
 use Hyalin\Light\ZoneMap;
 use Hyalin\Mesh\MeshMeasures;
 use Hyalin\Progress;
 use Hyalin\ProgressShare;
+use Hyalin\Stopped;
 
 /**
  * Computes the light on a figure and keeps what is slow to compute: its working mesh, which directions reach it, its zones.
@@ -31,7 +31,7 @@ final readonly class StudyLight
     {
     }
 
-    /** @throws InvalidInput when it was stopped */
+    /** @throws Stopped */
     public function __invoke(Figure $figure, LightRecord $light, Progress $progress): void
     {
         $assembly = AssembledFigure::of($figure, $light);
@@ -39,20 +39,20 @@ final readonly class StudyLight
             return;
         }
         // Shares of the time as a print of half a million triangles takes it.
-        self::reached($progress, 0.06);
+        Stopped::unless($progress, 0.06);
         $measures = MeshMeasures::of($assembly->mesh);
-        self::reached($progress, 0.12);
+        Stopped::unless($progress, 0.12);
         $sky = Sky::around($light->axis());
         $coarser = max(1.0, config()->float('hyalin.light_coarser'));
         $study = LightStudy::of($assembly->mesh, $measures, $sky->directions, new ProgressShare($progress, 0.2, 0.6), $this->shadows, $coarser)->inRows();
         $stored = StoredStudy::create($study, $assembly);
         try {
-            self::reached($progress, 0.68);
+            Stopped::unless($progress, 0.68);
             [$zones, $open, $bend] = ZoneMap::studied($study, $sky, $measures->size(), $light->edges, $light->grooves);
             $stored->putOpenness($open);
             $stored->putCurvature($bend);
             $stored->putZones($zones->of);
-            self::reached($progress, 0.8);
+            Stopped::unless($progress, 0.8);
             StoredStudy::settleFiles($light->fresh() ?? $light);
             $chosen = self::chosen($figure, $assembly, $study->parentOf);
             $areaOf = [];
@@ -61,7 +61,7 @@ final readonly class StudyLight
             }
             $stored->putAreas($chosen, $areaOf);
             $apart = self::apart($assembly, $light);
-            self::reached($progress, 0.86);
+            Stopped::unless($progress, 0.86);
         } catch (InvalidInput $e) {
             $stored->forget();
             throw $e;
@@ -80,14 +80,6 @@ final readonly class StudyLight
             $light->update(['measured_of' => $measured]);
         });
         $old?->forget();
-    }
-
-    /** @throws InvalidLight when it was stopped */
-    private static function reached(Progress $progress, float $fraction): void
-    {
-        if (! $progress->at($fraction)) {
-            throw InvalidLight::stopped();
-        }
     }
 
     /**

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions\Light;
 
+use App\Adapters\Light\StoredStudy;
 use App\Models\Brief\Figure;
 use Hyalin\Finish\Technique;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
 
 /**
  * Sizes of areas and lengths of borders as the mesh has them, into the brief: order, masks and quantities calculates with them.
@@ -20,10 +22,18 @@ final readonly class UseMeasurements
     {
     }
 
-    /** @return string what was taken over */
+    /**
+     * @return string what was taken over
+     *
+     * @throws ValidationException while the areas are being measured
+     */
     public function __invoke(Figure $figure): string
     {
-        $result = $this->settle->ofFigure($figure)?->result;
+        $light = $this->settle->ofFigure($figure);
+        if ($light !== null && StoredStudy::of($light)?->isMeasured($light) === false) {
+            throw ValidationException::withMessages(['areas' => 'The areas are being measured. Wait until they are.']);
+        }
+        $result = $light?->result;
 
         return DB::transaction(static function () use ($figure, $result): string {
             $areas = $borders = 0;

@@ -70,8 +70,10 @@ final class Restoration
             // Light is computed where it is looked at.
             $database->table('light_studies')->update(['path' => null, 'result' => null, 'of' => null, 'state' => 'none']);
             $database->table('mesh_uploads')->delete();
-            if ($database->getSchemaBuilder()->hasTable('incoming_files')) {
-                $database->table('incoming_files')->delete();
+            foreach (['incoming_files', 'tasks'] as $waiting) {
+                if ($database->getSchemaBuilder()->hasTable($waiting)) {
+                    $database->table($waiting)->delete();
+                }
             }
         });
         self::migrate($connection, []);

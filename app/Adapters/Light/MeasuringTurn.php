@@ -15,8 +15,8 @@ use Illuminate\Support\Facades\Cache;
  */
 final class MeasuringTurn
 {
-    /** Seconds after which the turn of a process that was killed is over: own estimate, a turn takes a few. */
-    private const LONGEST = 30;
+    /** Seconds after which the turn of a process that was killed is over: own estimate, a turn takes ten of the largest print. */
+    private const LONGEST = 60;
 
     /** @param  Closure(): void  $work  reads the light as it is when its turn has come */
     public static function take(LightRecord $light, Closure $work): void

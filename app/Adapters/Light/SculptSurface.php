@@ -135,12 +135,6 @@ final readonly class SculptSurface
         return $this->keptPatches() ?? $this->division()->patches;
     }
 
-    /** @return list<int> area of each working vertex, from 0, as a proposal */
-    public function proposed(): array
-    {
-        return $this->division()->proposedWithNecks($this->study->working(), $this->study->curvature());
-    }
-
     /**
      * @param  non-empty-list<array{float, float, float}>  $places  mm
      * @return non-empty-list<int> for each of them a working vertex: of the corners of the nearest triangle the nearest

@@ -567,6 +567,7 @@ export interface LightProps {
     canRedo: boolean;
     lastAct: number | null;
     isMeasured: boolean;
+    task: TaskProps | null;
 }
 
 export interface ListedPotProps {
@@ -1334,6 +1335,15 @@ export interface SuggestionsProps {
     undercoats: Array<UndercoatProps>;
     ramp: Array<RampStepProps>;
     drift: HueDrift;
+}
+
+export interface TaskProps {
+    id: number;
+    kind: string;
+    state: string;
+    progress: number;
+    isStopping: boolean;
+    problem: string | null;
 }
 
 export interface TechniqueProps {

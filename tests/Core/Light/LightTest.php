@@ -13,6 +13,7 @@ use Hyalin\Light\Visibility;
 use Hyalin\Mesh\MeshMeasures;
 use Hyalin\Mesh\TriangleMesh;
 use Hyalin\Progress;
+use Hyalin\Stopped;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\RayCaster;
@@ -182,7 +183,7 @@ final class LightTest extends TestCase
 
     public function test_light_can_be_stopped(): void
     {
-        $this->expectException(InvalidLight::class);
+        $this->expectException(Stopped::class);
         Visibility::of(Shapes::box(1.0, 1.0, 1.0), SprayCone::around(self::UP, 30.0, 8)->directions, new class implements Progress
         {
             public function at(float $fraction): bool

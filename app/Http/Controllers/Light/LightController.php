@@ -7,7 +7,6 @@ namespace App\Http\Controllers\Light;
 use App\Actions\Light\AddGlow;
 use App\Actions\Light\CastGlow;
 use App\Actions\Light\ExportPaintedMesh;
-use App\Actions\Light\FindZones;
 use App\Actions\Light\SaveView;
 use App\Actions\Light\SettleAreas;
 use App\Actions\Light\UseMeasurements;
@@ -20,10 +19,15 @@ use App\Http\Props\Light\GlowProps;
 use App\Http\Props\Light\LightProps;
 use App\Http\Props\Light\MeshProps;
 use App\Http\Props\Light\UploadProps;
+use App\Http\Props\TaskProps;
 use App\Http\Requests\Light\CameraRule;
 use App\Http\Requests\Light\PointRule;
 use App\Http\Requests\LimitRule;
+use App\Jobs\CastLampGlow;
+use App\Jobs\CastLitSprays;
 use App\Jobs\ComputeLight;
+use App\Jobs\FindLitZones;
+use App\Jobs\MeasureLitAreas;
 use App\Jobs\Turn;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
@@ -31,6 +35,8 @@ use App\Models\Light\FigureMesh;
 use App\Models\Light\LightRecord;
 use App\Models\Light\MeshUpload;
 use App\Models\Light\UploadState;
+use App\Models\Task;
+use Hyalin\Finish\Technique;
 use Hyalin\Formats\Meshes\StlWriter;
 use Hyalin\Light\SprayFrom;
 use Hyalin\Limit;
@@ -72,8 +78,8 @@ final class LightController
         ]);
     }
 
-    /** How it is sprayed; what needs new shadows is computed in the queue when the painter asks, the rest at once. */
-    public function settings(Request $request, Figure $figure, FindZones $findZones, SettleAreas $settle): JsonResponse
+    /** How it is sprayed; what needs new shadows of the sky is computed when the painter asks, the rest follows. */
+    public function settings(Request $request, Figure $figure): JsonResponse
     {
         $sprays = implode(',', array_keys(LightRecord::ofFigure($figure)->directedSprays()));
         $request->validate([
@@ -97,8 +103,7 @@ final class LightController
             throw ValidationException::withMessages(['front' => 'The front must be at a right angle to up.']);
         }
         $light->height_mm = $request->has('heightMm') ? ($request->filled('heightMm') ? $request->float('heightMm') : null) : $light->height_mm;
-        $light->edges = $request->float('edges', $light->edges);
-        $light->grooves = $request->float('grooves', $light->grooves);
+        $strengths = [$request->float('edges', $light->edges), $request->float('grooves', $light->grooves)];
         if ($request->has('spray')) {
             $name = $request->string('spray')->value();
             $own = $light->sprays[$name] ?? [];
@@ -121,15 +126,15 @@ final class LightController
             }
             $light->sprays = [...$light->sprays ?? [], $name => $own];
         }
-        $light->save();
         // What is stale is computed as a whole; what is not must follow, also what was set while it was stale.
-        if (! AssembledFigure::isStale($figure, $light)) {
+        if ($light->of === null || AssembledFigure::isStale($figure, $light)) {
+            $light->fill(['edges' => $strengths[0], 'grooves' => $strengths[1]])->save();
+        } elseif ($request->hasAny(['edges', 'grooves'])) {
             // New zones are measured with their areas anyway.
-            if ($request->hasAny(['edges', 'grooves'])) {
-                $findZones($light);
-            } else {
-                $settle->withSprays($light);
-            }
+            (new FindLitZones($light, ...$strengths))->begin($figure);
+        } else {
+            $settings = $light->only(array_keys($light->getDirty()));
+            (new CastLitSprays($light->refresh(), $settings, $request->has('front') ? null : Technique::tryFrom($request->string('spray')->value())))->begin($figure);
         }
 
         return new JsonResponse(LightProps::of($figure));
@@ -146,6 +151,17 @@ final class LightController
         ComputeLight::dispatch($light, $figure->id, $job)->onQueue(Turn::long($light->painter_id, $light));
 
         return new JsonResponse(LightProps::of($figure), JsonResponse::HTTP_ACCEPTED);
+    }
+
+    /** The areas as they are now, measured. */
+    public function measure(Figure $figure): JsonResponse
+    {
+        $light = $figure->lightStudy()->first();
+        if ($light !== null) {
+            (new MeasureLitAreas($light))->begin($figure);
+        }
+
+        return new JsonResponse(LightProps::of($figure));
     }
 
     /** The light for a view that stands beside other work. */
@@ -224,11 +240,23 @@ final class LightController
         return new PlainResponse($bytes, 200, ['Content-Type' => 'model/'.$ending, 'Content-Disposition' => Named::file($figure->name, ".{$ending}")]);
     }
 
+    /** Calculates how an area that shines lights the rest. */
+    public function castGlow(Figure $figure, Area $area): JsonResponse
+    {
+        $light = $figure->lightStudy()->first();
+        if ($light !== null && $light->result !== null) {
+            (new CastLampGlow($light, $area->id))->begin($figure);
+        }
+        $task = Task::ofFigure($figure);
+
+        return new JsonResponse(['task' => $task === null ? null : TaskProps::of($task)]);
+    }
+
     /** How an area that shines lights the rest: one byte a vertex. */
     public function glow(Figure $figure, Area $area, CastGlow $glow): PlainResponse
     {
         $light = $figure->lightStudy()->first();
-        $bytes = $light === null || $light->path === null || $light->result === null ? null : $glow($light, $area->id);
+        $bytes = $light === null || $light->path === null || $light->result === null ? null : $glow->bytes($light, $area->id);
         abort_if($bytes === null, 404, 'The mesh shows nothing of this area yet.');
 
         return new PlainResponse((string) gzencode($bytes, 4), 200, ['Content-Type' => 'application/octet-stream', 'Content-Encoding' => 'gzip']);

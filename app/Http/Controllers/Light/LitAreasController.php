@@ -5,12 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Light;
 
 use App\Actions\Light\AssignArea;
-use App\Actions\Light\ProposeAreas;
-use App\Actions\Light\SetGradient;
-use App\Actions\Light\SettleAreas;
 use App\Http\Props\Light\ActProps;
 use App\Http\Props\Light\LightProps;
 use App\Http\Requests\Light\PointRule;
+use App\Jobs\ProposeLitAreas;
+use App\Jobs\SetLitGradient;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Light\LightRecord;
@@ -125,7 +124,7 @@ final class LitAreasController
      *
      * @throws ValidationException when root and tip are one point, or the area has no extent from one to the other
      */
-    public function gradient(Request $request, Figure $figure, Area $area, SetGradient $set): JsonResponse
+    public function gradient(Request $request, Figure $figure, Area $area): JsonResponse
     {
         $request->validate([
             'isGradient' => ['required', 'boolean'],
@@ -138,26 +137,25 @@ final class LitAreasController
         if ($points !== null && $points['from'] === $points['to']) {
             throw ValidationException::withMessages(['to' => 'Root and tip must be two points.']);
         }
-        if ($request->boolean('isGradient') && $points === null) {
-            $along = SetGradient::along($light, $area, match ($request->string('along')->value()) {
-                'front' => $light->frontAxis(), 'side' => $light->sideAxis(), default => $light->axis()
-            });
-            // Upwards follows the area wherever it will be; the others are kept as they are now.
-            $points = $request->has('along') ? $along ?? throw ValidationException::withMessages(['along' => 'This area has none of the mesh yet. Fill or brush it first.']) : null;
-        }
-        $set($light, $area, $request->boolean('isGradient'), $points);
+        $along = match (true) {
+            ! $request->boolean('isGradient') || $points !== null => null,
+            $request->input('along') === 'front' => 'front',
+            $request->input('along') === 'side' => 'side',
+            default => 'up',
+        };
+        (new SetLitGradient($light, $area, $request->boolean('isGradient') ? $points : null, $along))->begin($figure);
 
         return new JsonResponse(LightProps::of($figure->refresh()));
     }
 
-    /** A first proposal: what is no area yet becomes areas of the brief. */
-    public function propose(Figure $figure, ProposeAreas $propose, SettleAreas $settle): JsonResponse
+    /**
+     * A first proposal: what is no area yet becomes areas of the brief.
+     *
+     * @throws ValidationException when nothing large is left
+     */
+    public function propose(Figure $figure): JsonResponse
     {
-        $light = self::lit($figure);
-        if ($propose($figure, $light) === 0) {
-            throw ValidationException::withMessages(['areas' => 'No large surface is left without an area. Use the brush for small ones.']);
-        }
-        $settle->due($light);
+        (new ProposeLitAreas($figure, self::lit($figure)))->begin($figure);
 
         return new JsonResponse(LightProps::of($figure));
     }

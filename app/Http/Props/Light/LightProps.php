@@ -10,8 +10,10 @@ use App\Adapters\Light\AssembledFigure;
 use App\Adapters\Light\LightAdvice;
 use App\Adapters\Light\StoredStudy;
 use App\Http\Props\ColourProps;
+use App\Http\Props\TaskProps;
 use App\Models\Brief\Figure;
 use App\Models\Light\LightRecord;
+use App\Models\Task;
 use Hyalin\Finish\AreaForm;
 use Hyalin\Finish\DepositProfile;
 use Hyalin\Finish\Section;
@@ -43,6 +45,7 @@ final readonly class LightProps
      * @param  bool  $canUndo  the last act of giving part of the mesh to an area
      * @param  int|null  $lastAct  its number
      * @param  bool  $isMeasured  whether the numbers are those of the areas as they are now
+     * @param  TaskProps|null  $task  what is being calculated besides the lighting as a whole
      * @param  CameraProps|null  $camera  kept, for bench, comparison and card
      */
     public function __construct(
@@ -73,6 +76,7 @@ final readonly class LightProps
         public bool $canRedo,
         public ?int $lastAct,
         public bool $isMeasured,
+        public ?TaskProps $task,
     ) {
     }
 
@@ -93,6 +97,7 @@ final readonly class LightProps
                 $found === null ? [] : LightAdvice::of($figure, $area, $found, $section), self::rows($section),
             );
         }
+        $task = Task::ofFigure($figure);
         $borders = [];
         foreach ($light->result['borders'] ?? [] as $b) {
             if (isset($names[$b['areaId']], $names[$b['otherId']])) {
@@ -113,6 +118,7 @@ final readonly class LightProps
             $act->canRedo,
             $act->lastAct,
             $act->isMeasured,
+            $task === null ? null : TaskProps::of($task),
         );
     }
 

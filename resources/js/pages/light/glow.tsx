@@ -10,11 +10,14 @@ import type { GlowProps, LitAreaProps } from '@/types/generated';
 export function Glow({
     lamp,
     sharesUrl,
+    onAgain,
     onAdd,
 }: {
     lamp: LitAreaProps | undefined;
-    /** Of the lamp; another one when the areas change. */
+    /** Of the lamp, once they are calculated; another one when the areas change. */
     sharesUrl: string | null;
+    /** Calculates it after it was stopped; null where it was not. */
+    onAgain: (() => void) | null;
     onAdd: () => unknown;
 }) {
     const [glow, setGlow] = useState<GlowProps | null>(null);
@@ -38,6 +41,12 @@ export function Glow({
         };
     }, [sharesUrl]);
     if (!lamp) return <p>Choose the area that shines: a lamp, a fire, an eye.</p>;
+    if (onAgain !== null)
+        return (
+            <Button className="self-start" onClick={onAgain}>
+                Calculate the glow of {lamp.name}
+            </Button>
+        );
     if (problem !== null) return <Notice strong>{problem}</Notice>;
     if (glow === null) return <p className="text-quiet">Calculating what {lamp.name} lights.</p>;
     return (

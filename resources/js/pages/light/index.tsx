@@ -14,6 +14,7 @@ import { Button } from '@/shared/ui/button';
 import { Choice } from '@/shared/ui/choice';
 import { Notice } from '@/shared/ui/notice';
 import { Slide } from '@/shared/ui/slide';
+import { TaskBar } from '@/shared/ui/task-bar';
 import { Tick } from '@/shared/ui/tick';
 import type { ActProps, FigureProps, LightProps, LitAreaProps, MeshProps, UploadProps } from '@/types/generated';
 import { Areas } from './areas';
@@ -24,6 +25,7 @@ import { PosingBar } from './posing-bar';
 import { Sprays, type SprayChange } from './sprays';
 import { Tools, type Along, type Seed, type Tool } from './tools';
 import { lengthWords } from '@/shared/lib/units';
+import { proposed, useGlow, useMeasuring, useWork } from './work';
 
 type Props = {
     figure: FigureProps;
@@ -35,8 +37,6 @@ type Props = {
 };
 
 type Point = [number, number, number];
-
-const PAUSE_MS = 300;
 
 const KEYS = [
     ['arrows', 'turn the mesh'],
@@ -81,6 +81,9 @@ export default function LightPage(props: Props) {
                 <aside className="flex w-full shrink-0 flex-col gap-3 overflow-y-auto border-l border-line p-3 text-sm lg:w-[26rem]">
                     <PanelHead study={study} />
                     {busy && <CalculatingBar study={study} />}
+                    {light.task !== null && (
+                        <TaskBar task={light.task} gone={study.work.gone} onStop={study.work.stop} />
+                    )}
                     {busy && study.gone !== null && <Notice strong>{study.gone}</Notice>}
                     {message !== null && (
                         <div className="sticky top-0 z-10">
@@ -132,8 +135,10 @@ function useLightState(props: Props) {
     const { message, setMessage, attempt } = useAttempt();
     const [tab, setTab] = useState<'areas' | 'files'>(props.light.dataUrl === null ? 'files' : 'areas');
     const viewer = useRef<MeshViewer | null>(null);
+    const [isDrawn, setDrawn] = useState(false);
     const onViewer = useCallback((made: MeshViewer | null) => {
         viewer.current = made;
+        setDrawn(made !== null);
     }, []);
     const most = Math.max(1, ...light.areas.map((a) => a.rows.length - 1));
     const busy = light.state === 'waiting' || light.state === 'running';
@@ -147,7 +152,9 @@ function useLightState(props: Props) {
         seeds,
         line,
     });
-    useMeasuring(light, path.figure, setLight, setMessage);
+    const work = useWork(light, path.figure, setLight, setMessage);
+    useMeasuring(light, path.figure, setLight, setMessage, work.ended);
+    const glow = useGlow(light, view === 'glow' ? area : null, path.figure, setLight, setMessage, work.ended);
     return {
         figure,
         meshes,
@@ -179,11 +186,14 @@ function useLightState(props: Props) {
         setTab,
         viewer,
         onViewer,
+        isDrawn,
         most,
         busy,
         path,
         marks,
         gone,
+        work,
+        glow,
     };
 }
 
@@ -249,12 +259,10 @@ function AreaTools({ study }: { study: Study }) {
             onMirror={() => void change('POST', url('light.mirror', path), { areaId: area })}
             noAreaCm2={light.noAreaCm2}
             insideCm2={light.insideCm2}
+            isBusy={light.task !== null}
             onPropose={() =>
-                void change('POST', url('light.propose', path)).then((done) => {
-                    if (!done) return;
-                    study.setMessage('Areas and their names are a proposal: look at each.');
-                    // The stages above count them.
-                    router.reload({ only: ['figure'] });
+                void change('POST', url('light.propose', path), undefined, (next) => {
+                    if ('task' in next && next.task === null) proposed(study.setMessage);
                 })
             }
             onUndo={light.canUndo ? () => void change('POST', url('light.undo', path)) : null}
@@ -296,8 +304,11 @@ function AreasPanel({ study }: { study: Study }) {
                     key={area}
                     lamp={light.areas.find((a) => a.id === area)}
                     sharesUrl={
-                        area === null ? null : url('light.glowShares', { ...path, area, of: light.areasUrl.slice(-12) })
+                        area === null || !study.glow.isHere
+                            ? null
+                            : url('light.glowShares', { ...path, area, of: light.areasUrl.slice(-12) })
                     }
+                    onAgain={study.glow.again}
                     onAdd={async () => {
                         await attempt(() =>
                             send<{ message: string }>('POST', url('light.addGlow', { ...path, area: area ?? 0 })),
@@ -315,6 +326,8 @@ function AreasPanel({ study }: { study: Study }) {
             {light.dataUrl !== null && (
                 <Button
                     className="self-start"
+                    disabled={!light.isMeasured}
+                    title={light.isMeasured ? undefined : 'The areas are not measured yet.'}
                     onClick={() => void attempt(() => send<{ message: string }>('POST', url('light.measures', path)))}
                 >
                     Use these measurements
@@ -407,7 +420,7 @@ function LitFigure({ study }: { study: Study }) {
                     dataUrl={light.dataUrl}
                     areasUrl={light.areasUrl}
                     glowUrl={
-                        view === 'glow' && area !== null
+                        area !== null && study.glow.isHere
                             ? url('light.glow', { ...path, area, of: light.areasUrl.slice(-12) })
                             : null
                     }
@@ -485,7 +498,13 @@ function ViewBar({ study }: { study: Study }) {
                 lit
             </Tick>
             {light.dataUrl !== null && (
-                <Button className="ml-auto" size="small" onClick={() => void keepLook()}>
+                <Button
+                    className="ml-auto"
+                    size="small"
+                    disabled={!study.isDrawn}
+                    title={study.isDrawn ? undefined : 'The mesh is not drawn: there is no view to save.'}
+                    onClick={() => void keepLook()}
+                >
                     Save view
                 </Button>
             )}
@@ -502,11 +521,17 @@ function useLightActions(state: LightState) {
     const { fill, forget, refill } = useFill(state);
 
     /** Something that gives the light anew. */
-    function change(method: 'PUT' | 'POST', route: string, body?: unknown) {
+    function change(
+        method: 'PUT' | 'POST',
+        route: string,
+        body?: unknown,
+        onDone?: (next: LightProps | ActProps) => void,
+    ) {
         forget();
         return attempt(async () => {
             const next = await send<LightProps | ActProps>(method, route, body);
             setLight((before) => ({ ...before, ...next }));
+            onDone?.(next);
         });
     }
 
@@ -667,30 +692,6 @@ function useLightProgress({
     const marks = useMemo(() => [...seeds.map((seed) => seed.at), ...line], [seeds, line]);
 
     return { marks, gone };
-}
-
-/** Areas that were changed are measured once the painter pauses, so that no touch of the brush waits for numbers. */
-function useMeasuring(
-    light: LightProps,
-    figure: number,
-    setLight: (light: LightProps) => void,
-    setMessage: (words: string) => void,
-) {
-    useEffect(() => {
-        if (light.isMeasured) return;
-        const asking = new AbortController();
-        const timer = window.setTimeout(() => {
-            send<LightProps>('GET', url('light.shown', { figure }), undefined, asking.signal)
-                .then(setLight)
-                .catch((error: unknown) => {
-                    if (error instanceof ApiError) setMessage(error.message);
-                });
-        }, PAUSE_MS);
-        return () => {
-            window.clearTimeout(timer);
-            asking.abort();
-        };
-    }, [light, figure, setLight, setMessage]);
 }
 
 function useKeepLook({ viewer, attempt, light, path }: LightState) {

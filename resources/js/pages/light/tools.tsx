@@ -36,6 +36,8 @@ type ToolsProps = {
     onForget: () => void;
     noAreaCm2: number;
     insideCm2: number;
+    /** Something is being calculated: a proposal waits for it. */
+    isBusy: boolean;
     onPropose: () => void;
     onUndo: (() => void) | null;
     onRedo: (() => void) | null;
@@ -114,7 +116,9 @@ export function Tools(props: ToolsProps) {
             {tool === 'seeds' && <Seeds tools={tools} />}
             {noAreaCm2 > 0.05 && (
                 <div className="flex items-center gap-2">
-                    <Button onClick={onPropose}>Propose areas</Button>
+                    <Button disabled={props.isBusy} onClick={onPropose}>
+                        Propose areas
+                    </Button>
                     <span className="text-xs">{areaWords(one(noAreaCm2))} belong to no area yet.</span>
                 </div>
             )}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+enum TaskKind: string
+{
+    case Proposal = 'proposal';
+    case Zones = 'zones';
+    case Spray = 'spray';
+    case Gradient = 'gradient';
+    case Glow = 'glow';
+    case Measures = 'measures';
+
+    /** @return string what was not done, to be followed by the reason */
+    public function failed(): string
+    {
+        return match ($this) {
+            self::Proposal => 'No areas were proposed',
+            self::Zones => 'Edges and grooves were not found again',
+            self::Spray => 'The spray was not calculated',
+            self::Gradient => 'The gradient was not set',
+            self::Glow => 'The glow was not calculated',
+            self::Measures => 'The areas were not measured',
+        };
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+enum TaskState: string
+{
+    case Waiting = 'waiting';
+    case Running = 'running';
+    case Done = 'done';
+    /** By the painter: nothing was changed. */
+    case Stopped = 'stopped';
+    case Failed = 'failed';
+}
