@@ -277,6 +277,7 @@ function AreasPanel({ study }: { study: Study }) {
         <>
             {light.dataUrl !== null && (
                 <Sprays
+                    key={study.work.ended?.task.id}
                     light={light}
                     shown={spray}
                     onShow={(index) => {
@@ -294,7 +295,7 @@ function AreasPanel({ study }: { study: Study }) {
             )}
             {view === 'zones' && light.dataUrl !== null && (
                 <Strength
-                    key={`${light.edges} ${light.grooves}`}
+                    key={`${light.edges} ${light.grooves} ${study.work.ended?.task.id ?? 0}`}
                     light={light}
                     onSet={(settings) => void change('PUT', url('light.settings', path), settings)}
                 />
