@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Hyalin\Bench;
 
+use Hyalin\Order\Masking\Masks;
 use Hyalin\Order\Steps\StepKind;
 
 /**
@@ -59,7 +60,7 @@ final class WetPaint
             return -INF;
         }
         if (array_intersect($done->areas, $step->areas) !== [] && ! $step->blendsWet && $done->kind !== StepKind::Mask) {
-            return $step->kind === StepKind::Mask ? max($done->dryAt(), ($done->doneAt ?? -INF) + WorkLags::BEFORE_TAPE) : $done->dryAt();
+            return $step->kind === StepKind::Mask ? max($done->dryAt(), ($done->doneAt ?? -INF) + Masks::BEFORE_TAPE) : $done->dryAt();
         }
         $isWhole = $done->areas === [] || $step->areas === [] || $done->kind === StepKind::Prime;
 

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Hyalin\Bench;
 
 use Hyalin\Order\Masking\MaskRun;
+use Hyalin\Order\Masking\Masks;
 use Hyalin\Order\PlannedOrder;
 use Hyalin\Order\Steps\Step;
 use Hyalin\Order\Steps\StepKind;
-use Hyalin\Pot\Chemistry;
 
 /**
  * The times between the steps of one figure: what must dry, and what must not wait too long. Work on one part keeps its
@@ -18,9 +18,6 @@ final class WorkLags
 {
     /** Minutes in which paint can still be blended into, at least: common practice. */
     private const OPEN = 5;
-
-    /** Minutes that colour dries before tape lies on it: common practice. */
-    public const BEFORE_TAPE = 60;
 
     /**
      * @param  list<Step>  $steps  in their order, as worked off at the bench
@@ -120,17 +117,12 @@ final class WorkLags
             return 0;
         }
 
-        return $step->kind === StepKind::Mask ? max($dry, $aid->minutes(self::BEFORE_TAPE, self::chemistry($before))) : $dry;
+        return $step->kind === StepKind::Mask ? max($dry, Masks::BEFORE_TAPE) : $dry;
     }
 
     private static function dry(Step $step, DryingAid $aid): int
     {
-        return $aid->minutes($step->dryMinutes, self::chemistry($step));
-    }
-
-    private static function chemistry(Step $step): ?Chemistry
-    {
-        return $step->layer()?->chemistry;
+        return $aid->minutes($step->dryMinutes, $step->chemistry());
     }
 
     /**

@@ -25,12 +25,6 @@ final readonly class PlannedOrder
     {
     }
 
-    /** @return int minutes at the bench of all steps, without masking: an estimate */
-    public function handsOnMinutes(): int
-    {
-        return array_sum(array_map(static fn (Step $s): int => $s->minutes, $this->steps));
-    }
-
     /** @return float minutes of putting masks on: an estimate */
     public function maskMinutes(): float
     {

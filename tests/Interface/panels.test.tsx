@@ -249,6 +249,7 @@ describe('a layer in the hand', () => {
                 techniques={[technique({ ownHand: true })]}
                 isFirst
                 isLast={false}
+                dryMinutes={30}
                 onChange={changed}
                 onTechnique={vi.fn()}
                 onMove={vi.fn()}

@@ -23,6 +23,7 @@ function row(painted: readonly Zone[]): SectionRowProps {
         mostIn: painted[0] ?? null,
         remedy: null,
         remedies: [],
+        dryMinutes: 15,
     };
 }
 

@@ -194,6 +194,7 @@ describe('a layer of a finish', () => {
         mostIn: null,
         remedy: null,
         remedies: [],
+        dryMinutes: 15,
         ...change,
     });
 

@@ -46,7 +46,8 @@ final class AidedDrying
         $this->aids = [];
     }
 
-    private function aid(int $painterId): DryingAid
+    /** What helps paint to dry at this painter's bench. */
+    public function aid(int $painterId): DryingAid
     {
         return $this->aids[$painterId] ??= Painter::query()->findOrFail($painterId)->drying_aid;
     }

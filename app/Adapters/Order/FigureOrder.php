@@ -41,12 +41,15 @@ final readonly class FigureOrder
         return WorkSteps::of($this->plan, $this->order);
     }
 
-    /** @return int|null longest minutes a mask that this step puts on may stay */
+    /** @return int|null longest minutes a mask that this step puts on may stay; of one that takes it off, after the last spray */
     public function mostMinutes(Step $step): ?int
     {
         foreach ($this->order->masks as $mask) {
             if ($step->id->equals($mask->on())) {
                 return $mask->mostMinutes;
+            }
+            if ($step->id->equals($mask->off())) {
+                return $mask->peelMinutes;
             }
         }
 

@@ -43,7 +43,7 @@ use Illuminate\Support\Carbon;
  * @property int|null $usual_minutes before the painter's own runs told more
  * @property StepVerdict|null $verdict
  * @property bool $went_on_wet although the paint beneath was still wet
- * @property int|null $most_minutes that a mask may stay on
+ * @property int|null $most_minutes that a mask may stay on; of its removal, after the last coat
  * @property float|null $square_cm of one figure
  * @property int|null $copy which figure of a batch; null for all
  * @property string|null $skip_reason

@@ -16,6 +16,9 @@ use Hyalin\Order\Steps\Step;
  */
 final class Masks
 {
+    /** Minutes that colour dries before tape or fluid lies on it, at least, whatever air moves over it: common practice. */
+    public const BEFORE_TAPE = 60;
+
     private const CHIP_MINUTES = 4.0;
 
     private const CHIP_MINUTES_A_CM2 = 0.1;
@@ -70,7 +73,7 @@ final class Masks
             0.0,
             0.0,
             $below?->id,
-            $below->dryMinutes ?? 0,
+            $below === null ? 0 : max(self::BEFORE_TAPE, $below->dryMinutes),
             MaskRun::FLUID_HOURS * 60,
             max(self::SOFT, $step->dryMinutes),
             self::CHIP_MINUTES + self::CHIP_MINUTES_A_CM2 * $area->squareCm,
@@ -100,7 +103,7 @@ final class Masks
             $sum('estimated'),
             $sum('cm2'),
             $after < 0 ? null : $order[$after]->id,
-            max(array_map(static fn (array $p): int => $p['after'] < 0 ? 0 : $order[$p['after']]->dryMinutes, $pieces)),
+            max(array_map(static fn (array $p): int => $p['after'] < 0 ? 0 : max(self::BEFORE_TAPE, $order[$p['after']]->dryMinutes), $pieces)),
             60 * ($fluid > 0.0 ? MaskRun::FLUID_HOURS : MaskRun::TAPE_HOURS),
             $isSoft ? max(self::SOFT, $order[$off]->dryMinutes) : null,
             MaskRun::minutes($sum('tape'), $fluid, $sum('cm2')),

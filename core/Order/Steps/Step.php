@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Order\Steps;
 
 use Hyalin\Order\Plan\LayerPlan;
+use Hyalin\Pot\Chemistry;
 
 /**
  * One thing to do at the bench, on one area, on several in one go, or on a part.
@@ -50,6 +51,12 @@ final readonly class Step
     public function layer(): ?LayerPlan
     {
         return $this->layers[0] ?? null;
+    }
+
+    /** @return Chemistry|null of the paint that it puts on; null where it puts on none */
+    public function chemistry(): ?Chemistry
+    {
+        return $this->layer()?->chemistry;
     }
 
     public function touches(string $area): bool

@@ -745,6 +745,7 @@ export interface OrderProps {
     unmet: Array<UnmetProps>;
     masks: Array<MaskProps>;
     issues: Array<IssueProps>;
+    workSteps: number;
     handsOnMinutes: number;
     maskMinutes: number;
     maskMm: number;
@@ -1126,6 +1127,7 @@ export interface SectionRowProps {
     mostIn: Zone | null;
     remedy: string | null;
     remedies: Array<RemedyProps>;
+    dryMinutes: number;
 }
 
 export interface SessionProps {

@@ -45,7 +45,7 @@ final readonly class RunStepProps
      * @param  int|null  $pressurePsi  for what is sprayed
      * @param  bool  $isFromCan  sprayed as it is: nothing is mixed, thinned or cleaned
      * @param  string|null  $cleaner  for brush or airbrush afterwards
-     * @param  int|null  $mostMinutes  that a mask may stay on
+     * @param  int|null  $mostMinutes  that a mask may stay on; of its removal, after the last coat
      * @param  list<StepPhotoProps>  $photos
      * @param  bool  $wentOnWet  although the paint beneath was still wet
      * @param  StepCupProps|null  $cup  that stands open for it

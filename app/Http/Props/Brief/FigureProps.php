@@ -9,11 +9,12 @@ use App\Models\References\PictureKind;
 use Hyalin\Colour\Illuminant;
 use Hyalin\Optics\Sheen;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
 
 /**
  * The open figure, as every stage shows it.
  *
- * @phpstan-type Counts array{areas: int, sampled: int, planned: int, meshes: int, pictures: int, photos: int, open: int, run: int, pots: int, light: string|null}
+ * @phpstan-type Counts array{areas: int, painted: int, sampled: int, planned: int, meshes: int, pictures: int, photos: int, open: int, run: int, pots: int, light: string|null}
  */
 final readonly class FigureProps
 {
@@ -82,13 +83,13 @@ final readonly class FigureProps
             $stage('Brief', 'figures.brief', $has['areas'] === 0 ? 'no areas yet' : self::many($has['areas'], 'area')),
             $stage('References', 'figures.references', match (true) {
                 $has['areas'] === 0 => self::many($has['pictures'], 'picture'),
-                $has['sampled'] < $has['areas'] => self::many($has['areas'] - $has['sampled'], 'area').' without a colour',
-                default => self::many($has['areas'], 'area').' sampled',
+                $has['sampled'] < $has['painted'] => self::many($has['painted'] - $has['sampled'], 'area').' without a colour',
+                default => self::many($has['sampled'], 'area').' sampled',
             }),
             $stage('Finishes', 'figures.finishes', match (true) {
                 $has['areas'] === 0 => 'no areas yet',
-                $has['planned'] < $has['areas'] => self::many($has['areas'] - $has['planned'], 'area').' without a finish',
-                default => self::many($has['areas'], 'area').' planned',
+                $has['planned'] < $has['painted'] => self::many($has['painted'] - $has['planned'], 'area').' without a finish',
+                default => self::many($has['planned'], 'area').' planned',
             }),
             $stage('Light', 'figures.light', self::light($has['light'], $has['meshes'])),
             $stage('Order', 'figures.order', match (true) {
@@ -112,8 +113,9 @@ final readonly class FigureProps
         $row = Figure::query()->whereKey($figure->id)
             ->withCount([
                 'areas', 'meshes', 'openSteps as open',
-                'areas as sampled' => static fn (Builder $q) => $q->has('samples'),
-                'areas as planned' => static fn (Builder $q) => $q->has('layers'),
+                'areas as painted' => self::painted(...),
+                'areas as sampled' => static fn (Builder $q) => self::painted($q)->has('samples'),
+                'areas as planned' => static fn (Builder $q) => self::painted($q)->has('layers'),
                 'pictures' => static fn (Builder $q) => $q->where('kind', '!=', PictureKind::OwnPiece),
                 'pots',
                 'pictures as photos' => static fn (Builder $q) => $q->where('kind', PictureKind::OwnPiece),
@@ -124,10 +126,21 @@ final readonly class FigureProps
         $number = static fn (mixed $value): int => is_numeric($value) ? (int) $value : 0;
 
         return [
-            'areas' => $number($row->areas_count ?? 0), 'sampled' => $number($row->sampled ?? 0), 'planned' => $number($row->planned ?? 0),
+            'areas' => $number($row->areas_count ?? 0), 'painted' => $number($row->painted ?? 0), 'sampled' => $number($row->sampled ?? 0), 'planned' => $number($row->planned ?? 0),
             'meshes' => $number($row->meshes_count ?? 0), 'pictures' => $number($row->pictures_count ?? 0), 'pots' => $number($row->pots_count ?? 0), 'photos' => $number($row->photos ?? 0), 'open' => $number($row->open ?? 0), 'run' => $number($row->run ?? 0),
             'light' => is_string($row->light ?? null) ? $row->light : null,
         ];
+    }
+
+    /**
+     * What is hidden or left bare needs neither a colour nor a finish.
+     *
+     * @param  Builder<covariant Model>  $areas
+     * @return Builder<covariant Model>
+     */
+    private static function painted(Builder $areas): Builder
+    {
+        return $areas->where('is_hidden', false)->where('is_left_bare', false);
     }
 
     private static function light(?string $light, int $meshes): string

@@ -17,12 +17,12 @@ final readonly class GuideProps
     {
     }
 
-    /** @param  array{areas: int, sampled: int, planned: int, meshes: int, pictures: int, run: int, pots: int}  $has */
+    /** @param  array{areas: int, painted: int, sampled: int, planned: int, meshes: int, pictures: int, run: int, pots: int}  $has */
     public static function of(Figure $figure, array $has): ?self
     {
         $to = static fn (string $label, string $route, array $more = []): GuideActProps => new GuideActProps($label, route($route, ['figure' => $figure->id, ...$more], false));
-        $without = $has['areas'] - $has['sampled'];
-        $unplanned = $has['areas'] - $has['planned'];
+        $without = $has['painted'] - $has['sampled'];
+        $unplanned = $has['painted'] - $has['planned'];
 
         return match (true) {
             ! $figure->is_guided || $has['run'] > 0 => null,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props\Finish;
 
+use App\Adapters\Bench\AidedDrying;
 use App\Adapters\Finish\FigureOptics;
 use App\Adapters\Finish\Hands;
 use App\Adapters\Finish\LayerDraft;
@@ -51,6 +52,7 @@ final readonly class SectionProps
         $layers = $optics->layers($drafts);
         $section = $optics->prediction->onTop($optics->start, $layers);
         $fromTheSide = self::fromTheSide($optics, $drafts);
+        $aid = app(AidedDrying::class)->aid($figure->painter_id);
         $rows = [];
         foreach ($section->rows as $i => $row) {
             $judged = $i === 0 ? null : WillItShow::judge($optics->prediction, $section, $layers, $i - 1);
@@ -63,6 +65,7 @@ final readonly class SectionProps
                 $judged?->mostIn,
                 $judged?->remedy(),
                 array_map(static fn (Remedy $r): RemedyProps => new RemedyProps($r->words, $r->layer->coats, $r->layer->thinner, $r->layer->zones), $judged->remedies ?? []),
+                $i === 0 ? 0 : $aid->minutes($drafts[$i - 1]->recipe()->dryingMinutes(), $drafts[$i - 1]->recipe()->mainPot()->chemistry()),
             );
         }
         // Samples are colours under daylight, whatever light the section is looked at in.

@@ -19,6 +19,7 @@ final readonly class SectionRowProps
      * @param  float  $left  CIEDE2000 it still makes when all that follows is on
      * @param  string|null  $remedy  what would make it read
      * @param  list<RemedyProps>  $remedies  the same as changes to choose from
+     * @param  int  $dryMinutes  until something may go over it, at the painter's bench; 0 of the ground
      */
     public function __construct(
         public array $cells,
@@ -29,6 +30,7 @@ final readonly class SectionRowProps
         public ?Zone $mostIn,
         public ?string $remedy,
         public array $remedies,
+        public int $dryMinutes,
     ) {
     }
 }

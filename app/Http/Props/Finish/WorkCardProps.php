@@ -54,13 +54,14 @@ final readonly class WorkCardProps
         }
         foreach ($order->masks as $mask) {
             $masks[] = sprintf(
-                'For step %d, mask %s: %s%s. %s, within %s.',
+                'For step %d, mask %s: %s%s. %s; it may stay on %d h%s.',
                 $number[$mask->step],
                 implode(', ', $mask->protects),
                 $mask->material,
                 $mask->mm > 0 ? sprintf('; %.0f mm', $mask->mm) : '',
                 ucfirst($mask->peel),
-                $mask->peelMinutes === null ? sprintf('%d h of putting it on', intdiv($mask->mostMinutes, 60)) : "{$mask->peelMinutes} min of the last coat",
+                intdiv($mask->mostMinutes, 60),
+                $mask->peelMinutes === null ? '' : ", and comes off within {$mask->peelMinutes} min of the last coat",
             );
         }
 

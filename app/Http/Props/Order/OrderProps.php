@@ -4,17 +4,21 @@ declare(strict_types=1);
 
 namespace App\Http\Props\Order;
 
+use App\Adapters\Bench\AidedDrying;
 use App\Models\Brief\Figure;
 use App\Models\Finish\LayerPaint;
+use Hyalin\Bench\DryingAid;
 use Hyalin\Cautions\Cautions;
 use Hyalin\Order\Checks\Issue;
 use Hyalin\Order\Masking\MaskPlan;
+use Hyalin\Order\Masking\Masks;
 use Hyalin\Order\Plan\FigurePlan;
 use Hyalin\Order\Plan\PartPlan;
 use Hyalin\Order\Plan\PrintProcess;
 use Hyalin\Order\PlannedOrder;
 use Hyalin\Order\Rules\Constraint;
 use Hyalin\Order\Steps\Step;
+use Hyalin\Order\Steps\WorkSteps;
 
 /**
  * The whole work in one order, with what it costs.
@@ -30,6 +34,8 @@ final readonly class OrderProps
      * @param  list<UnmetProps>  $unmet  preferences that are not met, by rule
      * @param  list<MaskProps>  $masks
      * @param  list<IssueProps>  $issues
+     * @param  int  $workSteps  at the bench: the steps, and masks put on and taken off
+     * @param  int  $handsOnMinutes  of all of them
      * @param  float  $maskMm  taped and dabbed in all
      * @param  float  $estimatedMm  of these, that nobody has measured
      * @param  float  $cost  minutes of masking and of preferences not kept
@@ -40,6 +46,7 @@ final readonly class OrderProps
         public array $unmet,
         public array $masks,
         public array $issues,
+        public int $workSteps,
         public int $handsOnMinutes,
         public float $maskMinutes,
         public float $maskMm,
@@ -57,6 +64,8 @@ final readonly class OrderProps
                 $hexes[$layer->key] = array_values($layer->paints->map(static fn (LayerPaint $p): string => $p->paint->thick_hex)->all());
             }
         }
+        $aid = app(AidedDrying::class)->aid($figure->painter_id);
+        $steps = array_column(array_map(static fn (Step $s): array => [(string) $s->id, $s], $order->steps), 1, 0);
         $process = [];
         foreach ($plan->parts as $part) {
             $process[$part->id] = $part->process;
@@ -64,18 +73,19 @@ final readonly class OrderProps
         $broken = array_map(self::key(...), $order->broken);
 
         return new self(
-            array_map(static fn (Step $s): OrderStepProps => self::step($plan, $s, $hexes, $process[$s->parts[0] ?? ''] ?? PrintProcess::Resin), $order->steps),
+            array_map(static fn (Step $s): OrderStepProps => self::step($plan, $s, $aid, $hexes, $process[$s->parts[0] ?? ''] ?? PrintProcess::Resin), $order->steps),
             array_map(
                 static fn (Constraint $c): OrderRuleProps => new OrderRuleProps((string) $c->before, (string) $c->after, $c->weight, $c->rule, $c->reason, ! in_array(self::key($c), $broken, true)),
                 $order->constraints,
             ),
             self::unmet($order),
-            array_map(static fn (MaskPlan $m): MaskProps => self::mask($plan, $m), $order->masks),
+            array_map(static fn (MaskPlan $m): MaskProps => self::mask($plan, $m, $aid, $steps[(string) $m->after] ?? null), $order->masks),
             array_map(
                 static fn (Issue $t): IssueProps => new IssueProps($t->what, $t->remedy, $t->stops, $t->step === null ? null : (string) $t->step, $t->area === null ? null : (int) $t->area),
                 $order->issues,
             ),
-            $order->handsOnMinutes(),
+            count($work = WorkSteps::of($plan, $order)),
+            array_sum(array_map(static fn (Step $s): int => $s->minutes, $work)),
             $order->maskMinutes(),
             $order->maskMm(),
             $order->estimatedMm(),
@@ -85,7 +95,7 @@ final readonly class OrderProps
     }
 
     /** @param  array<string, list<string>>  $hexes  by layer */
-    private static function step(FigurePlan $plan, Step $step, array $hexes, PrintProcess $process): OrderStepProps
+    private static function step(FigurePlan $plan, Step $step, DryingAid $aid, array $hexes, PrintProcess $process): OrderStepProps
     {
         return new OrderStepProps(
             (string) $step->id,
@@ -94,7 +104,7 @@ final readonly class OrderProps
             $step->parts,
             array_map(static fn (string $id): string => $plan->area($id)->name ?? '', $step->areas),
             $step->minutes,
-            $step->dryMinutes,
+            $aid->minutes($step->dryMinutes, $step->chemistry()),
             $hexes[$step->layer()->key ?? ''] ?? [],
             [...array_values(Cautions::at($step, $process)), ...($step->caution === null ? [] : [$step->caution])],
             $step->kind->isSprayed() ? $step->layer()?->cleaner : null,
@@ -102,7 +112,7 @@ final readonly class OrderProps
         );
     }
 
-    private static function mask(FigurePlan $plan, MaskPlan $mask): MaskProps
+    private static function mask(FigurePlan $plan, MaskPlan $mask, DryingAid $aid, ?Step $after): MaskProps
     {
         return new MaskProps(
             (string) $mask->step,
@@ -113,7 +123,7 @@ final readonly class OrderProps
             $mask->borderMm(),
             $mask->squareCm,
             $mask->minutes,
-            $mask->dryMinutes,
+            $after === null ? 0 : max(Masks::BEFORE_TAPE, $aid->minutes($mask->dryMinutes, $after->chemistry())),
             $mask->until->equals($mask->step) ? null : (string) $mask->until,
             $mask->estimatedMm,
             $mask->mostMinutes,

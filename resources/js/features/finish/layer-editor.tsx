@@ -19,6 +19,8 @@ type Props = {
     techniques: readonly TechniqueProps[];
     isFirst: boolean;
     isLast: boolean;
+    /** In this paint, at the painter's bench; null until it is predicted. */
+    dryMinutes: number | null;
     onChange: (change: Partial<LayerProps>) => void;
     onTechnique: (technique: TechniqueProps) => void;
     onMove: (by: 1 | -1) => void;
@@ -35,8 +37,9 @@ export function LayerEditor(props: Props) {
             <Head editor={editor} />
             {technique && (
                 <p className="text-xs text-quiet">
-                    {technique.instruction} Dries in about {minutesWords(technique.dryingMinutes)}. Its deposit on each
-                    <Term name="zone" /> {technique.ownHand ? 'comes from your test chips.' : 'is an estimate.'}
+                    {technique.instruction}{' '}
+                    {props.dryMinutes !== null && `Dries in about ${minutesWords(props.dryMinutes)}. `}
+                    Its deposit on each <Term name="zone" /> {technique.ownHand ? 'comes from your test chips.' : 'is an estimate.'}
                 </p>
             )}
             <Choices

@@ -61,11 +61,11 @@ function MaskWords({ mask, words }: { mask: MaskProps; words: (id: string) => st
                 `${lengthWords(Math.round(mask.mm))} of border, ${areaWords(Math.round(mask.squareCm))} in bulk, `}
             about {Math.round(mask.minutes)} min{mask.estimatedMm > 0 && ', the border estimated'}. Put it on after
             drying for {minutesWords(mask.dryMinutes)}
-            {mask.until !== null && `; it stays on until ${words(mask.until)}`};{' '}
-            {mask.peelMinutes === null
-                ? `it may stay on ${minutesWords(mask.mostMinutes)}`
-                : `take it off within ${minutesWords(mask.peelMinutes)} of the last coat`}
-            : {mask.peel}.{mask.warning !== null && <strong className="block">{capital(mask.warning)}.</strong>}
+            {mask.until !== null && `; it stays on until ${words(mask.until)}`}; it may stay on{' '}
+            {minutesWords(mask.mostMinutes)}
+            {mask.peelMinutes !== null &&
+                `; take it off within ${minutesWords(mask.peelMinutes)} of the last coat`}: {mask.peel}.
+            {mask.warning !== null && <strong className="block">{capital(mask.warning)}.</strong>}
         </p>
     );
 }

@@ -204,7 +204,12 @@ function Dry({
     const words: ReactNode[] = [];
     if (step.dryingMinutes > 0)
         words.push(`Then let it dry: done now, it is dry ${whenWords(now + step.dryingMinutes * 60_000, now)}. `);
-    if (step.mostMinutes !== null) words.push(`Take it off within ${minutesWords(step.mostMinutes)}. `);
+    if (step.mostMinutes !== null)
+        words.push(
+            step.kind === 'mask'
+                ? `It may stay on ${minutesWords(step.mostMinutes)}. `
+                : `Take it off within ${minutesWords(step.mostMinutes)} of the last coat. `,
+        );
     return (
         <p className="text-base">
             About {minutesWords(step.minutes)} <Term name="time at the bench">at the bench</Term> (estimate). {words}

@@ -508,6 +508,7 @@ function LayerTabs({ desk, layer }: { desk: Desk; layer: LayerProps }) {
                     techniques={techniques}
                     isFirst={index === 0}
                     isLast={index === stack.length - 1}
+                    dryMinutes={area.section.rows[index + 1]?.dryMinutes ?? null}
                     onChange={(part) => {
                         change(withLayer(stack, index, part));
                     }}

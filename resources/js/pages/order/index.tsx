@@ -352,8 +352,9 @@ function Summary({ work }: { work: Work }) {
     return (
         <div className="text-sm">
             <p className="leading-tight">
-                <strong className="text-lg">{many(steps.length, 'step')}</strong>, about{' '}
-                {minutesWords(order.handsOnMinutes)} at the bench (estimate). {maskWords(order)}
+                <strong className="text-lg">{many(order.workSteps, 'step')}</strong>
+                {order.workSteps > steps.length && `, ${order.workSteps - steps.length} of them masks on and off`},
+                about {minutesWords(order.handsOnMinutes)} at the bench (estimate). {maskWords(order)}
                 <span className="block text-xs text-quiet">
                     {musts > 0 && (
                         <strong className="text-ink">
