@@ -21,6 +21,8 @@ use App\Models\SetAsideEdit;
 use App\Models\Shelf\ChipRecord;
 use App\Models\Shelf\ShelfImport;
 use App\Models\Shelf\SwatchSheet;
+use App\Models\Task;
+use App\Models\TaskKind;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Auth;
@@ -145,6 +147,9 @@ final class HomeTest extends TestCase
         $practice = new PracticeRound(['exercise' => 'lighter', 'subject' => 'x', 'level' => 1.0, 'task' => []]);
         $practice->painter_id = $other->id;
         $practice->save();
+        $task = new Task(['figure_id' => $theirs->id, 'kind' => TaskKind::Zones]);
+        $task->painter_id = $other->id;
+        $task->save();
         $sheet = new SwatchSheet;
         $sheet->painter_id = $other->id;
         $sheet->save();
@@ -159,7 +164,7 @@ final class HomeTest extends TestCase
             ])->id, 'version' => $theirs->versions()->create(['number' => 1, 'why' => 'x', 'finishes' => []])->id,
             'meshUpload' => $theirs->meshUploads()->create(['name' => 'x.stl', 'bytes' => 1, 'fingerprint' => 'x', 'path' => 'uploads/x'])->id,
             'cup' => $cup->id, 'incomingFile' => $incoming->id, 'shelfImport' => $import->id, 'balance' => $balance->id, 'chip' => $chip->id,
-            'swatch' => 'thick', 'key' => str_repeat('A', 26),
+            'task' => $task->id, 'swatch' => 'thick', 'key' => str_repeat('A', 26),
             'figure' => $theirs->id, 'area' => $area->id, 'part' => $part->id, 'picture' => $picture->id, 'run' => $run->id,
             'step' => 1, 'paint' => $this->pot('Peat', '#33251b', owner: $other)->id, 'correction' => $correction->id, 'joint' => $joint->id, 'boundary' => $boundary->id, 'ownRule' => $rule->id, 'ownStep' => $theirs->ownSteps()->create(['key' => 'x', 'words' => 'x', 'minutes' => 1])->id, 'mixSearch' => $search->id, 'proposalSearch' => $proposals->id, 'zone' => 'mid',
         ];

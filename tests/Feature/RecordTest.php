@@ -130,6 +130,8 @@ final class RecordTest extends TestCase
             fn (AssertableInertia $later) => $later->where('planned.pots.0.name', 'Reed Green')->where('planned.pots.0.toBuy', 1)->where('planned.pots.0.spend', 4)->where('planned.batch.figures', 6),
         );
         $page(1)->loadDeferredProps('default', fn (AssertableInertia $later) => $later->where('planned.batch', null));
+        $page(300);
+        $this->getJson("/figures/{$figure->id}/quantities.csv?copies=501")->assertUnprocessable()->assertJsonPath('message', 'Paint is calculated for 1 to 500 figures.');
         $csv = (string) $this->get("/figures/{$figure->id}/quantities.csv?copies=6")->assertOk()->getContent();
         self::assertStringStartsWith("maker,name,need_ml,has_ml,missing_ml,to_buy,cost\r\n", $csv);
         self::assertMatchesRegularExpression('/^Osmerby Colour Works,Reed Green,\d+\.\d{3},0\.100,/m', $csv);

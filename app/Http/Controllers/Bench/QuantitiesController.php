@@ -13,6 +13,7 @@ use App\Http\Props\Bench\PotNeedProps;
 use App\Http\Props\Brief\FigureProps;
 use App\Models\Brief\Figure;
 use Hyalin\Formats\Csv;
+use Hyalin\Limit;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response as PlainResponse;
 use Inertia\Inertia;
@@ -23,8 +24,6 @@ use Inertia\Response;
  */
 final class QuantitiesController
 {
-    private const MOST_COPIES = 200;
-
     public function show(Request $request, Figure $figure, CalculatePaint $calculate): Response
     {
         $copies = self::copies($request, $figure);
@@ -81,6 +80,9 @@ final class QuantitiesController
 
     private static function copies(Request $request, Figure $figure): int
     {
-        return max(1, min(self::MOST_COPIES, $request->integer('copies', $figure->copies)));
+        $copies = $request->integer('copies', $figure->copies);
+        abort_unless(Limit::FigureCopies->holds($copies), 422, sprintf('Paint is calculated for %d to %d figures.', ...Limit::FigureCopies->range()));
+
+        return $copies;
     }
 }

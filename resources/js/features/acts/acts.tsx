@@ -12,6 +12,7 @@ import { Sheet } from '@/shared/ui/sheet';
 import { Stepper } from '@/shared/ui/stepper';
 import { Tick, ticked } from '@/shared/ui/tick';
 import type { AreaProps, CopySourceProps, FigureProps, PotProps, Technique, TechniqueProps } from '@/types/generated';
+import { LIMITS } from '@/types/limits';
 
 type ActsProps = {
     figure: FigureProps;
@@ -124,7 +125,7 @@ function ActForm({ figure, areas, pots, techniques, sources }: ActsProps) {
                             setPotId(Number(id));
                         }}
                     />
-                    <Stepper label="Coats" value={coats} min={1} max={12} onChange={setCoats} />
+                    <Stepper label="Coats" value={coats} {...LIMITS.coats} onChange={setCoats} />
                 </div>
             )}
             <AreaChoice areas={areas} chosen={chosen} setChosen={setChosen} />

@@ -10,6 +10,7 @@ import { Stepper } from '@/shared/ui/stepper';
 import { Term } from '@/shared/ui/term';
 import type { AreaForm, DropsProps, LayerProps, PotProps, Technique, TechniqueProps } from '@/types/generated';
 import { withDrops, withPot } from './layers';
+import { LIMITS } from '@/types/limits';
 
 type Props = {
     layer: LayerProps;
@@ -39,7 +40,8 @@ export function LayerEditor(props: Props) {
                 <p className="text-xs text-quiet">
                     {technique.instruction}{' '}
                     {props.dryMinutes !== null && `Dries in about ${minutesWords(props.dryMinutes)}. `}
-                    Its deposit on each <Term name="zone" /> {technique.ownHand ? 'comes from your test chips.' : 'is an estimate.'}
+                    Its deposit on each <Term name="zone" />{' '}
+                    {technique.ownHand ? 'comes from your test chips.' : 'is an estimate.'}
                 </p>
             )}
             <Choices
@@ -182,8 +184,7 @@ function Amounts({ layer, onChange }: { layer: LayerProps; onChange: (change: Pa
             <Stepper
                 label="Coats"
                 value={layer.coats}
-                min={1}
-                max={12}
+                {...LIMITS.coats}
                 onChange={(coats) => {
                     onChange({ coats });
                 }}
@@ -194,8 +195,7 @@ function Amounts({ layer, onChange }: { layer: LayerProps; onChange: (change: Pa
                 <Stepper
                     label="Thinner"
                     value={layer.thinner}
-                    min={0}
-                    max={20}
+                    {...LIMITS.thinner}
                     step={layer.thinner < 2 ? 0.5 : 1}
                     words={layer.thinner === 0 ? 'none' : `1 + ${layer.thinner}`}
                     onChange={(thinner) => {

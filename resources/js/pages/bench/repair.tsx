@@ -5,6 +5,7 @@ import { Field } from '@/shared/ui/field';
 import { Pick } from '@/shared/ui/pick';
 import { Stepper } from '@/shared/ui/stepper';
 import type { DropsProps, PotProps, Technique } from '@/types/generated';
+import { LIMITS } from '@/types/limits';
 
 export type Repair = {
     words: string;
@@ -79,7 +80,7 @@ export function RepairForm({
                             options={techniques.map((t) => ({ value: t, label: t }))}
                             onPick={setTechnique}
                         />
-                        <Stepper label="Coats" value={coats} min={1} max={12} onChange={setCoats} />
+                        <Stepper label="Coats" value={coats} {...LIMITS.coats} onChange={setCoats} />
                     </div>
                     <MixEditor mix={mix} pots={pots} onChange={setMix} />
                 </>

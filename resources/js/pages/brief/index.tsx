@@ -16,6 +16,7 @@ import { AreaSheet } from './area-sheet';
 import { lengthWords } from '@/shared/lib/units';
 import { LengthField } from '@/shared/ui/length-field';
 import type { AreaProps, BoundaryProps, FigureProps, PartProps, PrintProcess } from '@/types/generated';
+import { LIMITS } from '@/types/limits';
 
 type Props = { figure: FigureProps; parts: PartProps[]; areas: AreaProps[]; boundaries: BoundaryProps[] };
 
@@ -559,8 +560,8 @@ function Counts({ facts }: { facts: FactsState }) {
         <div className="grid grid-cols-2 gap-3">
             <LengthField
                 label="Height in"
-                leastMm={5}
-                mostMm={3000}
+                leastMm={LIMITS.figureHeightMm.min}
+                mostMm={LIMITS.figureHeightMm.max}
                 mm={values.heightMm}
                 error={failure?.fields['heightMm']}
                 onMm={(heightMm) => {
@@ -570,8 +571,7 @@ function Counts({ facts }: { facts: FactsState }) {
             <Field
                 label="Number of figures"
                 type="number"
-                min={1}
-                max={500}
+                {...LIMITS.figureCopies}
                 value={values.copies}
                 error={failure?.fields['copies']}
                 onChange={(e) => {

@@ -26,6 +26,7 @@ import { Sprays, type SprayChange } from './sprays';
 import { Tools, type Along, type Seed, type Tool } from './tools';
 import { lengthWords } from '@/shared/lib/units';
 import { proposed, useGlow, useMeasuring, useWork } from './work';
+import { LIMITS } from '@/types/limits';
 
 type Props = {
     figure: FigureProps;
@@ -354,9 +355,8 @@ function Strength({
                     key={what}
                     label={`Strength of ${what}`}
                     said={`${what} ${one(strength[what])}`}
-                    min={0.3}
-                    max={3}
-                    step={0.1}
+                    {...LIMITS.edgeStrength}
+                    step={0.05}
                     value={strength[what]}
                     onSlide={(value) => {
                         setStrength({ ...strength, [what]: value });

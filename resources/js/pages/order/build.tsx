@@ -19,6 +19,7 @@ import type {
     Seam,
     BuiltPartProps,
 } from '@/types/generated';
+import { LIMITS } from '@/types/limits';
 
 const TEMPLATES = ['figure on a base', 'bust', 'prop', 'set of equal figures'];
 
@@ -82,8 +83,7 @@ function AreaRow({ figure, area, attempt }: { figure: FigureProps; area: BuiltAr
                 <span className="mr-1 text-xs text-quiet sm:hidden">depth</span>
                 <input
                     type="number"
-                    min={0}
-                    max={9}
+                    {...LIMITS.depth}
                     aria-label={`Depth of ${area.name}`}
                     className="w-16 border border-strong bg-raised px-2 py-1"
                     defaultValue={area.depth}
@@ -321,8 +321,7 @@ function Sanding({ part, parts, attempt, figure }: PartOfFigure & { parts: reado
                         rounds
                         <input
                             type="number"
-                            min={0}
-                            max={20}
+                            {...LIMITS.sandingRounds}
                             placeholder="usual"
                             aria-label={`Sanding rounds of ${part.name}`}
                             className="w-16 border border-strong bg-raised px-1 py-1"

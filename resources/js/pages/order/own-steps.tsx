@@ -11,6 +11,7 @@ import { Field } from '@/shared/ui/field';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
 import type { BuildProps, FigureProps, OrderProps, OwnStepProps } from '@/types/generated';
+import { LIMITS } from '@/types/limits';
 
 type Props = { figure: FigureProps; build: BuildProps; planned: OrderProps | null };
 
@@ -148,7 +149,8 @@ function StepForm({ figure, build, planned, step, onDone }: Props & { step: OwnS
                 />
                 <Field
                     label="Minutes"
-                    inputMode="numeric"
+                    type="number"
+                    {...LIMITS.ownStepMinutes}
                     value={values.minutes}
                     onChange={(e) => {
                         put({ minutes: e.target.value });
@@ -156,7 +158,8 @@ function StepForm({ figure, build, planned, step, onDone }: Props & { step: OwnS
                 />
                 <Field
                     label="Then wait, min"
-                    inputMode="numeric"
+                    type="number"
+                    {...LIMITS.ownStepDryMinutes}
                     value={values.dryMinutes}
                     onChange={(e) => {
                         put({ dryMinutes: e.target.value });

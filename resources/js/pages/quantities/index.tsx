@@ -9,6 +9,7 @@ import { Stepper } from '@/shared/ui/stepper';
 import { Tick } from '@/shared/ui/tick';
 import { volumeNumber, volumeUnit } from '@/shared/lib/units';
 import type { BatchProps, FigureProps, PotNeedProps } from '@/types/generated';
+import { LIMITS } from '@/types/limits';
 
 type Props = {
     figure: FigureProps;
@@ -157,7 +158,7 @@ function Head({ page }: { page: Page }) {
         <header className="flex flex-wrap items-end gap-4">
             <h1 className="text-2xl">Paint needed</h1>
             <div className="flex items-end gap-2">
-                <Stepper label="Figures" value={wanted} min={1} max={200} onChange={setWanted} />
+                <Stepper label="Figures" value={wanted} {...LIMITS.figureCopies} onChange={setWanted} />
                 <Button
                     disabled={wanted === copies}
                     onClick={() => {
