@@ -12,6 +12,8 @@ enum TaskKind: string
     case Gradient = 'gradient';
     case Glow = 'glow';
     case Measures = 'measures';
+    /** Of the demo's figures. */
+    case Sculpt = 'sculpt';
 
     /** @return string what was not done, to be followed by the reason */
     public function failed(): string
@@ -23,6 +25,7 @@ enum TaskKind: string
             self::Gradient => 'The gradient was not set',
             self::Glow => 'The glow was not calculated',
             self::Measures => 'The areas were not measured',
+            self::Sculpt => 'The print files were not sculpted',
         };
     }
 }

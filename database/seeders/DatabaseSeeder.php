@@ -6,7 +6,6 @@ namespace Database\Seeders;
 
 use App\Actions\Bench\StartRun;
 use App\Actions\Finish\SaveFinish;
-use App\Actions\Light\StudyLight;
 use App\Actions\References\AddPicture;
 use App\Actions\Shelf\EstimatePaint;
 use App\Adapters\Bench\RunFinish;
@@ -20,15 +19,14 @@ use App\Http\Controllers\SignInController;
 use App\Models\Bench\RunStepState;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
-use App\Models\Light\LightRecord;
 use App\Models\Painter;
 use App\Models\References\Picture;
 use App\Models\References\PictureKind;
 use App\Models\Shelf\Paint;
 use Database\Demo\FigurePlans;
 use Database\Demo\Photograph;
-use Database\Demo\PrintSculpt;
 use Database\Demo\Sculpt\KeeperMaude;
+use Database\Demo\SculptFigure;
 use Hyalin\Colour\Bands;
 use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\SpectralSum;
@@ -43,12 +41,10 @@ use Hyalin\Optics\Sheen;
 use Hyalin\Optics\TintingStrength;
 use Hyalin\Order\Plan\PrintProcess;
 use Hyalin\Pot\PotKind;
-use Hyalin\Progress;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use RuntimeException;
-use Symfony\Component\Console\Output\OutputInterface;
 
 /**
  * The demo: The Lamp at Skerrow Ness, an invented world. Every number shown is computed from what stands in
@@ -62,12 +58,12 @@ final class DatabaseSeeder extends Seeder
     /** Areas that are to be true metal. */
     private const METAL = ['Brass', 'Steel rim', 'Clapper'];
 
-    public function run(EstimatePaint $estimate, SaveFinish $saveFinish, StartRun $startRun, PrintSculpt $print, Photograph $photograph): void
+    public function run(EstimatePaint $estimate, SaveFinish $saveFinish, StartRun $startRun, Photograph $photograph): void
     {
         if (Painter::query()->where('email', SignInController::DEMO_EMAIL)->exists()) {
             return;
         }
-        DB::transaction(function () use ($estimate, $saveFinish, $startRun, $print, $photograph): void {
+        DB::transaction(function () use ($estimate, $saveFinish, $startRun, $photograph): void {
             $painter = Painter::query()->create([
                 'name' => 'Ines Marrow',
                 'email' => SignInController::DEMO_EMAIL,
@@ -81,7 +77,7 @@ final class DatabaseSeeder extends Seeder
                     $photograph($figure, 'Painted, LED lamp and grey card');
                 }
                 if ($plan['sculpt'] === KeeperMaude::class) {
-                    $this->print($figure, $print);
+                    (new SculptFigure($figure, KeeperMaude::class, true))->begin($figure);
                 }
                 if ($plan['copies'] > 1) {
                     $this->paintBatches($figure, $startRun);
@@ -280,23 +276,6 @@ final class DatabaseSeeder extends Seeder
         return new LayerDraft(
             $draft->key, $draft->technique, $draft->zones, $draft->thinner, $draft->coats, $drops, $draft->note,
         );
-    }
-
-    private function print(Figure $figure, PrintSculpt $print): void
-    {
-        $this->command->getOutput()->writeln("sculpting {$figure->name}", OutputInterface::VERBOSITY_QUIET);
-        $print($figure, new KeeperMaude);
-        $light = new LightRecord(['figure_id' => $figure->id]);
-        $light->painter_id = $figure->painter_id;
-        $light->save();
-        app(StudyLight::class)($figure, $light, new class implements Progress
-        {
-            public function at(float $fraction): bool
-            {
-                return true;
-            }
-        });
-        $light->update(['state' => 'done', 'progress' => 1.0]);
     }
 
     /** Two batches a season apart: the first finished and read, the second left in the middle two months ago. */

@@ -8,10 +8,10 @@ use App\Actions\Bench\PlanSessions;
 use App\Actions\Bench\StartRun;
 use App\Actions\Cups\FillCup;
 use App\Actions\Shelf\FitHand;
+use App\Adapters\LostJob;
 use App\Adapters\Order\Hindrances;
 use App\Devices\ColourReader;
 use App\Http\Controllers\SignInController;
-use App\Jobs\ComputeLight;
 use App\Jobs\ProposeFigure;
 use App\Jobs\ReadSheetPhoto;
 use App\Jobs\Turn;
@@ -21,13 +21,15 @@ use App\Models\Cups\CupAct;
 use App\Models\Cups\CupRecord;
 use App\Models\Finish\LayerRecord;
 use App\Models\Finish\ProposalSearchRecord;
-use App\Models\Light\LightRecord;
 use App\Models\Painter;
 use App\Models\Shelf\ChipRecord;
 use App\Models\Shelf\Paint;
 use App\Models\Shelf\SwatchSheet;
+use App\Models\Task;
+use App\Models\TaskKind;
+use App\Models\TaskState;
 use Database\Demo\FigurePlans;
-use Database\Demo\PrintSculpt;
+use Database\Demo\SculptFigure;
 use Database\Demo\SentriesHistory;
 use Hyalin\Finish\Technique;
 use Hyalin\Optics\OpticsQuality;
@@ -61,6 +63,9 @@ final class MidLifeSeeder extends Seeder
     public function run(): void
     {
         $painter = Painter::query()->where('email', SignInController::DEMO_EMAIL)->first();
+        if ($painter !== null) {
+            $this->sculptAgain($painter);
+        }
         if ($painter === null || $painter->created_at < now()->subMinutes(self::JUST_MADE_MINUTES) || $painter->cups()->exists() || $painter->schedule()->exists()) {
             return;
         }
@@ -75,7 +80,6 @@ final class MidLifeSeeder extends Seeder
         });
         // Without a worker there is nobody to do it later.
         if (config('queue.default') !== 'sync') {
-            $this->light($painter);
             $this->photographSheet($painter);
             $this->propose($painter);
         }
@@ -141,23 +145,31 @@ final class MidLifeSeeder extends Seeder
         Hindrances::of($figure);
     }
 
-    private function print(Painter $painter): void
+    /** What was to be sculpted and was not, as the demo was ended meanwhile. */
+    private function sculptAgain(Painter $painter): void
     {
         foreach (FigurePlans::all() as $plan) {
-            $figure = $this->figure($painter, $plan['name']);
-            if (! $figure->meshes()->exists()) {
-                $this->command->getOutput()->writeln("sculpting {$figure->name}", OutputInterface::VERBOSITY_QUIET);
-                app(PrintSculpt::class)($figure, new $plan['sculpt']);
+            $figure = $painter->figures()->where('name', $plan['name'])->whereDoesntHave('meshes')->first();
+            $task = $figure === null ? null : Task::query()->where('figure_id', $figure->id)->where('kind', TaskKind::Sculpt)->latest('id')->first();
+            if ($figure !== null && $task !== null) {
+                LostJob::tell($task);
+                if ($task->state === TaskState::Failed) {
+                    (new SculptFigure($figure, $plan['sculpt'], true))->begin($figure);
+                }
             }
         }
     }
 
-    private function light(Painter $painter): void
+    private function print(Painter $painter): void
     {
-        foreach ($painter->figures()->whereDoesntHave('lightStudy')->whereHas('meshes')->get() as $figure) {
-            $light = LightRecord::ofFigure($figure);
-            $light->update(['state' => 'waiting', 'job' => $job = Str::ulid()->toBase32()]);
-            ComputeLight::dispatch($light, $figure->id, $job)->onQueue(Turn::LONG);
+        if (config('queue.default') !== 'sync') {
+            $this->command->getOutput()->writeln('The figures are sculpted and lit while the demo is served: about three minutes.', OutputInterface::VERBOSITY_QUIET);
+        }
+        foreach (FigurePlans::all() as $plan) {
+            $figure = $this->figure($painter, $plan['name']);
+            if (! $figure->meshes()->exists() && Task::ofFigure($figure) === null) {
+                (new SculptFigure($figure, $plan['sculpt'], false))->begin($figure);
+            }
         }
     }
 

@@ -12,7 +12,7 @@ use App\Models\Task;
 final readonly class TaskProps
 {
     /**
-     * @param  string  $kind  proposal, zones, spray, gradient, glow or measures
+     * @param  string  $kind  proposal, zones, spray, gradient, glow, measures or sculpt
      * @param  string  $state  waiting, running, done, stopped or failed
      * @param  float  $progress  0..1
      * @param  string|null  $problem  why it failed

@@ -16,6 +16,7 @@ use App\Models\Order\OwnStep;
 use App\Models\OwnedByPainter;
 use App\Models\References\Picture;
 use App\Models\Shelf\Paint;
+use App\Models\Task;
 use Hyalin\Colour\Illuminant;
 use Hyalin\Optics\Sheen;
 use Hyalin\Pot\PotKind;
@@ -78,6 +79,12 @@ final class Figure extends Model
     public function pictures(): HasMany
     {
         return $this->hasMany(Picture::class)->orderBy('id');
+    }
+
+    /** @return HasMany<Task, $this> */
+    public function tasks(): HasMany
+    {
+        return $this->hasMany(Task::class);
     }
 
     /** @return HasMany<Run, $this> */

@@ -6,6 +6,8 @@ namespace App\Http\Props\Brief;
 
 use App\Models\Brief\Figure;
 use App\Models\References\PictureKind;
+use App\Models\TaskKind;
+use App\Models\TaskState;
 use Hyalin\Colour\Illuminant;
 use Hyalin\Optics\Sheen;
 use Illuminate\Database\Eloquent\Builder;
@@ -14,7 +16,7 @@ use Illuminate\Database\Eloquent\Model;
 /**
  * The open figure, as every stage shows it.
  *
- * @phpstan-type Counts array{areas: int, painted: int, sampled: int, planned: int, meshes: int, pictures: int, photos: int, open: int, run: int, pots: int, light: string|null}
+ * @phpstan-type Counts array{areas: int, sculpting: int, painted: int, sampled: int, planned: int, meshes: int, pictures: int, photos: int, open: int, run: int, pots: int, light: string|null}
  */
 final readonly class FigureProps
 {
@@ -91,7 +93,7 @@ final readonly class FigureProps
                 $has['planned'] < $has['painted'] => self::many($has['painted'] - $has['planned'], 'area').' without a finish',
                 default => self::many($has['planned'], 'area').' planned',
             }),
-            $stage('Light', 'figures.light', self::light($has['light'], $has['meshes'])),
+            $stage('Light', 'figures.light', $has['sculpting'] > 0 ? 'sculpting' : self::light($has['light'], $has['meshes'])),
             $stage('Order', 'figures.order', match (true) {
                 $has['planned'] === 0 => 'nothing to order',
                 $figure->is_stopped => 'stopped',
@@ -117,7 +119,7 @@ final readonly class FigureProps
                 'areas as sampled' => static fn (Builder $q) => self::painted($q)->has('samples'),
                 'areas as planned' => static fn (Builder $q) => self::painted($q)->has('layers'),
                 'pictures' => static fn (Builder $q) => $q->where('kind', '!=', PictureKind::OwnPiece),
-                'pots',
+                'pots', 'tasks as sculpting' => static fn (Builder $q) => $q->where('kind', TaskKind::Sculpt)->whereIn('state', [TaskState::Waiting, TaskState::Running]),
                 'pictures as photos' => static fn (Builder $q) => $q->where('kind', PictureKind::OwnPiece),
             ])
             ->withMax('runs as run', 'number')
@@ -126,7 +128,7 @@ final readonly class FigureProps
         $number = static fn (mixed $value): int => is_numeric($value) ? (int) $value : 0;
 
         return [
-            'areas' => $number($row->areas_count ?? 0), 'painted' => $number($row->painted ?? 0), 'sampled' => $number($row->sampled ?? 0), 'planned' => $number($row->planned ?? 0),
+            'areas' => $number($row->areas_count ?? 0), 'sculpting' => $number($row->sculpting ?? 0), 'painted' => $number($row->painted ?? 0), 'sampled' => $number($row->sampled ?? 0), 'planned' => $number($row->planned ?? 0),
             'meshes' => $number($row->meshes_count ?? 0), 'pictures' => $number($row->pictures_count ?? 0), 'pots' => $number($row->pots_count ?? 0), 'photos' => $number($row->photos ?? 0), 'open' => $number($row->open ?? 0), 'run' => $number($row->run ?? 0),
             'light' => is_string($row->light ?? null) ? $row->light : null,
         ];

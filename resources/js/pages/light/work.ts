@@ -44,6 +44,7 @@ export function useWork(
                 else if (task.state === 'stopped')
                     setMessage(task.kind === 'measures' ? UNMEASURED : 'Stopped. Nothing was changed.');
                 else if (task.kind === 'proposal') proposed(setMessage);
+                else if (task.kind === 'sculpt') router.reload();
             })
             .catch((error: unknown) => {
                 if (error instanceof ApiError) setMessage(error.message);

@@ -9,6 +9,7 @@ const WORDS: Record<string, string> = {
     gradient: 'Setting the gradient',
     glow: 'Calculating the glow',
     measures: 'Measuring the areas',
+    sculpt: 'Sculpting the print files',
 };
 
 /** How far a calculation is, and a way to stop it. */

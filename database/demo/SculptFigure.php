@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Demo;
+
+use App\Actions\Light\StudyLight;
+use App\Jobs\ComputeLight;
+use App\Jobs\TaskJob;
+use App\Jobs\Turn;
+use App\Models\Brief\Figure;
+use App\Models\Light\LightRecord;
+use App\Models\TaskKind;
+use Database\Demo\Sculpt\Sculpt;
+use Hyalin\Progress;
+use Illuminate\Support\Str;
+
+/**
+ * The print files of a figure of the demo, and the light on them. The pages of the demo do not wait for it.
+ */
+final class SculptFigure extends TaskJob
+{
+    /**
+     * @param  class-string<Sculpt>  $sculpt
+     * @param  bool  $isLit  whether the light is calculated where no worker is there to do it
+     */
+    public function __construct(private readonly Figure $figure, private readonly string $sculpt, private readonly bool $isLit)
+    {
+    }
+
+    protected function kind(): TaskKind
+    {
+        return TaskKind::Sculpt;
+    }
+
+    protected function isLong(): bool
+    {
+        return config('queue.default') !== 'sync';
+    }
+
+    protected function work(?Progress $progress): void
+    {
+        if (! $this->figure->meshes()->exists()) {
+            app(PrintSculpt::class)($this->figure, new $this->sculpt, $progress);
+        }
+        $light = LightRecord::ofFigure($this->figure);
+        if ($this->isLong()) {
+            $light->update(['state' => 'waiting', 'job' => $job = Str::ulid()->toBase32()]);
+            ComputeLight::dispatch($light, $this->figure->id, $job)->onQueue(Turn::LONG);
+        } elseif ($this->isLit) {
+            app(StudyLight::class)($this->figure, $light, new class implements Progress
+            {
+                public function at(float $fraction): bool
+                {
+                    return true;
+                }
+            });
+            $light->update(['state' => 'done', 'progress' => 1.0]);
+        }
+    }
+}
