@@ -161,8 +161,8 @@ final class MaskRun
                 }
                 $hold = $held[$area] ?? null;
                 $waited = $hold === null ? 0 : $hold['waited'] + max(0, $this->dry[$hold['last']] - ($clock - $hold['end']));
-                if ($hold === null || $clock + $waited + $this->minutes[$step] - $hold['since'] > min($this->sitting, $hold['most'])) {
-                    $hold = ['since' => $clock, 'edges' => [], 'pieces' => [], 'most' => self::TAPE_HOURS * 60];
+                if ($hold === null || $clock + $waited + $this->minutes[$step] - $hold['since'] > $this->sitting) {
+                    $hold = ['since' => $clock, 'edges' => [], 'pieces' => []];
                     $waited = 0;
                 }
                 $tape = $fluid = $estimated = 0.0;
@@ -173,7 +173,6 @@ final class MaskRun
                     }
                 }
                 if ($hold['pieces'] === [] || $tape + $fluid > 0.0) {
-                    $hold['most'] = $fluid > 0.0 ? self::FLUID_HOURS * 60 : $hold['most'];
                     $pieces[] = [
                         'area' => $area, 'on' => $step, 'tape' => $tape, 'fluid' => $fluid, 'estimated' => $estimated,
                         'cm2' => $hold['pieces'] === [] ? $cm2 : 0.0, 'after' => $lastOn[$area] ?? -1, 'unsealed' => $this->isUnsealed($area, $done),

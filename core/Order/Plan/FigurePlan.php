@@ -24,7 +24,7 @@ final readonly class FigurePlan
      * @param  list<Approach>  $approaches  that differ from the default
      * @param  list<Constraint>  $own  the painter's own rules, between step ids
      * @param  bool  $hasVarnish  whether the shelf holds one, for barriers
-     * @param  int  $sittingMinutes  of the painter's longest session: no mask stays on longer than that
+     * @param  int  $sittingMinutes  of the painter's longest session, less than a day: no mask stays on longer than that
      * @param  list<OwnStepPlan>  $ownSteps
      * @param  list<PieceUse>  $uses  what its finish has to stand
      * @param  bool  $asksUnseen  whether it is asked for what no reference shows

@@ -269,7 +269,17 @@ final class SectionTest extends TestCase
         $section = $this->section($layers);
         $judged = WillItShow::judge($this->prediction, $section, $layers, 1);
         self::assertFalse($judged->shows);
-        self::assertLessThan(WillItShow::THRESHOLD, $judged->largestChange);
+        // What reads at arm's length: own estimate of 3 CIEDE2000, whatever the constant says.
+        self::assertLessThan(3.0, $judged->largestChange);
+        foreach ($judged->remedies as $remedy) {
+            self::assertGreaterThanOrEqual(3.0, $remedy->change);
+        }
+        foreach (range(0, 12) as $n) {
+            $grey = $this->layer(Technique::Layer, sprintf('#%1$02x%1$02x%1$02x', 0x60 + $n), Opacity::OneCoat);
+            $pair = [$this->layer(Technique::BaseCoat, '#606060', Opacity::OneCoat, coats: 3), $grey];
+            $shown = WillItShow::judge($this->prediction, $this->section($pair), $pair, 1);
+            self::assertSame($shown->largestChange >= 3.0, $shown->shows, (string) $shown->largestChange);
+        }
         self::assertSame($judged->remedies[0]->words, $judged->remedy());
         self::assertGreaterThan(1, count($judged->remedies));
         // What is advised does read, and a little less of it would not.

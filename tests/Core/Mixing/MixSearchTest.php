@@ -290,6 +290,17 @@ final class MixSearchTest extends TestCase
         self::assertSame([1, 0], [$advice->tinter, $advice->main]);
         self::assertLessThan($best->difference - 0.5, $advice->mix->difference);
         self::assertArrayHasKey(2, $advice->mix->drops);
+        self::assertEqualsWithDelta($best->difference - $advice->mix->difference, $advice->gain, 1e-12);
+        // A pot made up beforehand is worth half a CIEDE2000 and not less (own choice): targets on the way to what drops give anyway.
+        $gains = [];
+        foreach (range(0, 20) as $n) {
+            $near = self::task(SpectralSum::under(Illuminant::D65)->xyz(PaintOptics::mixed([[$white, 11.0 + 0.5 * $n], [$black, 1.0]])->masstone())->toLab());
+            $found = ExhaustiveMixSearch::find([$white, $black], $near)->best();
+            $most = $found->difference - ExhaustiveMixSearch::find([$white, PaintOptics::mixed([[$black, 1.0], [$white, 5.0]])], $near)->best()->difference;
+            $gains[$most >= 0.5] = true;
+            self::assertSame($most >= 0.5 && count($found->drops) === 2 && in_array(1, $found->drops, true), PreDilution::advise([$white, $black], $near, $found) !== null, "gain {$most}");
+        }
+        self::assertCount(2, $gains);
     }
 
     public function test_tasks_out_of_bounds_are_refused(): void

@@ -105,6 +105,11 @@ final class ApproachesAndReachTest extends TestCase
         $white = self::layer('e', StepKind::Brush, lightness: 92.0);
         yield 'an eye without a socket' => ['Left eye', [$u, $white], [], 'darkens the socket'];
         yield 'an eye with its socket' => ['Left eye', [$u, self::layer('d', StepKind::Brush, lightness: 20.0), $white], [], null];
+        // A socket is dark below L* 40, a white is one above L* 75: own estimates.
+        yield 'an eye with a grey socket' => ['Left eye', [$u, self::layer('d', StepKind::Brush, lightness: 40.5), $white], [], 'darkens the socket'];
+        yield 'an eye with a brown socket' => ['Left eye', [$u, self::layer('d', StepKind::Brush, lightness: 39.5), $white], [], null];
+        yield 'an eye that is grey' => ['Left eye', [$u, self::layer('e', StepKind::Brush, lightness: 74.5)], [], null];
+        yield 'an eye that is hardly white' => ['Left eye', [$u, self::layer('e', StepKind::Brush, lightness: 75.5)], [], 'darkens the socket'];
         yield 'white straight away' => ['Left eye', [$u, $white], [Approach::EyeWhite], null];
         yield 'no eye at all' => ['Eyelet', [$u, $white], [], null];
     }
@@ -128,6 +133,10 @@ final class ApproachesAndReachTest extends TestCase
         self::assertLessThan(array_search('layer c1', $first, true), array_search('layer m2', $first, true));
         self::assertContains('metal first', array_map(static fn (Constraint $c): string => $c->rule, $order->constraints));
         self::assertNull($order->masks[0]->warning, 'what is sealed stands the tape');
+        // Chrome under a colour is a layer like any other: no seal, no tape, no wish to come first.
+        $chrome = [new AreaPlan('m', 'Brass', 'p', 0, 5.0, [self::layer('m1', StepKind::Spray, flake: true, chrome: true), self::layer('m2', StepKind::Brush)]), $areas[1]];
+        $covered = OrderPlanner::plan(FigurePlan::of([new PartPlan('p', 'Lantern', PrintProcess::Resin)], $chrome, [], [new BoundaryPlan('m', 'c', 40.0, false)], [Approach::MetalFirst]));
+        self::assertNotContains('metal first', array_map(static fn (Constraint $c): string => $c->rule, $covered->constraints));
     }
 
     public function test_at_the_bench_a_mask_goes_on_just_before_its_spray_and_off_just_after(): void
@@ -154,8 +163,8 @@ final class ApproachesAndReachTest extends TestCase
         return array_map(static fn (Step $s): string => (string) $s->id, $order->steps);
     }
 
-    private static function layer(string $key, StepKind $kind, ?LayerTone $tone = null, ?float $lightness = null, bool $flake = false): LayerPlan
+    private static function layer(string $key, StepKind $kind, ?LayerTone $tone = null, ?float $lightness = null, bool $flake = false, bool $chrome = false): LayerPlan
     {
-        return new LayerPlan($key, $kind, $key, Chemistry::Acrylic, 10, 30, 1440, 'water', isFlake: $flake, sheen: $kind === StepKind::Varnish ? 'matt' : null, tone: $tone, lightness: $lightness);
+        return new LayerPlan($key, $kind, $key, Chemistry::Acrylic, 10, 30, 1440, 'water', isFlake: $flake, isChrome: $chrome, sheen: $kind === StepKind::Varnish ? 'matt' : null, tone: $tone, lightness: $lightness);
     }
 }

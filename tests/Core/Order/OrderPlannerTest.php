@@ -167,6 +167,8 @@ final class OrderPlannerTest extends TestCase
         yield 'wax over powder' => [Chemistry::Powder, false, Chemistry::Wax, true, 'Put a fixing coat over the powder'];
         yield 'paint over gel' => [Chemistry::Gel, false, Chemistry::Acrylic, false, 'wrinkles until the gel is clear'];
         yield 'gel over oil' => [Chemistry::Oil, false, Chemistry::Gel, false, 'gel over oil cracks'];
+        yield 'oil over oil' => [Chemistry::Oil, false, Chemistry::Oil, false, 'Wait 2 days'];
+        yield 'acrylic over enamel' => [Chemistry::Enamel, false, Chemistry::Acrylic, false, 'Wait 24 hours'];
         yield 'acrylic over acrylic' => [Chemistry::Acrylic, false, Chemistry::Acrylic, false, ''];
     }
 

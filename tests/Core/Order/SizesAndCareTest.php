@@ -155,6 +155,9 @@ final class SizesAndCareTest extends TestCase
         self::assertSame(['No reference shows the back of Hair.'], $asked(true, 'Cloak', 'Lining of the cloak', 'Hair'));
         self::assertSame([], $asked(true, 'Belt', 'Chair', 'Boots'));
         self::assertSame([], $asked(false, 'Cloak'));
+        // What is hidden has no side to ask for.
+        $hidden = new AreaPlan('h', 'Cloak', 'p', 0, 1.0, [], isHidden: true);
+        self::assertNotContains('No reference shows the inside of Cloak.', array_map(static fn (Issue $i): string => $i->what, OrderPlanner::plan(FigurePlan::of($parts, [$hidden, self::area('Belt', 1.0)], asksUnseen: true))->issues));
     }
 
     public function test_what_it_has_to_stand_is_said_and_stops_nothing(): void
