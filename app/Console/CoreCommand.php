@@ -10,6 +10,7 @@ use Hyalin\Colour\Illuminant;
 use Hyalin\InvalidInput;
 use Illuminate\Console\Command;
 use JsonException;
+use Symfony\Component\Console\Output\OutputInterface;
 
 /**
  * What the commands of the core share: input from a file or standard input, JSON out, exit 2 with one JSON error on
@@ -29,6 +30,7 @@ abstract class CoreCommand extends Command
     {
         try {
             $this->answer();
+            $this->flushOut();
 
             return self::SUCCESS;
         } catch (BadInput $e) {
@@ -41,7 +43,7 @@ abstract class CoreCommand extends Command
     private function fault(string $where, string $message): int
     {
         $this->flushOut();
-        fwrite(STDERR, json_encode(['error' => ['where' => $where, 'message' => $message]], self::FLAGS)."\n");
+        $this->output->getErrorStyle()->write(json_encode(['error' => ['where' => $where, 'message' => $message]], self::FLAGS)."\n", false, OutputInterface::OUTPUT_RAW);
 
         return 2;
     }
@@ -61,14 +63,9 @@ abstract class CoreCommand extends Command
     private function flushOut(): void
     {
         if ($this->buffer !== '') {
-            fwrite(STDOUT, $this->buffer);
+            $this->output->write($this->buffer, false, OutputInterface::OUTPUT_RAW);
             $this->buffer = '';
         }
-    }
-
-    public function __destruct()
-    {
-        $this->flushOut();
     }
 
     /**
@@ -156,7 +153,7 @@ abstract class CoreCommand extends Command
     {
         $file = $this->argument('file');
         if (! is_string($file)) {
-            return STDIN;
+            return fopen('php://stdin', 'r') ?: throw BadInput::at('file', 'standard input cannot be read');
         }
         if (! is_file($file) || ($handle = fopen($file, 'r')) === false) {
             throw BadInput::at('file', "{$file} cannot be read");

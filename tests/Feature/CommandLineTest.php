@@ -7,13 +7,18 @@ namespace Tests\Feature;
 use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase as PlainTestCase;
 use Tests\Support\CheckValues;
+use Tests\Support\ForkedArtisan;
 
 /**
  * The commands as a script calls them: a process of their own, standard input, output and error apart.
+ * Each is started once as it is; after that in a fork, which has compiled already what they share.
  */
 #[Group('sculpted')]
 final class CommandLineTest extends PlainTestCase
 {
+    /** @var array<string, true> commands that were started as a script starts them: once each, as that takes a second */
+    private static array $started = [];
+
     public function test_differences_of_the_published_pairs_come_out_row_by_row(): void
     {
         $input = $expected = '';
@@ -187,6 +192,11 @@ final class CommandLineTest extends PlainTestCase
     /** @return array{int, string, string} exit code, standard output, standard error */
     private function artisan(string $command, string $input): array
     {
+        $name = explode(' ', $command)[0];
+        if (isset(self::$started[$name])) {
+            return ForkedArtisan::run($command, $input);
+        }
+        self::$started[$name] = true;
         $process = proc_open(
             [PHP_BINARY, 'artisan', ...explode(' ', $command)],
             [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']],

@@ -55,7 +55,7 @@ final class StackWorkTest extends TestCase
         self::assertSame([2.0, 3.0, 1.5], [Tolerance::of(null, true), Tolerance::of(null, false), Tolerance::of(1.5, true)]);
     }
 
-    /** @param  array<string, mixed>  $stated */
+    /** @param  array<string, int>  $stated */
     private static function pot(PotKind $kind = PotKind::Acrylic, array $stated = []): Pot
     {
         $brown = Srgb::hex('#7a4a30');

@@ -11,6 +11,7 @@ use Hyalin\Light\ZoneMap;
 use Hyalin\Mesh\MeshMeasures;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
+use Tests\Support\Rounds;
 use Tests\Support\Shapes;
 
 /**
@@ -26,7 +27,7 @@ final class SolidTest extends TestCase
 
     public function test_edges_and_grooves_are_where_the_smoothed_solid_has_them(): void
     {
-        foreach (['armadillo', 'bear', 'camel', 'diplodocus', 'ChineseDragon-10kv'] as $name) {
+        foreach (array_slice(['ChineseDragon-10kv', 'bear', 'armadillo', 'camel', 'diplodocus'], 0, Rounds::of(2, 5)) as $name) {
             $mesh = Shapes::sculpt($name, 75.0);
             $measures = MeshMeasures::of($mesh);
             $sky = Sky::around([0.0, 0.0, 1.0]);

@@ -32,7 +32,7 @@ final class SheetReadingTest extends TestCase
     public function test_a_sheet_is_found_however_it_lies(): void
     {
         for ($seed = 1; $seed <= Rounds::of(2, 5); $seed++) {
-            $scene = SheetScene::any($seed, new Randomizer(new Mt19937($seed)), 'grey', 3000, 2250);
+            $scene = SheetScene::any($seed, new Randomizer(new Mt19937($seed)), 'grey', 2400, 1800);
             [$found] = self::found($scene);
             self::assertSame(self::NUMBER, $found->number);
             foreach ([[0.0, 0.0], [186.0, 0.0], [186.0, 258.0], [0.0, 258.0], [93.0, 129.0]] as [$x, $y]) {
@@ -45,10 +45,10 @@ final class SheetReadingTest extends TestCase
     public function test_fingers_over_four_marks_do_not_hide_it_and_over_five_they_do(): void
     {
         $fingers = array_map(static fn (int $mark): array => [...SheetLayout::marks()[$mark]->middle(), 11.0], [2, 4, 5, 6]);
-        [$found] = self::found(new SheetScene(2400, 1800, card: 'grey', covers: $fingers));
+        [$found] = self::found(new SheetScene(1600, 1200, card: 'grey', covers: $fingers));
         self::assertEqualsCanonicalizing([0, 1, 3], $found->marks);
         $this->expectExceptionMessage('only 2 of the seven marks');
-        self::found(new SheetScene(2400, 1800, card: 'grey', covers: [...$fingers, [...SheetLayout::marks()[0]->middle(), 11.0]]));
+        self::found(new SheetScene(1600, 1200, card: 'grey', covers: [...$fingers, [...SheetLayout::marks()[0]->middle(), 11.0]]));
     }
 
     public function test_colours_are_what_was_painted_by_chart_and_by_grey_card(): void
@@ -114,11 +114,11 @@ final class SheetReadingTest extends TestCase
         self::assertStringContainsString('several sheets', $refused(static fn () => SheetSearch::in(...SheetPhotos::photos(self::twoInOne()))));
         self::assertStringContainsString('Come nearer', $refused(static fn () => self::found(new SheetScene(1600, 1200, share: 0.1, tilt: 0.0, blur: 0.5))));
         self::assertStringContainsString('no grey card', $refused(static function (): void {
-            [$found, $photo] = self::found(new SheetScene(2000, 1500, card: 'none'));
+            [$found, $photo] = self::found(new SheetScene(1400, 1050, card: 'none'));
             SheetReading::of($photo, $found, SheetLayout::of(12), [], 0.18, static fn () => null);
         }));
         self::assertStringContainsString('overexposed', $refused(static function (): void {
-            [$found, $photo] = self::found(new SheetScene(2000, 1500, exposure: 1.6, card: 'grey'));
+            [$found, $photo] = self::found(new SheetScene(1400, 1050, exposure: 1.6, card: 'grey'));
             SheetReading::of($photo, $found, SheetLayout::of(12), [], 0.18, static fn () => null);
         }));
     }
@@ -181,11 +181,11 @@ final class SheetReadingTest extends TestCase
 
     private static function twoInOne(): string
     {
-        $both = imagecreatetruecolor(3200, 2000);
+        $both = imagecreatetruecolor(2000, 1250);
         foreach ([1, 2] as $number) {
-            $one = imagecreatefromstring(SheetPhotos::jpeg($number, new SheetScene(1600, 2000, share: 0.6, tilt: 0.05, blur: 0.5), []));
+            $one = imagecreatefromstring(SheetPhotos::jpeg($number, new SheetScene(1000, 1250, share: 0.6, tilt: 0.05, blur: 0.5), []));
             self::assertNotFalse($one);
-            imagecopy($both, $one, 1600 * ($number - 1), 0, 0, 0, 1600, 2000);
+            imagecopy($both, $one, 1000 * ($number - 1), 0, 0, 0, 1000, 1250);
         }
         ob_start();
         imagejpeg($both, null, 90);
