@@ -65,7 +65,7 @@ final class FineFigureTest extends TestCase
         $this->postJson("/figures/{$figure->id}/light/areas/divide", ['seeds' => [['at' => [0, 0, 38], 'areaId' => $one->id], ['at' => [0, 0, 2], 'areaId' => $two->id]]])->assertOk();
         $give([0, 18, 20], 'brush', 3, null);
         $cm2 = function () use ($figure): array {
-            $shown = $this->getJson("/figures/{$figure->id}/light/shown")->assertOk();
+            $shown = $this->postJson("/figures/{$figure->id}/light/measure")->assertOk();
             $size = static fn (mixed $v): float => is_numeric($v) ? (float) $v : 0.0;
 
             return array_map($size, [0 => $shown->json('noAreaCm2')] + array_column((array) $shown->json('areas'), 'cm2', 'id'));
