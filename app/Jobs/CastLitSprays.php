@@ -31,6 +31,11 @@ final class CastLitSprays extends TaskJob
         return TaskKind::Spray;
     }
 
+    protected function input(): array
+    {
+        return $this->settings;
+    }
+
     /** From far away the shadows are known. */
     protected function isLong(): bool
     {

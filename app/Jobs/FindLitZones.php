@@ -21,6 +21,11 @@ final class FindLitZones extends TaskJob
         return TaskKind::Zones;
     }
 
+    protected function input(): array
+    {
+        return ['edges' => $this->edges, 'grooves' => $this->grooves];
+    }
+
     protected function isLong(): bool
     {
         return Patience::endsAtMeasuring($this->light);

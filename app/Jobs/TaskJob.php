@@ -41,6 +41,12 @@ abstract class TaskJob implements ShouldQueue
     /** Whether a page may not wait for it. */
     abstract protected function isLong(): bool;
 
+    /** @return array<string, mixed>|null settings that are set once it is done */
+    protected function input(): ?array
+    {
+        return null;
+    }
+
     /**
      * @param  Progress|null  $progress  null where a page waits
      *
@@ -61,7 +67,13 @@ abstract class TaskJob implements ShouldQueue
         if ($open !== null) {
             LostJob::tell($open);
         }
-        $task = new Task(['figure_id' => $figure->id, 'kind' => $this->kind()]);
+        if ($open?->isOpen() === true && $open->kind->yieldsTo($this->kind())) {
+            $open->update(['state' => TaskState::Stopped, 'stop_asked' => true]);
+        } elseif ($open?->isOpen() === true && $this->kind() === TaskKind::Measures) {
+            // It measures, or is followed by it.
+            return;
+        }
+        $task = new Task(['figure_id' => $figure->id, 'kind' => $this->kind(), 'input' => $this->input()]);
         $task->painter_id = $figure->painter_id;
         try {
             $task->save();
@@ -87,7 +99,10 @@ abstract class TaskJob implements ShouldQueue
         $task->update(['state' => TaskState::Running, 'progress' => 0.0]);
         try {
             $this->work(new StoredProgress($task));
-            $task->update(['state' => TaskState::Done, 'progress' => 1.0]);
+            // Another took its place in the last moment: that one says how it ended.
+            if ($task->refresh()->isOpen()) {
+                $task->update(['state' => TaskState::Done, 'progress' => 1.0]);
+            }
         } catch (Stopped) {
             $task->update(['state' => TaskState::Stopped]);
         } catch (ValidationException $e) {

@@ -15,6 +15,16 @@ enum TaskKind: string
     /** Of the demo's figures. */
     case Sculpt = 'sculpt';
 
+    /** Whether it gives way to another: what follows from the areas follows anew, and of two settings the later one holds. */
+    public function yieldsTo(self $next): bool
+    {
+        return match ($this) {
+            self::Measures, self::Glow => true,
+            self::Spray, self::Zones => $next === $this,
+            default => false,
+        };
+    }
+
     /** @return string what was not done, to be followed by the reason */
     public function failed(): string
     {

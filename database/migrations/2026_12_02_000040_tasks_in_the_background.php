@@ -20,6 +20,8 @@ return new class extends Migration
             $table->float('progress')->default(0);
             $table->boolean('stop_asked')->default(false);
             $table->text('problem')->nullable();
+            // What was asked, where the next one asked for builds on it.
+            $table->json('input')->nullable();
             $table->timestamps();
             $table->index('painter_id');
         });

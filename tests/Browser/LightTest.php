@@ -129,7 +129,7 @@ final class LightTest extends BrowserTestCase
         $this->find("//button[@role='radio' and .='Bare']")->click();
         $this->until(self::PATIENCE, fn (): bool => count($this->colours()) > 50, 'its round walls are as flat as in the dark');
         $this->find("//button[.='Propose areas']")->click();
-        $this->until(self::PATIENCE, fn (): bool => count($this->browser->findElements(WebDriverBy::xpath('//aside//table//th//button'))) > 0, 'nothing was proposed');
+        $this->waitForText('//aside', 'Areas and their names are a proposal');
         $this->find("//label[contains(., 'from a place near by')]")->click();
         $this->stored("select count(*) from light_studies where figure_id = 3 and sprays like '%\"distance\":150%'", 1, 'the nozzle');
         $this->find("//label[contains(., 'from a place near by')]")->click();

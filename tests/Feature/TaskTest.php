@@ -66,7 +66,10 @@ final class TaskTest extends TestCase
             self::assertIsInt($task);
             self::assertSame($before, self::state($light, $area), "{$kind} before its turn");
             $this->getJson("/figures/{$figure->id}/light/shown")->assertJsonPath('task.id', $task);
-            $this->postJson("/figures/{$figure->id}/light/areas/propose")->assertUnprocessable()->assertJsonValidationErrors(['task' => 'Something else is being calculated']);
+            // What only follows from the areas gives way; nothing else does.
+            if (in_array($kind, ['proposal', 'zones', 'spray', 'gradient'], true)) {
+                $this->postJson("/figures/{$figure->id}/light/areas/".($kind === 'proposal' ? "{$area->id}/gradient" : 'propose'), ['isGradient' => true, '_method' => $kind === 'proposal' ? 'PUT' : 'POST'])->assertUnprocessable()->assertJsonValidationErrors(['task' => 'Something else is being calculated']);
+            }
             $this->work();
             $this->getJson("/tasks/{$task}")->assertOk()->assertJson(['state' => 'done', 'progress' => 1, 'problem' => null]);
             if ($kind === 'glow') {
@@ -85,6 +88,33 @@ final class TaskTest extends TestCase
         $task = $this->ask($figure, $area, 'proposal')->assertOk()->json('task.id');
         $this->work();
         $this->getJson('/tasks/'.(is_int($task) ? $task : 0))->assertJson(['state' => 'failed', 'problem' => 'No large surface is left without an area. Use the brush for small ones.']);
+    }
+
+    /** A slider is moved again before what it was moved to first is calculated: the later holds, and nothing set besides is lost. */
+    public function test_of_two_settings_the_later_holds_and_measuring_gives_way(): void
+    {
+        [$figure, $light, $area] = $this->lit();
+        config(['hyalin.patience' => 0.0, 'queue.default' => 'database']);
+        $set = fn (array $settings) => $this->putJson("/figures/{$figure->id}/light", $settings)->assertOk();
+        $set(['spray' => 'zenithal spray', 'distance' => 120]);
+        $set(['spray' => 'zenithal spray', 'spread' => 40]);
+        $set(['spray' => 'spray from below', 'passes' => 2]);
+        $this->work();
+        $this->work();
+        $this->work();
+        $kept = $light->refresh()->sprays ?? [];
+        self::assertSame([120.0, 40.0, 2], [(float) ($kept['zenithal spray']['distance'] ?? 0), (float) ($kept['zenithal spray']['spread'] ?? 0), $kept['spray from below']['passes'] ?? 0]);
+        $set(['edges' => 2]);
+        $set(['grooves' => 3]);
+        $this->work();
+        $this->work();
+        self::assertSame([2.0, 3.0], [$light->refresh()->edges, $light->grooves]);
+        self::assertSame(['done' => 2, 'stopped' => 3], Task::query()->selectRaw('state, count(*) as n')->groupBy('state')->orderBy('state')->toBase()->pluck('n', 'state')->all());
+        // What a painter does stops the measuring of what was; asked for meanwhile, it waits for its turn without a word.
+        $this->postJson("/figures/{$figure->id}/light/areas", ['at' => [5, 0, 10], 'tool' => 'brush', 'size' => 1, 'areaId' => null])->assertOk();
+        $this->ask($figure, $area, 'measures')->assertOk()->assertJsonPath('task.kind', 'measures');
+        $this->ask($figure, $area, 'gradient')->assertOk()->assertJsonPath('task.kind', 'gradient');
+        $this->ask($figure, $area, 'measures')->assertOk()->assertJsonPath('task.kind', 'gradient');
     }
 
     public function test_stopped_or_lost_it_says_so_and_frees_the_figure(): void

@@ -36,6 +36,7 @@ use App\Models\Light\LightRecord;
 use App\Models\Light\MeshUpload;
 use App\Models\Light\UploadState;
 use App\Models\Task;
+use App\Models\TaskKind;
 use Hyalin\Finish\Technique;
 use Hyalin\Formats\Meshes\StlWriter;
 use Hyalin\Light\SprayFrom;
@@ -97,13 +98,17 @@ final class LightController
             'grooves' => ['sometimes', ...LimitRule::of(Limit::EdgeStrength)],
         ]);
         $light = LightRecord::ofFigure($figure);
+        // What was set a moment ago may still be calculated.
+        $light->fill(Task::pending($figure, TaskKind::Spray));
+        $pending = Task::pending($figure, TaskKind::Zones);
         $light->up = $request->has('up') ? $request->string('up')->value() : $light->up;
         $light->front = $request->has('front') ? $request->string('front')->value() : $light->front;
         if ($request->has('front') && $light->frontName() !== $light->front) {
             throw ValidationException::withMessages(['front' => 'The front must be at a right angle to up.']);
         }
         $light->height_mm = $request->has('heightMm') ? ($request->filled('heightMm') ? $request->float('heightMm') : null) : $light->height_mm;
-        $strengths = [$request->float('edges', $light->edges), $request->float('grooves', $light->grooves)];
+        $strengths = (clone $light)->fill($pending);
+        $strengths = [$request->float('edges', $strengths->edges), $request->float('grooves', $strengths->grooves)];
         if ($request->has('spray')) {
             $name = $request->string('spray')->value();
             $own = $light->sprays[$name] ?? [];
@@ -134,7 +139,7 @@ final class LightController
             (new FindLitZones($light, ...$strengths))->begin($figure);
         } else {
             $settings = $light->only(array_keys($light->getDirty()));
-            (new CastLitSprays($light->refresh(), $settings, $request->has('front') ? null : Technique::tryFrom($request->string('spray')->value())))->begin($figure);
+            (new CastLitSprays($light->refresh(), $settings, $request->has('front') || Task::pending($figure, TaskKind::Spray) !== [] ? null : Technique::tryFrom($request->string('spray')->value())))->begin($figure);
         }
 
         return new JsonResponse(LightProps::of($figure));

@@ -134,6 +134,7 @@ function useLightState(props: Props) {
     const [line, setLine] = useState<Point[]>([]);
     const [area, setArea] = useState<number | null>(() => asked(props.light.areas));
     const { message, setMessage, attempt } = useAttempt();
+    const [refusals, setRefusals] = useState(0);
     const [tab, setTab] = useState<'areas' | 'files'>(props.light.dataUrl === null ? 'files' : 'areas');
     const viewer = useRef<MeshViewer | null>(null);
     const [isDrawn, setDrawn] = useState(false);
@@ -183,6 +184,8 @@ function useLightState(props: Props) {
         message,
         setMessage,
         attempt,
+        refusals,
+        setRefusals,
         tab,
         setTab,
         viewer,
@@ -278,7 +281,7 @@ function AreasPanel({ study }: { study: Study }) {
         <>
             {light.dataUrl !== null && (
                 <Sprays
-                    key={study.work.ended?.task.id}
+                    key={`${study.work.ended?.task.id ?? 0} ${study.refusals}`}
                     light={light}
                     shown={spray}
                     onShow={(index) => {
@@ -296,7 +299,7 @@ function AreasPanel({ study }: { study: Study }) {
             )}
             {view === 'zones' && light.dataUrl !== null && (
                 <Strength
-                    key={`${light.edges} ${light.grooves} ${study.work.ended?.task.id ?? 0}`}
+                    key={`${light.edges} ${light.grooves} ${study.work.ended?.task.id ?? 0} ${study.refusals}`}
                     light={light}
                     onSet={(settings) => void change('PUT', url('light.settings', path), settings)}
                 />
@@ -516,7 +519,7 @@ function ViewBar({ study }: { study: Study }) {
 function useLightActions(state: LightState) {
     const { attempt, light, setLight, path, setMessage, tool, setTool, setView, setArea, area, setSeeds, seeds } =
         state;
-    const { size, setSize, line, setLine, spray } = state;
+    const { size, setSize, line, setLine, spray, setRefusals } = state;
     const keepLook = useKeepLook(state);
 
     const { fill, forget, refill } = useFill(state);
@@ -533,6 +536,10 @@ function useLightActions(state: LightState) {
             const next = await send<LightProps | ActProps>(method, route, body);
             setLight((before) => ({ ...before, ...next }));
             onDone?.(next);
+        }).then((done) => {
+            // A refused setting is not shown as if it were set.
+            if (!done) setRefusals((before) => before + 1);
+            return done;
         });
     }
 

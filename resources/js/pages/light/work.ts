@@ -40,6 +40,8 @@ export function useWork(
             .then((next) => {
                 setEnded({ task, areasUrl: next.areasUrl });
                 setLight(next);
+                // Another took its place: that one says how it ended.
+                if (next.task !== null) return;
                 if (task.state === 'failed') setMessage(task.problem ?? 'It failed.');
                 else if (task.state === 'stopped')
                     setMessage(task.kind === 'measures' ? UNMEASURED : 'Stopped. Nothing was changed.');
