@@ -42,9 +42,8 @@ describe('a task in the background', () => {
     it('is asked for until it ends, and no longer', async () => {
         const told = vi.fn();
         answers = [task({ progress: 0.5 }), task({ state: 'done', progress: 1 })];
-        const { rerender } = renderHook(({ now }: { now: TaskProps | null }) => useTask(now, told), {
-            initialProps: { now: task() },
-        });
+        const initialProps: { now: TaskProps | null } = { now: task() };
+        const { rerender } = renderHook(({ now }) => useTask(now, told), { initialProps });
         await pass(500);
         expect(told).toHaveBeenLastCalledWith(task({ progress: 0.5 }));
         rerender({ now: task({ progress: 0.5 }) });
