@@ -14,6 +14,8 @@ use App\Models\Brief\Figure;
 use App\Models\Shelf\Paint;
 use Hyalin\Pot\PotKind;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
 use Inertia\Testing\AssertableInertia;
 
 /**
@@ -274,7 +276,16 @@ final class RecordTest extends TestCase
             'planned_colours' => [],
             'drying_minutes' => 0,
         ]);
+        $this->freezeSecond();
         $this->patchJson("/runs/{$run->id}/steps/{$mask->id}", ['version' => 1, 'state' => 'done'])->assertOk();
+        // It may stay on for a day; once the coat over it is on, it comes off while that is soft.
+        $peel->update(['position' => 52, 'most_minutes' => 30]);
+        $spray = $run->steps()->create(['kind' => 'spray', 'position' => 51, 'step_key' => 'layer X', 'copy' => null, 'area_name' => 'Coat', 'zones' => [], 'thinner' => 0, 'coats' => 1, 'planned_mix' => [], 'planned_colours' => [], 'drying_minutes' => 30]);
+        $off = fn (Carbon $at) => $this->get('/')->assertInertia(fn (AssertableInertia $page) => $page->loadDeferredProps('tray', fn (AssertableInertia $tray) => $tray->where('tray', fn (Collection $items): bool => data_get($items->firstWhere('kind', 'mask'), 'at') === $at->toIso8601String())));
+        $off(now()->addDay());
+        $this->travel(20)->minutes();
+        $this->patchJson("/runs/{$run->id}/steps/{$spray->id}", ['version' => 1, 'state' => 'done'])->assertOk();
+        $off(now()->addMinutes(30));
         $this->travel(2)->days();
         $this->get('/')->assertInertia(fn (AssertableInertia $page) => $page->loadDeferredProps('tray', fn (AssertableInertia $tray) => $tray->where('tray.0.kind', 'mask')));
         $this->patchJson("/runs/{$run->id}/steps/{$peel->id}", ['version' => 1, 'state' => 'done'])->assertOk();

@@ -48,7 +48,7 @@ final readonly class TrayItemProps
             ->where('run_steps.state', RunStepState::Done)
             ->where('run_steps.done_at', '>', now()->subDays(self::DAYS))
             ->get(['run_steps.*', 'figures.name as figure_name']);
-        $peels = self::peels($steps->filter(static fn (RunStep $s): bool => $s->kind === StepKind::Mask));
+        $peels = self::peels($steps);
         $items = [];
         foreach ($steps as $step) {
             if ($step->kind === StepKind::Mask) {
@@ -104,16 +104,22 @@ final readonly class TrayItemProps
     }
 
     /**
-     * @param  Collection<int, RunStep>  $masks
-     * @return array<string, true> the open peels of their runs, by run, key and copy
+     * Masks that are on, and by when they are peeled: while the last coat over them is soft, once that is on.
+     *
+     * @param  Collection<int, RunStep>  $done
+     * @return array<string, Carbon|null> of the open peels of runs with a mask, by run, key and copy; null while something else comes before
      */
-    private static function peels(Collection $masks): array
+    private static function peels(Collection $done): array
     {
-        $open = $masks->isEmpty() ? [] : RunStep::query()->whereIn('run_id', $masks->pluck('run_id')->unique())
-            ->where('kind', StepKind::Peel)->where('state', RunStepState::Open)->get();
+        $runs = $done->filter(static fn (RunStep $s): bool => $s->kind === StepKind::Mask)->pluck('run_id')->unique();
         $known = [];
-        foreach ($open as $peel) {
-            $known["{$peel->run_id} {$peel->step_key} {$peel->copy}"] = true;
+        $open = $runs->isEmpty() ? new Collection : RunStep::query()->whereIn('run_id', $runs)->where('state', RunStepState::Open)->get(['run_id', 'step_key', 'copy', 'kind', 'position', 'most_minutes']);
+        foreach ($open->filter(static fn (RunStep $s): bool => $s->kind === StepKind::Peel) as $peel) {
+            $before = static fn (RunStep $s): bool => $s->run_id === $peel->run_id && $s->copy === $peel->copy && $s->position < $peel->position;
+            $last = $done->filter($before)->sortBy('position')->last();
+            $isNext = $open->filter(static fn (RunStep $s): bool => $before($s) && $s->position > ($last->position ?? 0) && $s->kind !== StepKind::Peel)->isEmpty();
+            $isSoft = $last !== null && $isNext && $peel->most_minutes !== null && $last->kind !== StepKind::Mask;
+            $known["{$peel->run_id} {$peel->step_key} {$peel->copy}"] = $isSoft ? $last->done_at?->addMinutes($peel->most_minutes) : null;
         }
 
         return $known;
@@ -122,13 +128,19 @@ final readonly class TrayItemProps
     /**
      * A mask stays until its peel is done or given up.
      *
-     * @param  array<string, true>  $peels  that are open
+     * @param  array<string, Carbon|null>  $peels  that are open, and by when
      */
     private static function mask(RunStep $step, array $peels): ?self
     {
         $peel = StepId::tryParse((string) $step->step_key)?->peeledBy();
 
-        return $step->most_minutes === null || ! isset($peels["{$step->run_id} {$peel} {$step->copy}"]) ? null : self::item('mask', $step, $step->most_minutes);
+        $key = "{$step->run_id} {$peel} {$step->copy}";
+        if ($step->most_minutes === null || ! array_key_exists($key, $peels)) {
+            return null;
+        }
+        $soft = $peels[$key] === null ? INF : ($step->done_at ?? Carbon::now())->diffInMinutes($peels[$key]);
+
+        return self::item('mask', $step, (int) min($step->most_minutes, $soft));
     }
 
     private static function item(string $kind, RunStep $step, int $minutes): self
