@@ -58,18 +58,19 @@ abstract class TaskJob implements ShouldQueue
     /** @throws ValidationException when it cannot be done, or something else is being done */
     public function begin(Figure $figure): void
     {
-        if (! $this->isLong()) {
-            $this->work(null);
-
-            return;
-        }
         $open = Task::ofFigure($figure);
         if ($open !== null) {
             LostJob::tell($open);
         }
         if ($open?->isOpen() === true && $open->kind->yieldsTo($this->kind())) {
             $open->update(['state' => TaskState::Stopped, 'stop_asked' => true]);
-        } elseif ($open?->isOpen() === true && $this->kind() === TaskKind::Measures) {
+        }
+        if (! $this->isLong()) {
+            $this->work(null);
+
+            return;
+        }
+        if ($open?->isOpen() === true && $this->kind() === TaskKind::Measures) {
             // It measures, or is followed by it.
             return;
         }

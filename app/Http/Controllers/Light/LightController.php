@@ -94,8 +94,9 @@ final class LightController
             'passes' => ['sometimes', ...LimitRule::of(Limit::SprayPasses)],
             'distance' => ['sometimes', 'nullable', 'numeric', 'between:'.SprayFrom::NEAREST.','.SprayFrom::FARTHEST],
             'aim' => ['sometimes', 'nullable', new PointRule],
-            'edges' => ['sometimes', ...LimitRule::of(Limit::EdgeStrength)],
-            'grooves' => ['sometimes', ...LimitRule::of(Limit::EdgeStrength)],
+            // Each is calculated by itself.
+            'edges' => ['sometimes', 'prohibits:spray,front', ...LimitRule::of(Limit::EdgeStrength)],
+            'grooves' => ['sometimes', 'prohibits:spray,front', ...LimitRule::of(Limit::EdgeStrength)],
         ]);
         $light = LightRecord::ofFigure($figure);
         // What was set a moment ago may still be calculated.
