@@ -265,7 +265,7 @@ export function order(steps: OrderStepProps[], change: Partial<OrderProps> = {})
         estimatedMm: 0,
         cost: 0,
         canBePainted: true,
-        workSteps: 2,
+        workSteps: steps.length,
         ...change,
     };
 }
