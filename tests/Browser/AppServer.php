@@ -60,7 +60,8 @@ final class AppServer
             'LARAVEL_STORAGE_PATH' => $this->directory.'/storage', 'PHP_CLI_SERVER_WORKERS' => '4',
         ];
         touch($this->directory.'/database.sqlite');
-        $this->start('migrate', [PHP_BINARY, 'artisan', 'migrate', '--force', '--seed', '--no-interaction'], $root, $this->env);
+        // Sculpted and lit before it is copied, and not by the worker of each test.
+        $this->start('migrate', [PHP_BINARY, 'artisan', 'migrate', '--force', '--seed', '--no-interaction'], $root, [...$this->env, 'QUEUE_CONNECTION' => 'sync']);
         if ($this->exitCode('migrate', 120) !== 0) {
             throw new RuntimeException($this->log('migrate'));
         }

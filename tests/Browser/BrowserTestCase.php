@@ -15,7 +15,6 @@ use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverElement;
-use Facebook\WebDriver\WebDriverTargetLocator;
 use PHPUnit\Framework\TestCase;
 use SQLite3;
 
@@ -31,45 +30,10 @@ abstract class BrowserTestCase extends TestCase
 
     protected AppServer $app;
 
-    /** Started once: a start takes longer than most pages. */
-    private static ?RemoteWebDriver $shared = null;
-
     protected function setUp(): void
     {
         $this->app = AppServer::instance();
         $this->app->reset();
-        $this->browser = self::$shared ??= $this->started();
-        $this->resize(1280, 800);
-    }
-
-    /** What this test left behind, the next one does not see: tabs, cookies, storage, whatever works in the background. */
-    protected function tearDown(): void
-    {
-        if (! isset($this->browser)) {
-            return;
-        }
-        try {
-            /** @var list<string> $old */
-            $old = $this->browser->getWindowHandles();
-            $this->browser->switchTo()->newWindow(WebDriverTargetLocator::WINDOW_TYPE_TAB);
-            $fresh = $this->browser->getWindowHandle();
-            foreach ($old as $tab) {
-                $this->browser->switchTo()->window($tab);
-                $this->browser->close();
-            }
-            $this->browser->switchTo()->window($fresh);
-            $tools = new ChromeDevToolsDriver($this->browser);
-            $tools->execute('Network.clearBrowserCookies');
-            $tools->execute('Storage.clearDataForOrigin', ['origin' => $this->app->url, 'storageTypes' => 'all']);
-            $this->browser->manage()->getLog('browser');
-        } catch (WebDriverException) {
-            // It was ended, or hangs: the next test starts another.
-            self::$shared = null;
-        }
-    }
-
-    private function started(): RemoteWebDriver
-    {
         $profile = $this->app->directory.'/profile-'.bin2hex(random_bytes(4));
         mkdir($profile);
         $options = new ChromeOptions;
@@ -84,8 +48,15 @@ abstract class BrowserTestCase extends TestCase
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
         $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
+        $this->browser = RemoteWebDriver::create($this->app->driverUrl, $capabilities, 120_000, 240_000);
+        $this->resize(1280, 800);
+    }
 
-        return RemoteWebDriver::create($this->app->driverUrl, $capabilities, 120_000, 240_000);
+    protected function tearDown(): void
+    {
+        if (isset($this->browser)) {
+            $this->browser->quit();
+        }
     }
 
     /** The inner size; --window-size would be the outer one. */

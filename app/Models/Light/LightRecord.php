@@ -9,6 +9,7 @@ use App\Models\OwnedByPainter;
 use Hyalin\Finish\Technique;
 use Hyalin\Light\SprayFrom;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\UniqueConstraintViolationException;
 use LogicException;
 
 /**
@@ -98,7 +99,12 @@ final class LightRecord extends Model
         if ($light === null) {
             $light = new self(['figure_id' => $figure->id]);
             $light->painter_id = $figure->painter_id;
-            $light->save();
+            try {
+                $light->save();
+            } catch (UniqueConstraintViolationException) {
+                // A page and a job asked at once.
+                return $figure->lightStudy()->firstOrFail();
+            }
         }
 
         return $light;
