@@ -22,7 +22,7 @@ use Throwable;
 
 /**
  * Work on a figure: done at once where that takes a moment, in the queue where it takes longer. Stopped or refused, it has changed
- * nothing.
+ * nothing; killed, it is begun once more.
  */
 abstract class TaskJob implements ShouldQueue
 {
@@ -74,6 +74,8 @@ abstract class TaskJob implements ShouldQueue
             // It measures, or is followed by it.
             return;
         }
+        // Pages have heard of these; what was sculpted is told by its last one.
+        Task::query()->where('figure_id', $figure->id)->where('kind', '!=', TaskKind::Sculpt)->whereNotIn('state', [TaskState::Waiting, TaskState::Running])->where('updated_at', '<', now()->subDay())->delete();
         $task = new Task(['figure_id' => $figure->id, 'kind' => $this->kind(), 'input' => $this->input()]);
         $task->painter_id = $figure->painter_id;
         try {

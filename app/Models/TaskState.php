@@ -9,7 +9,7 @@ enum TaskState: string
     case Waiting = 'waiting';
     case Running = 'running';
     case Done = 'done';
-    /** By the painter: nothing was changed. */
+    /** By the painter, or by another that took its place: nothing was changed. */
     case Stopped = 'stopped';
     case Failed = 'failed';
 }

@@ -36,7 +36,7 @@ final class Creases
         foreach (self::WIDTHS as $width) {
             $sigma = $width * $tip;
             // Gaussians add by their squares: the wider one goes on from the narrower. So do the steps that they take.
-            $share = $progress === null ? null : new ProgressShare($progress, ($done / $widest) ** 2, ($sigma / $widest) ** 2);
+            $share = ProgressShare::of($progress, ($done / $widest) ** 2, ($sigma / $widest) ** 2);
             $curvature = $surface->smoothed($curvature, \sqrt($sigma * $sigma - $done * $done), $share);
             $done = $sigma;
             foreach ($curvature as $v => $bend) {
@@ -64,7 +64,7 @@ final class Creases
     {
         $sigma = \max(self::WIDTHS) * $tip;
         // Each of the three is smoothed over the same width, and takes as many steps.
-        $third = static fn (int $n): ?Progress => $progress === null ? null : new ProgressShare($progress, $n / 3, ($n + 1) / 3);
+        $third = static fn (int $n): ?Progress => ProgressShare::of($progress, $n / 3, ($n + 1) / 3);
         $mean = $surface->smoothed($curvature, $sigma, $third(0));
         $gauss = $surface->smoothed(\array_map(static fn (float $lack, float $mm2): float => $mm2 > 0.0 ? $lack / $mm2 : 0.0, $lacks, \array_values($surface->area)), $sigma, $third(1));
         $necks = [];

@@ -35,7 +35,6 @@ export function technique(change: Partial<TechniqueProps> = {}): TechniqueProps 
         technique: 'wash',
         usualZones: ['recess', 'shade'],
         usualThinner: 2,
-        dryingMinutes: 30,
         instruction: 'Let it flow.',
         ownHand: false,
         potId: null,

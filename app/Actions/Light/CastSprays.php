@@ -38,7 +38,7 @@ final class CastSprays
         $sprays = array_filter($light->directedSprays(), static fn (string $name): bool => $only === null || $only->value === $name, ARRAY_FILTER_USE_KEY);
         $exposures = [];
         foreach ($sprays as $name => $spray) {
-            $share = $progress === null ? null : new ProgressShare($progress, count($exposures) / count($sprays), (1 + count($exposures)) / count($sprays));
+            $share = ProgressShare::of($progress, count($exposures) / count($sprays), (1 + count($exposures)) / count($sprays));
             $axis = $spray->axis($light->axis(), $light->frontAxis());
             if ($spray->distance === null) {
                 $exposures[$name] = Exposure::ofVertices($work, $seen, $sky->spray($axis, $spray->spread));

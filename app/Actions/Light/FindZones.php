@@ -51,7 +51,7 @@ final readonly class FindZones
         $study->putZones($zones->of);
         $light->update(['edges' => $edges, 'grooves' => $grooves]);
         try {
-            ($this->settle)($light, $progress === null ? null : new ProgressShare($progress, 0.5, 1.0));
+            ($this->settle)($light, ProgressShare::of($progress, 0.5, 1.0));
         } catch (Stopped $e) {
             $study->putZones($before);
             $light->update($strengths);

@@ -59,7 +59,7 @@ final readonly class ProposeAreas
         $mesh = $study->measured();
         $edges = Adjacency::of($mesh);
         $least = self::LEAST * array_sum($edges->area);
-        $regions = self::regions($study, $mesh, $edges, $least, $progress === null ? null : new ProgressShare($progress, 0.15, 0.85));
+        $regions = self::regions($study, $mesh, $edges, $least, ProgressShare::of($progress, 0.15, 0.85));
         Stopped::unless($progress, 0.85);
         $areaOf = $study->areas();
         $parentOf = $study->parentOf();
@@ -148,7 +148,7 @@ final readonly class ProposeAreas
         $surface = new SculptSurface($study);
         $division = $surface->division();
         Stopped::unless($progress, 0.3);
-        $labels = $division->proposedWithNecks($study->working(), $study->curvature(), $progress === null ? null : new ProgressShare($progress, 0.3, 1.0));
+        $labels = $division->proposedWithNecks($study->working(), $study->curvature(), ProgressShare::of($progress, 0.3, 1.0));
 
         return Regions::given(array_values($surface->onTriangles($labels)->byTriangle()));
     }

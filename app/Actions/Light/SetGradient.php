@@ -48,7 +48,7 @@ final readonly class SetGradient
             'version' => $area->version + 1,
         ]);
         try {
-            ($this->settle)($light, $progress === null ? null : new ProgressShare($progress, 0.3, 1.0));
+            ($this->settle)($light, ProgressShare::of($progress, 0.3, 1.0));
         } catch (Stopped $e) {
             $area->refresh()->update([...$before, 'version' => $area->version + 1]);
             throw $e;

@@ -47,7 +47,7 @@ final readonly class SettleAreas
         $light->update(['measured_of' => null]);
         do {
             $gradients = StoredStudy::stampOfGradients($light);
-            ($this->measureAreas)($light, $progress === null ? null : new ProgressShare($progress, 0.1, 0.9));
+            ($this->measureAreas)($light, ProgressShare::of($progress, 0.1, 0.9));
             $this->castSprays->share($light);
             // Who sets a gradient meanwhile waits for a turn; what is answered here is of now all the same.
         } while ($gradients !== StoredStudy::stampOfGradients($light));
@@ -93,9 +93,9 @@ final readonly class SettleAreas
     public function withSprays(LightRecord $light, array $settings, ?Technique $only, ?Progress $progress = null): void
     {
         MeasuringTurn::take($light, function () use ($light, $settings, $only, $progress): void {
-            $this->measureDue($light->refresh(), $progress === null ? null : new ProgressShare($progress, 0.0, 0.3));
+            $this->measureDue($light->refresh(), ProgressShare::of($progress, 0.0, 0.3));
             $light->fill($settings);
-            ($this->castSprays)($light, $only, $progress === null ? null : new ProgressShare($progress, 0.3, 1.0));
+            ($this->castSprays)($light, $only, ProgressShare::of($progress, 0.3, 1.0));
             $light->save();
         });
     }

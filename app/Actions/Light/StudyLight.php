@@ -44,7 +44,7 @@ final readonly class StudyLight
         Stopped::unless($progress, 0.12);
         $sky = Sky::around($light->axis());
         $coarser = max(1.0, config()->float('hyalin.light_coarser'));
-        $study = LightStudy::of($assembly->mesh, $measures, $sky->directions, new ProgressShare($progress, 0.2, 0.6), $this->shadows, $coarser)->inRows();
+        $study = LightStudy::of($assembly->mesh, $measures, $sky->directions, ProgressShare::of($progress, 0.2, 0.6), $this->shadows, $coarser)->inRows();
         $stored = StoredStudy::create($study, $assembly);
         try {
             Stopped::unless($progress, 0.68);

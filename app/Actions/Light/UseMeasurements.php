@@ -31,7 +31,7 @@ final readonly class UseMeasurements
     {
         $light = $this->settle->ofFigure($figure);
         if ($light !== null && StoredStudy::of($light)?->isMeasured($light) === false) {
-            throw ValidationException::withMessages(['areas' => 'The areas are being measured. Wait until they are.']);
+            throw ValidationException::withMessages(['areas' => 'The areas were changed since they were measured. Open Light, wait until they are measured, and try again.']);
         }
         $result = $light?->result;
 

@@ -1352,7 +1352,6 @@ export interface TechniqueProps {
     technique: Technique;
     usualZones: Array<Zone>;
     usualThinner: number;
-    dryingMinutes: number;
     instruction: string;
     ownHand: boolean;
     potId: number | null;

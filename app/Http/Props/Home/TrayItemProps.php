@@ -112,14 +112,18 @@ final readonly class TrayItemProps
     private static function peels(Collection $done): array
     {
         $runs = $done->filter(static fn (RunStep $s): bool => $s->kind === StepKind::Mask)->pluck('run_id')->unique();
-        $known = [];
         $open = $runs->isEmpty() ? new Collection : RunStep::query()->whereIn('run_id', $runs)->where('state', RunStepState::Open)->get(['run_id', 'step_key', 'copy', 'kind', 'position', 'most_minutes']);
-        foreach ($open->filter(static fn (RunStep $s): bool => $s->kind === StepKind::Peel) as $peel) {
-            $before = static fn (RunStep $s): bool => $s->run_id === $peel->run_id && $s->copy === $peel->copy && $s->position < $peel->position;
-            $last = $done->filter($before)->sortBy('position')->last();
-            $isNext = $open->filter(static fn (RunStep $s): bool => $before($s) && $s->position > ($last->position ?? 0) && $s->kind !== StepKind::Peel)->isEmpty();
-            $isSoft = $last !== null && $isNext && $peel->most_minutes !== null && $last->kind !== StepKind::Mask;
-            $known["{$peel->run_id} {$peel->step_key} {$peel->copy}"] = $isSoft ? $last->done_at?->addMinutes($peel->most_minutes) : null;
+        // One figure of a batch at a time: a long batch has thousands of steps, and the tray stands under every page.
+        $own = static fn (RunStep $s): string => "{$s->run_id} {$s->copy}";
+        $doneOf = $done->groupBy($own);
+        $known = [];
+        foreach ($open->groupBy($own) as $figure => $left) {
+            foreach ($left->filter(static fn (RunStep $s): bool => $s->kind === StepKind::Peel) as $peel) {
+                $last = ($doneOf[$figure] ?? new Collection)->where('position', '<', $peel->position)->sortBy('position')->last();
+                $between = $left->filter(static fn (RunStep $s): bool => $s->position < $peel->position && $s->position > ($last->position ?? 0) && $s->kind !== StepKind::Peel);
+                $isSoft = $last !== null && $between->isEmpty() && $peel->most_minutes !== null && $last->kind !== StepKind::Mask;
+                $known["{$peel->run_id} {$peel->step_key} {$peel->copy}"] = $isSoft ? $last->done_at?->addMinutes($peel->most_minutes) : null;
+            }
         }
 
         return $known;

@@ -65,7 +65,10 @@ final readonly class OrderProps
             }
         }
         $aid = app(AidedDrying::class)->aid($figure->painter_id);
-        $steps = array_column(array_map(static fn (Step $s): array => [(string) $s->id, $s], $order->steps), 1, 0);
+        $steps = [];
+        foreach ($order->steps as $step) {
+            $steps[(string) $step->id] = $step;
+        }
         $process = [];
         foreach ($plan->parts as $part) {
             $process[$part->id] = $part->process;

@@ -7,7 +7,8 @@ import type { LightProps, TaskProps } from '@/types/generated';
 
 const PAUSE_MS = 300;
 
-const UNMEASURED = 'Stopped. The numbers are those of before; the next change of an area measures them.';
+const UNMEASURED =
+    'Stopped. The numbers are those of before. Change an area, or open this page again, to measure them.';
 
 /** A calculation that has ended, and the areas that it left. */
 export type Ended = { task: TaskProps; areasUrl: string | null };
