@@ -35,6 +35,7 @@ export function technique(change: Partial<TechniqueProps> = {}): TechniqueProps 
         technique: 'wash',
         usualZones: ['recess', 'shade'],
         usualThinner: 2,
+        dryingMinutes: 30,
         instruction: 'Let it flow.',
         ownHand: false,
         potId: null,

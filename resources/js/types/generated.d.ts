@@ -1352,6 +1352,7 @@ export interface TechniqueProps {
     technique: Technique;
     usualZones: Array<Zone>;
     usualThinner: number;
+    dryingMinutes: number;
     instruction: string;
     ownHand: boolean;
     potId: number | null;
