@@ -7,12 +7,16 @@ export default defineConfig({
         setupFiles: ['tests/Interface/setup.ts'],
         include: ['tests/Interface/**/*.test.{ts,tsx}'],
         restoreMocks: true,
+        unstubGlobals: true,
+        // One world for all files of a worker: what a test leaves behind is put away in setup.ts. A world a file takes three times as long.
+        isolate: false,
         // A test says whether something works; bin/bench says how fast. Machines differ by a factor of six.
         testTimeout: 120_000,
         hookTimeout: 120_000,
     },
     resolve: {
         alias: {
+            '@inertiajs/react': path.resolve(import.meta.dirname, 'tests/Interface/inertia.tsx'),
             '@': path.resolve(import.meta.dirname, 'resources/js'),
             'ziggy-js': path.resolve(import.meta.dirname, 'vendor/tightenco/ziggy'),
         },

@@ -1,6 +1,6 @@
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it } from 'vitest';
 import { ApiError, send, upload, uploadWords } from '@/shared/lib/api';
-import { fakeServer } from './server';
+import { fakeServer, fakeUpload, FakeUpload } from './server';
 
 /** The refusal of a question, whatever it was. */
 async function refusal(asking: Promise<unknown>): Promise<ApiError> {
@@ -100,47 +100,16 @@ describe('a question to the server', () => {
 });
 
 describe('a file on its way', () => {
-    class FakeRequest {
-        static last: FakeRequest;
-        status = 0;
-        responseText = '';
-        sent: unknown = null;
-        readonly headers: Record<string, string> = {};
-        readonly upload: { onprogress: (at: { loaded: number; total: number }) => void } = {
-            onprogress: () => undefined,
-        };
-        onload: () => void = () => undefined;
-        onerror: () => void = () => undefined;
-
-        constructor() {
-            FakeRequest.last = this;
-        }
-
-        open = vi.fn();
-        setRequestHeader = (name: string, value: string) => {
-            this.headers[name] = value;
-        };
-        send = (body: unknown) => {
-            this.sent = body;
-        };
-
-        answer(status: number, text: string): void {
-            this.status = status;
-            this.responseText = text;
-            this.onload();
-        }
-    }
-
     beforeEach(() => {
         document.cookie = 'XSRF-TOKEN=a%3Db%2F';
-        vi.stubGlobal('XMLHttpRequest', FakeRequest);
+        fakeUpload();
     });
 
     it('says how far it is, then that it is being read, and gives what was made of it', async () => {
         const seen: (number | null)[] = [];
         const form = new FormData();
         const sending = upload<{ id: number }>('/pictures', form, (fraction) => seen.push(fraction));
-        const request = FakeRequest.last;
+        const request = FakeUpload.last;
         expect(request.open).toHaveBeenCalledWith('POST', '/pictures');
         expect(request.headers).toEqual({ Accept: 'application/json', 'X-XSRF-TOKEN': 'a=b/' });
         expect(request.sent).toBe(form);
@@ -154,7 +123,7 @@ describe('a file on its way', () => {
 
     it('is refused with the reason', async () => {
         const sending = refusal(upload('/pictures', new FormData(), () => undefined));
-        FakeRequest.last.answer(422, '{"errors": {"picture": ["This picture is cut off."]}}');
+        FakeUpload.last.answer(422, '{"errors": {"picture": ["This picture is cut off."]}}');
         expect((await sending).fields).toEqual({ picture: 'This picture is cut off.' });
     });
 
@@ -164,13 +133,13 @@ describe('a file on its way', () => {
         ['nothing at all', 200, '', /was cut off/],
     ])('does not take %s for success', async (_, status, text, words) => {
         const sending = refusal(upload('/pictures', new FormData(), () => undefined));
-        FakeRequest.last.answer(status, text);
+        FakeUpload.last.answer(status, text);
         expect((await sending).message).toMatch(words);
     });
 
     it('that never arrived can be sent again', async () => {
         const sending = refusal(upload('/pictures', new FormData(), () => undefined));
-        FakeRequest.last.onerror();
+        FakeUpload.last.onerror();
         expect(await sending).toMatchObject({ status: 0, isTransient: true });
     });
 });

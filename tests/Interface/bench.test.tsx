@@ -10,8 +10,6 @@ import { forget, router } from './inertia';
 import { figure, pot, run, runStep } from './made-up';
 import { fakeServer, settled } from './server';
 
-vi.mock('@inertiajs/react', () => import('./inertia'));
-
 function need(id: number, change: Partial<PotNeedProps> = {}): PotNeedProps {
     return {
         paintId: id,

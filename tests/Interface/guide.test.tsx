@@ -4,26 +4,15 @@ import { OrderList } from '@/features/order-board/list';
 import { Guide } from '@/features/shell/guide';
 import { ColourAreas } from '@/pages/references/colour-areas';
 import type { ColourAreaProps, PictureProps } from '@/types/generated';
+import { forget, router, shared } from './inertia';
 import { figure, orderStep } from './made-up';
 import { fakeServer, settled } from './server';
-
-const posted = vi.fn();
-let refusals: Record<string, string> = {};
-vi.mock('@inertiajs/react', () => ({
-    Link: ({ children, href, onClick }: { children: React.ReactNode; href: string; onClick?: () => void }) => (
-        <a href={href} onClick={onClick}>
-            {children}
-        </a>
-    ),
-    usePage: () => ({ props: { errors: refusals } }),
-    router: { post: (to: string) => posted(to) as unknown, reload: vi.fn() },
-}));
 
 let server: ReturnType<typeof fakeServer>;
 
 beforeEach(() => {
     server = fakeServer();
-    posted.mockReset();
+    forget();
 });
 
 afterEach(cleanup);
@@ -54,7 +43,7 @@ describe('the guide', () => {
     it('does the next act, leads to the screen it fills, and can be left', async () => {
         render(<Guide figure={guided} />);
         fireEvent.click(screen.getByText('Start to paint'));
-        expect(posted).toHaveBeenCalledWith('/figures/3/runs');
+        expect(router.post).toHaveBeenCalledWith('/figures/3/runs');
         expect(screen.getByText('See the order').getAttribute('href')).toBe('/figures/3/order');
         fireEvent.click(screen.getByText('Leave the guide'));
         await act(settled);
@@ -62,10 +51,9 @@ describe('the guide', () => {
     });
 
     it('says why an act was refused', () => {
-        refusals = { run: 'This plan is stopped.' };
+        shared.props['errors'] = { run: 'This plan is stopped.' };
         render(<Guide figure={guided} />);
         expect(screen.getByRole('alert').textContent).toBe('This plan is stopped.');
-        refusals = {};
     });
 
     it('is silent where there is no next act', () => {

@@ -1,14 +1,10 @@
 import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { BenchFile } from '@/features/bench-file/bench-file';
-import { upload } from '@/shared/lib/api';
 import { sendAhead } from '@/shared/lib/incoming';
 import type { IncomingProps } from '@/types/generated';
 import { forget, router } from './inertia';
-import { answer, fakeServer, press, settled } from './server';
-
-vi.mock('@inertiajs/react', () => import('./inertia'));
-vi.mock('@/shared/lib/api', async (original) => ({ ...(await original<object>()), upload: vi.fn() }));
+import { answer, fakeServer, fakeUpload, press, settled } from './server';
 
 let server: ReturnType<typeof fakeServer>;
 
@@ -40,7 +36,7 @@ const looked = async (status: number, now?: IncomingProps) => {
 
 describe('a bench file that is read in the queue', () => {
     it('says how far it is, asks what is there already, and comes in as a copy', async () => {
-        vi.mocked(upload).mockResolvedValue(file('waiting'));
+        fakeUpload(file('waiting'));
         render(<BenchFile />);
         await answer(server, 200, { file: null });
         fireEvent.change(screen.getByLabelText('Bench file'), { target: { files: [new File(['x'], 'bench.zip')] } });
@@ -74,7 +70,7 @@ describe('a bench file that is read in the queue', () => {
 });
 
 it('a picture that cannot be read says why', async () => {
-    vi.mocked(upload).mockResolvedValue(file('waiting'));
+    fakeUpload(file('waiting'));
     const sent = sendAhead(new Blob(['x']), 'x.jpg').catch((error: unknown) => String(error));
     await looked(200, file('failed', { problem: 'This picture is cut off.' }));
     expect(await sent).toContain('This picture is cut off.');

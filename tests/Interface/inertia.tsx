@@ -2,8 +2,7 @@ import { useRef, useState, type ComponentProps, type ReactNode } from 'react';
 import { vi } from 'vitest';
 
 /**
- * Stands in for Inertia: what a page asks of the router is noted and nothing is fetched. Mocked in with
- * vi.mock('@inertiajs/react', () => import('./inertia')).
+ * Stands in for Inertia in every test (vitest.config.ts): what a page asks of the router is noted and nothing is fetched.
  */
 export const router = {
     reload: vi.fn((options?: { onFinish?: () => void }) => {

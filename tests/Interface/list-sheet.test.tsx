@@ -2,11 +2,7 @@ import { act, cleanup, fireEvent, render, screen } from '@testing-library/react'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { ListSheet } from '@/features/shelf/list-sheet';
 import type { ListedPotProps } from '@/types/generated';
-import { fakeServer, settled } from './server';
-
-vi.mock('@inertiajs/react', () => ({ Link: ({ children }: { children: React.ReactNode }) => <span>{children}</span> }));
-
-vi.mock('@/shared/lib/incoming', () => ({ sendAhead: vi.fn(() => Promise.resolve(9)) }));
+import { fakeServer, fakeUpload, settled } from './server';
 
 let server: ReturnType<typeof fakeServer>;
 
@@ -76,6 +72,7 @@ describe('a list of names', () => {
     it('takes colours from a photo of the caps in its order, grey first', async () => {
         await looked([pot(1, 'Wren'), pot(2, 'Gloom', { hex: null })]);
         const file = screen.getByLabelText('Colours from a photo of the caps');
+        fakeUpload({ id: 9, state: 'done' });
         fireEvent.change(file, { target: { files: [new File(['x'], 'caps.jpg')] } });
         const photo = screen.getByLabelText('Photo of the caps: press one');
         photo.getBoundingClientRect = () => new DOMRect(0, 0, 200, 100);

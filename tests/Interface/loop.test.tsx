@@ -14,8 +14,6 @@ import { forget, router } from './inertia';
 import { build, figure, order, orderStep, pot, run, runStep, technique } from './made-up';
 import { answer, fakeServer, press } from './server';
 
-vi.mock('@inertiajs/react', () => import('./inertia'));
-
 let server: ReturnType<typeof fakeServer>;
 
 beforeEach(() => {

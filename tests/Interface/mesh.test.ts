@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { colours } from '@/features/mesh-view/colours';
 import { loadGlow, loadMesh, parseMesh, type LitMesh } from '@/features/mesh-view/data';
 import type { SprayProps } from '@/types/generated';
@@ -65,10 +65,6 @@ describe('a lit mesh', () => {
         const answer = (response: Response) => {
             vi.stubGlobal('fetch', () => Promise.resolve(response));
         };
-
-        beforeEach(() => {
-            vi.unstubAllGlobals();
-        });
 
         it('comes with its sprays, and its glow by vertex', async () => {
             answer(new Response(bytes({ vertices: 8, triangles: 5, sprays: 2, seed: 1 })));

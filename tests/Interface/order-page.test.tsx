@@ -1,13 +1,11 @@
 import { act, fireEvent, render, screen, within } from '@testing-library/react';
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it } from 'vitest';
 import { Approaches } from '@/pages/order/approaches';
 import { Build } from '@/pages/order/build';
 import OrderPage from '@/pages/order/index';
 import { forget, router } from './inertia';
 import { build, figure, order, orderStep } from './made-up';
 import { fakeServer, settled } from './server';
-
-vi.mock('@inertiajs/react', () => import('./inertia'));
 
 const planned = order([orderStep('prime', { kind: 'prime' }), orderStep('coat'), orderStep('belt')], {
     rules: [

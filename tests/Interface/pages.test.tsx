@@ -1,5 +1,5 @@
 import { act, fireEvent, render, screen, within } from '@testing-library/react';
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it } from 'vitest';
 import BalancePage from '@/pages/balance/index';
 import BriefPage from '@/pages/brief/index';
 import ChipsPage from '@/pages/chips/index';
@@ -11,8 +11,6 @@ import type { AreaProps, BalancePageProps, FigureInProgressProps, HandProps, Rec
 import { forget, router, shared } from './inertia';
 import { colour, figure, pot, technique } from './made-up';
 import { answer, fakeServer, press, settled } from './server';
-
-vi.mock('@inertiajs/react', () => import('./inertia'));
 
 let server: ReturnType<typeof fakeServer>;
 

@@ -24,8 +24,6 @@ import { forget, router } from './inertia';
 import { colour, cup, figure, layer, pot, section, technique } from './made-up';
 import { answer, fakeServer, press, settled } from './server';
 
-vi.mock('@inertiajs/react', () => import('./inertia'));
-
 let server: ReturnType<typeof fakeServer>;
 
 beforeEach(() => {

@@ -17,8 +17,6 @@ import { forget, router } from './inertia';
 import { areaFinish, colour, figure, layer, picture, pot, section, technique } from './made-up';
 import { answer, fakeServer, press } from './server';
 
-vi.mock('@inertiajs/react', () => import('./inertia'));
-
 let server: ReturnType<typeof fakeServer>;
 
 beforeEach(() => {

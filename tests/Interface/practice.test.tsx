@@ -1,22 +1,15 @@
 import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import PracticePage from '@/pages/practice/index';
 import type { ExerciseProps, RoundProps } from '@/types/generated';
+import { forget, router } from './inertia';
 import { fakeServer, settled } from './server';
-
-const reload = vi.fn();
-vi.mock('@inertiajs/react', () => ({
-    Head: () => null,
-    Link: ({ children }: { children: React.ReactNode }) => <span>{children}</span>,
-    router: { reload: () => reload() as unknown, post: vi.fn(), on: () => () => undefined },
-    usePage: () => ({ props: { painter: 'Ines', tray: [], openCups: [] } }),
-}));
 
 let server: ReturnType<typeof fakeServer>;
 
 beforeEach(() => {
     server = fakeServer();
-    reload.mockReset();
+    forget();
 });
 
 afterEach(cleanup);
@@ -97,7 +90,7 @@ describe('the practice room', () => {
         expect(screen.getByText('70 of 100')).toBeTruthy();
         expect(screen.getByText('2. White: ΔE 2.2')).toBeTruthy();
         expect(screen.getByText('it was 3')).toBeTruthy();
-        expect(reload).toHaveBeenCalled();
+        expect(router.reload).toHaveBeenCalled();
     });
 
     it('takes an order, marks of light and a strip', async () => {

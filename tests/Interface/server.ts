@@ -48,6 +48,49 @@ export function fakeServer(): { asked: Asked[]; open: () => Asked[] } {
     return { asked, open: () => asked.filter((question) => !answered.has(question)) };
 }
 
+/** A file on its way, as the browser sends it; answered by the test. */
+export class FakeUpload {
+    static last: FakeUpload;
+    status = 0;
+    responseText = '';
+    sent: unknown = null;
+    readonly headers: Record<string, string> = {};
+    readonly upload: { onprogress: (at: { loaded: number; total: number }) => void } = { onprogress: () => undefined };
+    onload: () => void = () => undefined;
+    onerror: () => void = () => undefined;
+
+    constructor() {
+        FakeUpload.last = this;
+    }
+
+    open = vi.fn();
+    setRequestHeader = (name: string, value: string) => {
+        this.headers[name] = value;
+    };
+    send(body: unknown): void {
+        this.sent = body;
+    }
+
+    answer(status: number, text: string): void {
+        this.status = status;
+        this.responseText = text;
+        this.onload();
+    }
+}
+
+/** @param answer given to every file at once; left out, the test answers */
+export function fakeUpload(answer?: object): void {
+    vi.stubGlobal(
+        'XMLHttpRequest',
+        class extends FakeUpload {
+            override send(body: unknown): void {
+                super.send(body);
+                if (answer !== undefined) this.answer(201, JSON.stringify(answer));
+            }
+        },
+    );
+}
+
 /** Lets everything that waits for a promise already settled go on. */
 export async function settled(): Promise<void> {
     for (let turn = 0; turn < 30; turn++) await Promise.resolve();

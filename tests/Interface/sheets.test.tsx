@@ -1,13 +1,11 @@
 import { act, fireEvent, render, screen, within } from '@testing-library/react';
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it } from 'vitest';
 import { Shell } from '@/features/shell/shell';
 import CardPage from '@/pages/card/index';
 import CupsPage from '@/pages/cups/index';
 import { forget, router } from './inertia';
 import { cup, figure, pot, section } from './made-up';
 import { fakeServer, settled } from './server';
-
-vi.mock('@inertiajs/react', () => import('./inertia'));
 
 let server: ReturnType<typeof fakeServer>;
 

@@ -6,8 +6,6 @@ import type { ShelfImportProps, ShelfPreviewProps } from '@/types/generated';
 import { colour, paint, POT_FIELDS } from './made-up';
 import { fakeServer, settled } from './server';
 
-vi.mock('@inertiajs/react', () => ({ Link: ({ children }: { children: React.ReactNode }) => <span>{children}</span> }));
-
 let server: ReturnType<typeof fakeServer>;
 
 beforeEach(() => {

@@ -20,10 +20,8 @@ const measurement: MeasurementProps = {
     contrastRatio: 0.87,
     coatsToHide: 3,
     moved: 4.26,
-    curves: {} as MeasurementProps['curves'],
+    curves: { thick: [0.1, 0.2], overBlack: [0.1, 0.2], overWhite: [0.2, 0.3] },
 };
-
-vi.mock('@/features/pot/curves', () => ({ Curves: () => null }));
 
 describe('the swatches of a pot', () => {
     let server: ReturnType<typeof fakeServer>;

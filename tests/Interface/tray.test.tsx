@@ -8,8 +8,6 @@ import { forget, router, shared } from './inertia';
 import { areaFinish, colour, figure, layer, picture, pot, technique } from './made-up';
 import { fakeServer, press, settled } from './server';
 
-vi.mock('@inertiajs/react', () => import('./inertia'));
-
 let server: ReturnType<typeof fakeServer>;
 
 beforeEach(() => {

@@ -2,15 +2,14 @@ import { act, renderHook } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { savingWords, useFinish } from '@/features/finish/use-finish';
 import { areaFinish, layer, section } from './made-up';
+import { forget, router } from './inertia';
 import { fakeServer, settled } from './server';
-
-const reload = vi.hoisted(() => vi.fn());
-vi.mock('@inertiajs/react', () => ({ router: { reload } }));
 
 describe('the finish of an area', () => {
     let server: ReturnType<typeof fakeServer>;
 
     beforeEach(() => {
+        forget();
         vi.useFakeTimers();
         localStorage.clear();
         server = fakeServer();
@@ -55,7 +54,7 @@ describe('the finish of an area', () => {
         expect(hook.result.current.saving).toBe('saving');
         await act(async () => saves()[0]?.answer(200, { version: 5 }));
         expect(hook.result.current).toMatchObject({ saving: 'saved', version: 5 });
-        expect(reload).toHaveBeenCalledWith({ only: ['areas', 'figure'] });
+        expect(router.reload).toHaveBeenCalledWith({ only: ['areas', 'figure'] });
     });
 
     it('is sent on the way out of a closed tab, kept here, and comes back until the server has it', async () => {

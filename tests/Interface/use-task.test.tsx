@@ -33,7 +33,6 @@ beforeEach(() => {
 
 afterEach(() => {
     vi.useRealTimers();
-    vi.unstubAllGlobals();
 });
 
 const pass = (ms: number) => act(() => vi.advanceTimersByTimeAsync(ms));

@@ -12,7 +12,6 @@ beforeEach(() => {
 
 afterEach(() => {
     vi.useRealTimers();
-    vi.unstubAllGlobals();
 });
 
 describe('keys of a screen', () => {
