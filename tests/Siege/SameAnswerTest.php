@@ -43,6 +43,28 @@ final class SameAnswerTest extends TestCase
         self::assertEquals($this->interpreted($asked), $first);
     }
 
+    /** A worker that is asked to end handles the signal in the midst of a calculation. */
+    public function test_a_signal_that_is_handled_meanwhile_changes_no_answer(): void
+    {
+        $answers = static fn (): array => array_map(static fn (string $name): string => self::answer($name, self::FIXED), array_keys(Questions::all()));
+        $quiet = $answers();
+        $handled = 0;
+        pcntl_async_signals(true);
+        pcntl_signal(SIGUSR1, static function () use (&$handled): void {
+            $handled++;
+        });
+        $sender = new Process([PHP_BINARY, '-r', 'while (posix_kill((int) $argv[1], SIGUSR1)) { usleep(500); }', (string) getmypid()], null, null, null, 600);
+        try {
+            $sender->start();
+            self::assertSame($quiet, $answers());
+        } finally {
+            $sender->stop(0);
+            pcntl_signal(SIGUSR1, SIG_DFL);
+            pcntl_async_signals(false);
+        }
+        self::assertGreaterThan(100, $handled);
+    }
+
     /**
      * Asked once more, in another order, by a process that compiles nothing.
      *
