@@ -6,6 +6,7 @@ namespace Tests\Browser;
 
 use RuntimeException;
 use SQLite3;
+use Tests\Support\SeededDemo;
 
 /**
  * The application under test, started once for the whole browser suite, its database seeded anew for every test: its own
@@ -42,7 +43,7 @@ final class AppServer
             throw new RuntimeException('Run `npm run build` first (and stop the Vite dev server).');
         }
         $this->directory = sys_get_temp_dir().'/hyalin-browser-'.bin2hex(random_bytes(6));
-        foreach (['app/private', 'framework/cache/data', 'framework/sessions', 'framework/views', 'logs'] as $folder) {
+        foreach (['app', 'framework/cache/data', 'framework/sessions', 'framework/views', 'logs'] as $folder) {
             mkdir($this->directory.'/storage/'.$folder, 0o700, true);
         }
         register_shutdown_function($this->stop(...));
@@ -56,16 +57,11 @@ final class AppServer
         $this->env = [
             'APP_ENV' => 'testing', 'APP_DEBUG' => 'true', 'APP_URL' => $this->url,
             'DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => $this->directory.'/database.sqlite', 'QUEUE_CONNECTION' => 'database',
-            'CACHE_STORE' => 'file', 'SESSION_DRIVER' => 'file', 'LOG_CHANNEL' => 'single', 'HYALIN_DEMO' => 'true', 'HYALIN_DEMO_COARSER' => '2', 'HYALIN_SIGN_INS_A_MINUTE' => '60',
+            'CACHE_STORE' => 'file', 'SESSION_DRIVER' => 'file', 'LOG_CHANNEL' => 'single', 'HYALIN_DEMO' => 'true', 'HYALIN_SIGN_INS_A_MINUTE' => '60',
             'LARAVEL_STORAGE_PATH' => $this->directory.'/storage', 'PHP_CLI_SERVER_WORKERS' => '4',
         ];
-        touch($this->directory.'/database.sqlite');
-        // Sculpted and lit before it is copied, and not by the worker of each test.
-        $this->start('migrate', [PHP_BINARY, 'artisan', 'migrate', '--force', '--seed', '--no-interaction'], $root, [...$this->env, 'QUEUE_CONNECTION' => 'sync']);
-        if ($this->exitCode('migrate', 120) !== 0) {
-            throw new RuntimeException($this->log('migrate'));
-        }
-        copy($this->directory.'/database.sqlite', $this->directory.'/seeded.sqlite');
+        SeededDemo::copyTo($this->directory.'/seeded.sqlite', $this->directory.'/storage/app/private');
+        copy($this->directory.'/seeded.sqlite', $this->directory.'/database.sqlite');
         $this->serve();
         $this->start('worker', [PHP_BINARY, 'artisan', 'queue:work', '--queue=short,long,later', '--sleep=0.1', '--tries=1'], $root, $this->env);
         $driverPort = self::freePort();

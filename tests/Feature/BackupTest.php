@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use PDO;
 use PHPUnit\Framework\TestCase as PlainTestCase;
 use Symfony\Component\Process\Process;
+use Tests\Support\ForkedArtisan;
 use Tests\Support\SeededDemo;
 use ZipArchive;
 
@@ -132,14 +133,13 @@ final class BackupTest extends PlainTestCase
     private function artisan(string $installation, string $command, string|bool ...$arguments): string
     {
         $fails = ($arguments['fails'] ?? false) === true;
-        $process = new Process(['php', 'artisan', $command, ...array_values(array_filter($arguments, is_string(...)))], dirname(__DIR__, 2), [
+        [$code, $out, $error] = ForkedArtisan::run([$command, ...array_values(array_filter($arguments, is_string(...)))], '', [
             'APP_ENV' => 'production', 'DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => "{$this->folder}/{$installation}.sqlite", 'HYALIN_FILES' => "{$this->folder}/{$installation}-files",
             'HYALIN_BACKUPS' => "{$this->folder}/{$installation}-backups", 'LOG_CHANNEL' => 'null', 'HYALIN_DEMO' => 'true', 'HYALIN_DEMO_COARSER' => '4',
-        ], null, 120);
-        $process->run();
-        self::assertSame($fails ? 1 : 0, $process->getExitCode(), "{$command}: {$process->getOutput()}{$process->getErrorOutput()}");
+        ]);
+        self::assertSame($fails ? 1 : 0, $code, "{$command}: {$out}{$error}");
 
-        return $process->getOutput().$process->getErrorOutput();
+        return $out.$error;
     }
 
     private static function value(PDO $database, string $query): mixed

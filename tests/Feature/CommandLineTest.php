@@ -16,9 +16,6 @@ use Tests\Support\ForkedArtisan;
 #[Group('sculpted')]
 final class CommandLineTest extends PlainTestCase
 {
-    /** @var array<string, true> commands that were started as a script starts them: once each, as that takes a second */
-    private static array $started = [];
-
     public function test_differences_of_the_published_pairs_come_out_row_by_row(): void
     {
         $input = $expected = '';
@@ -192,23 +189,6 @@ final class CommandLineTest extends PlainTestCase
     /** @return array{int, string, string} exit code, standard output, standard error */
     private function artisan(string $command, string $input): array
     {
-        $name = explode(' ', $command)[0];
-        if (isset(self::$started[$name])) {
-            return ForkedArtisan::run($command, $input);
-        }
-        self::$started[$name] = true;
-        $process = proc_open(
-            [PHP_BINARY, 'artisan', ...explode(' ', $command)],
-            [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']],
-            $pipes,
-            dirname(__DIR__, 2),
-        );
-        self::assertIsResource($process);
-        fwrite($pipes[0], $input);
-        fclose($pipes[0]);
-        $out = (string) stream_get_contents($pipes[1]);
-        $error = (string) stream_get_contents($pipes[2]);
-
-        return [proc_close($process), $out, $error];
+        return ForkedArtisan::run(explode(' ', $command), $input);
     }
 }

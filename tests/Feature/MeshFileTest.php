@@ -15,6 +15,7 @@ use PHPUnit\Framework\Attributes\Group;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Symfony\Component\Process\Process;
+use Tests\Support\ForkedArtisan;
 use Tests\Support\Shapes;
 use ZipArchive;
 
@@ -207,15 +208,10 @@ final class MeshFileTest extends TestCase
         [$stl, $ply] = [(string) tempnam(sys_get_temp_dir(), 'two'), tempnam(sys_get_temp_dir(), 'two').'.ply'];
         // Two balls of 8 mm side by side, 12 mm apart: no seed on the one leaves it to nobody.
         file_put_contents($stl, StlWriter::write(Shapes::both(Shapes::ball(8.0, 40), Shapes::ball(8.0, 40, 28.0))));
-        $run = function (string ...$arguments) use ($stl): Process {
-            $process = new Process([PHP_BINARY, 'artisan', 'hyalin:regions', $stl, ...$arguments], base_path());
-            $process->run();
-
-            return $process;
-        };
+        $run = static fn (string ...$arguments): array => ForkedArtisan::run(['hyalin:regions', $stl, ...array_values($arguments)]);
         $seeds = '[{"at":[0,0,8],"area":3},{"at":[0,0,-8],"area":5}]';
         /** @var array{areas: list<array{area: int, areaMm2: float, seeds: int}>, borders: non-empty-list<array{a: int, b: int, mm: float, concaveShare: float}>, milliseconds: float, peakBytes: int} $said */
-        $said = json_decode($run("--seeds={$seeds}", "--out={$ply}")->getOutput(), true);
+        $said = json_decode($run("--seeds={$seeds}", "--out={$ply}")[1], true);
         self::assertSame(['areas', 'borders', 'milliseconds', 'peakBytes'], array_keys($said));
         self::assertSame([[-1, 0], [3, 1], [5, 1]], array_map(static fn (array $a): array => [$a['area'], $a['seeds']], $said['areas']));
         self::assertEqualsWithDelta([4 * M_PI * 64, 4 * M_PI * 64], [$said['areas'][0]['areaMm2'], $said['areas'][1]['areaMm2'] + $said['areas'][2]['areaMm2']], 4.0);
@@ -231,8 +227,8 @@ assert len(d)==12*n+17*f; print(json.dumps(collections.Counter(struct.unpack_fro
         $back = json_decode($python->getOutput(), true);
         self::assertIsArray($back);
         self::assertEqualsCanonicalizing([-1, 3, 5], array_keys($back));
-        self::assertStringContainsString('"where":"seed 1', $run('--seeds=[{"at":[1,2],"area":1}]')->getErrorOutput());
-        self::assertSame(2, $run('--seeds={')->getExitCode());
+        self::assertStringContainsString('"where":"seed 1', $run('--seeds=[{"at":[1,2],"area":1}]')[2]);
+        self::assertSame(2, $run('--seeds={')[0]);
         unlink($stl);
         unlink($ply);
     }
@@ -242,16 +238,11 @@ assert len(d)==12*n+17*f; print(json.dumps(collections.Counter(struct.unpack_fro
         $stl = (string) tempnam(sys_get_temp_dir(), 'ball');
         $ply = "{$stl}.ply";
         file_put_contents($stl, StlWriter::write(Shapes::ball(10.0, 40)));
-        $run = static function (string ...$arguments): Process {
-            $process = new Process([PHP_BINARY, 'artisan', 'hyalin:light', ...$arguments], base_path());
-            $process->run();
-
-            return $process;
-        };
-        $done = $run($stl, '--spread=30', '--directions=32', "--out={$ply}");
-        self::assertSame(0, $done->getExitCode(), $done->getErrorOutput());
+        $run = static fn (string ...$arguments): array => ForkedArtisan::run(['hyalin:light', ...array_values($arguments)]);
+        [$code, $out, $error] = $run($stl, '--spread=30', '--directions=32', "--out={$ply}");
+        self::assertSame(0, $code, $error);
         /** @var array{triangles: int, vertices: int, areaMm2: float, volumeMm3: float, boundsMm: list<list<float>>, shells: int, openEdges: int, exposure: array{mean: float, deciles: list<float>}, milliseconds: float, peakBytes: int} $said */
-        $said = json_decode($done->getOutput(), true, flags: JSON_THROW_ON_ERROR);
+        $said = json_decode($out, true, flags: JSON_THROW_ON_ERROR);
         self::assertSame(['triangles', 'vertices', 'areaMm2', 'volumeMm3', 'boundsMm', 'shells', 'openEdges', 'exposure', 'milliseconds', 'peakBytes'], array_keys($said));
         self::assertSame([2 * 80 * 39, 80 * 39 + 2, 1, 0], [$said['triangles'], $said['vertices'], $said['shells'], $said['openEdges']]);
         self::assertEqualsWithDelta(4 * M_PI * 100, $said['areaMm2'], 3.0);
@@ -282,7 +273,7 @@ assert o==len(d); print(json.dumps([n,f,min(x[3] for x in v),max(x[3] for x in v
         self::assertMatchesRegularExpression("/^Faces:\s+{$back[1]}$/m", $assimp->getOutput());
         self::assertMatchesRegularExpression('/^Minimum point\s+\(-10\.0000\d\d -10\.0000\d\d -10\.0000\d\d\)$/m', $assimp->getOutput());
         // Another up: the same ball is lit from the side, by as much.
-        $side = json_decode($run($stl, '--up=-x', '--directions=32')->getOutput(), true);
+        $side = json_decode($run($stl, '--up=-x', '--directions=32')[1], true);
         self::assertIsArray($side);
         foreach ([
             [['/nowhere.stl'], 'FILE', 'cannot be read'],
@@ -292,10 +283,10 @@ assert o==len(d); print(json.dumps([n,f,min(x[3] for x in v),max(x[3] for x in v
             [[$stl, '--directions=many'], '--directions', 'no whole number'],
             [[__FILE__], '', 'not a mesh file that can be read'],
         ] as [$arguments, $where, $words]) {
-            $refused = $run(...$arguments);
-            self::assertSame([2, ''], [$refused->getExitCode(), $refused->getOutput()]);
+            [$code, $out, $refusal] = $run(...$arguments);
+            self::assertSame([2, ''], [$code, $out]);
             /** @var array{error: array{where: string, message: string}} $error */
-            $error = json_decode($refused->getErrorOutput(), true, flags: JSON_THROW_ON_ERROR);
+            $error = json_decode($refusal, true, flags: JSON_THROW_ON_ERROR);
             self::assertSame($where, $error['error']['where']);
             self::assertStringContainsString($words, $error['error']['message']);
         }

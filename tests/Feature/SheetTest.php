@@ -30,6 +30,7 @@ use Illuminate\Support\Facades\Storage;
 use Inertia\Testing\AssertableInertia;
 use PHPUnit\Framework\Attributes\Group;
 use Symfony\Component\Process\Process;
+use Tests\Support\ForkedArtisan;
 use Tests\Support\SheetPhotos;
 
 /**
@@ -202,10 +203,9 @@ final class SheetTest extends TestCase
             file_put_contents("{$folder}/{$name}", $bytes);
         }
         $run = static function (string $photo, string $of, string ...$with) use ($folder): array {
-            $command = new Process([PHP_BINARY, 'artisan', 'hyalin:sheet', "{$folder}/{$photo}", "--layout={$folder}/{$of}", ...$with], base_path(), null, null, null);
-            $code = $command->run();
+            [$code, $out, $error] = ForkedArtisan::run(['hyalin:sheet', "{$folder}/{$photo}", "--layout={$folder}/{$of}", ...array_values($with)]);
 
-            return [$code, $code === 0 ? $command->getOutput() : $command->getErrorOutput()];
+            return [$code, $code === 0 ? $out : $error];
         };
         [$code, $out] = $run('photo.jpg', 'layout.json', '--chart');
         $answer = json_decode($out, true);

@@ -8,16 +8,40 @@ use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Application;
 use RuntimeException;
 use Symfony\Component\Console\Input\ArgvInput;
+use Symfony\Component\Process\Process;
 use Throwable;
 
 /**
- * A command of the application in a process of its own, forked from this one: its own standard input, output and error, without
- * the second that a new PHP takes to compile them.
+ * A command of the application in a process of its own: the first of its name as anyone starts it, the others forked from this
+ * process, with their own standard input, output and error, without the second that a new PHP takes to compile them.
  */
 final class ForkedArtisan
 {
-    /** @return array{int, string, string} exit code, standard output, standard error */
-    public static function run(string $command, string $input): array
+    /** @var array<string, true> names of commands that were started as a new process */
+    private static array $started = [];
+
+    /**
+     * @param  non-empty-list<string>  $arguments  the name first
+     * @param  array<string, string>  $env
+     * @return array{int, string, string} exit code, standard output, standard error
+     */
+    public static function run(array $arguments, string $input = '', array $env = []): array
+    {
+        if (isset(self::$started[$arguments[0]])) {
+            return self::forked($arguments, $input, $env);
+        }
+        self::$started[$arguments[0]] = true;
+        $process = new Process([PHP_BINARY, 'artisan', ...$arguments, '--no-interaction'], dirname(__DIR__, 2), $env, $input, null);
+
+        return [$process->run(), $process->getOutput(), $process->getErrorOutput()];
+    }
+
+    /**
+     * @param  non-empty-list<string>  $arguments
+     * @param  array<string, string>  $env
+     * @return array{int, string, string}
+     */
+    private static function forked(array $arguments, string $input, array $env): array
     {
         $files = [];
         foreach (['in', 'out', 'error', 'code'] as $name) {
@@ -26,37 +50,47 @@ final class ForkedArtisan
         file_put_contents($files['in'], $input);
         $child = pcntl_fork();
         if ($child === 0) {
-            self::inChild($command, $files);
+            self::inChild($arguments, $files, $env);
         }
         pcntl_waitpid($child, $status);
         $code = (string) file_get_contents($files['code']);
         $answer = [(int) $code, (string) file_get_contents($files['out']), (string) file_get_contents($files['error'])];
         array_map(unlink(...), $files);
         if ($code === '') {
-            throw new RuntimeException("{$command} did not end: {$answer[2]}");
+            throw new RuntimeException("{$arguments[0]} did not end: {$answer[2]}");
         }
 
         return $answer;
     }
 
-    /** @param  array<string, string>  $files */
-    private static function inChild(string $command, array $files): never
+    /**
+     * @param  non-empty-list<string>  $arguments
+     * @param  array<string, string>  $files
+     * @param  array<string, string>  $env
+     */
+    private static function inChild(array $arguments, array $files, array $env): never
     {
+        foreach ($env as $name => $value) {
+            putenv("{$name}={$value}");
+            $_ENV[$name] = $_SERVER[$name] = $value;
+        }
         while (ob_get_level() > 0) {
             ob_end_clean();
         }
-        fclose(STDIN);
-        // The lowest free number is given out first: this is standard input now.
-        $in = fopen($files['in'], 'r');
+        if (filesize($files['in']) > 0) {
+            fclose(STDIN);
+            // The lowest free number is given out first: this is standard input now.
+            $in = fopen($files['in'], 'r');
+        }
         $code = 255;
         try {
             $app = require dirname(__DIR__, 2).'/bootstrap/app.php';
             assert($app instanceof Application);
-            $code = $app->make(Kernel::class)->handle(new ArgvInput(['artisan', ...explode(' ', $command), '--no-interaction']), new ForkedOutput($files['out'], $files['error']));
+            $code = $app->make(Kernel::class)->handle(new ArgvInput(['artisan', ...$arguments, '--no-interaction']), new ForkedOutput($files['out'], $files['error']));
         } catch (Throwable $e) {
             file_put_contents($files['error'], $e->getMessage(), FILE_APPEND);
         }
-        assert(is_resource($in));
+        assert(! isset($in) || is_resource($in));
         file_put_contents($files['code'], (string) $code);
         // Without what the tests do at their end.
         posix_kill(posix_getpid(), SIGKILL);

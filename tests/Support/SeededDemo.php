@@ -8,14 +8,20 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use Illuminate\Support\Facades\Storage;
 use PDO;
+use RecursiveDirectoryIterator;
+use RecursiveIteratorIterator;
 use RuntimeException;
+use SplFileInfo;
 use Symfony\Component\Process\Process;
 
 /**
- * The demo as bin/demo seeds it, seeded once for all tests of a process: its database and its files.
+ * The demo as bin/demo seeds it: its database and its files, seeded once for all suites, until something it is made of has changed.
  */
 final class SeededDemo
 {
+    /** What a seeded demo is made of, and what tests have it made with (phpunit.xml). */
+    private const FROM = ['app', 'bootstrap/app.php', 'config', 'core', 'database/demo', 'database/factories', 'database/migrations', 'database/seeders', 'phpunit.xml', 'bin/php'];
+
     private static ?string $folder = null;
 
     /** Into a database file and a folder of files that are not there yet. */
@@ -45,17 +51,53 @@ final class SeededDemo
         (new Process(['cp', '-r', "{$folder}/storage/app/private/.", Storage::disk('local')->path('')]))->mustRun();
     }
 
+    /** Seeded by the first that asks; who asks meanwhile waits. */
     private static function seeded(): string
     {
-        $folder = sys_get_temp_dir().'/hyalin-seeded-'.bin2hex(random_bytes(6));
+        $root = dirname(__DIR__, 2);
+        $all = "{$root}/storage/framework/testing/seeded";
+        if (! is_dir($all)) {
+            mkdir($all, 0o700, true);
+        }
+        $lock = fopen("{$all}/lock", 'c') ?: throw new RuntimeException("{$all} cannot be written");
+        flock($lock, LOCK_EX);
+        $folder = "{$all}/".self::key($root);
+        if (! is_dir($folder)) {
+            (new Process(['find', $all, '-mindepth', '1', '-maxdepth', '1', '-type', 'd', '-exec', 'rm', '-rf', '{}', '+']))->mustRun();
+            self::seed($root, "{$folder}.part");
+            rename("{$folder}.part", $folder);
+        }
+        fclose($lock);
+
+        return $folder;
+    }
+
+    private static function key(string $root): string
+    {
+        $hash = hash_init('xxh3');
+        foreach (self::FROM as $from) {
+            $files = is_dir("{$root}/{$from}") ? iterator_to_array(new RecursiveIteratorIterator(new RecursiveDirectoryIterator("{$root}/{$from}", RecursiveDirectoryIterator::SKIP_DOTS)), false) : [new SplFileInfo("{$root}/{$from}")];
+            $paths = array_map(static fn (SplFileInfo $file): string => $file->getPathname(), array_filter($files, static fn (mixed $file): bool => $file instanceof SplFileInfo && $file->isFile()));
+            sort($paths);
+            foreach ($paths as $path) {
+                hash_update($hash, $path);
+                hash_update_file($hash, $path);
+            }
+        }
+
+        return hash_final($hash);
+    }
+
+    private static function seed(string $root, string $folder): void
+    {
         foreach (['app/private', 'framework/cache/data', 'framework/views', 'logs'] as $part) {
             mkdir("{$folder}/storage/{$part}", 0o700, true);
         }
-        register_shutdown_function(static fn () => (new Process(['rm', '-rf', $folder]))->run());
         touch("{$folder}/database.sqlite");
-        $env = ['DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => "{$folder}/database.sqlite", 'LARAVEL_STORAGE_PATH' => "{$folder}/storage"];
-        (new Process([PHP_BINARY, 'artisan', 'migrate', '--force', '--seed', '--no-interaction'], dirname(__DIR__, 2), $env, null, 600))->mustRun();
-
-        return $folder;
+        // Sculpted and lit with it: no worker of a test has to.
+        $env = ['DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => "{$folder}/database.sqlite", 'LARAVEL_STORAGE_PATH' => "{$folder}/storage", 'QUEUE_CONNECTION' => 'sync'];
+        (new Process([PHP_BINARY, 'artisan', 'migrate', '--force', '--seed', '--no-interaction'], $root, $env, null, 600))->mustRun();
+        // All of it in one file.
+        (new PDO("sqlite:{$folder}/database.sqlite"))->exec('pragma journal_mode = delete');
     }
 }
