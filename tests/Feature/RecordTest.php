@@ -12,6 +12,7 @@ use App\Models\Bench\RunStepState;
 use App\Models\Bench\Timer;
 use App\Models\Brief\Figure;
 use App\Models\Shelf\Paint;
+use Closure;
 use Hyalin\Pot\PotKind;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Carbon;
@@ -99,6 +100,23 @@ final class RecordTest extends TestCase
         $this->patchJson($url, ['version' => 4, 'state' => 'done'])->assertOk();
         self::assertEqualsWithDelta($full - 0.5, $held(), 1e-9);
         $this->postJson('/cups', ['name' => 'x', 'runStepId' => 9999])->assertUnprocessable();
+    }
+
+    public function test_the_bench_shows_the_cup_as_it_is_thinned(): void
+    {
+        $run = $this->runOf($this->sentry());
+        $step = $this->step($run, 'base coat');
+        $cup = $this->postJson('/cups', ['name' => 'Cloak', 'runStepId' => $step->id, 'mix' => [['paintId' => $step->planned_mix[0]['paintId'], 'drops' => 4]]])->assertCreated()->json('id');
+        self::assertIsInt($cup);
+        $this->postJson("/cups/{$cup}/entries", ['key' => str_repeat('T', 26), 'act' => 'thin', 'drops' => 6])->assertOk();
+        // 6 to 4, 10 drops of 0.05 mL in all; half of it used, it is as thin.
+        $at = $step->position - 1;
+        $near = static fn (float $wanted): Closure => static fn (int|float $is): bool => abs($is - $wanted) < 1e-9;
+        $shown = fn (float $millilitres): AssertableInertia => AssertableInertia::fromTestResponse($this->get("/runs/{$run->id}")->assertOk())
+            ->where("run.steps.{$at}.cup.thinner", $near(1.5))->where("run.steps.{$at}.cup.millilitres", $near($millilitres));
+        $shown(0.5);
+        $this->postJson("/cups/{$cup}/entries", ['key' => str_repeat('U', 26), 'act' => 'use', 'millilitres' => 0.25])->assertOk();
+        $shown(0.25);
     }
 
     public function test_what_a_run_used_is_what_the_next_is_reckoned_with(): void

@@ -16,6 +16,7 @@ use Hyalin\Mesh\TriangleMesh;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\GridRays;
+use Tests\Support\Rounds;
 use Tests\Support\Shapes;
 use Tests\Support\TextSource;
 
@@ -56,7 +57,7 @@ final class AccuracyTest extends TestCase
             return self::exposed($rays, [($x[$a] + $x[$b] + $x[$c]) / 3, ($y[$a] + $y[$b] + $y[$c]) / 3, ($z[$a] + $z[$b] + $z[$c]) / 3], $normal, $rings, $around, 0.1 * $t);
         };
         $errors = [];
-        foreach (self::sampled($study->evaluated, 250) as $t) {
+        foreach (self::sampled($study->evaluated, Rounds::of(125, 250)) as $t) {
             $errors[] = abs(ord($ours[$t]) / 255 - $exact($t, 14, 24));
         }
         sort($errors);

@@ -11,6 +11,7 @@ use Hyalin\Matching\Sampling\ColourAreas;
 use Hyalin\Matching\Sampling\InvalidSample;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\PaintedFigure;
+use Tests\Support\Rounds;
 
 /**
  * Against pictures whose bodies and paints are known, made by the tests' own renderer.
@@ -20,7 +21,7 @@ final class ColourAreasTest extends TestCase
     public function test_the_areas_of_pictures_that_nobody_has_seen_are_found_with_their_colours(): void
     {
         $pure = $covered = $bodies = $near = $twice = 0;
-        for ($seed = 100; $seed < 120; $seed++) {
+        for ($seed = 100; $seed < 100 + Rounds::of(10, 20); $seed++) {
             $picture = PaintedFigure::of($seed);
             $areas = ColourAreas::of(PaintedFigure::WIDTH, $picture->packed)->areas;
             $seen = array_count_values($picture->truth);

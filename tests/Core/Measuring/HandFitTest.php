@@ -84,6 +84,18 @@ final class HandFitTest extends TestCase
         self::assertGreaterThan($fits['measured']->thicknessDeviation / $fits['measured']->thickness, $fits['estimated']->thicknessDeviation / $fits['estimated']->thickness);
     }
 
+    /**
+     * One chip that came out 1.6 times as thick, of a pot that is known: hands differ by 30 %, chips of one hand by 15 % (own estimates),
+     * so by hand 0.3^2 / (0.3^2 + 0.15^2) = 0.8 of it is the hand's.
+     */
+    public function test_one_chip_is_weighed_against_what_is_held_of_hands(): void
+    {
+        $fit = HandFit::of([$this->chip((new InventedShelf(23))->paints(1)[0]->scaled(0.3), OpticsSpread::none(), 0.88, 1, 1.0, 1.6, new Randomizer(new Mt19937(5)), 0.0, drawn: false)], true);
+        self::assertEqualsWithDelta(0.8, log($fit->thickness) / log(1.6), 0.03);
+        // What remains: sqrt(1 / (1 / 0.3^2 + 1 / 0.15^2)) = 0.134.
+        self::assertEqualsWithDelta(0.134, $fit->thicknessDeviation / $fit->thickness, 0.008);
+    }
+
     public function test_chips_that_tell_nothing_are_refused(): void
     {
         $card = Reflectance::flat(0.5);

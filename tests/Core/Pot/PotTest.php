@@ -174,4 +174,13 @@ final class PotTest extends TestCase
 
         return $cases[(int) ($share * (count($cases) - 1))];
     }
+
+    /** Minutes until touch dry and until dry through, common practice: oil takes a day and a week, wax an hour and a day. */
+    public function test_usual_drying_and_curing(): void
+    {
+        $day = 24 * 60;
+        foreach ([['acrylic', 20, $day], ['lacquer', 30, $day], ['enamel', $day / 2, $day], ['oil', $day, 7 * $day], ['powder', 0, 0], ['wax', 60, $day], ['gel', $day, 2 * $day]] as [$chemistry, $dry, $cured]) {
+            self::assertEquals([$dry, $cured], [Chemistry::from($chemistry)->dryingMinutes(), Chemistry::from($chemistry)->curingMinutes()], $chemistry);
+        }
+    }
 }

@@ -54,7 +54,7 @@ final class SheetReadingTest extends TestCase
     public function test_colours_are_what_was_painted_by_chart_and_by_grey_card(): void
     {
         foreach (['chart' => [1.0, 3.0], 'grey' => [3.0, 7.0]] as $card => [$half, $most]) {
-            $scene = new SheetScene(2400, 1800, gradient: 1.7, shadow: 0.6, card: $card, seed: 11);
+            $scene = new SheetScene(1800, 1350, gradient: 1.7, shadow: 0.6, card: $card, seed: 11);
             [$found, $photo] = self::found($scene, $fields = SheetPhotos::painted());
             $reading = SheetReading::of($photo, $found, SheetLayout::of(12), array_fill(0, 12, Place::cases()), 0.18, static fn () => null);
             self::assertSame($card === 'chart', $reading->card->isChart);
