@@ -15,12 +15,15 @@ use SplFileInfo;
 use Symfony\Component\Process\Process;
 
 /**
- * The demo as bin/demo seeds it: its database and its files, seeded once for all suites, until something it is made of has changed.
+ * The demo as bin/demo seeds it: its database and its files, seeded once for all suites, until something it is made of has changed or an hour is over.
  */
 final class SeededDemo
 {
     /** What a seeded demo is made of, and what tests have it made with (phpunit.xml). */
     private const FROM = ['app', 'bootstrap/app.php', 'config', 'core', 'database/demo', 'database/factories', 'database/migrations', 'database/seeders', 'phpunit.xml', 'bin/php'];
+
+    /** Its days and drying times count from the moment of seeding. */
+    private const SECONDS_KEPT = 3600;
 
     private static ?string $folder = null;
 
@@ -62,7 +65,7 @@ final class SeededDemo
         $lock = fopen("{$all}/lock", 'c') ?: throw new RuntimeException("{$all} cannot be written");
         flock($lock, LOCK_EX);
         $folder = "{$all}/".self::key($root);
-        if (! is_dir($folder)) {
+        if (! is_dir($folder) || filemtime($folder) < time() - self::SECONDS_KEPT) {
             (new Process(['find', $all, '-mindepth', '1', '-maxdepth', '1', '-type', 'd', '-exec', 'rm', '-rf', '{}', '+']))->mustRun();
             self::seed($root, "{$folder}.part");
             rename("{$folder}.part", $folder);
