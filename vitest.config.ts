@@ -8,7 +8,7 @@ export default defineConfig({
         include: ['tests/Interface/**/*.test.{ts,tsx}'],
         restoreMocks: true,
         unstubGlobals: true,
-        // One world for all files of a worker: what a test leaves behind is put away in setup.ts. A world a file takes three times as long.
+        // All files of a worker share one environment; setup.ts clears it after each test. One environment a file takes three times as long.
         isolate: false,
         // A test says whether something works; bin/bench says how fast. Machines differ by a factor of six.
         testTimeout: 120_000,

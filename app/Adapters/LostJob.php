@@ -18,8 +18,8 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 
 /**
- * A worker that is killed in the very moment in which it gives a job up leaves neither the job nor a word of it, and so does a page
- * that is killed before it puts the job in the queue: whoever asks is told, and does not wait for ever.
+ * Fails records whose job is gone. A worker that is killed while it gives a job up leaves neither the job nor a failure, and so does a
+ * request that is killed before it queues the job. The next page that asks shows the failure.
  */
 final class LostJob
 {
@@ -30,7 +30,7 @@ final class LostJob
 
     private const QUEUES = ['short', 'long', 'later', 'default'];
 
-    /** @param  IncomingFile|LightRecord|MeshUpload|MixSearchRecord|ProposalSearchRecord|SheetPhoto|ShelfImport  $record  what a job works at, marked failed here if no job does */
+    /** @param  IncomingFile|LightRecord|MeshUpload|MixSearchRecord|ProposalSearchRecord|SheetPhoto|ShelfImport|Task  $record  marked failed here if no job works at it */
     public static function tell(IncomingFile|LightRecord|MeshUpload|MixSearchRecord|ProposalSearchRecord|SheetPhoto|ShelfImport|Task $record): void
     {
         if (! in_array($record->getRawOriginal('state'), self::WAITED_FOR, true) || $record->updated_at > now()->subSeconds(self::SILENT) || self::isQueued($record)) {

@@ -13,7 +13,7 @@ use RuntimeException;
  */
 final class StoredFile
 {
-    /** Written beside and renamed: whoever reads it meanwhile reads the one there was, and a kill leaves that one. */
+    /** Writes the file beside the old one and renames it. Readers meanwhile, and a kill, find the old file whole. */
     public static function put(string $path, string $bytes): void
     {
         self::beside($path, static fn (string $part): bool => Storage::disk('local')->put($part, $bytes) !== false);

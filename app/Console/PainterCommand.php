@@ -74,7 +74,7 @@ final class PainterCommand extends Command
             return self::FAILURE;
         }
         $painter->password = $password;
-        // Whoever is signed in with the old one is no more: sessions know it by its hash, remembered ones by their token.
+        // Sessions with the old password end: they hold its hash. Remembered sign-ins end by a new token.
         $painter->setRememberToken(Str::random(60));
         $painter->save();
         $this->line("{$painter->email} has another password, and was signed out everywhere.");

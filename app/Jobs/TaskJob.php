@@ -74,7 +74,7 @@ abstract class TaskJob implements ShouldQueue
             // It measures, or is followed by it.
             return;
         }
-        // Pages have heard of these; what was sculpted is told by its last one.
+        // Pages have shown the end of older tasks. The last sculpting is kept: the stage tells of it.
         Task::query()->where('figure_id', $figure->id)->where('kind', '!=', TaskKind::Sculpt)->whereNotIn('state', [TaskState::Waiting, TaskState::Running])->where('updated_at', '<', now()->subDay())->delete();
         $task = new Task(['figure_id' => $figure->id, 'kind' => $this->kind(), 'input' => $this->input()]);
         $task->painter_id = $figure->painter_id;

@@ -32,7 +32,7 @@ trait OwnedByPainter
         return $query->where('painter_id', Auth::id())->where($field ?? $this->getRouteKeyName(), $value);
     }
 
-    /** Whoever opens it owns it: that painter need not be looked up again. */
+    /** Only its owner may open the record: the signed-in painter is set as its painter without a query. */
     public function resolveRouteBinding($value, $field = null): ?Model
     {
         $found = parent::resolveRouteBinding($value, $field);

@@ -9,7 +9,7 @@ enum TaskState: string
     case Waiting = 'waiting';
     case Running = 'running';
     case Done = 'done';
-    /** By the painter, or by another that took its place: nothing was changed. */
+    /** Stopped by the painter, or by a task that took its place. It changed nothing. */
     case Stopped = 'stopped';
     case Failed = 'failed';
 }

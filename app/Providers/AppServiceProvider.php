@@ -110,8 +110,8 @@ final class AppServiceProvider extends ServiceProvider
         Event::listen(JobProcessing::class, static fn (JobProcessing $at) => Lease::hold($at->connectionName === 'database' ? $at->job->getJobId() : null));
         Event::listen([JobProcessed::class, JobExceptionOccurred::class], static fn () => Lease::hold(null));
         Session::extend('file', fn (): WholeSessions => new WholeSessions($this->app->make('files'), config()->string('session.files'), config()->integer('session.lifetime')));
-        // By address, and by name from there: whoever tries a name of another does not shut that painter out. Guessing one password
-        // from many places is slowed as well, later.
+        // Limits count tries by address, and by name from one address: tries from elsewhere do not shut a painter out. Guessing one
+        // password from many addresses is slowed later.
         RateLimiter::for('sign-in', fn (Request $request): array => [
             Limit::perMinute(2 * config()->integer('hyalin.sign_ins_a_minute'))->by('address:'.$request->ip()),
             ...is_string($request->input('email')) ? self::byName(mb_strtolower($request->string('email')->value()), (string) $request->ip()) : [],

@@ -7,7 +7,7 @@ namespace Hyalin\Cup;
 use Hyalin\Optics\PaintOptics;
 
 /**
- * Volumes by ingredient, in mL. Every act gives a new cup: what was done to it is kept by whoever calls.
+ * Volumes by ingredient, in mL. Every act gives a new cup; the caller keeps the history.
  */
 final readonly class Cup
 {

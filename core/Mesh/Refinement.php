@@ -43,7 +43,7 @@ final readonly class Refinement
         foreach ($mesh->chunks() as $chunk) {
             for ($i = 1, $n = \count($chunk); $i < $n; $i += 3, $t++) {
                 [$a, $b, $c] = [$chunk[$i], $chunk[$i + 1], $chunk[$i + 2]];
-                // Whoever shares a long edge has it as well: nothing else needs to be split.
+                // Both triangles of a long edge are found here: no other needs to be split.
                 if (($x[$a] - $x[$b]) ** 2 + ($y[$a] - $y[$b]) ** 2 + ($z[$a] - $z[$b]) ** 2 > $most
                     || ($x[$b] - $x[$c]) ** 2 + ($y[$b] - $y[$c]) ** 2 + ($z[$b] - $z[$c]) ** 2 > $most
                     || ($x[$c] - $x[$a]) ** 2 + ($y[$c] - $y[$a]) ** 2 + ($z[$c] - $z[$a]) ** 2 > $most) {

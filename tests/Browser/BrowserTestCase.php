@@ -37,7 +37,7 @@ abstract class BrowserTestCase extends TestCase
         $profile = $this->app->directory.'/profile-'.bin2hex(random_bytes(4));
         mkdir($profile);
         $options = new ChromeOptions;
-        // Not by Debian's own way to start it, which has everything drawn as for a graphics card: that is emulated at twice the cost.
+        // Debian's wrapper /usr/bin/chromium asks for GPU rasterization. Without a GPU that is emulated and takes twice the processor.
         $options->setBinary('/usr/lib/chromium/chromium');
         $options->addArguments([
             '--headless=new', '--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking',

@@ -7,7 +7,7 @@ namespace Tests\Feature;
 use PDO;
 use PHPUnit\Framework\TestCase as PlainTestCase;
 use Symfony\Component\Process\Process;
-use Tests\Support\ForkedArtisan;
+use Tests\Support\ArtisanProcess;
 use Tests\Support\SeededDemo;
 use ZipArchive;
 
@@ -133,7 +133,7 @@ final class BackupTest extends PlainTestCase
     private function artisan(string $installation, string $command, string|bool ...$arguments): string
     {
         $fails = ($arguments['fails'] ?? false) === true;
-        [$code, $out, $error] = ForkedArtisan::run([$command, ...array_values(array_filter($arguments, is_string(...)))], '', [
+        [$code, $out, $error] = ArtisanProcess::run([$command, ...array_values(array_filter($arguments, is_string(...)))], '', [
             'APP_ENV' => 'production', 'DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => "{$this->folder}/{$installation}.sqlite", 'HYALIN_FILES' => "{$this->folder}/{$installation}-files",
             'HYALIN_BACKUPS' => "{$this->folder}/{$installation}-backups", 'LOG_CHANNEL' => 'null', 'HYALIN_DEMO' => 'true', 'HYALIN_DEMO_COARSER' => '4',
         ]);

@@ -6,8 +6,8 @@ namespace Tests\Feature;
 
 use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase as PlainTestCase;
+use Tests\Support\ArtisanProcess;
 use Tests\Support\CheckValues;
-use Tests\Support\ForkedArtisan;
 
 /**
  * The commands as a script calls them: a process of their own, standard input, output and error apart.
@@ -189,6 +189,6 @@ final class CommandLineTest extends PlainTestCase
     /** @return array{int, string, string} exit code, standard output, standard error */
     private function artisan(string $command, string $input): array
     {
-        return ForkedArtisan::run(explode(' ', $command), $input);
+        return ArtisanProcess::run(explode(' ', $command), $input);
     }
 }

@@ -73,7 +73,7 @@ final class ErrorsTest extends TestCase
         $this->postJson('/busy')->assertStatus(503)->assertHeader('Retry-After', '1');
     }
 
-    /** Whoever tries a painter's name from elsewhere does not shut that painter out. */
+    /** Tries with a painter's name from elsewhere do not shut that painter out. */
     public function test_wrong_tries_count_where_they_come_from(): void
     {
         Auth::logout();

@@ -131,7 +131,7 @@ final class LightTest extends TestCase
         // Half of the ball becomes another area by brush: there is a border now, as long as a circle.
         $cap = $this->area($figure, 'Cap');
         $this->postJson("/figures/{$figure->id}/light/areas", ['at' => [0, 0, 40], 'tool' => 'brush', 'size' => 14.2, 'areaId' => $cap->id])->assertOk()->assertJsonPath('isMeasured', false)->assertJsonMissingPath('borders');
-        // The brush waits for no numbers: whoever reads them has them measured.
+        // The brush does not measure: the next page that reads the numbers does.
         $this->getJson("/figures/{$figure->id}/light/shown")->assertOk()->assertJsonPath('isMeasured', true)->assertJsonCount(1, 'borders');
         $borders = $light->refresh()->result['borders'] ?? [];
         self::assertCount(1, $borders);

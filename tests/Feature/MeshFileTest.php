@@ -15,7 +15,7 @@ use PHPUnit\Framework\Attributes\Group;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Symfony\Component\Process\Process;
-use Tests\Support\ForkedArtisan;
+use Tests\Support\ArtisanProcess;
 use Tests\Support\Shapes;
 use ZipArchive;
 
@@ -208,7 +208,7 @@ final class MeshFileTest extends TestCase
         [$stl, $ply] = [(string) tempnam(sys_get_temp_dir(), 'two'), tempnam(sys_get_temp_dir(), 'two').'.ply'];
         // Two balls of 8 mm side by side, 12 mm apart: no seed on the one leaves it to nobody.
         file_put_contents($stl, StlWriter::write(Shapes::both(Shapes::ball(8.0, 40), Shapes::ball(8.0, 40, 28.0))));
-        $run = static fn (string ...$arguments): array => ForkedArtisan::run(['hyalin:regions', $stl, ...array_values($arguments)]);
+        $run = static fn (string ...$arguments): array => ArtisanProcess::run(['hyalin:regions', $stl, ...array_values($arguments)]);
         $seeds = '[{"at":[0,0,8],"area":3},{"at":[0,0,-8],"area":5}]';
         /** @var array{areas: list<array{area: int, areaMm2: float, seeds: int}>, borders: non-empty-list<array{a: int, b: int, mm: float, concaveShare: float}>, milliseconds: float, peakBytes: int} $said */
         $said = json_decode($run("--seeds={$seeds}", "--out={$ply}")[1], true);
@@ -238,7 +238,7 @@ assert len(d)==12*n+17*f; print(json.dumps(collections.Counter(struct.unpack_fro
         $stl = (string) tempnam(sys_get_temp_dir(), 'ball');
         $ply = "{$stl}.ply";
         file_put_contents($stl, StlWriter::write(Shapes::ball(10.0, 40)));
-        $run = static fn (string ...$arguments): array => ForkedArtisan::run(['hyalin:light', ...array_values($arguments)]);
+        $run = static fn (string ...$arguments): array => ArtisanProcess::run(['hyalin:light', ...array_values($arguments)]);
         [$code, $out, $error] = $run($stl, '--spread=30', '--directions=32', "--out={$ply}");
         self::assertSame(0, $code, $error);
         /** @var array{triangles: int, vertices: int, areaMm2: float, volumeMm3: float, boundsMm: list<list<float>>, shells: int, openEdges: int, exposure: array{mean: float, deciles: list<float>}, milliseconds: float, peakBytes: int} $said */

@@ -75,7 +75,7 @@ final class PotFactsTest extends TestCase
         self::assertIsString($table);
         $header = Csv::read($table)->header;
         self::assertSame(TableFormat::columns(), $header);
-        // A field that is in no column would be lost by whoever moves with this file.
+        // A painter who moves with this file would lose a field that is in no column.
         self::assertSame([], array_diff(array_map(static fn (PotField $f): string => $f->inTables(), PotFields::all()), $header));
         $first = $pot->refresh()->only(self::columns());
         $pot->forceDelete();

@@ -30,7 +30,7 @@ use Illuminate\Support\Facades\Storage;
 use Inertia\Testing\AssertableInertia;
 use PHPUnit\Framework\Attributes\Group;
 use Symfony\Component\Process\Process;
-use Tests\Support\ForkedArtisan;
+use Tests\Support\ArtisanProcess;
 use Tests\Support\SheetPhotos;
 
 /**
@@ -203,7 +203,7 @@ final class SheetTest extends TestCase
             file_put_contents("{$folder}/{$name}", $bytes);
         }
         $run = static function (string $photo, string $of, string ...$with) use ($folder): array {
-            [$code, $out, $error] = ForkedArtisan::run(['hyalin:sheet', "{$folder}/{$photo}", "--layout={$folder}/{$of}", ...array_values($with)]);
+            [$code, $out, $error] = ArtisanProcess::run(['hyalin:sheet', "{$folder}/{$photo}", "--layout={$folder}/{$of}", ...array_values($with)]);
 
             return [$code, $code === 0 ? $out : $error];
         };

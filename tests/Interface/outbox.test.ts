@@ -11,7 +11,7 @@ beforeEach(() => {
 });
 
 describe('an outbox', () => {
-    it('keeps what was added and not struck out, in the order of the queue, for whoever opens it next', () => {
+    it('keeps what was added and not struck out, in the order of the queue, for the page that opens it next', () => {
         const doing = fc.oneof(
             fc.record({ add: fc.integer() }),
             fc.record({ strike: fc.nat({ max: 30 }) }),

@@ -8,21 +8,20 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use Illuminate\Support\Facades\Storage;
 use PDO;
-use RecursiveDirectoryIterator;
-use RecursiveIteratorIterator;
 use RuntimeException;
-use SplFileInfo;
+use Symfony\Component\Finder\Finder;
 use Symfony\Component\Process\Process;
 
 /**
- * The demo as bin/demo seeds it: its database and its files, seeded once for all suites, until something it is made of has changed or an hour is over.
+ * The demo as bin/demo seeds it: its database and its files. Suites share one that is kept for an hour, or until something it is made of
+ * changes; each process works from a copy of its own.
  */
 final class SeededDemo
 {
-    /** What a seeded demo is made of, and what tests have it made with (phpunit.xml). */
-    private const FROM = ['app', 'bootstrap/app.php', 'config', 'core', 'database/demo', 'database/factories', 'database/migrations', 'database/seeders', 'phpunit.xml', 'bin/php'];
+    /** Folders and files that decide what is seeded; phpunit.xml says how finely. */
+    private const FROM = ['app', 'config', 'core', 'database/demo', 'database/factories', 'database/migrations', 'database/seeders', 'bin/php'];
 
-    /** Its days and drying times count from the moment of seeding. */
+    /** Days and drying times of the demo count from the moment of seeding. */
     private const SECONDS_KEPT = 3600;
 
     private static ?string $folder = null;
@@ -54,7 +53,7 @@ final class SeededDemo
         (new Process(['cp', '-r', "{$folder}/storage/app/private/.", Storage::disk('local')->path('')]))->mustRun();
     }
 
-    /** Seeded by the first that asks; who asks meanwhile waits. */
+    /** @return string a folder of this process; the first process that asks seeds, the others wait for it */
     private static function seeded(): string
     {
         $root = dirname(__DIR__, 2);
@@ -64,28 +63,27 @@ final class SeededDemo
         }
         $lock = fopen("{$all}/lock", 'c') ?: throw new RuntimeException("{$all} cannot be written");
         flock($lock, LOCK_EX);
-        $folder = "{$all}/".self::key($root);
-        if (! is_dir($folder) || filemtime($folder) < time() - self::SECONDS_KEPT) {
+        $kept = "{$all}/".self::key($root);
+        if (! is_dir($kept) || filemtime($kept) < time() - self::SECONDS_KEPT) {
             (new Process(['find', $all, '-mindepth', '1', '-maxdepth', '1', '-type', 'd', '-exec', 'rm', '-rf', '{}', '+']))->mustRun();
-            self::seed($root, "{$folder}.part");
-            rename("{$folder}.part", $folder);
+            self::seed($root, "{$kept}.part");
+            rename("{$kept}.part", $kept);
         }
+        $own = sys_get_temp_dir().'/hyalin-seeded-'.bin2hex(random_bytes(6));
+        register_shutdown_function(static fn () => (new Process(['rm', '-rf', $own]))->run());
+        (new Process(['cp', '-r', $kept, $own]))->mustRun();
         fclose($lock);
 
-        return $folder;
+        return $own;
     }
 
     private static function key(string $root): string
     {
         $hash = hash_init('xxh3');
-        foreach (self::FROM as $from) {
-            $files = is_dir("{$root}/{$from}") ? iterator_to_array(new RecursiveIteratorIterator(new RecursiveDirectoryIterator("{$root}/{$from}", RecursiveDirectoryIterator::SKIP_DOTS)), false) : [new SplFileInfo("{$root}/{$from}")];
-            $paths = array_map(static fn (SplFileInfo $file): string => $file->getPathname(), array_filter($files, static fn (mixed $file): bool => $file instanceof SplFileInfo && $file->isFile()));
-            sort($paths);
-            foreach ($paths as $path) {
-                hash_update($hash, $path);
-                hash_update_file($hash, $path);
-            }
+        $files = Finder::create()->files()->in(array_map(static fn (string $from): string => "{$root}/{$from}", self::FROM))->append(["{$root}/phpunit.xml", "{$root}/bootstrap/app.php"])->sortByName();
+        foreach ($files as $file) {
+            hash_update($hash, $file->getPathname());
+            hash_update_file($hash, $file->getPathname());
         }
 
         return hash_final($hash);
@@ -97,10 +95,10 @@ final class SeededDemo
             mkdir("{$folder}/storage/{$part}", 0o700, true);
         }
         touch("{$folder}/database.sqlite");
-        // Sculpted and lit with it: no worker of a test has to.
+        // The queue works at once: figures are sculpted and lit here, not by the worker of each test.
         $env = ['DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => "{$folder}/database.sqlite", 'LARAVEL_STORAGE_PATH' => "{$folder}/storage", 'QUEUE_CONNECTION' => 'sync'];
         (new Process([PHP_BINARY, 'artisan', 'migrate', '--force', '--seed', '--no-interaction'], $root, $env, null, 600))->mustRun();
-        // All of it in one file.
+        // Without a write-ahead log beside it, the file alone is the database.
         (new PDO("sqlite:{$folder}/database.sqlite"))->exec('pragma journal_mode = delete');
     }
 }

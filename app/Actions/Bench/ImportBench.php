@@ -204,7 +204,7 @@ final class ImportBench
         return $row;
     }
 
-    /** Of a pattern that the schema has judged: between 1970 and 2200, as all that reckons with times can take it. */
+    /** Whether a moment that matches the schema's pattern exists and lies between 1970 and 2200. */
     private static function isMoment(string $value): bool
     {
         [$year, $month, $day, $hour, $minute, $second] = array_map(intval(...), preg_split('/\D/', $value) ?: []) + array_fill(0, 6, 0);

@@ -35,7 +35,7 @@ final class SaveView
     {
         $old = $light->still;
         if ($still !== null) {
-            // It warns of what is damaged behind the head; whoever decodes it says so.
+            // PHP warns of damage behind the header; decoding reports it in words.
             $size = @getimagesizefromstring($still);
             if ($size !== false && $size[0] * $size[1] > self::PIXELS) {
                 throw ValidationException::withMessages(['still' => 'A view is kept with '.self::SIDE.' pixels on its longer side; this one has '.$size[0].' by '.$size[1].'. Nothing was kept: send it smaller.']);

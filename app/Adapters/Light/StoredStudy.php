@@ -391,7 +391,7 @@ final readonly class StoredStudy
         return $gradients->isEmpty() ? '' : hash('xxh3', $gradients->toJson());
     }
 
-    /** What was chosen since it was last measured, to the print files: whoever reads it there asks for this first. */
+    /** Writes choices made since the last measuring to the print files. Called before the files are read. */
     public static function settleFiles(LightRecord $light): void
     {
         $study = self::of($light);

@@ -59,7 +59,7 @@ final class IncomingController
 
             return new JsonResponse(['message' => $cancelled]);
         }
-        // It may be through with what can be stopped: whoever follows it is told how it ended.
+        // The job may have passed its last place to stop. Its state then tells how it ended.
         $incomingFile->update(['stop_asked' => true]);
 
         return new JsonResponse(['message' => 'Stopping.']);

@@ -63,7 +63,7 @@ final class ArrivedPicture
 
     public static function isSmall(string $bytes): bool
     {
-        // It warns of what is damaged behind the head; whoever decodes it says so.
+        // PHP warns of damage behind the header; decoding reports it in words.
         $size = @getimagesizefromstring($bytes);
 
         return $size !== false && $size[0] * $size[1] <= self::AT_ONCE_PIXELS;

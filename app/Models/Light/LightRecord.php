@@ -100,9 +100,10 @@ final class LightRecord extends Model
             $light = new self(['figure_id' => $figure->id]);
             $light->painter_id = $figure->painter_id;
             try {
-                $light->save();
+                // Within a transaction PostgreSQL needs a savepoint to go on after the refusal.
+                self::query()->withSavepointIfNeeded(static fn (): bool => $light->save());
             } catch (UniqueConstraintViolationException) {
-                // A page and a job asked at once.
+                // A page and a job created it at once.
                 return $figure->lightStudy()->firstOrFail();
             }
         }

@@ -25,7 +25,7 @@ final class ShelfImport extends Model
 {
     use OwnedByPainter;
 
-    /** Name of the file that stands for the demo's shelf, lent to whoever has none yet. */
+    /** Name of the file that stands for the demo's shelf, lent to painters without a shelf. */
     public const BORROWED = 'the shelf of the demo';
 
     protected $guarded = ['id', 'painter_id'];

@@ -180,7 +180,7 @@ final class DivisionTest extends TestCase
         self::assertSame([], ShortestLine::between(SurfaceGraph::of($two), array_fill(0, $two->vertices(), 1.0), 0, $two->vertices() - 1));
     }
 
-    /** Each seed alone, by Ways, over what a wall keeps from it at no price at all: whoever is nearest has it. */
+    /** Each seed alone, by Ways, over what a wall keeps from it at no price at all: the nearest seed has it. */
     public function test_everybody_is_with_the_nearest_seed_on_their_side_of_a_wall(): void
     {
         $surface = SurfaceGraph::of($ball = Shapes::ball(10.0, 40));

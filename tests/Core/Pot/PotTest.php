@@ -131,6 +131,15 @@ final class PotTest extends TestCase
         yield 'a text' => ['maker', [str_repeat('x', 81)]];
     }
 
+    /** Minutes until touch dry and until dry through, common practice: oil takes a day and a week, wax an hour and a day. */
+    public function test_usual_drying_and_curing(): void
+    {
+        $day = 24 * 60;
+        foreach ([['acrylic', 20, $day], ['lacquer', 30, $day], ['enamel', $day / 2, $day], ['oil', $day, 7 * $day], ['powder', 0, 0], ['wax', 60, $day], ['gel', $day, 2 * $day]] as [$chemistry, $dry, $cured]) {
+            self::assertEquals([$dry, $cured], [Chemistry::from($chemistry)->dryingMinutes(), Chemistry::from($chemistry)->curingMinutes()], $chemistry);
+        }
+    }
+
     /** @param  array<string, string|int|float|bool|BackedEnum|null>  $stated */
     private static function pot(PotKind $kind, array $stated = []): Pot
     {
@@ -173,14 +182,5 @@ final class PotTest extends TestCase
         $cases = ($field->choices ?? throw new \LogicException($field->key))::cases();
 
         return $cases[(int) ($share * (count($cases) - 1))];
-    }
-
-    /** Minutes until touch dry and until dry through, common practice: oil takes a day and a week, wax an hour and a day. */
-    public function test_usual_drying_and_curing(): void
-    {
-        $day = 24 * 60;
-        foreach ([['acrylic', 20, $day], ['lacquer', 30, $day], ['enamel', $day / 2, $day], ['oil', $day, 7 * $day], ['powder', 0, 0], ['wax', 60, $day], ['gel', $day, 2 * $day]] as [$chemistry, $dry, $cured]) {
-            self::assertEquals([$dry, $cured], [Chemistry::from($chemistry)->dryingMinutes(), Chemistry::from($chemistry)->curingMinutes()], $chemistry);
-        }
     }
 }

@@ -95,7 +95,7 @@ final class AccountController
         return back();
     }
 
-    /** A link for one more painter: by whoever owns the installation. */
+    /** Makes a link for one more painter. Only the owner of the installation may. */
     public function invite(#[CurrentUser] Painter $painter): JsonResponse
     {
         abort_unless($painter->is_owner, 403);

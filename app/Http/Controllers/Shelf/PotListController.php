@@ -55,7 +55,7 @@ final class PotListController
         return new JsonResponse(['hexes' => $request->colours()]);
     }
 
-    /** The demo's shelf to try with, for whoever has no pots typed in yet; it goes back in one press. */
+    /** Lends the demo's shelf to a painter without pots; one press gives it back. */
     public function borrow(#[CurrentUser] Painter $painter): JsonResponse
     {
         $lines = file(database_path('demo/shelf.csv'), FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES) ?: [];

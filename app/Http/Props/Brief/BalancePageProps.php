@@ -23,7 +23,7 @@ use Hyalin\Finish\Zone;
  */
 final readonly class BalancePageProps
 {
-    /** Zones nearer than this in daylight are taken for one colour by whoever looks. */
+    /** CIEDE2000 in daylight below which two zones are taken for one colour. */
     private const ALIKE = 2.5;
 
     /**

@@ -7,8 +7,8 @@ namespace App\Http\Props\Brief;
 use App\Models\Brief\Figure;
 
 /**
- * The next act on the way from a picture to the first session. It follows from what the figure has: whoever leaves the way, or
- * does a step by hand, finds it at the right place again.
+ * The next act on the way from a picture to the first session. It follows from what the figure has: a painter who left the guide or
+ * did a step by hand meets it at the right act.
  */
 final readonly class GuideProps
 {

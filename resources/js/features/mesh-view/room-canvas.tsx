@@ -27,7 +27,7 @@ export function useRoom<R extends Room>(
     onRoom?: (room: R | null) => void,
 ): RefObject<R | null> {
     const room = useRef<R | null>(null);
-    // Whoever is told may be another function at every drawing of the page.
+    // The page may pass new functions at every render; the newest are called.
     const latest = useRef({ make, onRoom });
     useEffect(() => {
         latest.current = { make, onRoom };

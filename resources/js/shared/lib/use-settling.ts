@@ -1,8 +1,8 @@
 import { useRef, useState } from 'react';
 
 /**
- * What was last chosen, until it is settled: whoever chooses twice in a second goes on from what they see, however slow the
- * answer is, and a refusal shows what is stored.
+ * The last choice, until the server has answered it. A second choice meanwhile goes on from what the page shows. A refusal shows
+ * what is stored.
  */
 export function useSettling<T>(stored: T): [T, (chosen: T, doing: unknown) => void] {
     const [chosen, setChosen] = useState<{ value: T } | null>(null);

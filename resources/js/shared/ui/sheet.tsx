@@ -19,7 +19,7 @@ export function Sheet({
     side?: boolean;
     children: ReactNode;
 }) {
-    // Whoever works by keyboard goes on where the dialog was opened from.
+    // The focus returns to what opened the dialog.
     const opener = useRef<Element | null>(null);
     return (
         <Dialog.Root

@@ -12,11 +12,14 @@ use Symfony\Component\Process\Process;
 use Throwable;
 
 /**
- * A command of the application in a process of its own: the first of its name as anyone starts it, the others forked from this
- * process, with their own standard input, output and error, without the second that a new PHP takes to compile them.
+ * A command of the application in a process of its own, with its own standard input, output and error. The first command of a name
+ * is started as anyone starts it; later ones are forked from this process, which spares the second that a new PHP takes to compile.
  */
-final class ForkedArtisan
+final class ArtisanProcess
 {
+    /** A command that hangs is ended then. */
+    private const MOST_SECONDS = 600;
+
     /** @var array<string, true> names of commands that were started as a new process */
     private static array $started = [];
 
@@ -31,7 +34,7 @@ final class ForkedArtisan
             return self::forked($arguments, $input, $env);
         }
         self::$started[$arguments[0]] = true;
-        $process = new Process([PHP_BINARY, 'artisan', ...$arguments, '--no-interaction'], dirname(__DIR__, 2), $env, $input, null);
+        $process = new Process([PHP_BINARY, 'artisan', ...$arguments, '--no-interaction'], dirname(__DIR__, 2), $env, $input, self::MOST_SECONDS);
 
         return [$process->run(), $process->getOutput(), $process->getErrorOutput()];
     }
@@ -70,6 +73,7 @@ final class ForkedArtisan
      */
     private static function inChild(array $arguments, array $files, array $env): never
     {
+        pcntl_alarm(self::MOST_SECONDS);
         foreach ($env as $name => $value) {
             putenv("{$name}={$value}");
             $_ENV[$name] = $_SERVER[$name] = $value;
