@@ -99,25 +99,19 @@ final class SheetPrint
         return Reflectance::of(array_map(static fn (int $b): float => self::INK + 0.0004 * $b, range(0, 35)));
     }
 
-    /** @return string two bytes of each place of the map, row by row */
-    public function codes(): string
+    /** @return string the map as an uncompressed bitmap, whose blue and green bytes are the low and the high byte of a key in $things */
+    public function bitmap(): string
     {
-        [$width, $height] = [imagesx($this->map), imagesy($this->map)];
-        $codes = '';
-        for ($y = 0; $y < $height; $y++) {
-            $row = [];
-            for ($x = 0; $x < $width; $x++) {
-                $row[] = imagecolorat($this->map, $x, $y) & 0xFFFF;
-            }
-            $codes .= pack('n*', ...$row);
-        }
+        ob_start();
+        imagebmp($this->map, null, false);
 
-        return $codes;
+        return (string) ob_get_clean();
     }
 
-    public function width(): int
+    /** @return array{int, int} width and height of the map */
+    public function size(): array
     {
-        return imagesx($this->map);
+        return [imagesx($this->map), imagesy($this->map)];
     }
 
     private function marks(int $number): void
@@ -177,15 +171,19 @@ final class SheetPrint
         $most = count($levels) - 1;
         [$x0, $y0] = [(int) (self::SCALE * (self::RIM + $box->x)), (int) (self::SCALE * (self::RIM + $box->y))];
         [$width, $height] = [(int) (self::SCALE * $box->width), (int) (self::SCALE * $box->height)];
-        for ($y = 0; $y < $height; $y++) {
-            for ($x = 0; $x < $width; $x++) {
-                // Streaks along the stroke, thicker towards its end; ragged where the brush begins and ends.
-                $streak = sin(0.9 * $x / self::SCALE + $seed) + 0.6 * sin(2.3 * $x / self::SCALE + 2 * $seed) + 0.5 * sin(0.4 * $y / self::SCALE + 3 * $seed);
+        if ($most === 0) {
+            imagefilledrectangle($this->map, $x0, $y0, $x0 + $width - 1, $y0 + $height - 1, $first);
+
+            return;
+        }
+        // Streaks along the stroke, thicker towards its end; ragged where the brush begins and ends.
+        for ($x = 0; $x < $width; $x++) {
+            $across = sin(0.9 * $x / self::SCALE + $seed) + 0.6 * sin(2.3 * $x / self::SCALE + 2 * $seed);
+            $ragged = 2.5 + 2.5 * sin(1.7 * $x / self::SCALE + $seed);
+            for ($y = (int) ceil($ragged); $y < $height - $ragged; $y++) {
+                $streak = $across + 0.5 * sin(0.4 * $y / self::SCALE + 3 * $seed);
                 $level = (int) max(0, min($most, round($most / 2 + $most / 6 * $streak)));
-                $ragged = 2.5 + 2.5 * sin(1.7 * $x / self::SCALE + $seed);
-                if ($most === 0 || ($y >= $ragged && $y < $height - $ragged)) {
-                    imagesetpixel($this->map, $x0 + $x, $y0 + $y, $first + $level);
-                }
+                imagesetpixel($this->map, $x0 + $x, $y0 + $y, $first + $level);
             }
         }
     }

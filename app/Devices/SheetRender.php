@@ -50,13 +50,16 @@ final class SheetRender
     /** @return string a Windows bitmap of 24 bits, rows from the lowest up */
     private static function bitmap(SheetPrint $print, SheetScene $scene, Homography $back, int $width, int $height): string
     {
-        $codes = $print->codes();
+        $codes = $print->bitmap();
+        [$mapWidth, $mapHeight] = $print->size();
+        // A bitmap has 54 bytes of head and its rows from the lowest up, each filled to a multiple of four bytes.
+        $stride = intdiv(3 * $mapWidth + 3, 4) * 4;
+        $highest = 54 + ($mapHeight - 1) * $stride;
         $lights = array_map(static fn (Reflectance $r): array => self::light($r, $scene), $print->things);
         $table = array_map(static fn (int $n): float => 255 * Srgb::encode($n / (self::CODES - 1)), range(0, self::CODES - 1));
         $random = new Randomizer(new Mt19937($scene->seed));
         $noise = new SimulatedNoise($random);
         $noises = array_map(static fn (int $_): float => $scene->noise * $noise->next(), range(0, 8190));
-        [$mapWidth, $mapHeight] = [$print->width(), intdiv(strlen($codes), 2 * $print->width())];
         [$gx, $gy] = [cos($scene->gradientTo), sin($scene->gradientTo)];
         $slope = log($scene->gradient) / 160;
         [$sx, $sy, $at] = [cos($scene->seed), sin($scene->seed), 40.0 * sin(2 * $scene->seed)];
@@ -66,14 +69,15 @@ final class SheetRender
         for ($y = 0; $y < $height; $y++) {
             $row = '';
             $shade = 1.0;
-            for ($x = 0; $x < $width; $x++) {
-                [$u, $v] = $back->at($x + 0.5, $y + 0.5);
-                $i = (int) floor(SheetPrint::SCALE * (SheetPrint::RIM + $u));
-                $j = (int) floor(SheetPrint::SCALE * (SheetPrint::RIM + $v));
+            [$us, $vs] = $back->alongRow(0.5, $y + 0.5, $width);
+            foreach ($us as $x => $u) {
+                $v = $vs[$x];
+                $i = SheetPrint::SCALE * (SheetPrint::RIM + $u);
+                $j = SheetPrint::SCALE * (SheetPrint::RIM + $v);
                 $thing = SheetPrint::TABLE;
-                if ($i >= 0 && $j >= 0 && $i < $mapWidth && $j < $mapHeight) {
-                    $place = 2 * ($j * $mapWidth + $i);
-                    $thing = ord($codes[$place]) << 8 | ord($codes[$place + 1]);
+                if ($i >= 0.0 && $j >= 0.0 && $i < $mapWidth && $j < $mapHeight) {
+                    $place = $highest - (int) $j * $stride + 3 * (int) $i;
+                    $thing = ord($codes[$place]) | ord($codes[$place + 1]) << 8;
                 }
                 // The light changes slowly: every fourth pixel will do.
                 if ($x % 4 === 0) {
@@ -92,10 +96,10 @@ final class SheetRender
                 }
                 $light = $lights[$thing];
                 $n = ($n + 3) % 8188;
-                $r = (int) ($table[min(self::CODES - 1, (int) ($shade * $light[0]))] + $noises[$n] + 0.5);
-                $g = (int) ($table[min(self::CODES - 1, (int) ($shade * $light[1]))] + $noises[$n + 1] + 0.5);
-                $b = (int) ($table[min(self::CODES - 1, (int) ($shade * $light[2]))] + $noises[$n + 2] + 0.5);
-                $row .= chr($b < 0 ? 0 : min(255, $b)).chr($g < 0 ? 0 : min(255, $g)).chr($r < 0 ? 0 : min(255, $r));
+                $r = (int) (($table[(int) ($shade * $light[0])] ?? 255.0) + $noises[$n] + 0.5);
+                $g = (int) (($table[(int) ($shade * $light[1])] ?? 255.0) + $noises[$n + 1] + 0.5);
+                $b = (int) (($table[(int) ($shade * $light[2])] ?? 255.0) + $noises[$n + 2] + 0.5);
+                $row .= chr($b < 0 ? 0 : ($b > 255 ? 255 : $b)).chr($g < 0 ? 0 : ($g > 255 ? 255 : $g)).chr($r < 0 ? 0 : ($r > 255 ? 255 : $r));
             }
             $rows[] = $row.$pad;
         }

@@ -53,6 +53,24 @@ final readonly class Homography
         return [($m[0] * $x + $m[1] * $y + $m[2]) / $w, ($m[3] * $x + $m[4] * $y + $m[5]) / $w];
     }
 
+    /**
+     * Many points of a row at once, each a step of 1 in x after the other: what a loop over pixels asks, without an array for each.
+     *
+     * @return array{list<float>, list<float>} x and y of each
+     */
+    public function alongRow(float $x, float $y, int $count): array
+    {
+        [$a, $b, $c, $d, $e, $f, $g, $h, $i] = $this->m;
+        $us = $vs = [];
+        for ($n = 0; $n < $count; $n++, $x += 1.0) {
+            $w = $g * $x + $h * $y + $i;
+            $us[] = ($a * $x + $b * $y + $c) / $w;
+            $vs[] = ($d * $x + $e * $y + $f) / $w;
+        }
+
+        return [$us, $vs];
+    }
+
     /** The way back. A constant factor does not matter, so that the adjugate will do. */
     public function inverse(): self
     {

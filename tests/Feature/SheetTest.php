@@ -262,7 +262,7 @@ final class SheetTest extends TestCase
 
     private function jpeg(SwatchSheet $sheet, int $shot): string
     {
-        return (new SimulatedSheetCamera)->photo($sheet, new SheetScene(2000, 1500, turn: 0.4 * $shot, blur: 0.7, card: 'chart', seed: $shot));
+        return (new SimulatedSheetCamera)->photo($sheet, new SheetScene(1600, 1200, turn: 0.4 * $shot, blur: 0.7, card: 'chart', seed: $shot));
     }
 
     private function photo(SwatchSheet $sheet, string $bytes): SheetPhoto

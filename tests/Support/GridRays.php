@@ -29,7 +29,7 @@ final class GridRays
     /** @var list<float> corner and two sides of each triangle, nine numbers after nine */
     private array $sides = [];
 
-    public function __construct(TriangleMesh $mesh, int $across = 48)
+    public function __construct(TriangleMesh $mesh, int $across = 96)
     {
         [$x, $y, $z] = $mesh->coordinates();
         $low = [min($x ?: [0.0]), min($y ?: [0.0]), min($z ?: [0.0])];
