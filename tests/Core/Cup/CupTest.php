@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Cup;
 
+use Hyalin\Colour\DifferenceFormula;
 use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\SpectralSum;
 use Hyalin\Colour\Srgb;
@@ -171,6 +172,68 @@ final class CupTest extends TestCase
             self::assertLessThanOrEqual($far($hue), $far(HueDrift::WarmLight->turned($hue, 2)));
             self::assertGreaterThanOrEqual($far($hue), $far(HueDrift::WarmLight->turned($hue, -2)));
             self::assertLessThanOrEqual(12.0 + 1e-9, abs(fmod(HueDrift::WarmLight->turned($hue, 2) - $hue + 540.0, 360.0) - 180.0));
+        }
+    }
+
+    /** Six degrees a step, by hand, and never past the hue that is drifted to. */
+    public function test_the_hue_drifts_six_degrees_a_step(): void
+    {
+        foreach ([[10.0, 1, 16.0], [10.0, 2, 22.0], [85.0, 1, 90.0], [95.0, 1, 90.0], [100.0, 1, 94.0], [10.0, -1, 4.0], [2.0, -1, 356.0], [272.0, -1, 270.0]] as [$hue, $steps, $turned]) {
+            self::assertEqualsWithDelta($turned, HueDrift::WarmLight->turned($hue, $steps), 1e-9);
+            self::assertEqualsWithDelta($turned, HueDrift::CoolLight->turned($hue, -$steps), 1e-9);
+        }
+    }
+
+    /** The chroma that a ramp asks for falls evenly from that of the base to two fifths of it at white and at black. */
+    public function test_a_ramp_asks_for_less_chroma_towards_white_and_black(): void
+    {
+        $shelf = [];
+        foreach (['mid' => '#3f7f47', 'white' => '#f4f3ee', 'black' => '#1b1b1d'] as $key => $hex) {
+            $shelf[$key] = PaintEstimate::fromColour(Srgb::hex($hex), Opacity::TwoCoats, TintingStrength::Usual);
+        }
+        $mid = SpectralSum::under(Illuminant::D65)->xyz($shelf['mid']->masstone())->toLab()->toLch();
+        $ramp = Ramp::around($shelf, Cup::empty()->adding('mid', 0.3), 9.0, 3, HueDrift::Straight, Surface::none());
+        self::assertGreaterThan(4, count($ramp));
+        foreach ($ramp as $step) {
+            $wanted = $step->wanted->toLch();
+            self::assertEqualsWithDelta($mid->lightness + 9.0 * $step->step, $wanted->lightness, 1e-9);
+            $room = $step->step > 0 ? (100 - $wanted->lightness) / (100 - $mid->lightness) : $wanted->lightness / $mid->lightness;
+            self::assertEqualsWithDelta($mid->chroma * (0.4 + 0.6 * $room), $wanted->chroma, 1e-6);
+        }
+    }
+
+    /** Where every pot may be anybody's partner, the best of all single pots and pairs is found: each is tried here, as a painter would. */
+    public function test_steering_finds_the_best_of_all_that_may_be_added(): void
+    {
+        $all = $this->shelf();
+        $sum = SpectralSum::under(Illuminant::D65);
+        $random = new Randomizer(new Mt19937(31));
+        for ($round = 0; $round < 12; $round++) {
+            $shelf = array_intersect_key($all, array_flip(array_slice($random->shuffleArray(array_keys($all)), 0, 4)));
+            $keys = array_keys($shelf);
+            $most = $random->getInt(3, 6);
+            $cup = Cup::empty()->adding($keys[0], 0.05 * $random->getInt(2, 8));
+            $aim = $cup->adding($keys[1], 0.05 * $random->getInt(1, 4))->adding($keys[2], 0.05 * $random->getInt(1, 3));
+            $target = $sum->xyz($aim->optics($shelf)->masstone())->toLab();
+            $far = static fn (Cup $c): float => DifferenceFormula::Ciede2000->between($target, $sum->xyz($c->optics($shelf)->masstone())->toLab());
+            // A further pot is worth 0.30, a further drop 0.02.
+            $best = $far($cup);
+            foreach ($keys as $i => $one) {
+                for ($a = 1; $a <= $most; $a++) {
+                    $with = $cup->adding($one, $a * 0.05);
+                    $best = min($best, $far($with) + 0.02 * $a);
+                    foreach (array_slice($keys, $i + 1) as $two) {
+                        for ($b = 1; $a + $b <= $most; $b++) {
+                            $best = min($best, $far($with->adding($two, $b * 0.05)) + 0.02 * ($a + $b) + 0.3);
+                        }
+                    }
+                }
+            }
+            $found = (new Steering($shelf, $target, Surface::none(), $most))->of($cup);
+            $drops = array_sum($found->drops);
+            self::assertEqualsWithDelta($best, $found->difference + 0.02 * $drops + ($drops > 0 ? 0.3 * (count($found->drops) - 1) : 0.0), 1e-9);
+            self::assertSame(0.0, $found->removed);
+            self::assertLessThanOrEqual($most, $drops);
         }
     }
 

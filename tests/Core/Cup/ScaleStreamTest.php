@@ -58,4 +58,22 @@ final class ScaleStreamTest extends TestCase
         // Some is taken out again.
         self::assertEqualsWithDelta(0.0, $settled->read(10.0)->read(10.0)->read(10.0)->counted, 0.002);
     }
+
+    /** By the limits that the class states: half a drop is 0.02 g, no drop has more than 0.6 g, readings within 0.008 g agree. */
+    public function test_what_is_a_drop_what_is_drift_and_what_is_an_elbow(): void
+    {
+        $settled = static fn (float $grams): ScaleStream => ScaleStream::from(10.0)->read($grams)->read($grams)->read($grams);
+        self::assertEqualsWithDelta([0.0, 0.019], [$settled(10.019)->counted, $settled(10.019)->drift], 1e-9);
+        self::assertEqualsWithDelta([0.021, 0.0], [$settled(10.021)->counted, $settled(10.021)->drift], 1e-9);
+        self::assertEqualsWithDelta([0.59, 0], [$settled(10.59)->counted, $settled(10.59)->jumps], 1e-9);
+        self::assertEqualsWithDelta([0.0, 1], [$settled(10.61)->counted, $settled(10.61)->jumps], 1e-9);
+        // Poured on and on: more than any drop, but no reading far from the one before.
+        $poured = ScaleStream::from(10.0)->read(10.5)->read(11.05);
+        self::assertSame([ScaleState::Filling, 0], [$poured->state, $poured->jumps]);
+        self::assertEqualsWithDelta(1.05, $poured->read(11.05)->read(11.05)->counted, 1e-9);
+        // And back to where it was: no elbow either.
+        self::assertSame([ScaleState::Filling, 0], [$poured->read(10.0)->state, $poured->read(10.0)->jumps]);
+        // Readings 0.009 g apart do not settle.
+        self::assertSame(ScaleState::Filling, ScaleStream::from(10.0)->read(10.3)->read(10.309)->read(10.3)->state);
+    }
 }
