@@ -27,8 +27,12 @@ final class Mutations
 {
     private const OPERATORS = [
         BinaryOp\Plus::class => '-', BinaryOp\Minus::class => '+', BinaryOp\Mul::class => '/', BinaryOp\Div::class => '*',
-        BinaryOp\Smaller::class => '<=', BinaryOp\SmallerOrEqual::class => '<', BinaryOp\Greater::class => '>=', BinaryOp\GreaterOrEqual::class => '>',
         BinaryOp\Identical::class => '!==', BinaryOp\NotIdentical::class => '===', BinaryOp\BooleanAnd::class => '||', BinaryOp\BooleanOr::class => '&&',
+    ];
+
+    /** Where whole numbers are compared, its bound is moved by one; where others are, by which hardly any two are alike, it is turned round. */
+    private const COMPARISONS = [
+        BinaryOp\Smaller::class => ['<=', '>='], BinaryOp\SmallerOrEqual::class => ['<', '>'], BinaryOp\Greater::class => ['>=', '<='], BinaryOp\GreaterOrEqual::class => ['>', '<'],
     ];
 
     /** @return list<Mutation> in the order of the file */
@@ -50,6 +54,11 @@ final class Mutations
     /** @return list<string> what could stand in its place */
     private static function ofNode(Node $node, string $code): array
     {
+        if ($node instanceof BinaryOp && isset(self::COMPARISONS[$node::class])) {
+            $isWhole = self::isWhole($node->left) || self::isWhole($node->right);
+
+            return ['('.self::text($node->left, $code).' '.self::COMPARISONS[$node::class][$isWhole ? 0 : 1].' '.self::text($node->right, $code).')'];
+        }
         if ($node instanceof BinaryOp && isset(self::OPERATORS[$node::class])) {
             return ['('.self::text($node->left, $code).' '.self::OPERATORS[$node::class].' '.self::text($node->right, $code).')'];
         }
@@ -79,6 +88,11 @@ final class Mutations
         }
 
         return [];
+    }
+
+    private static function isWhole(Node $node): bool
+    {
+        return $node instanceof Int_ || ($node instanceof FuncCall && $node->name instanceof Node\Name && in_array($node->name->getLast(), ['count', 'strlen', 'intdiv'], true));
     }
 
     private static function text(Node $node, string $code): string

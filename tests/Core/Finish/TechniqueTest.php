@@ -7,7 +7,9 @@ namespace Tests\Core\Finish;
 use Eris\Generators;
 use Eris\TestTrait;
 use Hyalin\Colour\Srgb;
+use Hyalin\Finish\AreaForm;
 use Hyalin\Finish\Consumption;
+use Hyalin\Finish\Layer;
 use Hyalin\Finish\LayerRecipe;
 use Hyalin\Finish\SpecifiesTechnique;
 use Hyalin\Finish\StackWork;
@@ -70,6 +72,33 @@ final class TechniqueTest extends TestCase
                 self::assertGreaterThanOrEqual($spec->minutes->minutes($coats, $cm2, 10.0), $spec->minutes->minutes($coats, $cm2, 100.0), $name);
             }
         }
+    }
+
+    /** Only what is sprayed or shines from somewhere asks the mesh; on a gradient, whose zones are places, nothing does. */
+    public function test_a_mesh_tells_of_light_and_spray_alone(): void
+    {
+        $lit = [0.1, 0.2, 0.3, 0.4, 0.5];
+        $paint = (new InventedShelf(3))->paints(1)[0];
+        $covered = static fn (Layer $layer): array => array_map($layer->coverage(...), Zone::cases());
+        foreach (Technique::cases() as $technique) {
+            $usual = Layer::of($technique, $paint, 0.0, 1, Zone::cases());
+            $asked = $usual->sprayedAs([$technique->value => $lit]);
+            self::assertSame($technique->spec()->usualExposure() === null, $covered($usual) === $covered($asked), $technique->value);
+            self::assertSame($covered($usual->onForm(AreaForm::Gradient)), $covered($asked->onForm(AreaForm::Gradient)), $technique->value);
+        }
+        // Drops at random (Poisson): of exposure 0.5 and 1.2 hits, 1 - exp(-0.6) is covered, by one reference coat; a lamp lights half of it.
+        self::assertEqualsWithDelta(1 - exp(-0.6), Technique::ZenithalSpray->profile($lit)->coverage(Zone::Edge), 1e-12);
+        self::assertSame([1.0, 0.5, 0.5], [Technique::ZenithalSpray->profile($lit)->thickness(Zone::Edge), Technique::Glow->profile($lit)->coverage(Zone::Edge), Technique::Glow->profile($lit)->thickness(Zone::Edge)]);
+    }
+
+    public function test_what_covers_does_so_from_its_stated_coats_on_every_zone(): void
+    {
+        $pot = Pot::of('1', 'Gull', PotKind::Acrylic, Srgb::hex('#c9b48a'), (new InventedShelf(7))->paints(1)[0], []);
+        self::assertTrue((new LayerRecipe('l', Technique::Airbrush, Zone::cases(), 0.0, 2, [[$pot, 1]]))->covers());
+        self::assertTrue((new LayerRecipe('l', Technique::BaseCoat, Zone::cases(), 0.0, 1, [[$pot, 1]]))->covers());
+        self::assertFalse((new LayerRecipe('l', Technique::Airbrush, Zone::cases(), 0.0, 1, [[$pot, 1]]))->covers());
+        self::assertFalse((new LayerRecipe('l', Technique::Airbrush, [Zone::Mid, Zone::Light], 0.0, 2, [[$pot, 1]]))->covers());
+        self::assertFalse((new LayerRecipe('l', Technique::Wash, Zone::cases(), 0.0, 9, [[$pot, 1]]))->covers());
     }
 
     /** Laws: less of the area takes no more paint, and what is kept in cup and brush does not depend on it. */
