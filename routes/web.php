@@ -90,7 +90,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/shelf/reach', [PaintController::class, 'reach'])->name('shelf.reach');
     Route::get('/shelf/paints', [PaintController::class, 'list'])->name('paints.index');
     Route::post('/shelf/estimate', [PaintController::class, 'estimate'])->name('paints.estimate');
-    Route::get('/shelf/file.{format}', [ShelfFileController::class, 'export'])->whereIn('format', ['csv', 'gpl', 'cgats'])->name('shelf.file');
+    Route::get('/shelf/file.{format}', [ShelfFileController::class, 'export'])->name('shelf.file');
     Route::post('/shelf/imports/preview', [ShelfFileController::class, 'preview'])->name('shelf-imports.preview');
     Route::post('/shelf/imports', [ShelfFileController::class, 'store'])->name('shelf-imports.store');
     Route::middleware('can:own,shelfImport')->group(function (): void {

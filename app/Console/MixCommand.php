@@ -9,11 +9,11 @@ use App\Adapters\CommandLine\Document;
 use App\Adapters\CommandLine\PaintDocuments;
 use Hyalin\Colour\Lab;
 use Hyalin\Colour\Reflectance;
-use Hyalin\Mixing\FoundMix;
+use Hyalin\Mixing\Found\FoundMix;
+use Hyalin\Mixing\Found\SearchEnding;
 use Hyalin\Mixing\MixSearch;
-use Hyalin\Mixing\MixTask;
-use Hyalin\Mixing\Placement;
-use Hyalin\Mixing\SearchEnding;
+use Hyalin\Mixing\Task\MixTask;
+use Hyalin\Mixing\Task\Placement;
 use Hyalin\Optics\FilmThickness;
 use Hyalin\Optics\PaintOptics;
 

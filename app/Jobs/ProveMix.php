@@ -9,7 +9,7 @@ use App\Adapters\StoredProgress;
 use App\Http\Props\Finish\MixAnswerProps;
 use App\Models\Finish\MixSearchRecord;
 use Hyalin\Mixing\ExhaustiveMixSearch;
-use Hyalin\Mixing\SearchEnding;
+use Hyalin\Mixing\Found\SearchEnding;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Throwable;

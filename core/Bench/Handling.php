@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Hyalin\Bench;
 
-use Hyalin\Order\Steps\StepKind;
+use Hyalin\Plan\StepKind;
 use Hyalin\Pot\Chemistry;
 
 /**

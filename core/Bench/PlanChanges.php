@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Hyalin\Bench;
 
-use Hyalin\Order\Steps\StepId;
+use Hyalin\Plan\StepId;
 
 /**
  * What a plan asks for now that a run in progress does not know: what was done stays as it was done.

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Bench;
 
 use Hyalin\Order\Masking\Masks;
-use Hyalin\Order\Steps\StepKind;
+use Hyalin\Plan\StepKind;
 
 /**
  * What is still wet where a step is to be done, and how long: the same rules that the schedule keeps (WorkLags), asked of what

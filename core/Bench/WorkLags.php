@@ -7,8 +7,8 @@ namespace Hyalin\Bench;
 use Hyalin\Order\Masking\MaskRun;
 use Hyalin\Order\Masking\Masks;
 use Hyalin\Order\PlannedOrder;
-use Hyalin\Order\Steps\Step;
-use Hyalin\Order\Steps\StepKind;
+use Hyalin\Plan\Step;
+use Hyalin\Plan\StepKind;
 
 /**
  * The times between the steps of one figure: what must dry, and what must not wait too long. Work on one part keeps its

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Hyalin\Cautions;
 
-use Hyalin\Order\Plan\PrintProcess;
-use Hyalin\Order\Steps\Step;
-use Hyalin\Order\Steps\StepKind;
+use Hyalin\Plan\PrintProcess;
+use Hyalin\Plan\Step;
+use Hyalin\Plan\StepKind;
 use Hyalin\Pot\Chemistry;
 
 /**

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Hyalin\Finish;
 
-use Hyalin\Order\Plan\LayerPlan;
-use Hyalin\Order\Steps\StepKind;
+use Hyalin\Plan\LayerPlan;
+use Hyalin\Plan\StepKind;
 
 /**
  * What the stack of an area asks of the order of work: its colours become plain words, its techniques kinds of work.

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Hyalin\Finish;
 
-use Hyalin\Order\Plan\LayerTone;
-use Hyalin\Order\Steps\StepKind;
+use Hyalin\Plan\LayerTone;
+use Hyalin\Plan\StepKind;
 use Hyalin\Pot\PotKind;
 
 /**

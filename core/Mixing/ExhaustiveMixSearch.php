@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace Hyalin\Mixing;
 
+use Hyalin\Mixing\Found\MixAnswer;
+use Hyalin\Mixing\Found\MixScore;
+use Hyalin\Mixing\Found\SearchEnding;
 use Hyalin\Mixing\Quick\Candidates;
 use Hyalin\Mixing\Quick\DropRatios;
 use Hyalin\Mixing\Quick\MixEvaluator;
+use Hyalin\Mixing\Task\InvalidMixTask;
+use Hyalin\Mixing\Task\MixTask;
 use Hyalin\Optics\PaintOptics;
 use Hyalin\Progress;
 

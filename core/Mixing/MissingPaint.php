@@ -6,6 +6,7 @@ namespace Hyalin\Mixing;
 
 use Hyalin\Colour\HueName;
 use Hyalin\Colour\Lab;
+use Hyalin\Mixing\Found\FoundMix;
 
 /**
  * What a pot would have to be like to bring a target nearer that no mix reaches.

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Hyalin\Mixing;
 
+use Hyalin\Mixing\Found\MixAnswer;
 use Hyalin\Mixing\Quick\QuickMixSearch;
+use Hyalin\Mixing\Task\InvalidMixTask;
+use Hyalin\Mixing\Task\MixTask;
 use Hyalin\Optics\PaintOptics;
 
 /**

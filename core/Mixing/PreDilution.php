@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Hyalin\Mixing;
 
+use Hyalin\Mixing\Found\FoundMix;
+use Hyalin\Mixing\Task\MixTask;
 use Hyalin\Optics\PaintOptics;
 
 /**

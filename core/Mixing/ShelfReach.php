@@ -7,6 +7,9 @@ namespace Hyalin\Mixing;
 use Hyalin\Colour\Ciede2000;
 use Hyalin\Colour\Lab;
 use Hyalin\Mixing\Quick\MixEvaluator;
+use Hyalin\Mixing\Task\InvalidMixTask;
+use Hyalin\Mixing\Task\MixTask;
+use Hyalin\Mixing\Task\Placement;
 use Hyalin\Optics\PaintOptics;
 use Hyalin\Optics\Surface;
 

@@ -6,8 +6,11 @@ namespace Hyalin\Mixing;
 
 use Hyalin\Colour\Ciede2000;
 use Hyalin\Colour\Lab;
+use Hyalin\Mixing\Found\FoundMix;
+use Hyalin\Mixing\Found\MixScore;
 use Hyalin\Mixing\Quick\DropRatios;
 use Hyalin\Mixing\Quick\MixEvaluator;
+use Hyalin\Mixing\Task\MixTask;
 use Hyalin\Optics\PaintOptics;
 
 /**

@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace Hyalin\Mixing;
 
+use Hyalin\Mixing\Found\MixAnswer;
+use Hyalin\Mixing\Found\SearchEnding;
 use Hyalin\Mixing\Quick\Candidates;
 use Hyalin\Mixing\Quick\DropRatios;
 use Hyalin\Mixing\Quick\MixEvaluator;
 use Hyalin\Mixing\Quick\QuickMixSearch;
 use Hyalin\Mixing\Quick\SearchEffort;
+use Hyalin\Mixing\Task\InvalidMixTask;
+use Hyalin\Mixing\Task\MixTask;
 use Hyalin\Optics\PaintOptics;
 
 /**

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Hyalin\Order;
 
 use Hyalin\InvalidInput;
-use Hyalin\Order\Plan\FigurePlan;
-use Hyalin\Order\Rules\Constraint;
-use Hyalin\Order\Steps\Step;
+use Hyalin\Plan\Constraint;
+use Hyalin\Plan\FigurePlan;
+use Hyalin\Plan\Step;
 
 /**
  * Hard rules that run in a circle: no order keeps them all. Says the round with its areas, and what could be given up.

@@ -11,12 +11,12 @@ use Hyalin\Order\Masking\MaskRun;
 use Hyalin\Order\Masking\Masks;
 use Hyalin\Order\Masking\OrderSearch;
 use Hyalin\Order\Masking\Precedence;
-use Hyalin\Order\Plan\FigurePlan;
-use Hyalin\Order\Rules\Constraint;
 use Hyalin\Order\Rules\RuleBook;
-use Hyalin\Order\Steps\Step;
-use Hyalin\Order\Steps\StepKind;
 use Hyalin\Order\Steps\StepList;
+use Hyalin\Plan\Constraint;
+use Hyalin\Plan\FigurePlan;
+use Hyalin\Plan\Step;
+use Hyalin\Plan\StepKind;
 
 /**
  * Front door: the whole work of a figure in an order that keeps every hard rule, breaks the fewest preferences and masks least.

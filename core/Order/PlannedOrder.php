@@ -6,8 +6,8 @@ namespace Hyalin\Order;
 
 use Hyalin\Order\Checks\Issue;
 use Hyalin\Order\Masking\MaskPlan;
-use Hyalin\Order\Rules\Constraint;
-use Hyalin\Order\Steps\Step;
+use Hyalin\Plan\Constraint;
+use Hyalin\Plan\Step;
 
 /**
  * Steps in an order, with what it costs and which rules it keeps.

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Hyalin\Order;
 
-use Hyalin\Order\Plan\FigurePlan;
-use Hyalin\Order\Rules\Constraint;
+use Hyalin\Plan\Constraint;
+use Hyalin\Plan\FigurePlan;
 
 /**
  * One thing to give up so that rules no longer run in a circle.

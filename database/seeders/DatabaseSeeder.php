@@ -39,7 +39,7 @@ use Hyalin\Optics\OpticsQuality;
 use Hyalin\Optics\PaintOptics;
 use Hyalin\Optics\Sheen;
 use Hyalin\Optics\TintingStrength;
-use Hyalin\Order\Plan\PrintProcess;
+use Hyalin\Plan\PrintProcess;
 use Hyalin\Pot\PotKind;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;

@@ -32,7 +32,7 @@ final class AppTest extends TestCase
         'Http' => [],
         // A job answers a request, only later: it keeps what the page will be given.
         'Jobs' => ['Models', 'Adapters', 'Actions', 'Http/Props'],
-        'Http/Controllers' => ['Casts', 'Models', 'Adapters', 'Devices', 'Actions', 'Jobs', 'Http/Props', 'Http/Requests', 'Http/Pdf', 'Http/Middleware', 'Http'],
+        'Http/Controllers' => ['Models', 'Adapters', 'Devices', 'Actions', 'Jobs', 'Http/Props', 'Http/Requests', 'Http/Pdf', 'Http/Middleware', 'Http'],
         'Console' => ['Models', 'Adapters', 'Actions'],
         'Providers' => ['Models', 'Adapters', 'Devices', 'Policies', 'Database'],
     ];
@@ -58,13 +58,25 @@ final class AppTest extends TestCase
         self::assertGreaterThan(200, $files);
     }
 
-    public function test_no_two_rooms_call_each_other(): void
+    public function test_no_rooms_nor_folders_run_in_a_circle(): void
     {
-        foreach (self::ROOMS as $room => $calls) {
-            foreach ($calls as $called) {
-                self::assertNotContains($room, self::ROOMS[$called], "{$room} and {$called}");
-            }
-        }
+        $arrows = Arrows::between('app', 'App\\', self::room(...));
+        $unused = array_map(static fn (array $calls, string $room): string => "{$room}: ".implode(', ', array_diff($calls, array_keys($arrows[$room] ?? []))), self::ROOMS, array_keys(self::ROOMS));
+        self::assertSame([], preg_grep('/: ./', $unused));
+        self::assertNull(Arrows::circle($arrows));
+        // Models know each other both ways, a figure its runs and a run its figure: Eloquent's relations ask for it.
+        $folders = Arrows::between('app', 'App\\', static fn (string $path): string => str_starts_with($path, 'Models/') ? 'Models' : dirname($path));
+        self::assertNull(Arrows::circle($folders));
+    }
+
+    /** Drawn like the picture of the core. */
+    public function test_the_picture_of_the_application_is_its_map(): void
+    {
+        $file = SourceFiles::root().'/docs/app.svg';
+        $kept = is_file($file) ? (string) file_get_contents($file) : '';
+        $drawn = HousePicture::of(self::ROOMS, 'Rooms of the application, each above what it calls');
+        file_put_contents($file, $drawn);
+        self::assertTrue($drawn === $kept, 'docs/app.svg was drawn anew: look at it and commit it');
     }
 
     /** Pages receive exactly the props they need, never a model and never a model's own array. */

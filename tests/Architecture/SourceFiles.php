@@ -19,6 +19,9 @@ use SplFileInfo;
  */
 final class SourceFiles
 {
+    /** @var array<string, list<string>> by path: several tests ask for them */
+    private static array $names = [];
+
     /** @return list<string> paths of PHP files, from the root of the project */
     public static function in(string $folder): array
     {
@@ -36,9 +39,10 @@ final class SourceFiles
     /** @return list<string> fully qualified names of classes, functions and constants in use */
     public static function names(string $path): array
     {
-        $names = (new NodeFinder)->findInstanceOf(self::tree($path), Name\FullyQualified::class);
-
-        return array_values(array_unique(array_map(static fn (Name $name): string => $name->toString(), $names)));
+        return self::$names[$path] ??= array_values(array_unique(array_map(
+            static fn (Name $name): string => $name->toString(),
+            (new NodeFinder)->findInstanceOf(self::tree($path), Name\FullyQualified::class),
+        )));
     }
 
     /** @return array<Node> with resolved names */

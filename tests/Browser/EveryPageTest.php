@@ -21,7 +21,7 @@ final class EveryPageTest extends BrowserTestCase
         foreach (self::PAGES as $page) {
             $this->resize(1280, 800);
             $this->visit($page);
-            $this->find('//h1 | //h2 | //main');
+            $this->until(self::PATIENCE, fn (): bool => $this->browser->executeScript("return document.querySelectorAll('h1').length") === 1, "not one heading of the first level on {$page}");
             $this->assertAccessible("{$page} on a laptop", true);
             $this->resize(390, 844);
             self::assertLessThanOrEqual(390, $this->browser->executeScript('return document.documentElement.scrollWidth'), "{$page} is wider than a phone");

@@ -9,7 +9,7 @@ use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Finish\LayerRecord;
 use App\Models\Seen;
-use Hyalin\Order\Steps\StepKind;
+use Hyalin\Plan\StepKind;
 use Hyalin\Pot\PotKind;
 use Illuminate\Testing\PendingCommand;
 use Inertia\Testing\AssertableInertia;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Adapters\Shelf\ShelfFormat;
+use App\Adapters\Shelf\ShelfFormats;
 use App\Models\Painter;
 use App\Models\Shelf\Paint;
 use App\Models\Shelf\ShelfImport;
@@ -11,6 +13,7 @@ use Hyalin\Formats\Cgats;
 use Hyalin\Formats\GimpPalette;
 use Hyalin\Optics\OpticsQuality;
 use Illuminate\Http\UploadedFile;
+use Inertia\Testing\AssertableInertia;
 
 final class ShelfFileTest extends TestCase
 {
@@ -78,6 +81,12 @@ final class ShelfFileTest extends TestCase
         self::assertSame("{$pot->maker} Gull thick", $spectra[0][1]);
         self::assertEqualsWithDelta($pot->optics()->masstone()->values, $spectra[0][2]->values, 1e-6);
         $this->get('/shelf/file.exe')->assertNotFound();
+        // Whatever is read can be written, and the page offers it.
+        $offered = array_map(static fn (ShelfFormat $format): string => $format->ending(), array_reverse(ShelfFormats::all()));
+        foreach ($offered as $n => $ending) {
+            $this->get("/shelf/file.{$ending}")->assertOk();
+            $this->get('/shelf')->assertInertia(fn (AssertableInertia $page) => $page->count('page.formats', count($offered))->where("page.formats.{$n}.ending", $ending));
+        }
         $text = "GIMP Palette\nName: Storm\n#\n 12  34  56\tDeep\n";
         $this->postJson('/shelf/imports', ['file' => $this->file($text)])->assertAccepted();
         self::assertSame('#0c2238', Paint::query()->where('maker', 'Storm')->where('name', 'Deep')->sole()->thick_hex);

@@ -9,7 +9,7 @@ use App\Models\Brief\Area;
 use App\Models\Brief\Boundary;
 use App\Models\Brief\Figure;
 use App\Models\Shelf\Paint;
-use Hyalin\Order\Plan\PrintProcess;
+use Hyalin\Plan\PrintProcess;
 use Hyalin\Pot\PotKind;
 use Inertia\Testing\AssertableInertia;
 

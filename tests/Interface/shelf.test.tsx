@@ -163,7 +163,7 @@ describe('a file of pots', () => {
 
     beforeEach(() => {
         changed.mockReset();
-        render(<FileSheet open onClose={() => undefined} onChanged={changed} />);
+        render(<FileSheet open formats={[]} onClose={() => undefined} onChanged={changed} />);
     });
 
     async function choose(name: string) {

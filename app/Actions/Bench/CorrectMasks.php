@@ -9,7 +9,7 @@ use App\Models\Bench\Run;
 use App\Models\Bench\RunStep;
 use App\Models\Bench\RunStepState;
 use Hyalin\Bench\BatchMode;
-use Hyalin\Order\Steps\StepKind;
+use Hyalin\Plan\StepKind;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 

@@ -7,7 +7,7 @@ namespace App\Actions\Bench;
 use App\Adapters\Bench\RepairLayer;
 use App\Models\Bench\Run;
 use App\Models\Bench\RunStep;
-use Hyalin\Order\Steps\StepKind;
+use Hyalin\Plan\StepKind;
 use Illuminate\Support\Facades\DB;
 
 /**

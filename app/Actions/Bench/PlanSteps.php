@@ -19,10 +19,10 @@ use Hyalin\Finish\Section;
 use Hyalin\Finish\StackWork;
 use Hyalin\Finish\Zone;
 use Hyalin\InvalidInput;
-use Hyalin\Order\Plan\AreaPlan;
-use Hyalin\Order\Plan\PartPlan;
-use Hyalin\Order\Plan\PrintProcess;
-use Hyalin\Order\Steps\Step;
+use Hyalin\Plan\AreaPlan;
+use Hyalin\Plan\PartPlan;
+use Hyalin\Plan\PrintProcess;
+use Hyalin\Plan\Step;
 
 /**
  * The steps of a figure in the order of work: preparation, masks, layers, glue. Where that order cannot be made, the

@@ -8,7 +8,7 @@ use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Brief\Part;
 use App\Models\NextNumber;
-use Hyalin\Order\Plan\PrintProcess;
+use Hyalin\Plan\PrintProcess;
 use Illuminate\Support\Facades\DB;
 
 /**

@@ -7,7 +7,7 @@ namespace App\Actions\Order;
 use App\Models\Brief\Figure;
 use App\Models\Brief\Joint;
 use Hyalin\Order\Alterable;
-use Hyalin\Order\Plan\Approach;
+use Hyalin\Plan\Approach;
 use Illuminate\Support\Facades\DB;
 
 /**

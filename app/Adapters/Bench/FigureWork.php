@@ -16,9 +16,9 @@ use Hyalin\Bench\DryingAid;
 use Hyalin\Bench\Work;
 use Hyalin\Bench\WorkLags;
 use Hyalin\InvalidInput;
-use Hyalin\Order\Steps\Step;
-use Hyalin\Order\Steps\StepId;
-use Hyalin\Order\Steps\StepKind;
+use Hyalin\Plan\Step;
+use Hyalin\Plan\StepId;
+use Hyalin\Plan\StepKind;
 
 /**
  * What is left to do on a figure, to be planned over sessions: the open steps of its run, or all of its plan where no run has

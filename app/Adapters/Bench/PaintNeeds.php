@@ -11,7 +11,7 @@ use Hyalin\Bench\LearnedUse;
 use Hyalin\Bench\Quantity;
 use Hyalin\Finish\Consumption;
 use Hyalin\Finish\Technique;
-use Hyalin\Order\Plan\FigureSurface;
+use Hyalin\Plan\FigureSurface;
 use Hyalin\Pot\Volume;
 
 /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Adapters\BenchFile;
 
-use Hyalin\Order\Steps\StepId;
+use Hyalin\Plan\StepId;
 
 /**
  * Which record is which: numbers within a file and ids of the database, either way.

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Adapters\CommandLine;
 
 use Hyalin\InvalidInput;
-use Hyalin\Mixing\Quick\LaterLayer;
+use Hyalin\Mixing\Task\LaterLayer;
 use Hyalin\Optics\FilmThickness;
 use Hyalin\Optics\OpticsQuality;
 use Hyalin\Optics\PaintOptics;

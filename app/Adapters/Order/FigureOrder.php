@@ -7,10 +7,10 @@ namespace App\Adapters\Order;
 use App\Models\Brief\Figure;
 use Hyalin\InvalidInput;
 use Hyalin\Order\OrderPlanner;
-use Hyalin\Order\Plan\FigurePlan;
 use Hyalin\Order\PlannedOrder;
-use Hyalin\Order\Steps\Step;
-use Hyalin\Order\Steps\WorkSteps;
+use Hyalin\Order\WorkSteps;
+use Hyalin\Plan\FigurePlan;
+use Hyalin\Plan\Step;
 
 /**
  * The order a figure is painted in: the painter's own where there is one, the planned one otherwise.

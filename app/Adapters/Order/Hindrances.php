@@ -7,8 +7,8 @@ namespace App\Adapters\Order;
 use App\Models\Brief\Figure;
 use Hyalin\InvalidInput;
 use Hyalin\Order\Checks\Issue;
-use Hyalin\Order\Rules\Constraint;
-use Hyalin\Order\Steps\Step;
+use Hyalin\Plan\Constraint;
+use Hyalin\Plan\Step;
 
 /**
  * Why a plan cannot be painted as it stands. Kept with the figure, so that every page can say that it is stopped.

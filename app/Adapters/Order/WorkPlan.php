@@ -16,19 +16,19 @@ use App\Models\Painter;
 use Hyalin\Finish\AreaForm;
 use Hyalin\Finish\LayerRecipe;
 use Hyalin\Finish\StackWork;
-use Hyalin\Order\InvalidOrder;
-use Hyalin\Order\Plan\Approach;
-use Hyalin\Order\Plan\AreaPlan;
-use Hyalin\Order\Plan\BoundaryPlan;
-use Hyalin\Order\Plan\FigurePlan;
-use Hyalin\Order\Plan\FigureSurface;
-use Hyalin\Order\Plan\JointPlan;
-use Hyalin\Order\Plan\OwnStepPlan;
-use Hyalin\Order\Plan\PartPlan;
-use Hyalin\Order\Plan\PieceUse;
-use Hyalin\Order\Plan\PrintProcess;
-use Hyalin\Order\Rules\Constraint;
-use Hyalin\Order\Steps\StepId;
+use Hyalin\Plan\Approach;
+use Hyalin\Plan\AreaPlan;
+use Hyalin\Plan\BoundaryPlan;
+use Hyalin\Plan\Constraint;
+use Hyalin\Plan\FigurePlan;
+use Hyalin\Plan\FigureSurface;
+use Hyalin\Plan\InvalidPlan;
+use Hyalin\Plan\JointPlan;
+use Hyalin\Plan\OwnStepPlan;
+use Hyalin\Plan\PartPlan;
+use Hyalin\Plan\PieceUse;
+use Hyalin\Plan\PrintProcess;
+use Hyalin\Plan\StepId;
 
 /**
  * A figure as the order of work sees it: its colours become plain words, its techniques kinds of work.
@@ -38,7 +38,7 @@ final class WorkPlan
     /** Stands for the whole figure where the painter has named no part. */
     public const WHOLE = '0';
 
-    /** @throws InvalidOrder when it cannot be built so */
+    /** @throws InvalidPlan when it cannot be built so */
     public static function of(Figure $figure): FigurePlan
     {
         $areas = $figure->areasWithFinishes();

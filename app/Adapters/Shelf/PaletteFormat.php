@@ -24,6 +24,11 @@ final class PaletteFormat implements ShelfFormat
         return 'palette';
     }
 
+    public function offer(): array
+    {
+        return ['Their colours as a palette', 'for paint programs'];
+    }
+
     public function contentType(): string
     {
         return 'text/plain; charset=utf-8';

@@ -18,6 +18,9 @@ interface ShelfFormat
     /** @return string its name on the screen */
     public function title(): string;
 
+    /** @return array{string, string} what a file of it holds, in the words of the export, and what it is good for */
+    public function offer(): array;
+
     public function contentType(): string;
 
     /** @return bool whether this text is one of its files */

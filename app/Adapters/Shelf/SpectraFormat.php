@@ -25,6 +25,11 @@ final class SpectraFormat implements ShelfFormat
         return 'CGATS';
     }
 
+    public function offer(): array
+    {
+        return ['Their spectra', 'CGATS: thick, one coat over black, one over white'];
+    }
+
     public function contentType(): string
     {
         return 'text/plain; charset=utf-8';

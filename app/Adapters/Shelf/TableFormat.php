@@ -36,6 +36,11 @@ final class TableFormat implements ShelfFormat
         return 'CSV';
     }
 
+    public function offer(): array
+    {
+        return ['All pots as a table', 'CSV, with K and S of measured pots'];
+    }
+
     public function contentType(): string
     {
         return 'text/csv; charset=utf-8';

@@ -13,7 +13,7 @@ use App\Models\Cups\CupRecord;
 use App\Models\References\Picture;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
-use Hyalin\Order\Steps\StepKind;
+use Hyalin\Plan\StepKind;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;

@@ -10,7 +10,7 @@ use App\Models\Seen;
 use Hyalin\Finish\AreaForm;
 use Hyalin\Finish\Zone;
 use Hyalin\Optics\Sheen;
-use Hyalin\Order\Plan\Reach;
+use Hyalin\Plan\Reach;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;

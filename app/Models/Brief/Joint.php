@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Brief;
 
-use Hyalin\Order\Plan\Seam;
+use Hyalin\Plan\Seam;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Brief;
 
-use Hyalin\Order\Plan\PrintProcess;
+use Hyalin\Plan\PrintProcess;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 

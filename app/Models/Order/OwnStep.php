@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Models\Order;
 
 use App\Models\Seen;
-use Hyalin\Order\Plan\OwnStepPlan;
-use Hyalin\Order\Steps\StepId;
+use Hyalin\Plan\OwnStepPlan;
+use Hyalin\Plan\StepId;
 use Illuminate\Database\Eloquent\Model;
 
 /**

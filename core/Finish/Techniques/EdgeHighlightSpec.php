@@ -10,8 +10,8 @@ use Hyalin\Finish\HandsOnMinutes;
 use Hyalin\Finish\SpecifiesTechnique;
 use Hyalin\Finish\TechniqueSpec;
 use Hyalin\Finish\Zone;
-use Hyalin\Order\Plan\LayerTone;
-use Hyalin\Order\Steps\StepKind;
+use Hyalin\Plan\LayerTone;
+use Hyalin\Plan\StepKind;
 use Hyalin\Pot\PotKind;
 
 /**

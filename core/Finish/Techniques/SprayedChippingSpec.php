@@ -10,7 +10,7 @@ use Hyalin\Finish\HandsOnMinutes;
 use Hyalin\Finish\SpecifiesTechnique;
 use Hyalin\Finish\TechniqueSpec;
 use Hyalin\Finish\Zone;
-use Hyalin\Order\Steps\StepKind;
+use Hyalin\Plan\StepKind;
 use Hyalin\Pot\PotKind;
 
 /**

@@ -11,7 +11,7 @@ use Hyalin\Finish\SpecifiesTechnique;
 use Hyalin\Finish\SprayDirection;
 use Hyalin\Finish\TechniqueSpec;
 use Hyalin\Finish\Zone;
-use Hyalin\Order\Steps\StepKind;
+use Hyalin\Plan\StepKind;
 use Hyalin\Pot\PotKind;
 
 /**

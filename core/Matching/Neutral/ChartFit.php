@@ -7,6 +7,7 @@ namespace Hyalin\Matching\Neutral;
 use Hyalin\Colour\DifferenceFormula;
 use Hyalin\Colour\Lab;
 use Hyalin\Colour\Srgb;
+use Hyalin\Matching\Sampling\ColourCorrection;
 use Hyalin\Numeric\LeastSquares;
 use Hyalin\Numeric\SingularMatrix;
 

@@ -12,6 +12,7 @@ use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\SpectralSum;
 use Hyalin\Colour\Srgb;
 use Hyalin\Colour\Xyz;
+use Hyalin\Matching\Sampling\ColourCorrection;
 use Hyalin\Matching\Sampling\SampleStatistics;
 use Hyalin\Numeric\Matrix3;
 

@@ -7,7 +7,6 @@ namespace Hyalin\Matching\Sampling;
 use Hyalin\Colour\Lab;
 use Hyalin\Colour\Srgb;
 use Hyalin\Finish\Zone;
-use Hyalin\Matching\Neutral\ColourCorrection;
 
 /**
  * The main areas of a figure from the colours of one picture: what hangs together with the rim and changes only slowly is

@@ -7,7 +7,6 @@ namespace Hyalin\Matching\Sampling;
 use Hyalin\Colour\Ciede2000;
 use Hyalin\Colour\Lab;
 use Hyalin\Colour\Srgb;
-use Hyalin\Matching\Neutral\ColourCorrection;
 
 /**
  * The main colours of a picture: clusters in CIELAB over a histogram, those that are one cloud joined.

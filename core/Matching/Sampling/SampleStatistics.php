@@ -7,7 +7,6 @@ namespace Hyalin\Matching\Sampling;
 use Hyalin\Colour\DifferenceFormula;
 use Hyalin\Colour\Lab;
 use Hyalin\Colour\Srgb;
-use Hyalin\Matching\Neutral\ColourCorrection;
 
 /**
  * One colour out of many pixels of a picture: the mean of linear light, because that is what the eye averages from a

@@ -6,7 +6,6 @@ namespace Hyalin\Matching\Sampling;
 
 use Hyalin\Colour\Srgb;
 use Hyalin\Finish\Zone;
-use Hyalin\Matching\Neutral\ColourCorrection;
 
 /**
  * A whole ramp from one stroke that runs from shade to light: its pixels in five bands of equal lightness, the darkest

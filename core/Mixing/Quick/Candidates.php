@@ -6,8 +6,8 @@ namespace Hyalin\Mixing\Quick;
 
 use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\Lab;
-use Hyalin\Mixing\FoundMix;
-use Hyalin\Mixing\MixScore;
+use Hyalin\Mixing\Found\FoundMix;
+use Hyalin\Mixing\Found\MixScore;
 
 /**
  * The best mixes found so far, one for each set of paints. Ties go to fewer drops, then to shelf order.

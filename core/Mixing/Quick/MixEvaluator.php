@@ -8,7 +8,7 @@ use Hyalin\Colour\Bands;
 use Hyalin\Colour\Ciede2000;
 use Hyalin\Colour\CieLab;
 use Hyalin\Colour\SpectralSum;
-use Hyalin\Mixing\MixTask;
+use Hyalin\Mixing\Task\MixTask;
 use Hyalin\Optics\KubelkaMunk;
 use Hyalin\Optics\PaintOptics;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Hyalin\Mixing\Quick;
 
-use Hyalin\Mixing\MixScore;
+use Hyalin\Mixing\Found\MixScore;
 
 /**
  * Paints as points around the target: the pairs whose segment and the triples whose triangle pass near the origin,

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Hyalin\Mixing\Quick;
 
 use Hyalin\Colour\ColourMetric;
-use Hyalin\Mixing\InvalidMixTask;
-use Hyalin\Mixing\MixAnswer;
-use Hyalin\Mixing\MixScore;
-use Hyalin\Mixing\MixTask;
-use Hyalin\Mixing\SearchEnding;
+use Hyalin\Mixing\Found\MixAnswer;
+use Hyalin\Mixing\Found\MixScore;
+use Hyalin\Mixing\Found\SearchEnding;
+use Hyalin\Mixing\Task\InvalidMixTask;
+use Hyalin\Mixing\Task\MixTask;
 use Hyalin\Optics\PaintOptics;
 
 /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Hyalin\Mixing\Quick;
 
-use Hyalin\Mixing\MixScore;
+use Hyalin\Mixing\Found\MixScore;
 
 /**
  * Ratios of one set of two or three paints in the linear model. Points are x, y, z and weights t as LocalModel gives

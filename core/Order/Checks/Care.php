@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Checks;
 
-use Hyalin\Order\Plan\AreaPlan;
-use Hyalin\Order\Plan\FigurePlan;
-use Hyalin\Order\Plan\LayerPlan;
-use Hyalin\Order\Plan\PieceUse;
-use Hyalin\Order\Steps\StepKind;
+use Hyalin\Plan\AreaPlan;
+use Hyalin\Plan\FigurePlan;
+use Hyalin\Plan\LayerPlan;
+use Hyalin\Plan\PieceUse;
+use Hyalin\Plan\StepKind;
 
 /**
  * What the finish has to stand, and what that asks of it: common practice, no published source. Nothing here stops a plan.

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Hyalin\Order\Checks;
 
 use Hyalin\Order\Masking\MaskRun;
-use Hyalin\Order\Plan\AreaPlan;
-use Hyalin\Order\Plan\FigurePlan;
-use Hyalin\Order\Plan\LayerPlan;
-use Hyalin\Order\Plan\Reach;
-use Hyalin\Order\Steps\Step;
-use Hyalin\Order\Steps\StepId;
-use Hyalin\Order\Steps\StepKind;
+use Hyalin\Plan\AreaPlan;
+use Hyalin\Plan\FigurePlan;
+use Hyalin\Plan\LayerPlan;
+use Hyalin\Plan\Reach;
+use Hyalin\Plan\Step;
+use Hyalin\Plan\StepId;
+use Hyalin\Plan\StepKind;
 use Hyalin\Pot\Chemistry;
 use Hyalin\Pot\Compatibility;
 

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Checks;
 
-use Hyalin\Order\Plan\Approach;
-use Hyalin\Order\Plan\AreaPlan;
-use Hyalin\Order\Plan\FigurePlan;
-use Hyalin\Order\Plan\LayerPlan;
-use Hyalin\Order\Plan\LayerTone;
-use Hyalin\Order\Steps\StepId;
-use Hyalin\Order\Steps\StepKind;
+use Hyalin\Plan\Approach;
+use Hyalin\Plan\AreaPlan;
+use Hyalin\Plan\FigurePlan;
+use Hyalin\Plan\LayerPlan;
+use Hyalin\Plan\LayerTone;
+use Hyalin\Plan\StepId;
+use Hyalin\Plan\StepKind;
 
 /**
  * Where a finish differs from the approaches its painter follows. Both ways work: nothing here stops a plan.

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Checks;
 
-use Hyalin\Order\Steps\StepId;
+use Hyalin\Plan\StepId;
 
 /**
  * Something wrong with a plan, in plain words, with what to do about it.

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Checks;
 
-use Hyalin\Order\Plan\FigurePlan;
+use Hyalin\Plan\FigurePlan;
 
 /**
  * What no reference shows and is seen on the figure all the same: the inside of what hangs open, the back of what has one.

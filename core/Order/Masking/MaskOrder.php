@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Masking;
 
-use Hyalin\Order\InvalidOrder;
+use Hyalin\Plan\InvalidPlan;
 
 /**
  * Front door: the order that masks least. Areas that have nothing to do with each other are put in order apart; up to
@@ -31,7 +31,7 @@ final class MaskOrder
         }
         array_push($order, ...InsertionOrder::feasible($task, $last));
 
-        return MaskOrderAnswer::of($task, $order ?: throw InvalidOrder::empty(), $optimal, $bound);
+        return MaskOrderAnswer::of($task, $order ?: throw InvalidPlan::empty(), $optimal, $bound);
     }
 
     /**

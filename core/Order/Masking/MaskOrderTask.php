@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Masking;
 
-use Hyalin\Order\InvalidOrder;
+use Hyalin\Plan\InvalidPlan;
 
 /**
  * Areas to be painted in some order, and what it costs in minutes when one comes before another: a finished neighbour of
@@ -37,20 +37,20 @@ final readonly class MaskOrderTask
      * @param  list<array{string, string}>  $before
      * @param  list<array{string, string, float}>  $soft  the first before the second, or so many minutes more
      *
-     * @throws InvalidOrder naming what is wrong
+     * @throws InvalidPlan naming what is wrong
      */
     public static function of(array $areas, array $boundaries, array $before, array $soft): self
     {
         $place = [];
         foreach ($areas as $n => [$id, , $bulk]) {
             if (isset($place[$id])) {
-                throw InvalidOrder::twice($id);
+                throw InvalidPlan::twice($id);
             }
             self::amount("the bulk of \"{$id}\"", $bulk);
             $place[$id] = $n;
         }
         if ($areas === []) {
-            throw InvalidOrder::empty();
+            throw InvalidPlan::empty();
         }
         $none = array_fill(0, count($areas), array_fill(0, count($areas), 0.0));
         [$mask, $mm, $preferences] = [$none, $none, $none];
@@ -62,7 +62,7 @@ final readonly class MaskOrderTask
             $key = min($p, $q).' '.max($p, $q);
             if (isset($known[$key])) {
                 if ($known[$key] !== [$length, $perMm]) {
-                    throw InvalidOrder::disagree($a, $b);
+                    throw InvalidPlan::disagree($a, $b);
                 }
 
                 continue;
@@ -118,11 +118,11 @@ final readonly class MaskOrderTask
     {
         foreach ([$a, $b] as $id) {
             if (! isset($place[$id])) {
-                throw InvalidOrder::unknown($id, $where);
+                throw InvalidPlan::unknown($id, $where);
             }
         }
         if ($a === $b) {
-            throw InvalidOrder::withItself($a, $where);
+            throw InvalidPlan::withItself($a, $where);
         }
 
         return [$place[$a], $place[$b]];
@@ -131,7 +131,7 @@ final readonly class MaskOrderTask
     private static function amount(string $where, float $found): void
     {
         if (! is_finite($found) || $found < 0) {
-            throw InvalidOrder::amount($where, $found);
+            throw InvalidPlan::amount($where, $found);
         }
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Masking;
 
-use Hyalin\Order\Steps\StepId;
+use Hyalin\Plan\StepId;
 
 /**
  * What to protect at one spray or at several that follow each other, with what, from when to when.

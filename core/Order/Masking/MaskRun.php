@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Masking;
 
-use Hyalin\Order\Plan\FigurePlan;
-use Hyalin\Order\Steps\Step;
-use Hyalin\Order\Steps\StepKind;
+use Hyalin\Plan\FigurePlan;
+use Hyalin\Plan\Step;
+use Hyalin\Plan\StepKind;
 
 /**
  * Walks through an order and tells which masks it asks for. A spray reaches what meets the areas it is put on, from a can

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Masking;
 
-use Hyalin\Order\Plan\Approach;
-use Hyalin\Order\Plan\FigurePlan;
-use Hyalin\Order\Steps\Step;
+use Hyalin\Plan\Approach;
+use Hyalin\Plan\FigurePlan;
+use Hyalin\Plan\Step;
 
 /**
  * The masks of an order as they are put on: what goes on before the same spray and comes off after the same one is one

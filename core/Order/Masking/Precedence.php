@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Masking;
 
-use Hyalin\Order\InvalidOrder;
+use Hyalin\Plan\InvalidPlan;
 
 /**
  * What must come before what: its closure, and the shortest way round where it cannot be.
@@ -20,7 +20,7 @@ final readonly class Precedence
      * @param  list<string>  $ids
      * @param  list<array{int, int}>  $before  places: the first before the second
      *
-     * @throws InvalidOrder when they run in a circle, naming the shortest
+     * @throws InvalidPlan when they run in a circle, naming the shortest
      */
     public static function of(array $ids, array $before): self
     {
@@ -30,7 +30,7 @@ final readonly class Precedence
         }
         $cycle = self::cycle($next);
         if ($cycle !== null) {
-            throw InvalidOrder::cycle(array_map(static fn (int $place): string => $ids[$place], $cycle));
+            throw InvalidPlan::cycle(array_map(static fn (int $place): string => $ids[$place], $cycle));
         }
         $after = [];
         foreach (array_keys($ids) as $start) {

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Rules;
 
-use Hyalin\Order\Plan\FigurePlan;
-use Hyalin\Order\Plan\JointPlan;
-use Hyalin\Order\Plan\PartPlan;
-use Hyalin\Order\Plan\Seam;
-use Hyalin\Order\Steps\Step;
-use Hyalin\Order\Steps\StepId;
+use Hyalin\Plan\Constraint;
+use Hyalin\Plan\FigurePlan;
+use Hyalin\Plan\JointPlan;
+use Hyalin\Plan\PartPlan;
+use Hyalin\Plan\Seam;
+use Hyalin\Plan\Step;
+use Hyalin\Plan\StepId;
 
 /**
  * What a joint hides is painted and varnished before it is glued; other joints are glued before the prime, or after all

@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace Hyalin\Order\Rules;
 
 use Hyalin\Order\Masking\MaskRun;
-use Hyalin\Order\Plan\Approach;
-use Hyalin\Order\Plan\FigurePlan;
-use Hyalin\Order\Steps\Step;
-use Hyalin\Order\Steps\StepKind;
+use Hyalin\Plan\Approach;
+use Hyalin\Plan\Constraint;
+use Hyalin\Plan\FigurePlan;
+use Hyalin\Plan\Step;
+use Hyalin\Plan\StepKind;
 
 /**
  * Inside before outside: the inner area is smaller to protect, and a slip on the outer one is painted over. The other

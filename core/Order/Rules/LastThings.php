@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Rules;
 
-use Hyalin\Order\Plan\AreaPlan;
-use Hyalin\Order\Plan\FigurePlan;
-use Hyalin\Order\Steps\Step;
-use Hyalin\Order\Steps\StepKind;
+use Hyalin\Plan\AreaPlan;
+use Hyalin\Plan\Constraint;
+use Hyalin\Plan\FigurePlan;
+use Hyalin\Plan\Step;
+use Hyalin\Plan\StepKind;
 
 /**
  * Matt over everything before gloss where it is wet; powders after all varnish beside them; a decal when what it lies on

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Rules;
 
-use Hyalin\Order\Plan\Approach;
-use Hyalin\Order\Plan\FigurePlan;
-use Hyalin\Order\Steps\Step;
-use Hyalin\Order\Steps\StepKind;
+use Hyalin\Plan\Approach;
+use Hyalin\Plan\Constraint;
+use Hyalin\Plan\FigurePlan;
+use Hyalin\Plan\Step;
+use Hyalin\Plan\StepKind;
 
 /**
  * Tape lifts metal flakes: metal comes after every spray beside it, unless it is sealed first. Polished chrome comes

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Rules;
 
-use Hyalin\Order\Plan\FigurePlan;
-use Hyalin\Order\Steps\StepId;
+use Hyalin\Plan\Constraint;
+use Hyalin\Plan\FigurePlan;
+use Hyalin\Plan\StepId;
 
 /**
  * What the painter said of a step of their own: what it follows, and what waits for it.

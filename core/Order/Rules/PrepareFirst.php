@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Rules;
 
-use Hyalin\Order\Plan\FigurePlan;
-use Hyalin\Order\Steps\StepId;
-use Hyalin\Order\Steps\StepKind;
+use Hyalin\Plan\Constraint;
+use Hyalin\Plan\FigurePlan;
+use Hyalin\Plan\StepId;
+use Hyalin\Plan\StepKind;
 
 /**
  * A part is smooth and clean before any paint or glue is on it, and what is attached to it is on before its paint.

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Rules;
 
-use Hyalin\Order\Plan\FigurePlan;
-use Hyalin\Order\Steps\Step;
+use Hyalin\Plan\Constraint;
+use Hyalin\Plan\FigurePlan;
+use Hyalin\Plan\Step;
 
 /**
  * A rule of the trade: looks at the plan and says which step goes before which, with its reason. Adding one: a class here,

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Rules;
 
-use Hyalin\Order\Plan\FigurePlan;
-use Hyalin\Order\Steps\Step;
+use Hyalin\Plan\Constraint;
+use Hyalin\Plan\FigurePlan;
+use Hyalin\Plan\Step;
 
 /**
  * All rules of the trade, and the painter's own.

@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace Hyalin\Order\Rules;
 
 use Hyalin\Order\Masking\MaskRun;
-use Hyalin\Order\Plan\AreaPlan;
-use Hyalin\Order\Plan\FigurePlan;
-use Hyalin\Order\Steps\Step;
-use Hyalin\Order\Steps\StepKind;
+use Hyalin\Plan\AreaPlan;
+use Hyalin\Plan\Constraint;
+use Hyalin\Plan\FigurePlan;
+use Hyalin\Plan\Step;
+use Hyalin\Plan\StepKind;
 
 /**
  * Spray goes before brushwork beside it, messy work before neat work: what is done later would have to be protected. Said

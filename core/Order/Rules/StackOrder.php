@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Rules;
 
-use Hyalin\Order\Plan\FigurePlan;
+use Hyalin\Plan\Constraint;
+use Hyalin\Plan\FigurePlan;
 
 /**
  * The layers of an area in their stack order.

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Steps;
 
-use Hyalin\Order\Plan\PrintProcess;
+use Hyalin\Plan\PrintProcess;
 
 /**
  * How a print is made smooth: grits from coarse to fine, filler and filler primer between, with an inspection after each

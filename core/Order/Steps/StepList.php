@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 namespace Hyalin\Order\Steps;
 
-use Hyalin\Order\InvalidOrder;
-use Hyalin\Order\Plan\AreaPlan;
-use Hyalin\Order\Plan\FigurePlan;
-use Hyalin\Order\Plan\LayerPlan;
-use Hyalin\Order\Plan\OwnStepPlan;
-use Hyalin\Order\Plan\PartPlan;
-use Hyalin\Order\Plan\PrintProcess;
-use Hyalin\Order\Plan\Seam;
+use Hyalin\Plan\AreaPlan;
+use Hyalin\Plan\FigurePlan;
+use Hyalin\Plan\InvalidPlan;
+use Hyalin\Plan\LayerPlan;
+use Hyalin\Plan\OwnStepPlan;
+use Hyalin\Plan\PartPlan;
+use Hyalin\Plan\PrintProcess;
+use Hyalin\Plan\Seam;
+use Hyalin\Plan\Step;
+use Hyalin\Plan\StepId;
+use Hyalin\Plan\StepKind;
 
 /**
  * The steps a figure asks for, in no order yet: preparation, layers, joints. Layers that are put on in one go on several
@@ -96,8 +99,8 @@ final class StepList
         }
         $steps = [];
         foreach ($figure->joints as $joint) {
-            $a = $names[$joint->a] ?? throw InvalidOrder::unknown($joint->a, 'a joint');
-            $b = $names[$joint->b] ?? throw InvalidOrder::unknown($joint->b, 'a joint');
+            $a = $names[$joint->a] ?? throw InvalidPlan::unknown($joint->a, 'a joint');
+            $b = $names[$joint->b] ?? throw InvalidPlan::unknown($joint->b, 'a joint');
             $steps[] = new Step(StepId::glue($joint->a, $joint->b), StepKind::Glue, "Dry-fit, then glue {$a} to {$b}; keep the joint free of paint", [], [$joint->a, $joint->b], [], 10, 30);
             if ($joint->seam === Seam::Filled) {
                 $isEarly = $figure->isGluedEarly($joint);

@@ -1238,6 +1238,12 @@ export interface SheetRowProps {
     keptAt: string | null;
 }
 
+export interface ShelfFormatProps {
+    ending: string;
+    holds: string;
+    about: string;
+}
+
 export interface ShelfImportProps {
     id: number;
     state: string;
@@ -1251,6 +1257,7 @@ export interface ShelfPageProps {
     fields: Array<PotFieldProps>;
     flakes: Array<string>;
     clear: Array<string>;
+    formats: Array<ShelfFormatProps>;
     borrowed: number | null;
 }
 

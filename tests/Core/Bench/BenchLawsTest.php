@@ -19,10 +19,10 @@ use Hyalin\Finish\MeshSuggestions;
 use Hyalin\Finish\SectionPrediction;
 use Hyalin\Optics\Sheen;
 use Hyalin\Optics\Surface;
-use Hyalin\Order\Plan\PrintProcess;
-use Hyalin\Order\Steps\Step;
-use Hyalin\Order\Steps\StepId;
-use Hyalin\Order\Steps\StepKind;
+use Hyalin\Plan\PrintProcess;
+use Hyalin\Plan\Step;
+use Hyalin\Plan\StepId;
+use Hyalin\Plan\StepKind;
 use Hyalin\Pot\Chemistry;
 use PHPUnit\Framework\TestCase;
 

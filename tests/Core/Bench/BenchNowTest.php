@@ -10,7 +10,7 @@ use Hyalin\Bench\PlanChanges;
 use Hyalin\Bench\ScheduleTask;
 use Hyalin\Bench\SequenceTiming;
 use Hyalin\Bench\WetPaint;
-use Hyalin\Order\Steps\StepKind;
+use Hyalin\Plan\StepKind;
 use Hyalin\Pot\Chemistry;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

@@ -15,7 +15,7 @@ use Hyalin\Finish\SpecifiesTechnique;
 use Hyalin\Finish\StackWork;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
-use Hyalin\Order\Steps\StepKind;
+use Hyalin\Plan\StepKind;
 use Hyalin\Pot\Pot;
 use Hyalin\Pot\PotKind;
 use PHPUnit\Framework\TestCase;

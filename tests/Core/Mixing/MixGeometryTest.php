@@ -7,7 +7,7 @@ namespace Tests\Core\Mixing;
 use Hyalin\Colour\Ciede2000;
 use Hyalin\Colour\ColourMetric;
 use Hyalin\Colour\Illuminant;
-use Hyalin\Mixing\MixScore;
+use Hyalin\Mixing\Found\MixScore;
 use Hyalin\Mixing\Quick\Candidates;
 use Hyalin\Mixing\Quick\DropRatios;
 use Hyalin\Mixing\Quick\NearestHulls;

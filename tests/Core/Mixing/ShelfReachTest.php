@@ -6,11 +6,11 @@ namespace Tests\Core\Mixing;
 
 use Hyalin\Colour\Lab;
 use Hyalin\Colour\Srgb;
-use Hyalin\Mixing\InvalidMixTask;
 use Hyalin\Mixing\MissingPaint;
-use Hyalin\Mixing\MixTask;
-use Hyalin\Mixing\Placement;
 use Hyalin\Mixing\ShelfReach;
+use Hyalin\Mixing\Task\InvalidMixTask;
+use Hyalin\Mixing\Task\MixTask;
+use Hyalin\Mixing\Task\Placement;
 use Hyalin\Optics\Opacity;
 use Hyalin\Optics\PaintEstimate;
 use Hyalin\Optics\PaintOptics;

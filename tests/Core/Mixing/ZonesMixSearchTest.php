@@ -6,13 +6,13 @@ namespace Tests\Core\Mixing;
 
 use Hyalin\Colour\Lab;
 use Hyalin\Colour\Reflectance;
-use Hyalin\Mixing\MixScore;
-use Hyalin\Mixing\MixTask;
-use Hyalin\Mixing\Placement;
+use Hyalin\Mixing\Found\MixScore;
 use Hyalin\Mixing\Quick\DropRatios;
-use Hyalin\Mixing\Quick\LaterLayer;
 use Hyalin\Mixing\Quick\MixEvaluator;
 use Hyalin\Mixing\Quick\QuickMixSearch;
+use Hyalin\Mixing\Task\LaterLayer;
+use Hyalin\Mixing\Task\MixTask;
+use Hyalin\Mixing\Task\Placement;
 use Hyalin\Mixing\ZonesMixSearch;
 use Hyalin\Optics\FilmThickness;
 use Hyalin\Optics\PaintOptics;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Core\Order;
 
-use Hyalin\Order\InvalidOrder;
 use Hyalin\Order\Masking\BranchAndBoundOrder;
 use Hyalin\Order\Masking\InsertionOrder;
 use Hyalin\Order\Masking\MaskOrder;
 use Hyalin\Order\Masking\MaskOrderTask;
 use Hyalin\Order\Masking\SubsetOrder;
+use Hyalin\Plan\InvalidPlan;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
@@ -118,7 +118,7 @@ final class MaskOrderTest extends TestCase
     #[DataProvider('refused')]
     public function test_what_cannot_be_is_refused_by_name(array $boundaries, array $before, string $words): void
     {
-        $this->expectException(InvalidOrder::class);
+        $this->expectException(InvalidPlan::class);
         $this->expectExceptionMessage($words);
         MaskOrderTask::of([['a', true, 0.0], ['b', true, 0.0], ['c', true, 0.0]], $boundaries, $before, []);
     }

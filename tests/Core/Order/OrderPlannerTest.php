@@ -6,22 +6,22 @@ namespace Tests\Core\Order;
 
 use Hyalin\Cautions\Cautions;
 use Hyalin\Order\Checks\Issue;
-use Hyalin\Order\InvalidOrder;
 use Hyalin\Order\OrderPlanner;
-use Hyalin\Order\Plan\Approach;
-use Hyalin\Order\Plan\AreaPlan;
-use Hyalin\Order\Plan\BoundaryPlan;
-use Hyalin\Order\Plan\FigurePlan;
-use Hyalin\Order\Plan\JointPlan;
-use Hyalin\Order\Plan\LayerPlan;
-use Hyalin\Order\Plan\PartPlan;
-use Hyalin\Order\Plan\PrintProcess;
 use Hyalin\Order\PlannedOrder;
-use Hyalin\Order\Rules\Constraint;
 use Hyalin\Order\Steps\SandingSequence;
-use Hyalin\Order\Steps\Step;
-use Hyalin\Order\Steps\StepId;
-use Hyalin\Order\Steps\StepKind;
+use Hyalin\Plan\Approach;
+use Hyalin\Plan\AreaPlan;
+use Hyalin\Plan\BoundaryPlan;
+use Hyalin\Plan\Constraint;
+use Hyalin\Plan\FigurePlan;
+use Hyalin\Plan\InvalidPlan;
+use Hyalin\Plan\JointPlan;
+use Hyalin\Plan\LayerPlan;
+use Hyalin\Plan\PartPlan;
+use Hyalin\Plan\PrintProcess;
+use Hyalin\Plan\Step;
+use Hyalin\Plan\StepId;
+use Hyalin\Plan\StepKind;
 use Hyalin\Pot\Chemistry;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -304,7 +304,7 @@ final class OrderPlannerTest extends TestCase
     #[DataProvider('impossible')]
     public function test_a_figure_that_cannot_be_is_refused(callable $build, string $words): void
     {
-        $this->expectException(InvalidOrder::class);
+        $this->expectException(InvalidPlan::class);
         $this->expectExceptionMessage($words);
         $build();
     }

@@ -6,8 +6,8 @@ namespace Tests\Core\Order;
 
 use Eris\Generators;
 use Eris\TestTrait;
-use Hyalin\Order\InvalidOrder;
-use Hyalin\Order\Steps\StepId;
+use Hyalin\Plan\InvalidPlan;
+use Hyalin\Plan\StepId;
 use PHPUnit\Framework\TestCase;
 
 /**
@@ -52,7 +52,7 @@ final class StepIdTest extends TestCase
             try {
                 StepId::parse($words);
                 self::fail($words);
-            } catch (InvalidOrder $e) {
+            } catch (InvalidPlan $e) {
                 self::assertStringContainsString('names no step', $e->getMessage());
             }
         }

@@ -19,7 +19,7 @@ use Hyalin\Optics\PaintOptics;
 use Hyalin\Optics\Sheen;
 use Hyalin\Optics\Surface;
 use Hyalin\Optics\TintingStrength;
-use Hyalin\Order\Steps\StepKind;
+use Hyalin\Plan\StepKind;
 use Hyalin\Pot\Pot;
 use Hyalin\Pot\PotEstimate;
 use Hyalin\Pot\PotKind;

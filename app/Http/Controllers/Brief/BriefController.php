@@ -19,7 +19,7 @@ use App\Models\Brief\Figure;
 use App\Models\Brief\Part;
 use App\Models\NextNumber;
 use Hyalin\Limit;
-use Hyalin\Order\Plan\PrintProcess;
+use Hyalin\Plan\PrintProcess;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;

@@ -24,7 +24,7 @@ use Hyalin\Limit;
 use Hyalin\Order\Alterable;
 use Hyalin\Order\ContradictingRules;
 use Hyalin\Order\OrderPlanner;
-use Hyalin\Order\Plan\Approach;
+use Hyalin\Plan\Approach;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

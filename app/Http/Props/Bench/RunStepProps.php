@@ -18,7 +18,7 @@ use Hyalin\Finish\Application;
 use Hyalin\Finish\AreaForm;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
-use Hyalin\Order\Steps\StepKind;
+use Hyalin\Plan\StepKind;
 
 /**
  * A step at the bench.

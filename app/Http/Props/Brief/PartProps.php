@@ -6,7 +6,7 @@ namespace App\Http\Props\Brief;
 
 use App\Models\Brief\Figure;
 use App\Models\Brief\Part;
-use Hyalin\Order\Plan\PrintProcess;
+use Hyalin\Plan\PrintProcess;
 
 final readonly class PartProps
 {

@@ -8,7 +8,7 @@ use App\Adapters\Finish\MixRequest;
 use App\Http\Props\ColourProps;
 use App\Http\Props\DropsProps;
 use Hyalin\Colour\Likeness;
-use Hyalin\Mixing\FoundMix;
+use Hyalin\Mixing\Found\FoundMix;
 
 final readonly class FoundMixProps
 {

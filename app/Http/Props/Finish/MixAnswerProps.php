@@ -6,11 +6,11 @@ namespace App\Http\Props\Finish;
 
 use App\Adapters\Finish\MixRequest;
 use App\Http\Props\ColourProps;
-use Hyalin\Mixing\FoundMix;
+use Hyalin\Mixing\Found\FoundMix;
+use Hyalin\Mixing\Found\MixAnswer;
+use Hyalin\Mixing\Found\SearchEnding;
 use Hyalin\Mixing\MissingPaint;
-use Hyalin\Mixing\MixAnswer;
 use Hyalin\Mixing\PreDilution;
-use Hyalin\Mixing\SearchEnding;
 use Hyalin\Mixing\SimplerMix;
 use Hyalin\Optics\OpticsQuality;
 

@@ -8,8 +8,8 @@ use App\Models\Bench\RunStep;
 use App\Models\Bench\RunStepState;
 use App\Models\Bench\Timer;
 use App\Models\Painter;
-use Hyalin\Order\Steps\StepId;
-use Hyalin\Order\Steps\StepKind;
+use Hyalin\Plan\StepId;
+use Hyalin\Plan\StepKind;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Carbon;
 

@@ -10,7 +10,7 @@ use App\Models\Brief\Figure;
 use App\Models\Brief\Joint;
 use App\Models\Brief\Part;
 use App\Models\Order\OwnRule;
-use Hyalin\Order\Plan\Approach;
+use Hyalin\Plan\Approach;
 
 /**
  * A figure as it is built.

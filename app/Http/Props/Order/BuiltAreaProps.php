@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props\Order;
 
-use Hyalin\Order\Plan\Reach;
+use Hyalin\Plan\Reach;
 
 final readonly class BuiltAreaProps
 {

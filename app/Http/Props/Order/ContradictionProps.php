@@ -6,8 +6,8 @@ namespace App\Http\Props\Order;
 
 use Hyalin\Order\Alterable;
 use Hyalin\Order\ContradictingRules;
-use Hyalin\Order\Plan\FigurePlan;
 use Hyalin\Order\WayOut;
+use Hyalin\Plan\FigurePlan;
 
 /**
  * Hard rules that run in a circle, and what could be given up.

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props\Order;
 
-use Hyalin\Order\Plan\Seam;
+use Hyalin\Plan\Seam;
 
 final readonly class JointProps
 {

@@ -12,13 +12,13 @@ use Hyalin\Cautions\Cautions;
 use Hyalin\Order\Checks\Issue;
 use Hyalin\Order\Masking\MaskPlan;
 use Hyalin\Order\Masking\Masks;
-use Hyalin\Order\Plan\FigurePlan;
-use Hyalin\Order\Plan\PartPlan;
-use Hyalin\Order\Plan\PrintProcess;
 use Hyalin\Order\PlannedOrder;
-use Hyalin\Order\Rules\Constraint;
-use Hyalin\Order\Steps\Step;
-use Hyalin\Order\Steps\WorkSteps;
+use Hyalin\Order\WorkSteps;
+use Hyalin\Plan\Constraint;
+use Hyalin\Plan\FigurePlan;
+use Hyalin\Plan\PartPlan;
+use Hyalin\Plan\PrintProcess;
+use Hyalin\Plan\Step;
 
 /**
  * The whole work in one order, with what it costs.

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props\Order;
 
-use Hyalin\Order\Steps\StepKind;
+use Hyalin\Plan\StepKind;
 
 /**
  * A step of the work in its place.

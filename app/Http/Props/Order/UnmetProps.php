@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props\Order;
 
-use Hyalin\Order\Rules\Constraint;
+use Hyalin\Plan\Constraint;
 
 /**
  * A preference that an order does not meet, wherever it does not.

@@ -16,9 +16,10 @@ final readonly class ShelfPageProps
      * @param  list<PotFieldProps>  $fields that describe a pot, in the order of its form
      * @param  list<string>  $flakes  kinds with a second face
      * @param  list<string>  $clear  kinds that are no paint: they may have a tint
+     * @param  list<ShelfFormatProps>  $formats  in which the shelf can be exported
      * @param  int|null  $borrowed  the import that the demo's shelf came by; null where it is not lent
      */
-    public function __construct(public array $paints, public array $fields, public array $flakes, public array $clear, public ?int $borrowed)
+    public function __construct(public array $paints, public array $fields, public array $flakes, public array $clear, public array $formats, public ?int $borrowed)
     {
     }
 
@@ -29,6 +30,7 @@ final readonly class ShelfPageProps
             PotFieldProps::all(),
             array_column(array_filter(PotKind::cases(), static fn (PotKind $k): bool => $k->usual()->isFlake), 'value'),
             array_column(array_filter(PotKind::cases(), static fn (PotKind $k): bool => $k->isClear()), 'value'),
+            ShelfFormatProps::all(),
             ShelfImport::query()->where('painter_id', $painter->id)->where('file_name', ShelfImport::BORROWED)->where('state', 'done')->latest('id')->first()?->id,
         );
     }

@@ -8,7 +8,7 @@ use App\Http\Requests\LimitRule;
 use Hyalin\Colour\Illuminant;
 use Hyalin\Limit;
 use Hyalin\Optics\Sheen;
-use Hyalin\Order\Plan\PieceUse;
+use Hyalin\Plan\PieceUse;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 

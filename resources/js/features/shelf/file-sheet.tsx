@@ -6,16 +6,20 @@ import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
 import { Notice } from '@/shared/ui/notice';
 import { Sheet } from '@/shared/ui/sheet';
-import type { ShelfImportProps, ShelfPreviewProps } from '@/types/generated';
-
-const OUT = [
-    ['csv', 'All pots as a table', 'CSV, with K and S of measured pots'],
-    ['gpl', 'Their colours as a palette', 'for paint programs'],
-    ['cgats', 'Their spectra', 'CGATS: thick, one coat over black, one over white'],
-] as const;
+import type { ShelfFormatProps, ShelfImportProps, ShelfPreviewProps } from '@/types/generated';
 
 /** Import or export the shelf. Bringing one in shows first what it would do; it is all or nothing, and can be undone. */
-export function FileSheet({ open, onClose, onChanged }: { open: boolean; onClose: () => void; onChanged: () => void }) {
+export function FileSheet({
+    open,
+    formats,
+    onClose,
+    onChanged,
+}: {
+    open: boolean;
+    formats: ShelfFormatProps[];
+    onClose: () => void;
+    onChanged: () => void;
+}) {
     const [file, setFile] = useState<File | null>(null);
     // What a file would do stays with that file: another may be chosen while it is still looked at.
     const [preview, setPreview] = useState<{ of: File; what: ShelfPreviewProps } | null>(null);
@@ -50,7 +54,7 @@ export function FileSheet({ open, onClose, onChanged }: { open: boolean; onClose
                     )
                 )}
             </section>
-            <Export />
+            <Export formats={formats} />
         </Sheet>
     );
 }
@@ -137,20 +141,20 @@ function form(file: File): FormData {
     return data;
 }
 
-function Export() {
+function Export({ formats }: { formats: ShelfFormatProps[] }) {
     return (
         <section className="mt-4 flex flex-col gap-2 border-t border-line pt-4" aria-labelledby="take-out">
             <h3 id="take-out" className="text-base font-semibold">
                 Export
             </h3>
-            {OUT.map(([format, label, about]) => (
+            {formats.map(({ ending, holds, about }) => (
                 <a
-                    key={format}
-                    href={url('shelf.file', { format })}
+                    key={ending}
+                    href={url('shelf.file', { format: ending })}
                     download
                     className="border border-strong bg-raised px-3 py-2 text-sm hover:border-ink"
                 >
-                    {label} <span className="block text-xs text-quiet">{about}</span>
+                    {holds} <span className="block text-xs text-quiet">{about}</span>
                 </a>
             ))}
         </section>

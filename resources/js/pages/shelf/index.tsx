@@ -70,6 +70,7 @@ export default function ShelfPage(props: Props) {
             </div>
             <FileSheet
                 open={files}
+                formats={page.formats}
                 onClose={() => {
                     setFiles(false);
                 }}
