@@ -142,4 +142,14 @@ final class QuantityTest extends TestCase
         yield 'no figure' => [static fn (): Quantity => Quantity::of(1.0, 40.0, 1.0, 1, 0), 'on 0 figures'];
         yield 'a batch of none' => [static fn (): Batch => Batch::of([[1.0, 1.0, 1.0]], 0), 'on 0 figures'];
     }
+
+    /** Two layers out of one cup: both take paint, and what stays in cup and brush stays once, that of the layer which keeps more. */
+    public function test_what_a_cup_keeps_it_keeps_once(): void
+    {
+        [$brushed, $sprayed] = [Quantity::of(100.0, 40.0, 1.0, 1, 1, 2.0), Quantity::of(100.0, 40.0, 0.5, 1, 1, 8.0)];
+        foreach ([$brushed->and($sprayed), $sprayed->and($brushed)] as $both) {
+            // 0.4 + 0.8 mL on the piece and past it, and eight drops of 0.05 mL.
+            self::assertEqualsWithDelta(1.2 + 0.4, $both->mixedMillilitres(), 1e-12);
+        }
+    }
 }

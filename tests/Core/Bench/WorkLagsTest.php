@@ -8,6 +8,7 @@ use Hyalin\Bench\BenchScheduler;
 use Hyalin\Bench\CriticalChain;
 use Hyalin\Bench\DryingAid;
 use Hyalin\Bench\Hold;
+use Hyalin\Bench\InvalidSchedule;
 use Hyalin\Bench\Schedule;
 use Hyalin\Bench\ScheduleTask;
 use Hyalin\Bench\Work;
@@ -17,10 +18,12 @@ use Hyalin\Order\WorkSteps;
 use Hyalin\Plan\Approach;
 use Hyalin\Plan\AreaPlan;
 use Hyalin\Plan\BoundaryPlan;
+use Hyalin\Plan\Constraint;
 use Hyalin\Plan\FigurePlan;
 use Hyalin\Plan\LayerPlan;
 use Hyalin\Plan\PartPlan;
 use Hyalin\Plan\PrintProcess;
+use Hyalin\Plan\StepId;
 use Hyalin\Plan\StepKind;
 use Hyalin\Pot\Chemistry;
 use PHPUnit\Framework\TestCase;
@@ -40,6 +43,48 @@ final class WorkLagsTest extends TestCase
         self::assertSame([0.0, 30.0], $lags['layer o1>peel layer o1']);
         $dry = self::lags(self::work(self::masked(Approach::PeelDry)));
         self::assertSame([30.0, null], $dry['layer o1>peel layer o1']);
+    }
+
+    /** Acrylic stays open for five minutes, or half its drying time where it dries slowly (common practice). */
+    public function test_a_wet_blend_comes_while_the_coat_beneath_is_open(): void
+    {
+        foreach ([[4, 5.0], [30, 15.0]] as [$dry, $open]) {
+            $layer = static fn (string $key, bool $blends): LayerPlan => new LayerPlan($key, StepKind::Brush, $key, Chemistry::Acrylic, 10, $dry, 1440, 'water', blendsWet: $blends);
+            $figure = FigurePlan::of([new PartPlan('p', 'Body', PrintProcess::Resin)], [new AreaPlan('a', 'Cloak', 'p', 0, 5.0, [$layer('1', false), $layer('2', true), $layer('3', false)])]);
+            $order = OrderPlanner::judge($figure, ['prepare p', 'layer 1', 'layer 2', 'layer 3']);
+            $lags = self::lags(WorkLags::of($order, WorkSteps::of($figure, $order), DryingAid::None, []));
+            self::assertSame([[0.0, $open], [(float) $dry, null]], [$lags['layer 1>layer 2'], $lags['layer 2>layer 3']]);
+        }
+    }
+
+    public function test_what_must_come_first_on_another_part_does(): void
+    {
+        $layer = static fn (string $key): LayerPlan => new LayerPlan($key, StepKind::Brush, $key, Chemistry::Acrylic, 10, 30, 1440, 'water');
+        $parts = [new PartPlan('p', 'Body', PrintProcess::Resin), new PartPlan('q', 'Hat', PrintProcess::Resin)];
+        $areas = [new AreaPlan('a', 'Cloak', 'p', 0, 5.0, [$layer('1')]), new AreaPlan('b', 'Band', 'q', 0, 5.0, [$layer('2')])];
+        $own = [Constraint::must(StepId::layer('2'), StepId::layer('1'), 'own', 'it is the sample')];
+        $lags = static function (array $ids, Constraint ...$own) use ($parts, $areas): array {
+            $figure = FigurePlan::of($parts, $areas, own: array_values($own));
+            $order = OrderPlanner::judge($figure, $ids);
+
+            return self::lags(WorkLags::of($order, WorkSteps::of($figure, $order), DryingAid::None, []));
+        };
+        self::assertSame([0.0, null], $lags(['prepare p', 'prepare q', 'layer 2', 'layer 1'], ...$own)['layer 2>layer 1']);
+        self::assertArrayNotHasKey('layer 2>layer 1', $lags(['prepare p', 'prepare q', 'layer 2', 'layer 1']));
+        // A rule that the painter's own order breaks is said at the order; the schedule keeps the order.
+        self::assertArrayNotHasKey('layer 2>layer 1', $lags(['prepare p', 'prepare q', 'layer 1', 'layer 2'], ...$own));
+    }
+
+    public function test_no_session_lasts_less_than_nothing(): void
+    {
+        foreach ([-1.0, NAN, INF] as $minutes) {
+            try {
+                self::work(self::masked())->over([[0.0, $minutes]]);
+                self::fail("a session of {$minutes} minutes");
+            } catch (InvalidSchedule $e) {
+                self::assertStringContainsString('session 1', $e->getMessage());
+            }
+        }
     }
 
     public function test_moving_air_shortens_acrylic_and_leaves_oil_alone(): void
