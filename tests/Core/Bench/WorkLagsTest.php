@@ -63,16 +63,16 @@ final class WorkLagsTest extends TestCase
         $parts = [new PartPlan('p', 'Body', PrintProcess::Resin), new PartPlan('q', 'Hat', PrintProcess::Resin)];
         $areas = [new AreaPlan('a', 'Cloak', 'p', 0, 5.0, [$layer('1')]), new AreaPlan('b', 'Band', 'q', 0, 5.0, [$layer('2')])];
         $own = [Constraint::must(StepId::layer('2'), StepId::layer('1'), 'own', 'it is the sample')];
-        $lags = static function (array $ids, Constraint ...$own) use ($parts, $areas): array {
+        $lags = static function (string $ids, Constraint ...$own) use ($parts, $areas): array {
             $figure = FigurePlan::of($parts, $areas, own: array_values($own));
-            $order = OrderPlanner::judge($figure, $ids);
+            $order = OrderPlanner::judge($figure, explode(', ', "prepare p, prepare q, {$ids}"));
 
             return self::lags(WorkLags::of($order, WorkSteps::of($figure, $order), DryingAid::None, []));
         };
-        self::assertSame([0.0, null], $lags(['prepare p', 'prepare q', 'layer 2', 'layer 1'], ...$own)['layer 2>layer 1']);
-        self::assertArrayNotHasKey('layer 2>layer 1', $lags(['prepare p', 'prepare q', 'layer 2', 'layer 1']));
+        self::assertSame([0.0, null], $lags('layer 2, layer 1', ...$own)['layer 2>layer 1']);
+        self::assertArrayNotHasKey('layer 2>layer 1', $lags('layer 2, layer 1'));
         // A rule that the painter's own order breaks is said at the order; the schedule keeps the order.
-        self::assertArrayNotHasKey('layer 2>layer 1', $lags(['prepare p', 'prepare q', 'layer 1', 'layer 2'], ...$own));
+        self::assertArrayNotHasKey('layer 2>layer 1', $lags('layer 1, layer 2', ...$own));
     }
 
     public function test_no_session_lasts_less_than_nothing(): void
