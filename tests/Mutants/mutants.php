@@ -27,7 +27,7 @@ if (! is_dir("{$root}/core/{$room}") || $room === '') {
 $copy = sys_get_temp_dir().'/hyalin-mutants-'.bin2hex(random_bytes(4));
 mkdir($copy);
 register_shutdown_function(static fn () => (new Process(['rm', '-rf', $copy]))->run());
-foreach (['core', 'app', 'tests', 'bin', 'database', 'bootstrap', 'config', 'routes', 'composer.json', 'phpunit.xml', 'artisan'] as $part) {
+foreach (['core', 'app', 'tests', 'bin', 'database', 'bootstrap', 'config', 'routes', 'docs', 'composer.json', 'phpunit.xml', 'artisan'] as $part) {
     (new Process(['cp', '-r', "{$root}/{$part}", $copy]))->mustRun();
 }
 // Nothing of it is changed, so it may be the same on disk.
@@ -36,7 +36,7 @@ foreach (['core', 'app', 'tests', 'bin', 'database', 'bootstrap', 'config', 'rou
 // Which tests run which line: told once, by PHP without its compiler, as coverage switches that off.
 $coverage = new Process([PHP_BINARY, '-d', 'extension=pcov', '-d', 'pcov.enabled=1', '-d', 'pcov.directory='.$copy.'/core', '-d', 'opcache.enable_cli=0', 'vendor/bin/phpunit', '--do-not-cache-result', '--testsuite', 'Core', '--filter', "/Tests\\\\Core\\\\{$room}\\\\/", '--coverage-filter', 'core', '--coverage-php', "{$copy}/coverage"], $copy, ['HYALIN_MODE' => 'coverage'], null, null);
 $coverage->run();
-if (! is_file("{$copy}/coverage")) {
+if ($coverage->getExitCode() !== 0 || ! is_file("{$copy}/coverage")) {
     fwrite(STDERR, $coverage->getOutput().$coverage->getErrorOutput());
     exit(1);
 }

@@ -79,6 +79,7 @@ final class CupTest extends TestCase
             self::assertEqualsWithDelta(0.0, $recipe->error, 1e-9);
             self::assertSame([], $recipe->leftOut);
         }
+        self::assertSame(['p' => 1], Cup::empty()->adding('p', 0.3)->adding('q', 0.2)->nearestRecipe(1)->drops);
         $tiny = Cup::empty()->adding('white', 1.0)->adding('black', 0.005)->nearestRecipe(12);
         self::assertSame(['white' => 1], $tiny->drops);
         self::assertSame(['black'], $tiny->leftOut);
@@ -235,6 +236,43 @@ final class CupTest extends TestCase
             self::assertSame(0.0, $found->removed);
             self::assertLessThanOrEqual($most, $drops);
         }
+    }
+
+    /** Every count up to six is tried, then wider ones: each is found where it is the right one. */
+    public function test_single_pots_are_tried_in_these_counts(): void
+    {
+        $shelf = array_intersect_key($this->shelf(), ['p0' => true, 'p3' => true]);
+        foreach ([1, 2, 3, 4, 5, 6, 8, 10, 12, 16, 20, 30, 40, 60] as $drops) {
+            $cup = Cup::empty()->adding('p0', $drops * Volume::DROP);
+            $target = SpectralSum::under(Illuminant::D65)->xyz($cup->adding('p3', $drops * Volume::DROP)->optics($shelf)->masstone())->toLab();
+            self::assertSame(['p3' => $drops], (new Steering($shelf, $target, Surface::none(), 60))->of($cup)->drops);
+            // With fewer allowed, fewer it is.
+            self::assertLessThan($drops, array_sum((new Steering($shelf, $target, Surface::none(), $drops - 1))->of($cup)->drops));
+        }
+    }
+
+    /** Half of a cup is taken out, or three quarters, and only where that brings it nearer by 0.3 at least. */
+    public function test_no_more_is_taken_out_than_helps(): void
+    {
+        $shelf = $this->shelf();
+        $random = new Randomizer(new Mt19937(12));
+        $seen = [];
+        for ($n = 0; $n < 25; $n++) {
+            $cup = Cup::empty()->adding('p'.$random->getInt(0, 7), $random->getInt(1, 20) / 20)->adding('p'.$random->getInt(0, 7), $random->getInt(1, 8) / 20);
+            $aim = $cup->adding('p'.$random->getInt(0, 7), $random->getInt(1, 24) / 20);
+            $steering = new Steering($shelf, SpectralSum::under(Illuminant::D65)->xyz($aim->optics($shelf)->masstone())->toLab(), Surface::none(), 6);
+            [$stuck, $room] = [$steering->of($cup), $steering->withRoom($cup)];
+            $half = $steering->of($cup->using(0.5 * $cup->total()));
+            $quarter = $steering->of($cup->using(0.75 * $cup->total()));
+            $best = $stuck->difference > 1.0 && $half->difference < $stuck->difference - 0.3 ? $half : $stuck;
+            $share = $best === $half ? 0.5 : 0.0;
+            if ($best->difference > 1.0 && $quarter->difference < $best->difference - 0.3) {
+                [$best, $share] = [$quarter, 0.75];
+            }
+            self::assertEqualsWithDelta([$share * $cup->total(), $best->difference], [$room->removed, $room->difference], 1e-9);
+            $seen[(string) $share] = true;
+        }
+        self::assertCount(3, $seen);
     }
 
     public function test_impossible_acts_are_refused(): void

@@ -68,6 +68,15 @@ final class PotTest extends TestCase
         self::assertSame(20, self::pot(PotKind::Acrylic, ['chemistry' => null, 'dryingMinutes' => null])->dryingMinutes());
     }
 
+    public function test_a_can_is_a_primer_where_its_name_says_so(): void
+    {
+        foreach ([['Grey primer', PotKind::Can, true], ['Signal Red', PotKind::Can, false], ['Primer red', PotKind::Acrylic, false], ['Grey', PotKind::Primer, true]] as [$name, $kind, $is]) {
+            self::assertSame($is, Pot::of('1', $name, $kind, Srgb::hex('#c9b48a'), self::optics(), [])->isPrimer(), "{$name}, {$kind->value}");
+        }
+        self::assertSame([false, false, true], [self::pot(PotKind::Can)->isEmpty(), self::pot(PotKind::Can, ['levelPercent' => 1])->isEmpty(), self::pot(PotKind::Can, ['levelPercent' => 0])->isEmpty()]);
+        self::assertSame([true, false, true, false], array_map(PotFields::named('isMixed')->parse(...), [true, false, 'yes', 'no']));
+    }
+
     /** Laws of what may go over what, for every pair: its own kind is never forbidden, and a wait never shrinks with the curing. */
     public function test_what_may_go_over_what_is_sound_for_every_pair(): void
     {
