@@ -22,12 +22,7 @@ final readonly class Layer
     /** What one coat leaves on each zone of such an area. */
     private DepositProfile $profile;
 
-    /**
-     * @param  non-empty-list<Zone>  $zones
-     * @param  PaintOptics|null  $into  the mix of the wet coat beneath that this one is blended into
-     * @param  list<float>|null  $factors  36, of what this layer was seen to give to what is predicted for it
-     * @param  list<float|null>|null  $exposure  of the five zones to this spray, as the mesh has it, 0..1; null for the usual
-     */
+    /** @param  non-empty-list<Zone>  $zones */
     private function __construct(
         public Technique $technique,
         public PaintOptics $mix,
@@ -36,14 +31,10 @@ final readonly class Layer
         public array $zones,
         public ?Sheen $sheen,
         public bool $flake,
-        public ?Hand $hand,
-        public ?PaintOptics $into = null,
-        public ?array $factors = null,
-        public ?array $exposure = null,
-        public AreaForm $form = AreaForm::Shaped,
+        public LayerContext $context,
     ) {
         // Once: a mix search asks for coverage, thickness and scattering of every zone again and again.
-        $this->profile = $form->deposit($technique->profile($form === AreaForm::Gradient ? null : $exposure), $technique->spec()->blendsWet);
+        $this->profile = $context->deposit($technique);
     }
 
     /**
@@ -77,7 +68,7 @@ final readonly class Layer
             throw InvalidLayer::noZones();
         }
 
-        return new self($technique, $mix, $thinner, $coats, $zones, $sheen, $flake, $hand);
+        return new self($technique, $mix, $thinner, $coats, $zones, $sheen, $flake, new LayerContext($hand));
     }
 
     /** @throws InvalidLayer outside 1..12 */
@@ -101,12 +92,12 @@ final readonly class Layer
     /** @param  PaintOptics  $mix  undiluted */
     public function withMix(PaintOptics $mix): self
     {
-        return new self($this->technique, $mix, $this->thinner, $this->coats, $this->zones, $this->sheen, $this->flake, $this->hand, $this->into, $this->factors, $this->exposure, $this->form);
+        return new self($this->technique, $mix, $this->thinner, $this->coats, $this->zones, $this->sheen, $this->flake, $this->context);
     }
 
     public function withHand(Hand $hand): self
     {
-        return new self($this->technique, $this->mix, $this->thinner, $this->coats, $this->zones, $this->sheen, $this->flake, $hand, $this->into, $this->factors, $this->exposure, $this->form);
+        return $this->in($this->context->withHand($hand));
     }
 
     /** @return bool whether one coat covers all of every zone that it is put on, however it is put on */
@@ -124,13 +115,13 @@ final readonly class Layer
     /** Blended while the coat beneath is wet: the two mixes run into each other instead of lying side by side. */
     public function blendedInto(PaintOptics $wet): self
     {
-        return new self($this->technique, $this->mix, $this->thinner, $this->coats, $this->zones, $this->sheen, $this->flake, $this->hand, $wet, $this->factors, $this->exposure, $this->form);
+        return $this->in($this->context->withInto($wet));
     }
 
     /** @param  list<float>|null  $factors  36, each above 0 */
     public function correctedBy(?array $factors): self
     {
-        return new self($this->technique, $this->mix, $this->thinner, $this->coats, $this->zones, $this->sheen, $this->flake, $this->hand, $this->into, $factors, $this->exposure, $this->form);
+        return $this->in($this->context->withFactors($factors));
     }
 
     /**
@@ -140,34 +131,24 @@ final readonly class Layer
      */
     public function sprayedAs(array $exposures): self
     {
-        return new self(
-            $this->technique,
-            $this->mix,
-            $this->thinner,
-            $this->coats,
-            $this->zones,
-            $this->sheen,
-            $this->flake,
-            $this->hand,
-            $this->into,
-            $this->factors,
-            $exposures[$this->technique->value] ?? null,
-            $this->form,
-        );
+        return $this->in($this->context->withExposure($exposures[$this->technique->value] ?? null));
     }
 
     /** On an area of that form: what the zones of a gradient get is not what depths of a relief get. */
     public function onForm(AreaForm $form): self
     {
-        return new self($this->technique, $this->mix, $this->thinner, $this->coats, $this->zones, $this->sheen, $this->flake, $this->hand, $this->into, $this->factors, $this->exposure, $form);
+        return $this->in($this->context->withForm($form));
     }
 
     /** @param  list<Zone>  $zones */
     private function but(float $thinner, int $coats, array $zones): self
     {
-        $checked = self::of($this->technique, $this->mix, $thinner, $coats, $zones, $this->sheen, $this->flake, $this->hand);
+        return self::of($this->technique, $this->mix, $thinner, $coats, $zones, $this->sheen, $this->flake)->in($this->context);
+    }
 
-        return new self($this->technique, $this->mix, $thinner, $coats, $checked->zones, $this->sheen, $this->flake, $this->hand, $this->into, $this->factors, $this->exposure, $this->form);
+    private function in(LayerContext $context): self
+    {
+        return new self($this->technique, $this->mix, $this->thinner, $this->coats, $this->zones, $this->sheen, $this->flake, $context);
     }
 
     /** @return float 0..1 of the zone under one coat */
@@ -176,7 +157,7 @@ final readonly class Layer
         if (! in_array($zone, $this->zones, true)) {
             return 0.0;
         }
-        $covered = min(1.0, $this->profile->coverage($zone) * ($this->hand->coverage ?? 1.0));
+        $covered = min(1.0, $this->profile->coverage($zone) * ($this->context->hand->coverage ?? 1.0));
 
         // Platelets lie where they fall: one dusting covers 63 %, three 95 % (common practice: three dustings).
         return $this->flake ? $covered * AreaCoverage::ofRandomHits(1.0)->fraction : $covered;
@@ -187,7 +168,7 @@ final readonly class Layer
     {
         return $this->flake
             ? self::OPAQUE_COATS
-            : $this->profile->thickness($zone) * ($this->hand->thickness ?? 1.0) / (1 + $this->thinner);
+            : $this->profile->thickness($zone) * ($this->context->hand->thickness ?? 1.0) / (1 + $this->thinner);
     }
 
     /** @return float share of the scattering that a film of this thickness has in the zone, 0..1 */
@@ -211,10 +192,10 @@ final readonly class Layer
         }
         $over = $this->film($zone, $coverage, $beneath);
 
-        return $this->factors === null ? $over : Reflectance::of(array_map(
+        return $this->context->factors === null ? $over : Reflectance::of(array_map(
             static fn (float $r, float $factor): float => max(0.0, min(1.0, $r * (1 + $coverage * ($factor - 1)))),
             $over->values,
-            $this->factors,
+            $this->context->factors,
         ));
     }
 
@@ -227,9 +208,9 @@ final readonly class Layer
     private function film(Zone $zone, float $coverage, Reflectance $beneath): Reflectance
     {
         $thickness = FilmThickness::coats($this->thickness($zone));
-        if ($this->into !== null && $coverage < 1.0) {
+        if ($this->context->into !== null && $coverage < 1.0) {
             // Where it is drawn out it is a mix of both, by volume.
-            return PaintOptics::mixed([[$this->mixIn($zone), $coverage], [$this->into, 1 - $coverage]])->filmOver($beneath, $thickness->times($this->coats));
+            return PaintOptics::mixed([[$this->mixIn($zone), $coverage], [$this->context->into, 1 - $coverage]])->filmOver($beneath, $thickness->times($this->coats));
         }
         if ($coverage >= 1.0) {
             // Full coats of one mix are one thicker film (the two-flux equations are autonomous).

@@ -132,9 +132,9 @@ final readonly class MixRequest
         }
         // Blended into a wet coat every pot stands there with its share of that coat: mixing is linear in K and S.
         $share = $layer->coverage($zone);
-        $blended = static fn (PaintOptics $pot): PaintOptics => $layer->into === null || $share >= 1.0
+        $blended = static fn (PaintOptics $pot): PaintOptics => $layer->context->into === null || $share >= 1.0
             ? $pot
-            : PaintOptics::mixed([[$pot, $share], [$layer->into, 1 - $share]]);
+            : PaintOptics::mixed([[$pot, $share], [$layer->context->into, 1 - $share]]);
 
         return new self($task, $pots, array_map(static fn (Paint $p): PaintOptics => $blended($p->optics()), $pots), [[$task, 1.0]], $optics, $drafts, $index, $zone);
     }

@@ -20,7 +20,7 @@ final readonly class DoubtfulLayer
 
     public function hand(): Hand
     {
-        return $this->layer->hand ?? Hand::usual();
+        return $this->layer->context->hand ?? Hand::usual();
     }
 
     /**

@@ -229,7 +229,7 @@ final readonly class FinishDoubt
     {
         $layers = array_map(static fn (DoubtfulLayer $l): Layer => $l->withPot($pot, $k, $s), $stack);
         foreach ($layers as $i => $layer) {
-            if ($layer->into !== null && $i > 0) {
+            if ($layer->context->into !== null && $i > 0) {
                 $layers[$i] = $layer->blendedInto($layers[$i - 1]->mix);
             }
         }

@@ -47,7 +47,7 @@ final class LayerTask
             Placement::over(
                 $beneath,
                 FilmThickness::coats($layer->thickness($zone)),
-                $layer->into === null ? $layer->coverage($zone) : 1.0,
+                $layer->context->into === null ? $layer->coverage($zone) : 1.0,
                 $layer->coats,
                 $layer->scattering($zone),
             ),
