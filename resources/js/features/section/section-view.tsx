@@ -48,7 +48,7 @@ export function SectionView({
     }
 
     return (
-        <div ref={box} role="grid" aria-label="Section of the finish" className="w-full" onKeyDown={move}>
+        <div ref={box} role="grid" tabIndex={-1} aria-label="Section of the finish" className="w-full" onKeyDown={move}>
             <div role="row" className="mb-1 flex text-xs text-quiet">
                 <span role="columnheader" className="w-40 shrink-0">
                     <span className="sr-only">Layer</span>
