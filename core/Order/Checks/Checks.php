@@ -55,6 +55,7 @@ final class Checks
                     $sealed = true;
                     $cured = $layer->cureMinutes;
                     $glossy = $layer->sheen === 'gloss';
+                    $previous = $layer;
 
                     continue;
                 }

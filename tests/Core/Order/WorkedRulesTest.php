@@ -7,6 +7,9 @@ namespace Tests\Core\Order;
 use Hyalin\Order\Checks\Issue;
 use Hyalin\Order\OrderPlanner;
 use Hyalin\Order\Rules\InsideFirst;
+use Hyalin\Order\Rules\LastThings;
+use Hyalin\Order\Rules\Metal;
+use Hyalin\Order\Rules\SprayBeforeBrush;
 use Hyalin\Order\Steps\SandingSequence;
 use Hyalin\Order\Steps\StepList;
 use Hyalin\Order\WorkSteps;
@@ -58,6 +61,87 @@ final class WorkedRulesTest extends TestCase
         foreach ($found as $constraint) {
             self::assertEqualsWithDelta(1.2, $constraint->weight, 1e-9);
         }
+    }
+
+    /** @return iterable<string, array{list<LayerPlan>, list<LayerPlan>, list<string>}> what is sprayed or strays on the coat, before what is painted by hand on the jersey */
+    public static function strays(): iterable
+    {
+        [$brush, $spray] = [static fn (string $key): LayerPlan => self::layer($key, StepKind::Brush), static fn (string $key): LayerPlan => self::layer($key, StepKind::Spray)];
+        yield 'all spray before the first brush' => [[$brush('i1'), $brush('i2')], [$spray('o1'), $spray('o2')], ['spray before brush: layer o2 > layer i1']];
+        yield 'and before a wash' => [[self::layer('i1', StepKind::Wash)], [$spray('o1')], ['spray before brush: layer o1 > layer i1']];
+        yield 'a wash before brushwork' => [[$brush('i1'), $brush('i2')], [self::layer('o1', StepKind::Wash)], ['messy before neat: layer o1 > layer i1']];
+        yield 'not where both are washed' => [[$brush('i1'), self::layer('i2', StepKind::Wash)], [self::layer('o1', StepKind::DryBrush)], []];
+        yield 'brush beside brush' => [[$brush('i1')], [$brush('o1')], []];
+    }
+
+    /**
+     * @param  list<LayerPlan>  $inside
+     * @param  list<LayerPlan>  $outside
+     * @param  list<string>  $wanted
+     */
+    #[DataProvider('strays')]
+    public function test_what_strays_comes_before_what_is_painted_by_hand(array $inside, array $outside, array $wanted): void
+    {
+        $figure = self::figure([new AreaPlan('i', 'Jersey', 'p', 0, 4.0, $inside), new AreaPlan('o', 'Coat', 'p', 1, 9.0, $outside)]);
+        self::assertSame($wanted, array_map(static fn (Constraint $c): string => "{$c->rule}: {$c->before} > {$c->after}", [...(new SprayBeforeBrush)->constraints($figure, StepList::of($figure))]));
+    }
+
+    /** @return iterable<string, array{list<LayerPlan>, list<LayerPlan>, list<string>}> */
+    public static function lasts(): iterable
+    {
+        [$matt, $gloss, $brush] = [static fn (string $key): LayerPlan => self::layer($key, StepKind::Varnish, sheen: 'matt'), static fn (string $key): LayerPlan => self::layer($key, StepKind::Varnish, sheen: 'gloss'), static fn (string $key): LayerPlan => self::layer($key, StepKind::Brush)];
+        yield 'matt before gloss' => [[$brush('i1'), $matt('i2')], [$brush('o1'), $gloss('o2')], ['matt before gloss: layer i2 > layer o2']];
+        yield 'not before a gloss that is dulled again' => [[$matt('i1')], [$gloss('o1'), $brush('o2'), $matt('o3')], []];
+        yield 'gloss may come before matt elsewhere' => [[$gloss('i1')], [$gloss('o1')], []];
+        yield 'powders last' => [[$matt('i1')], [$brush('o1'), self::layer('o2', StepKind::Powder)], ['powders last: layer i1 > layer o2']];
+        yield 'paint is no powder' => [[$matt('i1')], [$brush('o1')], []];
+    }
+
+    /**
+     * @param  list<LayerPlan>  $inside
+     * @param  list<LayerPlan>  $outside
+     * @param  list<string>  $wanted
+     */
+    #[DataProvider('lasts')]
+    public function test_what_would_be_dulled_or_swallowed_comes_last(array $inside, array $outside, array $wanted): void
+    {
+        $figure = self::figure([new AreaPlan('i', 'Jersey', 'p', 0, 4.0, $inside), new AreaPlan('o', 'Coat', 'p', 1, 9.0, $outside)]);
+        self::assertSame($wanted, array_map(static fn (Constraint $c): string => "{$c->rule}: {$c->before} > {$c->after}", [...(new LastThings)->constraints($figure, StepList::of($figure))]));
+    }
+
+    public function test_metal_goes_last_or_first_beside_spray_as_the_painter_says(): void
+    {
+        $metal = new LayerPlan('m', StepKind::Spray, 'm', Chemistry::Acrylic, 10, 30, 1440, 'water', isFlake: true);
+        $said = static function (array $jersey, LayerPlan $coat, Approach ...$approaches): array {
+            $figure = self::figure([new AreaPlan('i', 'Jersey', 'p', 0, 4.0, array_values(array_filter($jersey, static fn (mixed $l): bool => $l instanceof LayerPlan))), new AreaPlan('o', 'Coat', 'p', 1, 9.0, [$coat])], array_values($approaches));
+
+            return array_map(static fn (Constraint $c): string => "{$c->rule}: {$c->before} > {$c->after}", [...(new Metal)->constraints($figure, StepList::of($figure))]);
+        };
+        [$spray, $brush, $seal] = [self::layer('o', StepKind::Spray), self::layer('o', StepKind::Brush), self::layer('v', StepKind::Varnish, sheen: 'gloss')];
+        self::assertSame(['metal last: layer o > layer m'], $said([$metal, $seal], $spray, Approach::MetalLast));
+        self::assertSame(['metal first: layer v > layer o', 'metal first: layer m > layer o'], $said([$metal, $seal], $spray, Approach::MetalFirst));
+        self::assertSame([[], []], [$said([$metal, $seal], $brush, Approach::MetalLast), $said([$metal, $seal], $brush, Approach::MetalFirst)]);
+        self::assertSame([], $said([self::layer('m', StepKind::Spray)], $spray, Approach::MetalLast));
+    }
+
+    public function test_a_finish_without_varnish_is_told_unless_it_may_have_none(): void
+    {
+        $told = static fn (LayerPlan ...$layers): int => count(self::said(self::figure([new AreaPlan('a', 'Bell', 'p', 0, 5.0, array_values($layers))]), 'varnish'));
+        $brush = self::layer('b', StepKind::Brush);
+        $none = $told($brush, self::layer('v', StepKind::Varnish, sheen: 'matt'));
+        self::assertSame($none + 1, $told($brush));
+        // The varnish counts at the end, and nowhere else.
+        self::assertSame($none + 1, $told(self::layer('v', StepKind::Varnish, sheen: 'matt'), $brush));
+        self::assertSame($none, $told($brush, self::layer('w', StepKind::DryBrush, Chemistry::Wax)));
+        self::assertSame($none, $told($brush, self::layer('d', StepKind::Powder, Chemistry::Powder)));
+        self::assertSame($none + 1, $told(self::layer('d', StepKind::Powder, Chemistry::Powder), $brush));
+    }
+
+    public function test_a_wet_blend_needs_paint_beneath_it(): void
+    {
+        $blend = new LayerPlan('w', StepKind::Brush, 'w', Chemistry::Acrylic, 10, 30, 1440, 'water', blendsWet: true);
+        $told = static fn (LayerPlan ...$layers): int => count(self::said(self::figure([new AreaPlan('a', 'Bell', 'p', 0, 5.0, array_values($layers))]), 'no wet paint'));
+        self::assertSame([1, 1, 1, 0], [$told($blend), $told(self::layer('p', StepKind::Prime), $blend), $told(self::layer('b', StepKind::Brush), self::layer('v', StepKind::Varnish, sheen: 'matt'), $blend), $told(self::layer('b', StepKind::Brush), $blend)]);
     }
 
     public function test_paint_on_gloss_is_warned_of_and_wax_is_not(): void
