@@ -70,7 +70,7 @@ final class Nearest
 
     /**
      * @param  array{float, float, float}  $at  mm
-     * @param  float  $radius  mm; less than nothing for the nearest alone
+     * @param  float  $radius  mm; negative for the nearest alone
      * @return array{list<int>, int, float} triangles within the radius, the nearest of all, and how far it is, mm
      */
     public static function near(TriangleMesh $mesh, array $at, float $radius): array

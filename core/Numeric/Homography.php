@@ -54,8 +54,10 @@ final readonly class Homography
     }
 
     /**
-     * Many points of a row at once, each a step of 1 in x after the other: what a loop over pixels asks, without an array for each.
+     * Many points of a row at once, for loops over pixels: no array is made for each.
      *
+     * @param  float  $x  of the first; each next is 1 further
+     * @param  int  $count  0 or more
      * @return array{list<float>, list<float>} x and y of each
      */
     public function alongRow(float $x, float $y, int $count): array

@@ -36,6 +36,23 @@ final class Arrows
     }
 
     /**
+     * @param  array<string, list<string>>  $map  the parts that a part may use
+     * @param  array<string, array<string, string>>  $arrows
+     * @return list<string> arrows of the map that nothing takes
+     */
+    public static function unused(array $map, array $arrows): array
+    {
+        $unused = [];
+        foreach ($map as $part => $uses) {
+            foreach (array_diff($uses, array_keys($arrows[$part] ?? [])) as $used) {
+                $unused[] = "{$part} does not use {$used}";
+            }
+        }
+
+        return $unused;
+    }
+
+    /**
      * @param  array<string, array<string, string>>  $arrows
      * @return list<string>|null parts that use one another in a circle, each the next; null without one
      */

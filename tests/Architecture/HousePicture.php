@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Architecture;
 
 /**
- * Rooms as boxes in storeys, each room above all that it calls, as SVG. An arrow that a longer way already says is not drawn; one
- * that passes a storey has a place of its own there, so that it goes behind no box.
+ * Rooms as boxes in storeys, each room above all that it calls, as SVG. An arrow is left out where a
+ * longer way says the same. An arrow that passes a storey has a place of its own there: no line runs behind a box.
  */
 final class HousePicture
 {
@@ -17,6 +17,22 @@ final class HousePicture
     private const GAP = [22, 58];
 
     private const MARGIN = 24;
+
+    /**
+     * Draws the picture into its file.
+     *
+     * @param  array<string, list<string>>  $calls
+     * @return bool whether it was there already
+     */
+    public static function isKept(string $path, array $calls, string $title): bool
+    {
+        $file = SourceFiles::root()."/{$path}";
+        $kept = is_file($file) ? file_get_contents($file) : '';
+        $drawn = self::of($calls, $title);
+        file_put_contents($file, $drawn);
+
+        return $drawn === $kept;
+    }
 
     /** @param  array<string, list<string>>  $calls  the rooms that a room calls, by room, without circles */
     public static function of(array $calls, string $title): string
@@ -85,9 +101,9 @@ final class HousePicture
             }
         }
         $wide = static fn (string $stop): int => isset($calls[$stop]) ? self::BOX[0] : self::PASSAGE;
-        /** @param  list<string>  $stops */
-        $all = static fn (array $stops): int => array_sum(array_map(static fn (mixed $stop): int => is_string($stop) ? $wide($stop) : 0, $stops)) + (count($stops) - 1) * self::GAP[0];
-        $width = 2 * self::MARGIN + max(0, ...array_map($all, $storeys));
+        // A room or passage with the gap after it; the last one has none.
+        $taken = array_map(static fn (array $stops): int => array_sum(array_map($wide, $stops)) + (count($stops) - 1) * self::GAP[0], $storeys);
+        $width = 2 * self::MARGIN + max(0, ...$taken);
         $x = [];
         for ($round = 0; $round < 8; $round++) {
             foreach ($round % 2 === 0 ? $storeys : array_reverse($storeys, true) as $n => $stops) {
@@ -98,7 +114,7 @@ final class HousePicture
                 }
                 asort($mean);
                 $storeys[$n] = array_keys($mean);
-                $left = ($width - $all($storeys[$n])) / 2;
+                $left = ($width - $taken[$n]) / 2;
                 foreach ($storeys[$n] as $stop) {
                     $x[$stop] = $left + $wide($stop) / 2;
                     $left += $wide($stop) + self::GAP[0];

@@ -30,7 +30,7 @@ final class Mutations
         BinaryOp\Identical::class => '!==', BinaryOp\NotIdentical::class => '===', BinaryOp\BooleanAnd::class => '||', BinaryOp\BooleanOr::class => '&&',
     ];
 
-    /** Where whole numbers are compared, its bound is moved by one; where others are, by which hardly any two are alike, it is turned round. */
+    /** A comparison of whole numbers gets its bound moved by one. Any other is reversed: two measures are hardly ever equal, so that a moved bound would change nothing. */
     private const COMPARISONS = [
         BinaryOp\Smaller::class => ['<=', '>='], BinaryOp\SmallerOrEqual::class => ['<', '>'], BinaryOp\Greater::class => ['>=', '<='], BinaryOp\GreaterOrEqual::class => ['>', '<'],
     ];

@@ -17,7 +17,7 @@ use Hyalin\Optics\Sheen;
 use Hyalin\Optics\Surface;
 
 /**
- * One usual coat of a pot over a grey primer: what is asked of a pot oftenest, and so how sure the pot is in one number.
+ * One usual coat of a pot over a grey primer, the commonest use of a pot. How sure that colour is stands for how sure the pot is.
  */
 final readonly class CoatOverGrey
 {

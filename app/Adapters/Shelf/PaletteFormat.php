@@ -24,9 +24,14 @@ final class PaletteFormat implements ShelfFormat
         return 'palette';
     }
 
-    public function offer(): array
+    public function holds(): string
     {
-        return ['Their colours as a palette', 'for paint programs'];
+        return 'Their colours as a palette';
+    }
+
+    public function about(): string
+    {
+        return 'for paint programs';
     }
 
     public function contentType(): string

@@ -18,8 +18,11 @@ interface ShelfFormat
     /** @return string its name on the screen */
     public function title(): string;
 
-    /** @return array{string, string} what a file of it holds, in the words of the export, and what it is good for */
-    public function offer(): array;
+    /** @return string what an exported file holds, in a painter's words */
+    public function holds(): string;
+
+    /** @return string what such a file is for, beside it */
+    public function about(): string;
 
     public function contentType(): string;
 

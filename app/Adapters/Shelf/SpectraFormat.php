@@ -25,9 +25,14 @@ final class SpectraFormat implements ShelfFormat
         return 'CGATS';
     }
 
-    public function offer(): array
+    public function holds(): string
     {
-        return ['Their spectra', 'CGATS: thick, one coat over black, one over white'];
+        return 'Their spectra';
+    }
+
+    public function about(): string
+    {
+        return 'CGATS: thick, one coat over black, one over white';
     }
 
     public function contentType(): string

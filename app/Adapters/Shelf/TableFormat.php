@@ -36,9 +36,14 @@ final class TableFormat implements ShelfFormat
         return 'CSV';
     }
 
-    public function offer(): array
+    public function holds(): string
     {
-        return ['All pots as a table', 'CSV, with K and S of measured pots'];
+        return 'All pots as a table';
+    }
+
+    public function about(): string
+    {
+        return 'CSV, with K and S of measured pots';
     }
 
     public function contentType(): string

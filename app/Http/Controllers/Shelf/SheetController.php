@@ -169,7 +169,7 @@ final class SheetController
         return new JsonResponse(['message' => 'The photo was deleted. What was kept of it stays with the pots.']);
     }
 
-    /** @throws ValidationException when nothing of what is asked can be kept */
+    /** @throws ValidationException when none of the chosen fields can be kept */
     public function keep(Request $request, SwatchSheet $sheet, SheetPhoto $photo, KeepSheet $keep, #[CurrentUser] Painter $painter): JsonResponse
     {
         $request->validate(['positions' => ['required', 'array', 'list', 'max:24'], 'positions.*' => ['integer', 'between:0,23']]);

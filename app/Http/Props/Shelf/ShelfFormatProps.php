@@ -12,7 +12,7 @@ final readonly class ShelfFormatProps
     /**
      * @param  string  $ending  of its files: it names the format in the address of the export
      * @param  string  $holds  in a painter's words
-     * @param  string  $about  what it is good for
+     * @param  string  $about  what it is for
      */
     public function __construct(public string $ending, public string $holds, public string $about)
     {
@@ -21,6 +21,6 @@ final readonly class ShelfFormatProps
     /** @return list<self> the table first: it holds most */
     public static function all(): array
     {
-        return array_map(static fn (ShelfFormat $format): self => new self($format->ending(), ...$format->offer()), array_reverse(ShelfFormats::all()));
+        return array_map(static fn (ShelfFormat $format): self => new self($format->ending(), $format->holds(), $format->about()), array_reverse(ShelfFormats::all()));
     }
 }

@@ -21,15 +21,15 @@ export function Shell({
     figure,
     keys = [],
     wide = false,
-    isNamed = false,
+    headsByTitle = false,
     children,
 }: {
     title: string;
     figure?: FigureProps;
     keys?: KeyHelp;
     wide?: boolean;
-    /** Without a heading of its own to be seen: its title is said to who listens. */
-    isNamed?: boolean;
+    /** The page shows no first heading: its title is one for screen readers. */
+    headsByTitle?: boolean;
     children: ReactNode;
 }) {
     const [helping, setHelping] = useState(false);
@@ -62,7 +62,7 @@ export function Shell({
                 id="work"
                 className={clsx('min-h-0 flex-1 overflow-y-auto print:overflow-visible', !wide && 'px-4 py-4')}
             >
-                {isNamed && <h1 className="sr-only">{title}</h1>}
+                {headsByTitle && <h1 className="sr-only">{title}</h1>}
                 <Unsent />
                 {children}
             </main>

@@ -52,7 +52,7 @@ export default function LightPage(props: Props) {
     const [arriving, setArriving] = useState<BufferGeometry | null>(null);
 
     return (
-        <Shell title={`Light on ${figure.name}`} figure={figure} keys={KEYS} wide isNamed>
+        <Shell title={`Light on ${figure.name}`} figure={figure} keys={KEYS} wide headsByTitle>
             <div className="flex min-h-full flex-col lg:h-full lg:flex-row">
                 <div className="flex h-[60vh] min-w-0 flex-none flex-col lg:h-auto lg:min-h-0 lg:flex-1">
                     {tab === 'files' && (meshes.length > 0 || arriving !== null) ? (

@@ -72,7 +72,7 @@ export default function OrderPage({ figure, planned, own, seen, problem, contrad
         />
     );
     return (
-        <Shell title={`Order of ${figure.name}`} figure={figure} keys={KEYS} wide isNamed>
+        <Shell title={`Order of ${figure.name}`} figure={figure} keys={KEYS} wide headsByTitle>
             <div className="flex min-h-full flex-col gap-3 p-4 lg:h-full">
                 {(tab !== 'order' || !planned) && tabs}
                 {problem !== null && <Notice strong>{problem}</Notice>}

@@ -45,7 +45,7 @@ export default function ProposalsPage({ figure, areas, areaId, version, pots, se
     const [only, setOnly] = useState<number[] | null>(null);
     const area = areas.find((a) => a.id === areaId);
     return (
-        <Shell title={`Proposals for ${figure.name}`} figure={figure} wide isNamed>
+        <Shell title={`Proposals for ${figure.name}`} figure={figure} wide headsByTitle>
             <div className="flex min-h-full flex-col gap-3 p-4">
                 <div className="flex flex-wrap items-end gap-4">
                     <div className="w-56">

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core\Order;
+namespace Tests\Core\Plan;
 
 use Eris\Generators;
 use Eris\TestTrait;
