@@ -187,8 +187,12 @@ $account = ['name' => 'Check', 'email' => 'check@hyalin.example', 'password' => 
 $figure = 0;
 $bench = '';
 
-$check->step('start', static function () use ($check): null {
+$built = static fn (): string => (string) @filemtime("{$root}/public/build/manifest.json");
+$before = $built();
+$check->step('start', static function () use ($check, $built, $before): null {
     $check->start();
+    // The live server beside it would lose its pages.
+    $before === '' || $built() === $before || throw new RuntimeException('it built the interface anew, beside whatever serves it');
 
     return null;
 });

@@ -6,6 +6,7 @@ namespace Tests\Browser;
 
 use RuntimeException;
 use SQLite3;
+use Symfony\Component\Process\Process;
 use Tests\Support\SeededDemo;
 
 /**
@@ -29,7 +30,7 @@ final class AppServer
     public readonly string $driverUrl;
 
     /** @var array<string, string> of the server and its worker */
-    private readonly array $env;
+    private array $env;
 
     public static function instance(): self
     {
@@ -62,12 +63,23 @@ final class AppServer
         ];
         SeededDemo::copyTo($this->directory.'/seeded.sqlite', $this->directory.'/storage/app/private');
         copy($this->directory.'/seeded.sqlite', $this->directory.'/database.sqlite');
+        $this->remember($root);
         $this->serve();
         $this->start('worker', [PHP_BINARY, 'artisan', 'queue:work', '--queue=short,long,later', '--sleep=0.1', '--tries=1'], $root, $this->env);
         $driverPort = self::freePort();
         $this->driverUrl = "http://127.0.0.1:{$driverPort}";
         $this->start('chromedriver', ['/usr/bin/chromedriver', "--port={$driverPort}"], $root, []);
         $this->await('chromedriver', $this->driverUrl.'/status', 90);
+    }
+
+    /** Settings and routes are compiled once, as bin/demo and bin/serve do. */
+    private function remember(string $root): void
+    {
+        $caches = ['APP_CONFIG_CACHE' => "{$this->directory}/config.php", 'APP_ROUTES_CACHE' => "{$this->directory}/routes.php"];
+        foreach (['config:cache', 'route:cache'] as $command) {
+            (new Process([PHP_BINARY, 'artisan', $command, '--quiet'], $root, [...$this->env, ...$caches]))->mustRun();
+        }
+        $this->env = [...$this->env, ...$caches];
     }
 
     /** The database as the demo seeds it: what one test does, the next does not see. Files that are seeded are never changed. */
@@ -81,13 +93,15 @@ final class AppServer
         }
         $live->close();
         $seeded->close();
+        // An answer that came late brings the cookie of its session back.
+        array_map(unlink(...), glob("{$this->directory}/storage/framework/sessions/*") ?: []);
     }
 
     /** Begins to serve, again after it was killed. */
     public function serve(): void
     {
         $root = dirname(__DIR__, 2);
-        $router = $root.'/vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php';
+        $router = $root.'/bin/router.php';
         $this->start('web', [PHP_BINARY, '-d', 'variables_order=EGPCS', '-d', 'upload_max_filesize=256M', '-d', 'post_max_size=260M', '-S', substr($this->url, strlen('http://')), $router], $root.'/public', $this->env);
         $this->await('web', $this->url.'/up', 90);
     }

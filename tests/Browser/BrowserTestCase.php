@@ -30,10 +30,43 @@ abstract class BrowserTestCase extends TestCase
 
     protected AppServer $app;
 
+    /** One for the suite: a start takes as much of the processor as several pages, and what it has compiled of the interface is kept. */
+    private static ?RemoteWebDriver $opened = null;
+
     protected function setUp(): void
     {
         $this->app = AppServer::instance();
         $this->app->reset();
+        $this->browser = self::$opened ??= $this->open();
+        $tools = new ChromeDevToolsDriver($this->browser);
+        $tools->execute('Network.clearBrowserCookies');
+        $tools->execute('Storage.clearDataForOrigin', ['origin' => $this->app->url, 'storageTypes' => 'all']);
+        $this->browser->manage()->getLog('browser');
+        $this->resize(1280, 800);
+    }
+
+    /** Leaves an empty tab. */
+    protected function tearDown(): void
+    {
+        if (! isset($this->browser)) {
+            return;
+        }
+        if (! $this->status()->isSuccess()) {
+            $this->browser->quit();
+            self::$opened = null;
+
+            return;
+        }
+        $used = $this->browser->getWindowHandles();
+        $fresh = $this->browser->switchTo()->newWindow()->getWindowHandle();
+        foreach ($used as $tab) {
+            $this->browser->switchTo()->window($tab)->close();
+        }
+        $this->browser->switchTo()->window($fresh);
+    }
+
+    private function open(): RemoteWebDriver
+    {
         $profile = $this->app->directory.'/profile-'.bin2hex(random_bytes(4));
         mkdir($profile);
         $options = new ChromeOptions;
@@ -49,15 +82,8 @@ abstract class BrowserTestCase extends TestCase
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
         $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
-        $this->browser = RemoteWebDriver::create($this->app->driverUrl, $capabilities, 120_000, 240_000);
-        $this->resize(1280, 800);
-    }
 
-    protected function tearDown(): void
-    {
-        if (isset($this->browser)) {
-            $this->browser->quit();
-        }
+        return RemoteWebDriver::create($this->app->driverUrl, $capabilities, 120_000, 240_000);
     }
 
     /** The inner size; --window-size would be the outer one. */
