@@ -59,7 +59,7 @@ abstract class BrowserTestCase extends TestCase
         }
         $used = $this->browser->getWindowHandles();
         $fresh = $this->browser->switchTo()->newWindow()->getWindowHandle();
-        foreach ($used as $tab) {
+        foreach (array_filter($used, is_string(...)) as $tab) {
             $this->browser->switchTo()->window($tab)->close();
         }
         $this->browser->switchTo()->window($fresh);
