@@ -52,7 +52,7 @@ use Illuminate\Support\Facades\Route;
 
 // A number of a record is a number, whatever the database would make of it.
 Route::patterns(array_fill_keys(
-    ['area', 'balance', 'boundary', 'chip', 'correction', 'cup', 'figure', 'incomingFile', 'joint', 'lesson', 'mesh', 'meshUpload', 'mixSearch', 'ownRule', 'ownStep', 'paint', 'part', 'photo', 'picture', 'practiceRound', 'proposalSearch', 'run', 'setAside', 'sheet', 'shelfImport', 'step', 'task', 'timer', 'version'],
+    ['area', 'balance', 'boundary', 'chip', 'correction', 'cup', 'figure', 'joint', 'lesson', 'mesh', 'meshUpload', 'ownRule', 'ownStep', 'paint', 'part', 'photo', 'picture', 'practiceRound', 'run', 'setAside', 'sheet', 'shelfImport', 'step', 'task', 'timer', 'version'],
     '[1-9][0-9]{0,17}',
 ));
 
@@ -126,7 +126,6 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/layout.json', [SheetController::class, 'layout'])->name('sheets.layout');
         Route::post('/photos', [SheetController::class, 'photo'])->name('sheets.photo');
         Route::post('/photos/simulated', [SheetController::class, 'simulated'])->name('sheets.simulated');
-        Route::get('/photos/{photo}', [SheetController::class, 'progress'])->name('sheets.progress');
         Route::get('/photos/{photo}/flat.jpg', [SheetController::class, 'flat'])->name('sheets.flat');
         Route::delete('/photos/{photo}', [SheetController::class, 'forget'])->name('sheets.forget');
         Route::post('/photos/{photo}/keep', [SheetController::class, 'keep'])->name('sheets.keep');
@@ -143,11 +142,6 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/bench', [BenchFileController::class, 'import'])->name('bench-file.import');
     Route::get('/bench/import', [BenchFileController::class, 'last'])->name('bench-file.last');
     Route::post('/incoming/pictures', [IncomingController::class, 'picture'])->name('incoming.picture');
-    Route::prefix('/incoming/{incomingFile}')->middleware('can:own,incomingFile')->group(function (): void {
-        Route::get('/', [IncomingController::class, 'show'])->name('incoming.show');
-        Route::post('/both', [BenchFileController::class, 'both'])->name('bench-file.both');
-        Route::delete('/', [IncomingController::class, 'destroy'])->name('incoming.destroy');
-    });
     Route::get('/recipes', [RecipesController::class, 'index'])->name('recipes');
 
     Route::get('/schedule', [ScheduleController::class, 'show'])->name('schedule');
@@ -235,8 +229,6 @@ Route::middleware('auth')->group(function (): void {
         Route::delete('/meshes/{mesh}', [MeshController::class, 'destroy'])->name('meshes.destroy');
         Route::put('/light', [LightController::class, 'settings'])->name('light.settings');
         Route::post('/light', [LightController::class, 'compute'])->name('light.compute');
-        Route::delete('/light', [LightController::class, 'stop'])->name('light.stop');
-        Route::get('/light/progress', [LightController::class, 'progress'])->name('light.progress');
         Route::get('/light/data', [LightController::class, 'data'])->name('light.data');
         Route::get('/light/areas', [LightController::class, 'areas'])->name('light.areas');
         Route::get('/light/glow/{area}', [LightController::class, 'glow'])->name('light.glow');
@@ -325,18 +317,9 @@ Route::middleware('auth')->group(function (): void {
     Route::delete('/lessons/{lesson}', [CompareController::class, 'undoLesson'])->middleware('can:own,lesson')->name('lessons.undo');
     Route::patch('/corrections/{correction}', [CompareController::class, 'take'])->middleware('can:own,correction')->name('corrections.take');
 
-    Route::prefix('/proposal-searches/{proposalSearch}')->middleware('can:own,proposalSearch')->group(function (): void {
-        Route::get('/', [ProposalController::class, 'progress'])->name('proposal-searches.show');
-        Route::delete('/', [ProposalController::class, 'stop'])->name('proposal-searches.stop');
-    });
-
     Route::prefix('/tasks/{task}')->middleware('can:own,task')->group(function (): void {
         Route::get('/', [TaskController::class, 'show'])->name('tasks.show');
         Route::delete('/', [TaskController::class, 'stop'])->name('tasks.stop');
-    });
-
-    Route::prefix('/mix-searches/{mixSearch}')->middleware('can:own,mixSearch')->group(function (): void {
-        Route::get('/', [MixController::class, 'progress'])->name('mix-searches.show');
-        Route::delete('/', [MixController::class, 'stop'])->name('mix-searches.stop');
+        Route::post('/both', [BenchFileController::class, 'both'])->name('bench-file.both');
     });
 });

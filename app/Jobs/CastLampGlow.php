@@ -11,10 +11,11 @@ use App\Models\Light\LightRecord;
 use App\Models\TaskKind;
 use Hyalin\Progress;
 
-final class CastLampGlow extends TaskJob
+final class CastLampGlow extends FigureTask
 {
     public function __construct(private readonly LightRecord $light, private readonly int $areaId)
     {
+        parent::__construct();
     }
 
     protected function kind(): TaskKind

@@ -16,7 +16,7 @@ use Hyalin\Progress;
 /**
  * The directed sprays as the painter wants them now.
  */
-final class CastLitSprays extends TaskJob
+final class CastLitSprays extends FigureTask
 {
     /**
      * @param  array<string, mixed>  $settings  of the light
@@ -24,6 +24,7 @@ final class CastLitSprays extends TaskJob
      */
     public function __construct(private readonly LightRecord $light, private readonly array $settings, private readonly ?Technique $only)
     {
+        parent::__construct();
     }
 
     protected function kind(): TaskKind

@@ -10,10 +10,11 @@ use App\Models\Light\LightRecord;
 use App\Models\TaskKind;
 use Hyalin\Progress;
 
-final class FindLitZones extends TaskJob
+final class FindLitZones extends FigureTask
 {
     public function __construct(private readonly LightRecord $light, private readonly float $edges, private readonly float $grooves)
     {
+        parent::__construct();
     }
 
     protected function kind(): TaskKind

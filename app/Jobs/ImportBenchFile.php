@@ -8,62 +8,51 @@ use App\Actions\Bench\ImportBench;
 use App\Adapters\BenchFile\BenchReader;
 use App\Adapters\BenchFile\UnreadableBench;
 use App\Adapters\Incoming;
-use App\Adapters\StoredFile;
-use App\Adapters\StoredProgress;
-use App\Models\IncomingFile;
-use Illuminate\Contracts\Queue\ShouldQueue;
-use Illuminate\Foundation\Queue\Queueable;
+use App\Models\Task;
+use App\Models\TaskState;
+use Hyalin\Progress;
 use Throwable;
 
 /**
- * A bench file, taken in wholly or not at all.
+ * A bench file, taken in wholly or not at all. Its input: name, path, and both: figures of a name that is there come in as copies.
  */
-final class ImportBenchFile implements ShouldQueue
+final class ImportBenchFile extends TaskJob
 {
-    use Queueable;
-    use Resumed;
-
-    /** Cancelled before it was begun. */
-    public bool $deleteWhenMissingModels = true;
-
     public int $timeout = 900;
 
-    public function __construct(private readonly IncomingFile $file)
+    protected function run(Task $task, Progress $progress): TaskEnd
     {
-    }
-
-    public function handle(ImportBench $import): void
-    {
-        $file = $this->file->refresh();
-        if (! in_array($file->state, ['waiting', 'running'], true)) {
-            return;
-        }
-        ini_set('memory_limit', '1536M');
-        $file->update(['state' => 'running', 'progress' => 0.0, 'problem' => null]);
-        $painter = $file->painter()->firstOrFail();
-        $copy = Incoming::copy($file);
+        $painter = $task->painter()->firstOrFail();
+        $copy = Incoming::copy($task);
         try {
             $reader = BenchReader::open($copy);
-            $clashes = $file->both ? [] : ImportBench::clashes($painter, $reader);
+            $clashes = ($task->input['both'] ?? false) === true ? [] : ImportBench::clashes($painter, $reader);
             if ($clashes !== []) {
-                $file->update(['state' => 'asks', 'problem' => 'You have '.implode(', ', $clashes).' already. Nothing was added yet: import it as a copy, under another name, or cancel.']);
-
-                return;
+                return TaskEnd::asking('You have '.implode(', ', $clashes).' already. Nothing was added yet: import it as a copy, under another name, or cancel.');
             }
-            $import($painter, $reader, new StoredProgress($file), static fn (array $counts) => $file->update(['state' => 'done', 'progress' => 1.0, 'result' => ['message' => self::words($counts)]]));
-        } catch (UnreadableBench $e) {
-            $file->update(['state' => 'failed', 'problem' => $e->getMessage().' Nothing was added.']);
+            // Said to be done with the last row: a worker that is killed after it has imported it.
+            app(ImportBench::class)($painter, $reader, $progress, static fn (array $counts) => $task->update(['state' => TaskState::Done, 'progress' => 1.0, 'result' => ['message' => self::words($counts)]]));
         } finally {
             unlink($copy);
         }
-        StoredFile::forget($file->path);
+
+        return TaskEnd::done($task->result);
     }
 
-    public function failed(?Throwable $e): void
+    protected function refused(Task $task, Throwable $e): ?string
     {
-        if (in_array($this->file->refresh()->state, ['waiting', 'running'], true)) {
-            $this->file->update(['state' => 'failed', 'problem' => 'The bench file could not be read: '.FailureReason::of($e).'. Nothing was added. Try again, or export figures one by one.']);
-            StoredFile::forget($this->file->path);
+        return $e instanceof UnreadableBench ? $e->getMessage().' Nothing was added.' : null;
+    }
+
+    protected function advice(): string
+    {
+        return 'Try again, or export figures one by one.';
+    }
+
+    protected function ended(Task $task): void
+    {
+        if ($task->state !== TaskState::Asks) {
+            Incoming::drop($task);
         }
     }
 

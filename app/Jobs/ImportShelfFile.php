@@ -5,35 +5,34 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Actions\Shelf\ImportShelf;
+use App\Models\Painter;
 use App\Models\Shelf\ShelfImport;
-use Illuminate\Contracts\Queue\ShouldQueue;
-use Illuminate\Foundation\Queue\Queueable;
-use Throwable;
+use App\Models\Task;
+use App\Models\TaskKind;
+use Hyalin\Progress;
 
-final class ImportShelfFile implements ShouldQueue
+/**
+ * A file of pots, all of it or nothing.
+ */
+final class ImportShelfFile extends TaskJob
 {
-    use Queueable;
-    use Resumed;
-
     public int $timeout = 300;
 
-    public function __construct(private readonly ShelfImport $import)
+    public static function ask(Painter $painter, string $fileName, string $text): ShelfImport
     {
+        $task = Task::ask(TaskKind::Shelf, $painter->id);
+        $import = new ShelfImport(['file_name' => $fileName, 'text' => $text, 'task_id' => $task->id]);
+        $import->painter_id = $painter->id;
+        $import->save();
+        self::dispatch($task)->onQueue(Turn::of($task));
+
+        return $import->refresh();
     }
 
-    public function handle(ImportShelf $bringIn): void
+    protected function run(Task $task, Progress $progress): TaskEnd
     {
-        if ($this->import->refresh()->state !== 'done') {
-            $bringIn($this->import);
-        }
-    }
+        app(ImportShelf::class)(ShelfImport::query()->where('task_id', $task->id)->firstOrFail(), $progress);
 
-    public function failed(?Throwable $e): void
-    {
-        // Killed after the last word was written: it is there, and not failed.
-        if ($this->import->refresh()->state === 'done') {
-            return;
-        }
-        $this->import->update(['state' => 'failed', 'problem' => 'The file could not be imported: '.FailureReason::of($e).'. Nothing was added to the shelf.']);
+        return TaskEnd::done();
     }
 }

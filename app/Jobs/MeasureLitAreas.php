@@ -11,10 +11,11 @@ use App\Models\Light\LightRecord;
 use App\Models\TaskKind;
 use Hyalin\Progress;
 
-final class MeasureLitAreas extends TaskJob
+final class MeasureLitAreas extends FigureTask
 {
     public function __construct(private readonly LightRecord $light)
     {
+        parent::__construct();
     }
 
     protected function kind(): TaskKind

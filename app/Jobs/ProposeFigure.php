@@ -5,57 +5,31 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Actions\Finish\ProposeFinishes;
-use App\Adapters\StoredProgress;
 use App\Http\Props\Finish\FigureProposalProps;
-use App\Models\Finish\ProposalSearchRecord;
-use Illuminate\Contracts\Queue\ShouldQueue;
-use Illuminate\Foundation\Queue\Queueable;
-use Throwable;
+use App\Models\Task;
+use Hyalin\Progress;
+use Illuminate\Validation\ValidationException;
 
 /**
- * Finishes for all areas of a figure that share pots.
+ * Finishes for all areas of a figure that share pots. Its input: brushOnly, mostPots (null for any number), only (ids of the pots to use;
+ * null for any).
  */
-final class ProposeFigure implements ShouldQueue
+final class ProposeFigure extends TaskJob
 {
-    use Queueable;
-    use Resumed;
-
-    public int $timeout = 1800;
-
-    public function __construct(private readonly ProposalSearchRecord $search)
+    protected function run(Task $task, Progress $progress): TaskEnd
     {
-    }
-
-    public function handle(ProposeFinishes $propose): void
-    {
-        $search = $this->search->load(['painter', 'figure']);
-        if (! in_array($search->state, ['waiting', 'running'], true)) {
-            return;
-        }
-        $search->update(['state' => 'running']);
-        $most = $search->request['mostPots'] ?? null;
-        $answer = $propose->forFigure(
-            $search->figure,
-            $search->painter()->firstOrFail(),
-            ($search->request['brushOnly'] ?? false) === true,
+        $input = $task->input ?? [];
+        $most = $input['mostPots'] ?? null;
+        $only = $input['only'] ?? null;
+        $answer = app(ProposeFinishes::class)->forFigure(
+            $task->figure ?? throw ValidationException::withMessages(['figure' => 'The figure was deleted meanwhile.']),
+            $task->painter()->firstOrFail(),
+            ($input['brushOnly'] ?? false) === true,
             is_int($most) ? $most : null,
-            self::ids($search->request['only'] ?? null),
-            new StoredProgress($search),
+            is_array($only) ? array_values(array_filter($only, is_int(...))) : null,
+            $progress,
         );
-        $search->refresh();
-        $search->update(['state' => $search->stop_asked ? 'stopped' : 'done', 'progress' => $search->stop_asked ? $search->progress : 1.0, 'result' => FigureProposalProps::of($answer)]);
-    }
 
-    /** @return list<int>|null */
-    private static function ids(mixed $only): ?array
-    {
-        return is_array($only) ? array_values(array_filter($only, is_int(...))) : null;
-    }
-
-    public function failed(?Throwable $e): void
-    {
-        if (in_array($this->search->refresh()->state, ['waiting', 'running'], true)) {
-            $this->search->update(['state' => 'failed']);
-        }
+        return TaskEnd::found(FigureProposalProps::of($answer), ! $task->refresh()->stop_asked);
     }
 }

@@ -13,10 +13,11 @@ use App\Models\TaskKind;
 use Hyalin\Progress;
 use Illuminate\Validation\ValidationException;
 
-final class ProposeLitAreas extends TaskJob
+final class ProposeLitAreas extends FigureTask
 {
     public function __construct(private readonly Figure $figure, private readonly LightRecord $light)
     {
+        parent::__construct();
     }
 
     protected function kind(): TaskKind

@@ -9,67 +9,68 @@ use App\Adapters\Light\BareMesh;
 use App\Adapters\Light\UploadPieces;
 use App\Models\Light\MeshUpload;
 use App\Models\Light\UploadState;
+use App\Models\Task;
+use App\Models\TaskKind;
 use Hyalin\InvalidInput;
-use Illuminate\Contracts\Queue\ShouldQueue;
-use Illuminate\Foundation\Queue\Queueable;
+use Hyalin\Progress;
 use Throwable;
 
 /**
- * A print file that has arrived is read in the queue: a large one takes longer than a page waits.
+ * A print file that has arrived is read in the queue: a large one takes longer than a page waits. Its input: isMeantTwice.
  */
-final class ReadMesh implements ShouldQueue
+final class ReadMesh extends TaskJob
 {
-    use Queueable;
-    use Resumed;
-
     public int $timeout = 600;
 
-    public function __construct(private readonly MeshUpload $upload, private readonly bool $isMeantTwice)
+    /** @param  bool  $isMeantTwice  though the figure has a file of the same content */
+    public static function ask(MeshUpload $upload, bool $isMeantTwice): void
     {
+        $task = Task::ask(TaskKind::Mesh, $upload->figure->painter_id, $upload->figure_id, ['isMeantTwice' => $isMeantTwice]);
+        $upload->update(['task_id' => $task->id]);
+        self::dispatch($task)->onQueue(Turn::of($task));
     }
 
-    public function handle(ImportMesh $import): void
+    protected function run(Task $task, Progress $progress): TaskEnd
     {
-        ini_set('memory_limit', '1536M');
-        $upload = $this->upload;
-        if ($upload->state !== UploadState::Reading) {
-            return;
-        }
+        $upload = MeshUpload::query()->where('task_id', $task->id)->firstOrFail();
         $file = (new UploadPieces($upload))->gathered();
         try {
-            $this->read($import, $file);
+            $sha256 = (string) hash_file('sha256', $file);
+            $same = ($task->input['isMeantTwice'] ?? false) === true ? null : $upload->figure->meshes()->where('sha256', $sha256)->first();
+            if ($same !== null) {
+                $upload->update(['state' => UploadState::Known, 'mesh_id' => $same->id]);
+
+                return TaskEnd::done();
+            }
+            $meshes = app(ImportMesh::class)($upload->figure, $file, $upload->name, null, $sha256);
         } finally {
             unlink($file);
         }
-    }
-
-    private function read(ImportMesh $import, string $file): void
-    {
-        $upload = $this->upload;
-        $sha256 = (string) hash_file('sha256', $file);
-        $same = $this->isMeantTwice ? null : $upload->figure->meshes()->where('sha256', $sha256)->first();
-        if ($same !== null) {
-            $upload->update(['state' => UploadState::Known, 'mesh_id' => $same->id]);
-
-            return;
-        }
-        try {
-            $meshes = $import($upload->figure, $file, $upload->name, null, $sha256);
-            // Its picture comes with it: nobody looks at an empty room.
-            array_map(BareMesh::of(...), $meshes);
-            $upload->update(['state' => UploadState::Done, 'mesh_id' => $meshes[0]->id]);
-        } catch (InvalidInput $e) {
-            $upload->update(['state' => UploadState::Failed, 'problem' => ucfirst("{$upload->name}: {$e->getMessage()}. Nothing was added.")]);
-        }
+        // Its picture comes with it: nobody looks at an empty room.
+        array_map(BareMesh::of(...), $meshes);
+        $upload->update(['state' => UploadState::Done, 'mesh_id' => $meshes[0]->id]);
         (new UploadPieces($upload))->forget();
+
+        return TaskEnd::done();
     }
 
-    public function failed(?Throwable $e): void
+    protected function refused(Task $task, Throwable $e): ?string
     {
-        if ($this->upload->refresh()->state !== UploadState::Reading) {
-            return;
+        $name = MeshUpload::query()->where('task_id', $task->id)->value('name');
+
+        return $e instanceof InvalidInput ? ucfirst((is_string($name) ? "{$name}: " : '')."{$e->getMessage()}. Nothing was added.") : null;
+    }
+
+    protected function advice(): string
+    {
+        return 'Try again, or make the mesh coarser.';
+    }
+
+    protected function ended(Task $task): void
+    {
+        $upload = MeshUpload::query()->where('task_id', $task->id)->first();
+        if ($upload !== null) {
+            (new UploadPieces($upload))->settle();
         }
-        $this->upload->update(['state' => UploadState::Failed, 'problem' => "{$this->upload->name} could not be read: ".FailureReason::of($e).'. Nothing was added; try again, or make the mesh coarser.']);
-        (new UploadPieces($this->upload))->forget();
     }
 }

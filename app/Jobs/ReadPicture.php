@@ -7,48 +7,34 @@ namespace App\Jobs;
 use App\Adapters\Incoming;
 use App\Adapters\References\PictureIntake;
 use App\Adapters\References\UnreadablePicture;
-use App\Models\IncomingFile;
-use Illuminate\Contracts\Queue\ShouldQueue;
-use Illuminate\Foundation\Queue\Queueable;
+use App\Models\Task;
+use Hyalin\Progress;
 use Throwable;
 
 /**
  * A picture from outside, decoded: what then shows or measures it takes what is kept of it.
  */
-final class ReadPicture implements ShouldQueue
+final class ReadPicture extends TaskJob
 {
-    use Queueable;
-    use Resumed;
-
-    /** Cancelled before it was begun. */
-    public bool $deleteWhenMissingModels = true;
-
     public int $timeout = 120;
 
-    public function __construct(private readonly IncomingFile $file)
+    protected function run(Task $task, Progress $progress): TaskEnd
     {
-    }
-
-    public function handle(): void
-    {
-        if (! in_array($this->file->refresh()->state, ['waiting', 'running'], true)) {
-            return;
-        }
-        $this->file->update(['state' => 'running']);
-        $copy = Incoming::copy($this->file);
+        $copy = Incoming::copy($task);
         try {
-            Incoming::putPicture($this->file, PictureIntake::of((string) file_get_contents($copy)));
-        } catch (UnreadablePicture $e) {
-            $this->file->update(['state' => 'failed', 'problem' => $e->getMessage()]);
+            return TaskEnd::done(Incoming::putPicture($task, PictureIntake::of((string) file_get_contents($copy))));
         } finally {
             unlink($copy);
         }
     }
 
-    public function failed(?Throwable $e): void
+    protected function refused(Task $task, Throwable $e): ?string
     {
-        if (in_array($this->file->refresh()->state, ['waiting', 'running'], true)) {
-            $this->file->update(['state' => 'failed', 'problem' => 'The picture could not be read: '.FailureReason::of($e).'. Nothing was added. Try again, or a smaller picture.']);
-        }
+        return $e instanceof UnreadablePicture ? $e->getMessage() : null;
+    }
+
+    protected function advice(): string
+    {
+        return 'Try again, or a smaller picture.';
     }
 }

@@ -6,42 +6,45 @@ namespace App\Jobs;
 
 use App\Actions\Shelf\ReadSheet;
 use App\Adapters\References\UnreadablePicture;
-use App\Adapters\StoredProgress;
 use App\Models\Shelf\SheetPhoto;
+use App\Models\Shelf\SwatchSheet;
+use App\Models\Task;
+use App\Models\TaskKind;
 use Hyalin\InvalidInput;
-use Illuminate\Contracts\Queue\ShouldQueue;
-use Illuminate\Foundation\Queue\Queueable;
+use Hyalin\Progress;
 use Throwable;
 
-final class ReadSheetPhoto implements ShouldQueue
+/**
+ * A photo of a swatch sheet.
+ */
+final class ReadSheetPhoto extends TaskJob
 {
-    use Queueable;
-    use Resumed;
-
     public int $timeout = 300;
 
-    public function __construct(private readonly SheetPhoto $photo)
+    /** @param  string|null  $path  of the photo as it came; null for one that the camera before the sheet has yet to take */
+    public static function ask(SwatchSheet $sheet, ?string $path = null): SheetPhoto
     {
+        $task = Task::ask(TaskKind::Sheet, $sheet->painter_id);
+        $photo = $sheet->photos()->create(['path' => $path, 'task_id' => $task->id]);
+        self::dispatch($task)->onQueue(Turn::of($task));
+
+        return $photo->refresh();
     }
 
-    public function handle(ReadSheet $read): void
+    protected function run(Task $task, Progress $progress): TaskEnd
     {
-        if (! in_array($this->photo->refresh()->state, ['waiting', 'running'], true)) {
-            return;
-        }
-        $this->photo->update(['state' => 'running', 'progress' => 0.0]);
-        try {
-            $read($this->photo, new StoredProgress($this->photo));
-            $this->photo->update(['state' => 'done', 'progress' => 1.0]);
-        } catch (InvalidInput|UnreadablePicture $e) {
-            $this->photo->update(['state' => 'failed', 'problem' => ucfirst(rtrim($e->getMessage(), '.')).'.']);
-        }
+        app(ReadSheet::class)(SheetPhoto::query()->where('task_id', $task->id)->firstOrFail(), $progress);
+
+        return TaskEnd::done();
     }
 
-    public function failed(?Throwable $e): void
+    protected function refused(Task $task, Throwable $e): ?string
     {
-        if (in_array($this->photo->refresh()->state, ['waiting', 'running'], true)) {
-            $this->photo->update(['state' => 'failed', 'problem' => 'The photo could not be read: '.FailureReason::of($e).'. Nothing was changed. Try again, or another photo.']);
-        }
+        return $e instanceof InvalidInput || $e instanceof UnreadablePicture ? ucfirst(rtrim($e->getMessage(), '.')).'.' : null;
+    }
+
+    protected function advice(): string
+    {
+        return 'Try again, or another photo.';
     }
 }

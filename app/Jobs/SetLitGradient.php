@@ -11,7 +11,7 @@ use App\Models\Light\LightRecord;
 use App\Models\TaskKind;
 use Hyalin\Progress;
 
-final class SetLitGradient extends TaskJob
+final class SetLitGradient extends FigureTask
 {
     /**
      * @param  array{from: array{float, float, float}, to: array{float, float, float}}|null  $points  mm on the figure
@@ -19,6 +19,7 @@ final class SetLitGradient extends TaskJob
      */
     public function __construct(private readonly LightRecord $light, private readonly Area $area, private readonly ?array $points, private readonly ?string $along)
     {
+        parent::__construct();
     }
 
     protected function kind(): TaskKind

@@ -4,95 +4,47 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
-use App\Adapters\LostJob;
 use App\Adapters\StoredProgress;
-use App\Models\Brief\Figure;
 use App\Models\Task;
-use App\Models\TaskKind;
 use App\Models\TaskState;
 use Hyalin\InvalidInput;
 use Hyalin\Progress;
 use Hyalin\Stopped;
 use Illuminate\Contracts\Queue\ShouldQueue;
-use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Arr;
 use Illuminate\Validation\ValidationException;
 use Throwable;
 
 /**
- * Work on a figure: done at once where that takes a moment, in the queue where it takes longer. Stopped or refused, it has changed
- * nothing; killed, it is begun once more.
+ * Work in the queue. Its task says how far it is, and is where it is asked to stop. A job whose worker was killed is begun once more by
+ * another; what fails by itself is not.
  */
 abstract class TaskJob implements ShouldQueue
 {
     use Queueable;
-    use Resumed;
 
-    /** Its figure was deleted meanwhile. */
+    public int $tries = 2;
+
+    public int $maxExceptions = 1;
+
+    /** The task was deleted meanwhile, with its figure or its painter. */
     public bool $deleteWhenMissingModels = true;
 
     public int $timeout = 1800;
 
-    protected ?Task $task = null;
-
-    abstract protected function kind(): TaskKind;
-
-    /** Whether a page may not wait for it. */
-    abstract protected function isLong(): bool;
-
-    /** @return array<string, mixed>|null settings that are set once it is done */
-    protected function input(): ?array
+    /** @param  Task|null  $task  null before it is asked for */
+    public function __construct(protected ?Task $task = null)
     {
-        return null;
     }
 
     /**
-     * @param  Progress|null  $progress  null where a page waits
-     *
-     * @throws Stopped
-     * @throws InvalidInput|ValidationException when it cannot be done
+     * @throws Stopped when it was asked to stop: nothing is changed then
+     * @throws Throwable when it cannot be done: refused() tells which of them are the painter's to know
      */
-    abstract protected function work(?Progress $progress): void;
+    abstract protected function run(Task $task, Progress $progress): TaskEnd;
 
-    /** @throws ValidationException when it cannot be done, or something else is being done */
-    public function begin(Figure $figure): void
-    {
-        $open = Task::ofFigure($figure);
-        if ($open !== null) {
-            LostJob::tell($open);
-        }
-        if ($open?->isOpen() === true && $open->kind->yieldsTo($this->kind())) {
-            $open->update(['state' => TaskState::Stopped, 'stop_asked' => true]);
-        }
-        if (! $this->isLong()) {
-            $this->work(null);
-
-            return;
-        }
-        if ($open?->isOpen() === true && $this->kind() === TaskKind::Measures) {
-            // It measures, or is followed by it.
-            return;
-        }
-        // Pages have shown the end of older tasks. The last sculpting is kept: the stage tells of it.
-        Task::query()->where('figure_id', $figure->id)->where('kind', '!=', TaskKind::Sculpt)->whereNotIn('state', [TaskState::Waiting, TaskState::Running])->where('updated_at', '<', now()->subDay())->delete();
-        $task = new Task(['figure_id' => $figure->id, 'kind' => $this->kind(), 'input' => $this->input()]);
-        $task->painter_id = $figure->painter_id;
-        try {
-            $task->save();
-        } catch (UniqueConstraintViolationException) {
-            throw ValidationException::withMessages(['task' => 'Something else is being calculated for this figure. Wait until it is done, or stop it.']);
-        }
-        $this->task = $task;
-        // Seconds, mostly: it does not wait for another figure's lighting.
-        dispatch($this->onQueue(Turn::SHORT));
-        // A queue that works at once, as in tests, has an answer already.
-        if ($task->refresh()->state === TaskState::Failed) {
-            throw ValidationException::withMessages(['task' => (string) $task->problem]);
-        }
-    }
-
-    public function handle(): void
+    final public function handle(): void
     {
         $task = $this->task?->refresh();
         if ($task === null || ! $task->isOpen()) {
@@ -101,24 +53,46 @@ abstract class TaskJob implements ShouldQueue
         ini_set('memory_limit', '1536M');
         $task->update(['state' => TaskState::Running, 'progress' => 0.0]);
         try {
-            $this->work(new StoredProgress($task));
+            $end = $this->run($task, new StoredProgress($task));
             // Another took its place in the last moment: that one says how it ended.
             if ($task->refresh()->isOpen()) {
-                $task->update(['state' => TaskState::Done, 'progress' => 1.0]);
+                $task->update(['state' => $end->state, 'result' => $end->result, 'problem' => $end->problem, 'progress' => $end->state === TaskState::Done ? 1.0 : $task->progress]);
             }
         } catch (Stopped) {
             $task->update(['state' => TaskState::Stopped]);
-        } catch (ValidationException $e) {
-            $task->update(['state' => TaskState::Failed, 'problem' => Arr::first(Arr::flatten($e->errors()))]);
-        } catch (InvalidInput $e) {
-            $task->update(['state' => TaskState::Failed, 'problem' => "{$this->kind()->failed()}: {$e->getMessage()}."]);
+        } catch (Throwable $e) {
+            $task->fail($this->refused($task, $e) ?? throw $e);
+        }
+        $this->ended($task);
+    }
+
+    final public function failed(?Throwable $e): void
+    {
+        $task = $this->task?->refresh();
+        if ($task?->isOpen() === true) {
+            $task->fail("{$task->kind->failed()}: ".FailureReason::of($e).'. '.$this->advice());
+            $this->ended($task);
         }
     }
 
-    public function failed(?Throwable $e): void
+    /** @return string|null why it cannot be done, in words for the painter; null where the fault is Hyalin's */
+    protected function refused(Task $task, Throwable $e): ?string
     {
-        if ($this->task?->refresh()->isOpen() === true) {
-            $this->task->update(['state' => TaskState::Failed, 'problem' => "{$this->kind()->failed()}: ".FailureReason::of($e).'. Try again, or make the mesh coarser.']);
-        }
+        return match (true) {
+            $e instanceof ValidationException => implode(' ', array_filter(Arr::flatten($e->errors()), is_string(...))),
+            $e instanceof InvalidInput => "{$task->kind->failed()}: {$e->getMessage()}.",
+            default => null,
+        };
+    }
+
+    /** @return string what to do after it failed */
+    protected function advice(): string
+    {
+        return 'Try again.';
+    }
+
+    /** What is left to do, however it ended. */
+    protected function ended(Task $task): void
+    {
     }
 }

@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
-use App\Adapters\LostJob;
-use App\Models\Finish\MixSearchRecord;
-use App\Models\Finish\ProposalSearchRecord;
-use App\Models\Light\LightRecord;
-use Illuminate\Database\Eloquent\Model;
+use App\Adapters\LostTask;
+use App\Models\Task;
+use App\Models\TaskKind;
+use App\Models\TaskState;
 
 /**
  * Whose turn it is: what takes moments never waits for what takes minutes, and a painter's second long job not before another's
@@ -22,20 +21,16 @@ final class Turn
 
     public const LATER = 'later';
 
-    /** @param  Model  $own  the record of the job that is put there, which does not count */
-    public static function long(int $painterId, Model $own): string
+    /** @return string the queue of a task */
+    public static function of(Task $task): string
     {
-        foreach ([LightRecord::class, MixSearchRecord::class, ProposalSearchRecord::class] as $record) {
-            $others = $record::query()->where('painter_id', $painterId)->whereIn('state', ['waiting', 'running']);
-            if ($own instanceof $record) {
-                $others->whereKeyNot($own->getKey());
-            }
-            $others->get()->each(LostJob::tell(...));
-            if ($others->exists()) {
-                return self::LATER;
-            }
+        if (! $task->kind->isLong()) {
+            return self::SHORT;
         }
+        $long = array_values(array_filter(TaskKind::cases(), static fn (TaskKind $kind): bool => $kind->isLong()));
+        $others = Task::query()->where('painter_id', $task->painter_id)->whereIn('kind', $long)->whereIn('state', TaskState::OPEN)->whereKeyNot($task->id);
+        $others->get()->each(LostTask::tell(...));
 
-        return self::LONG;
+        return $others->exists() ? self::LATER : self::LONG;
     }
 }

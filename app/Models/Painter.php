@@ -9,7 +9,6 @@ use App\Models\Bench\ScheduleRecord;
 use App\Models\Bench\Timer;
 use App\Models\Brief\Figure;
 use App\Models\Cups\CupRecord;
-use App\Models\Finish\MixSearchRecord;
 use App\Models\Shelf\Paint;
 use Database\Factories\PainterFactory;
 use Hyalin\Bench\DryingAid;
@@ -72,12 +71,6 @@ final class Painter extends User
     public function runs(): HasMany
     {
         return $this->hasMany(Run::class);
-    }
-
-    /** @return HasMany<MixSearchRecord, $this> */
-    public function mixSearches(): HasMany
-    {
-        return $this->hasMany(MixSearchRecord::class);
     }
 
     /** @return HasMany<CupRecord, $this> */

@@ -10,9 +10,6 @@ use App\Models\Brief\Figure;
 use App\Models\Compare\Correction;
 use App\Models\Compare\LessonRecord;
 use App\Models\Cups\CupRecord;
-use App\Models\Finish\MixSearchRecord;
-use App\Models\Finish\ProposalSearchRecord;
-use App\Models\IncomingFile;
 use App\Models\Painter;
 use App\Models\Practice\PracticeRound;
 use App\Models\SetAsideEdit;
@@ -29,7 +26,7 @@ use Illuminate\Auth\Access\Response;
  */
 final class OwnerPolicy
 {
-    public function own(Painter $painter, ChipRecord|Correction|LessonRecord|CupRecord|Figure|IncomingFile|MixSearchRecord|Paint|PracticeRound|ProposalSearchRecord|Run|SetAsideEdit|ShelfImport|SwatchSheet|Task|Timer $record): Response
+    public function own(Painter $painter, ChipRecord|Correction|LessonRecord|CupRecord|Figure|Paint|PracticeRound|Run|SetAsideEdit|ShelfImport|SwatchSheet|Task|Timer $record): Response
     {
         return $record->painter_id === $painter->id ? Response::allow() : Response::denyAsNotFound();
     }

@@ -27,9 +27,6 @@ use App\Models\Brief\Figure;
 use App\Models\Compare\Correction;
 use App\Models\Compare\LessonRecord;
 use App\Models\Cups\CupRecord;
-use App\Models\Finish\MixSearchRecord;
-use App\Models\Finish\ProposalSearchRecord;
-use App\Models\IncomingFile;
 use App\Models\Painter;
 use App\Models\Practice\PracticeRound;
 use App\Models\SetAsideEdit;
@@ -93,10 +90,7 @@ final class AppServiceProvider extends ServiceProvider
             CupRecord::class,
             PracticeRound::class,
             Figure::class,
-            IncomingFile::class,
-            MixSearchRecord::class,
             Paint::class,
-            ProposalSearchRecord::class,
             Run::class,
             SetAsideEdit::class,
             ShelfImport::class,

@@ -139,6 +139,15 @@ final class Check
         return is_array($found) ? array_filter($found, is_string(...), ARRAY_FILTER_USE_KEY) : [];
     }
 
+    /** @param  string|null  $within  where in the answer the task stands; null for the whole of it */
+    public function stateOf(string $path, ?string $within = null): ?string
+    {
+        $answer = $this->expect(200, $this->ask('GET', $path));
+        $task = $within === null ? $answer : $answer[$within] ?? null;
+
+        return is_array($task) && is_string($task['state'] ?? null) ? $task['state'] : null;
+    }
+
     /** @param  callable(): bool  $is */
     public function until(callable $is, string $otherwise): void
     {
@@ -230,7 +239,7 @@ $check->step('upload a print file', static function () use ($check, &$figure): s
 });
 $check->step('run a light job', static function () use ($check, &$figure): null {
     $check->expect(202, $check->ask('POST', "/figures/{$figure}/light"));
-    $check->until(static fn (): bool => ($check->expect(200, $check->ask('GET', "/figures/{$figure}/light/shown"))['state'] ?? null) === 'done', 'the light is not calculated');
+    $check->until(static fn (): bool => $check->stateOf("/figures/{$figure}/light/shown", 'lighting') === 'done', 'the light is not calculated');
 
     return null;
 });
@@ -245,8 +254,8 @@ $check->step('delete and import it', static function () use ($check, &$figure, &
     $check->ask('DELETE', "/figures/{$figure}");
     $incoming = $check->expect(202, $check->ask('POST', '/bench', ['multipart' => [['name' => 'bench', 'contents' => $bench, 'filename' => 'bench.zip']]]));
     $id = is_int($incoming['id'] ?? null) ? $incoming['id'] : 0;
-    $check->until(static fn (): bool => in_array($check->expect(200, $check->ask('GET', "/incoming/{$id}"))['state'] ?? null, ['done', 'failed', 'asks'], true), 'the bench is not imported');
-    $state = $check->expect(200, $check->ask('GET', "/incoming/{$id}"))['state'] ?? '';
+    $check->until(static fn (): bool => in_array($check->stateOf("/tasks/{$id}"), ['done', 'failed', 'asks'], true), 'the bench is not imported');
+    $state = $check->stateOf("/tasks/{$id}");
     $state === 'done' || throw new RuntimeException('it was not imported: '.json_encode($state));
 
     return null;

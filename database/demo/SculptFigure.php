@@ -6,19 +6,17 @@ namespace Database\Demo;
 
 use App\Actions\Light\StudyLight;
 use App\Jobs\ComputeLight;
-use App\Jobs\TaskJob;
-use App\Jobs\Turn;
+use App\Jobs\FigureTask;
 use App\Models\Brief\Figure;
 use App\Models\Light\LightRecord;
 use App\Models\TaskKind;
 use Database\Demo\Sculpt\Sculpt;
 use Hyalin\Progress;
-use Illuminate\Support\Str;
 
 /**
  * The print files of a figure of the demo, and the light on them. The pages of the demo do not wait for it.
  */
-final class SculptFigure extends TaskJob
+final class SculptFigure extends FigureTask
 {
     /**
      * @param  class-string<Sculpt>  $sculpt
@@ -26,6 +24,7 @@ final class SculptFigure extends TaskJob
      */
     public function __construct(private readonly Figure $figure, private readonly string $sculpt, private readonly bool $isLit)
     {
+        parent::__construct();
     }
 
     protected function kind(): TaskKind
@@ -45,8 +44,7 @@ final class SculptFigure extends TaskJob
         }
         $light = LightRecord::ofFigure($this->figure);
         if ($this->isLong()) {
-            $light->update(['state' => 'waiting', 'job' => $job = Str::ulid()->toBase32()]);
-            ComputeLight::dispatch($light, $this->figure->id, $job)->onQueue(Turn::LONG);
+            ComputeLight::ask($light);
         } elseif ($this->isLit) {
             app(StudyLight::class)($this->figure, $light, new class implements Progress
             {
@@ -55,7 +53,6 @@ final class SculptFigure extends TaskJob
                     return true;
                 }
             });
-            $light->update(['state' => 'done', 'progress' => 1.0]);
         }
     }
 }

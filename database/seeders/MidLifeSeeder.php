@@ -8,7 +8,7 @@ use App\Actions\Bench\PlanSessions;
 use App\Actions\Bench\StartRun;
 use App\Actions\Cups\FillCup;
 use App\Actions\Shelf\FitHand;
-use App\Adapters\LostJob;
+use App\Adapters\LostTask;
 use App\Adapters\Order\Hindrances;
 use App\Devices\ColourReader;
 use App\Http\Controllers\SignInController;
@@ -20,7 +20,6 @@ use App\Models\Brief\Figure;
 use App\Models\Cups\CupAct;
 use App\Models\Cups\CupRecord;
 use App\Models\Finish\LayerRecord;
-use App\Models\Finish\ProposalSearchRecord;
 use App\Models\Painter;
 use App\Models\Shelf\ChipRecord;
 use App\Models\Shelf\Paint;
@@ -152,7 +151,7 @@ final class MidLifeSeeder extends Seeder
             $figure = $painter->figures()->where('name', $plan['name'])->whereDoesntHave('meshes')->first();
             $task = $figure === null ? null : Task::query()->where('figure_id', $figure->id)->where('kind', TaskKind::Sculpt)->latest('id')->first();
             if ($figure !== null && $task !== null) {
-                LostJob::tell($task);
+                LostTask::tell($task);
                 if ($task->state === TaskState::Failed) {
                     (new SculptFigure($figure, $plan['sculpt'], true))->begin($figure);
                 }
@@ -181,15 +180,13 @@ final class MidLifeSeeder extends Seeder
         $sheet->painter_id = $painter->id;
         $sheet->save();
         $sheet->fields()->createMany(array_map(static fn (int $position, Paint $pot): array => ['position' => $position, 'paint_id' => $pot->id], range(0, $pots->count()), [$white, ...$pots->values()->all()]));
-        ReadSheetPhoto::dispatch($sheet->photos()->create())->onQueue(Turn::SHORT);
+        ReadSheetPhoto::ask($sheet);
     }
 
     private function propose(Painter $painter): void
     {
-        $search = new ProposalSearchRecord(['figure_id' => $this->figure($painter, 'The Moth Regent')->id, 'request' => ['brushOnly' => false, 'mostPots' => null, 'only' => null]]);
-        $search->painter_id = $painter->id;
-        $search->save();
-        ProposeFigure::dispatch($search)->onQueue(Turn::LONG);
+        $task = Task::ask(TaskKind::Finishes, $painter->id, $this->figure($painter, 'The Moth Regent')->id, ['brushOnly' => false, 'mostPots' => null, 'only' => null]);
+        ProposeFigure::dispatch($task)->onQueue(Turn::LONG);
     }
 
     private function figure(Painter $painter, string $name): Figure

@@ -89,7 +89,7 @@ final class OwnThingsTest extends BrowserTestCase
         $this->waitForText('//aside', 'triangles');
         self::assertSame(1, $this->rows('select count(*) from meshes where figure_id = 2'));
         $this->find("//button[normalize-space()='Calculate lighting' or normalize-space()='Calculate again' or normalize-space()='Calculate']")->click();
-        $this->until(2 * self::PATIENCE, fn (): bool => $this->rows("select count(*) from light_studies where figure_id = 2 and state = 'done'") === 1, 'the light is not calculated');
+        $this->until(2 * self::PATIENCE, fn (): bool => $this->rows("select count(*) from tasks where figure_id = 2 and kind = 'light' and state = 'done'") === 1, 'the light is not calculated');
         $this->find("//canvas[@data-drawn='yes']");
         $this->find("//button[@role='radio' and .='Areas and light']")->click();
         $this->find("//button[@role='radio' and .='brush']")->click();

@@ -59,7 +59,7 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
         $first = $this->written($this->painter);
         $other = Painter::factory()->create()->refresh();
         $this->actingAs($other);
-        $this->send($first)->assertCreated()->assertJsonPath('message', 'Imported: 1 figure, 4 pots, 5 layers, 2 runs, 1 picture.');
+        $this->send($first)->assertCreated()->assertJsonPath('result.message', 'Imported: 1 figure, 4 pots, 5 layers, 2 runs, 1 picture.');
         $second = $this->written($other);
         // Records are numbered within a file: alike in every field means alike in every letter.
         self::assertSame(self::document($first), self::document($second));
@@ -71,7 +71,7 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
         // The painter's areas are on it, under the numbers they have here; its light waits to be computed.
         $areas = $taken->areas()->pluck('id')->all();
         self::assertSame([[$areas[1]], [$areas[0], 0, null], [null]], array_values(array_unique(StoredStudy::chosenOf($taken->meshes()->sole()->path), SORT_REGULAR)));
-        $this->getJson("/figures/{$taken->id}/light/shown")->assertOk()->assertJsonPath('state', 'none')->assertJsonPath('front', 'x')->assertJsonPath('sprays.1.side', 30)->assertJsonPath('dataUrl', null);
+        $this->getJson("/figures/{$taken->id}/light/shown")->assertOk()->assertJsonPath('lighting', null)->assertJsonPath('front', 'x')->assertJsonPath('sprays.1.side', 30)->assertJsonPath('dataUrl', null);
         $this->get("/figures/{$taken->id}/order")->assertOk();
         $this->get('/runs/'.$taken->runs()->firstOrFail()->id)->assertOk();
         // What the other painter has is untouched by a third import of the same.

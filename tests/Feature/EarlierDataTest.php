@@ -33,10 +33,7 @@ final class EarlierDataTest extends TestCase
 
     public function test_facts_and_lists_of_ids_become_columns_and_links(): void
     {
-        $migrations = glob(database_path('migrations/*.php')) ?: [];
-        $before = array_values(array_filter($migrations, static fn (string $m): bool => basename($m) < '2026_11_28_000015'));
-        self::assertCount(14, $before);
-        Artisan::call('migrate', ['--database' => 'earlier', '--force' => true, '--realpath' => true, '--path' => $before]);
+        $this->migrateUntil('2026_11_28_000015', 14);
         $painter = $this->row('painters', ['name' => 'Ines']);
         $figure = $this->row('figures', ['painter_id' => $painter, 'name' => 'Bell']);
         [$body, $base] = array_map(fn (string $name): int => $this->row('parts', ['figure_id' => $figure, 'name' => $name]), ['Body', 'Base']);
@@ -75,6 +72,53 @@ final class EarlierDataTest extends TestCase
             [[], [], [null, null, null]],
             [$linked('joint_hidden_areas', 'joint_id', $joint, 'area_id'), $linked('run_step_areas', 'run_step_id', $step, 'area_id'), $linked('mesh_shells', 'mesh_id', $mesh, 'area_id')],
         );
+    }
+
+    /** Seven tables had states of their own; what was done, stopped or failed is so still, and what was under way is told. */
+    public function test_work_in_the_queue_becomes_tasks(): void
+    {
+        $this->migrateUntil('2026_12_02_000041', 40);
+        $painter = $this->row('painters', ['name' => 'Ines']);
+        $figure = $this->row('figures', ['painter_id' => $painter, 'name' => 'Bell']);
+        $area = $this->row('areas', ['figure_id' => $figure, 'name' => 'Cloak']);
+        $own = ['painter_id' => $painter, 'progress' => 1];
+        $this->row('mix_searches', [...$own, 'area_id' => $area, 'request' => '{"index":2}', 'state' => 'done', 'result' => '{"ending":"proven"}']);
+        $this->row('proposal_searches', [...$own, 'figure_id' => $figure, 'request' => '{"brushOnly":true}', 'state' => 'running', 'result' => null]);
+        $this->row('incoming_files', [...$own, 'kind' => 'picture', 'name' => 'hood.jpg', 'path' => 'incoming/X', 'both' => 0, 'state' => 'done', 'result' => '{"width":9}']);
+        $light = $this->row('light_studies', [...$own, 'figure_id' => $figure, 'state' => 'failed', 'problem' => 'The mesh has no facets.']);
+        $sheet = $this->row('swatch_sheets', ['painter_id' => $painter]);
+        [$read, $waiting] = array_map(fn (string $state): int => $this->row('sheet_photos', ['sheet_id' => $sheet, 'progress' => 0, 'state' => $state]), ['done', 'waiting']);
+        [$undone, $refused] = array_map(fn (string $state): int => $this->row('shelf_imports', [...$own, 'state' => $state, 'problem' => 'Line 2.', 'updated_at' => '2026-11-30 10:00:00']), ['undone', 'failed']);
+        $upload = $this->row('mesh_uploads', ['figure_id' => $figure, 'state' => 'reading']);
+        Artisan::call('migrate', ['--database' => 'earlier', '--force' => true]);
+        $of = static fn (string $kind): object => DB::connection('earlier')->table('tasks')->where('kind', $kind)->sole();
+        $this->assertTask($of('proof'), ['state' => 'done', 'figure_id' => $figure, 'input' => '{"index":2,"areaId":'.$area.'}', 'result' => '{"ending":"proven"}']);
+        $this->assertTask($of('finishes'), ['state' => 'failed', 'figure_id' => $figure, 'input' => '{"brushOnly":true}', 'problem' => 'Hyalin was brought up to date meanwhile. Start it again.']);
+        $this->assertTask($of('picture'), ['state' => 'done', 'input' => '{"name":"hood.jpg","path":"incoming\/X","both":false}', 'result' => '{"width":9}']);
+        $this->assertTask($of('light'), ['id' => $this->valueOf('light_studies', $light, 'task_id'), 'state' => 'failed', 'problem' => 'The mesh has no facets.']);
+        self::assertNull($this->valueOf('sheet_photos', $read, 'task_id'));
+        $this->assertTask($of('sheet'), ['id' => $this->valueOf('sheet_photos', $waiting, 'task_id'), 'state' => 'failed']);
+        self::assertSame([null, '2026-11-30 10:00:00'], [$this->valueOf('shelf_imports', $undone, 'task_id'), $this->valueOf('shelf_imports', $undone, 'undone_at')]);
+        $this->assertTask($of('shelf'), ['id' => $this->valueOf('shelf_imports', $refused, 'task_id'), 'problem' => 'Line 2.']);
+        self::assertSame('failed', $this->valueOf('mesh_uploads', $upload, 'state'));
+    }
+
+    private function migrateUntil(string $migration, int $count): void
+    {
+        $before = array_values(array_filter(glob(database_path('migrations/*.php')) ?: [], static fn (string $m): bool => basename($m) < $migration));
+        self::assertCount($count, $before);
+        Artisan::call('migrate', ['--database' => 'earlier', '--force' => true, '--realpath' => true, '--path' => $before]);
+    }
+
+    /** @param  array<string, mixed>  $wanted */
+    private function assertTask(object $task, array $wanted): void
+    {
+        self::assertSame($wanted, array_intersect_key(array_replace($wanted, get_object_vars($task)), $wanted));
+    }
+
+    private function valueOf(string $table, int $id, string $column): mixed
+    {
+        return DB::connection('earlier')->table($table)->where('id', $id)->value($column);
     }
 
     /** @param  array<string, int|string|null>  $values  the columns that matter; what else may not be empty is filled with nothing */

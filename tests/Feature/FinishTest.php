@@ -6,9 +6,9 @@ namespace Tests\Feature;
 
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
-use App\Models\Finish\MixSearchRecord;
 use App\Models\SetAsideEdit;
 use App\Models\Shelf\Paint;
+use App\Models\Task;
 use Hyalin\Colour\Srgb;
 use Hyalin\Optics\Sheen;
 use Hyalin\Pot\PotKind;
@@ -142,14 +142,14 @@ final class FinishTest extends TestCase
         $ask = ['layers' => [$this->layer($this->painter->paints()->firstOrFail())], 'index' => 0, 'zone' => 'mid', 'targetHex' => '#9a8a60'];
         $quick = $this->postJson("{$this->url}/mixes", $ask)->assertOk()->assertJsonPath('ending', 'settled');
         $this->postJson("{$this->url}/mixes/proof", $ask)->assertAccepted();
-        $id = MixSearchRecord::query()->sole()->id;
-        $proof = $this->getJson("/mix-searches/{$id}")->assertOk()
+        $id = Task::query()->sole()->id;
+        $proof = $this->getJson("/tasks/{$id}")->assertOk()
             ->assertJsonPath('state', 'done')
             ->assertJsonPath('progress', 1)
-            ->assertJsonPath('answer.ending', 'proven');
-        self::assertGreaterThanOrEqual($proof->json('answer.mixes.0.score'), $quick->json('mixes.0.score'));
-        $this->deleteJson("/mix-searches/{$id}")->assertOk();
-        self::assertTrue(MixSearchRecord::query()->sole()->stop_asked);
+            ->assertJsonPath('result.ending', 'proven');
+        self::assertGreaterThanOrEqual($proof->json('result.mixes.0.score'), $quick->json('mixes.0.score'));
+        $this->deleteJson("/tasks/{$id}")->assertOk();
+        self::assertTrue(Task::query()->sole()->stop_asked);
     }
 
     public function test_the_card_is_a_pdf_with_embedded_type_and_every_mix(): void

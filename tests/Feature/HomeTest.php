@@ -12,9 +12,6 @@ use App\Models\Brief\Figure;
 use App\Models\Compare\Correction;
 use App\Models\Compare\LessonRecord;
 use App\Models\Cups\CupRecord;
-use App\Models\Finish\MixSearchRecord;
-use App\Models\Finish\ProposalSearchRecord;
-use App\Models\IncomingFile;
 use App\Models\Painter;
 use App\Models\Practice\PracticeRound;
 use App\Models\SetAsideEdit;
@@ -115,20 +112,13 @@ final class HomeTest extends TestCase
         $run = new Run(['figure_id' => $theirs->id, 'number' => 1]);
         $run->painter_id = $other->id;
         $run->save();
-        $search = new MixSearchRecord(['area_id' => $area->id, 'request' => []]);
-        $search->painter_id = $other->id;
-        $search->save();
-        $incoming = new IncomingFile(['kind' => 'bench', 'name' => 'x', 'path' => 'incoming/x']);
-        foreach ([$incoming, $cup = new CupRecord(['name' => 'x']), $import = new ShelfImport(['file_name' => 'x', 'text' => 'x'])] as $record) {
+        foreach ([$cup = new CupRecord(['name' => 'x']), $import = new ShelfImport(['file_name' => 'x', 'text' => 'x'])] as $record) {
             $record->painter_id = $other->id;
             $record->save();
         }
         $timer = new Timer(['key' => str_repeat('A', 26), 'what' => 'epoxy', 'ends_at' => now()]);
         $timer->painter_id = $other->id;
         $timer->save();
-        $proposals = new ProposalSearchRecord(['figure_id' => $theirs->id, 'request' => []]);
-        $proposals->painter_id = $other->id;
-        $proposals->save();
         $correction = new Correction(['technique' => 'wash', 'paint_id' => $this->pot('Fen', '#43351b', owner: $other)->id, 'factors' => array_fill(0, 36, 1.0), 'seen' => 1, 'difference' => 1]);
         $correction->painter_id = $other->id;
         $correction->save();
@@ -147,9 +137,7 @@ final class HomeTest extends TestCase
         $practice = new PracticeRound(['exercise' => 'lighter', 'subject' => 'x', 'level' => 1.0, 'task' => []]);
         $practice->painter_id = $other->id;
         $practice->save();
-        $task = new Task(['figure_id' => $theirs->id, 'kind' => TaskKind::Zones]);
-        $task->painter_id = $other->id;
-        $task->save();
+        $task = Task::ask(TaskKind::Zones, $other->id, $theirs->id);
         $sheet = new SwatchSheet;
         $sheet->painter_id = $other->id;
         $sheet->save();
@@ -163,10 +151,10 @@ final class HomeTest extends TestCase
                 'measures' => [],
             ])->id, 'version' => $theirs->versions()->create(['number' => 1, 'why' => 'x', 'finishes' => []])->id,
             'meshUpload' => $theirs->meshUploads()->create(['name' => 'x.stl', 'bytes' => 1, 'fingerprint' => 'x', 'path' => 'uploads/x'])->id,
-            'cup' => $cup->id, 'incomingFile' => $incoming->id, 'shelfImport' => $import->id, 'balance' => $balance->id, 'chip' => $chip->id,
+            'cup' => $cup->id, 'shelfImport' => $import->id, 'balance' => $balance->id, 'chip' => $chip->id,
             'task' => $task->id, 'swatch' => 'thick', 'key' => str_repeat('A', 26),
             'figure' => $theirs->id, 'area' => $area->id, 'part' => $part->id, 'picture' => $picture->id, 'run' => $run->id,
-            'step' => 1, 'paint' => $this->pot('Peat', '#33251b', owner: $other)->id, 'correction' => $correction->id, 'joint' => $joint->id, 'boundary' => $boundary->id, 'ownRule' => $rule->id, 'ownStep' => $theirs->ownSteps()->create(['key' => 'x', 'words' => 'x', 'minutes' => 1])->id, 'mixSearch' => $search->id, 'proposalSearch' => $proposals->id, 'zone' => 'mid',
+            'step' => 1, 'paint' => $this->pot('Peat', '#33251b', owner: $other)->id, 'correction' => $correction->id, 'joint' => $joint->id, 'boundary' => $boundary->id, 'ownRule' => $rule->id, 'ownStep' => $theirs->ownSteps()->create(['key' => 'x', 'words' => 'x', 'minutes' => 1])->id, 'zone' => 'mid',
         ];
         $asked = 0;
         foreach (Routes::getRoutes()->getRoutes() as $route) {

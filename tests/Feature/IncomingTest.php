@@ -6,8 +6,9 @@ namespace Tests\Feature;
 
 use App\Adapters\BenchFile\BenchWriter;
 use App\Jobs\ImportBenchFile;
-use App\Models\IncomingFile;
 use App\Models\Painter;
+use App\Models\Task;
+use App\Models\TaskState;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -38,7 +39,7 @@ final class IncomingTest extends TestCase
         $use = fn (mixed $incoming): TestResponse => $this->postJson("/figures/{$figure->id}/pictures", ['incoming' => $incoming, 'title' => 'The hood.final.jpg']);
         $use($id)->assertUnprocessable()->assertJsonPath('errors.picture.0', 'This picture is no longer here. Send it again.');
         $this->work();
-        $this->getJson('/incoming/'.self::last()->id)->assertJsonPath('state', 'done');
+        $this->getJson('/tasks/'.self::last()->id)->assertJsonPath('state', 'done');
         $use($id)->assertCreated()->assertJsonPath('title', 'The hood.final')->assertJsonPath('width', 1600);
         // It may be measured more than once; another painter has nothing of it.
         $this->post('/shelf/list/caps', ['incoming' => $id, 'spots' => [[0.5, 0.5, 0.01]]], self::JSON)->assertOk()->assertJsonCount(1, 'hexes');
@@ -49,11 +50,11 @@ final class IncomingTest extends TestCase
         $png = self::picture(2400, 1400, imagepng(...));
         $this->send(substr_replace($png, 'XXXX', intdiv(strlen($png), 2), 4))->assertAccepted();
         $this->work();
-        self::assertSame('failed', self::last()->state);
+        self::assertSame(TaskState::Failed, self::last()->state);
         self::assertStringContainsString('damaged', (string) self::last()->problem);
         $this->travel(2)->hours();
         $last = $this->send($bytes)->json('id');
-        self::assertSame([$last], IncomingFile::query()->pluck('id')->all());
+        self::assertSame([$last], Task::query()->pluck('id')->all());
         self::assertCount(1, Storage::disk('local')->files('incoming'));
     }
 
@@ -66,20 +67,20 @@ final class IncomingTest extends TestCase
         $this->bench('no zip')->assertUnprocessable()->assertJsonValidationErrors('bench');
         $first = $this->bench($bytes)->assertAccepted()->assertJsonPath('state', 'waiting')->json('id');
         $this->work();
-        $this->getJson('/bench/import')->assertJsonPath('file.id', $first)->assertJsonPath('file.state', 'asks');
+        $this->getJson('/bench/import')->assertJsonPath('task.id', $first)->assertJsonPath('task.state', 'asks');
         self::assertSame(1, $this->painter->figures()->count());
         // Pressed twice, it comes in once.
-        $both = fn (): TestResponse => $this->postJson('/incoming/'.self::last()->id.'/both');
+        $both = fn (): TestResponse => $this->postJson('/tasks/'.self::last()->id.'/both');
         $both()->assertAccepted();
         $both()->assertOk();
         self::assertSame(1, DB::table('jobs')->count());
         // Its worker is killed at it, before the last word and after.
         DB::table('jobs')->update(['attempts' => 1, 'reserved_at' => time() - 3600]);
-        IncomingFile::query()->update(['state' => 'running']);
+        Task::query()->update(['state' => TaskState::Running]);
         $this->work();
-        $this->getJson('/bench/import')->assertJsonPath('file', null);
-        $file = IncomingFile::query()->firstOrFail();
-        self::assertSame(['done', 2], [$file->state, $this->painter->figures()->count()]);
+        $this->getJson('/bench/import')->assertJsonPath('task', null);
+        $file = Task::query()->firstOrFail();
+        self::assertSame([TaskState::Done, 2], [$file->state, $this->painter->figures()->count()]);
         self::assertStringContainsString('Imported: 1 figure', json_encode($file->result) ?: '');
         ImportBenchFile::dispatchSync($file);
         self::assertSame([2, []], [$this->painter->figures()->count(), Storage::disk('local')->files('incoming')]);
@@ -87,10 +88,10 @@ final class IncomingTest extends TestCase
         $this->bench($bytes, ['both' => 1])->assertAccepted();
         DB::table('jobs')->update(['attempts' => 2, 'reserved_at' => time() - 3600]);
         $this->work();
-        self::assertStringContainsString('Nothing was added', (string) self::last()->problem);
+        self::assertStringContainsString('nothing was added', (string) self::last()->problem);
         $this->bench($bytes, ['both' => 1])->assertAccepted();
-        $this->deleteJson('/incoming/'.self::last()->id)->assertOk();
-        $this->getJson('/incoming/'.self::last()->id)->assertJsonPath('problem', 'Cancelled. Nothing was added.');
+        $this->deleteJson('/tasks/'.self::last()->id)->assertOk();
+        $this->getJson('/tasks/'.self::last()->id)->assertJsonPath('state', 'stopped');
         $this->work();
         self::assertSame([2, []], [$this->painter->figures()->count(), Storage::disk('local')->files('incoming')]);
     }
@@ -112,9 +113,9 @@ final class IncomingTest extends TestCase
         return $this->post('/bench', ['bench' => UploadedFile::fake()->createWithContent('bench.zip', $bytes), ...$with], self::JSON);
     }
 
-    private static function last(): IncomingFile
+    private static function last(): Task
     {
-        return IncomingFile::query()->latest('id')->firstOrFail();
+        return Task::query()->latest('id')->firstOrFail();
     }
 
     private function work(): void

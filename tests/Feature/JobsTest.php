@@ -5,22 +5,20 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Jobs\ImportShelfFile;
-use App\Jobs\ProposeFigure;
-use App\Jobs\ProveMix;
 use App\Jobs\ReadMesh;
 use App\Jobs\ReadSheetPhoto;
 use App\Jobs\Turn;
-use App\Models\Finish\MixSearchRecord;
-use App\Models\Finish\ProposalSearchRecord;
 use App\Models\Light\LightRecord;
 use App\Models\Painter;
-use App\Models\Shelf\ShelfImport;
 use App\Models\Shelf\SwatchSheet;
+use App\Models\Task;
+use App\Models\TaskKind;
+use App\Models\TaskState;
 use Hyalin\Formats\Meshes\StlWriter;
-use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
+use Inertia\Testing\AssertableInertia;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Support\Shapes;
 
@@ -41,29 +39,30 @@ final class JobsTest extends TestCase
         config(['queue.default' => 'sync']);
         $this->printFile($figure, StlWriter::write(Shapes::box(10.0, 10.0, 10.0, 3)));
         config(['queue.default' => 'database']);
-        $light = fn (): LightRecord => LightRecord::ofFigure($figure);
+        $task = static fn (): Task => Task::query()->where('kind', TaskKind::Light)->latest('id')->firstOrFail();
         $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
-        $this->kill($light());
+        $this->kill($task());
         $this->work();
-        self::assertSame(['done', null], [$light()->state, $light()->problem]);
+        self::assertSame([TaskState::Done, null], [$task()->state, $task()->problem]);
         self::assertSame(0, DB::table('jobs')->count());
 
         // Killed twice: the second time is the last.
         $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
-        $this->kill($light(), 2);
+        $this->kill($task(), 2);
         $this->work();
-        self::assertSame('failed', $light()->state);
-        self::assertStringContainsString('the server ended while it worked', (string) $light()->problem);
+        self::assertSame(TaskState::Failed, $task()->state);
+        self::assertStringContainsString('the server ended while it worked', (string) $task()->problem);
 
         // Asked again while the first one is lost: what becomes of that is nothing to it.
         $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
-        $this->kill($light(), 2);
+        $this->kill($task(), 2);
         $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
         DB::table('jobs')->orderByDesc('id')->limit(1)->update(['available_at' => 0, 'id' => -1]);
         $this->work();
-        self::assertSame('done', $light()->state);
+        self::assertSame(TaskState::Done, $task()->state);
         $this->work();
-        self::assertSame(['done', null], [$light()->state, $light()->problem]);
+        self::assertSame([TaskState::Done, null], [$task()->state, $task()->problem]);
+        self::assertSame($task()->id, LightRecord::ofFigure($figure)->task_id);
     }
 
     /** Found by 200 kills: in a moment the job was given up and nobody said so. */
@@ -74,18 +73,18 @@ final class JobsTest extends TestCase
         $this->printFile($figure, StlWriter::write(Shapes::box(10.0, 10.0, 10.0, 3)));
         config(['queue.default' => 'database']);
         $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
-        $state = fn (): mixed => $this->getJson("/figures/{$figure->id}/light/progress")->json('state');
+        $lighting = fn (): mixed => $this->getJson("/figures/{$figure->id}/light/shown")->json('lighting.state');
         $this->travel(5)->minutes();
-        self::assertSame('waiting', $state());
+        self::assertSame('waiting', $lighting());
         $job = DB::table('jobs')->first();
         self::assertNotNull($job);
         DB::table('jobs')->delete();
-        $this->getJson("/figures/{$figure->id}/light/shown")->assertJsonPath('state', 'failed')->assertJsonPath('problem', 'The server ended while it calculated the lighting. Try again.');
+        $this->getJson("/figures/{$figure->id}/light/shown")->assertJsonPath('lighting.state', 'failed')->assertJsonPath('lighting.problem', 'The light was not calculated: the server ended meanwhile. Try again.');
         $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
         DB::table('jobs')->delete();
-        self::assertSame('waiting', $state(), 'what was heard of just now is waited for');
+        self::assertSame('waiting', $lighting(), 'what was heard of just now is waited for');
         $this->travel(1)->minutes();
-        self::assertSame('failed', $state());
+        self::assertSame('failed', $lighting());
     }
 
     /**
@@ -100,34 +99,32 @@ final class JobsTest extends TestCase
         $this->sample($area, 'mid', '#5c7434');
         $pot = $this->pot('Reed Green', '#5c7434');
         $this->postJson('/sheets', ['paper' => 'a4', 'fields' => [['paintId' => $pot->id]]])->assertCreated();
-        $photo = SwatchSheet::query()->sole()->photos()->create(['path' => null]);
+        $photo = ReadSheetPhoto::ask(SwatchSheet::query()->sole());
         $upload = $figure->meshUploads()->create(['name' => 'box.stl', 'bytes' => 84, 'received' => 84, 'fingerprint' => 'x', 'path' => 'meshes/box', 'state' => 'reading']);
-        $own = ['painter_id' => $this->painter->id];
-        $search = ProposalSearchRecord::forceCreate(['figure_id' => $figure->id, 'request' => [], ...$own]);
-        $proof = MixSearchRecord::forceCreate(['area_id' => $area->id, 'request' => [], ...$own]);
-        $import = ShelfImport::forceCreate(['file_name' => 'own.csv', 'text' => '', ...$own]);
-        $jobs = [new ReadSheetPhoto($photo), new ReadMesh($upload, false), new ProposeFigure($search), new ProveMix($proof), new ImportShelfFile($import)];
-        array_walk($jobs, static fn (ShouldQueue $job) => dispatch($job)->onQueue(Turn::LONG));
-        $asked = [
-            "/sheets/{$photo->sheet_id}/photos/{$photo->id}" => 'read the photo', "/figures/{$figure->id}/mesh-uploads/{$upload->id}" => 'box.stl was not read',
-            "/proposal-searches/{$search->id}" => null, "/mix-searches/{$proof->id}" => null, "/shelf/imports/{$import->id}" => 'Nothing was added to the shelf',
-        ];
+        ReadMesh::ask($upload, false);
+        $import = ImportShelfFile::ask($this->painter, 'own.csv', '');
+        $this->postJson("/figures/{$figure->id}/proposal-searches")->assertAccepted();
+        $this->postJson("/figures/{$figure->id}/areas/{$area->id}/mixes/proof", ['layers' => [$this->layer($pot)], 'index' => 0, 'zone' => 'mid'])->assertAccepted();
+        self::assertSame(5, Task::query()->count());
         $this->travel(10)->minutes();
         // A worker that has taken a job is at it.
-        $taken = Queue::connection()->pop(Turn::LONG);
-        foreach (array_keys($asked) as $path) {
-            self::assertContains($this->getJson($path)->assertSuccessful()->json('state'), ['waiting', 'reading'], $path);
+        $taken = Queue::connection()->pop(Turn::SHORT);
+        foreach (Task::query()->get() as $task) {
+            $this->getJson("/tasks/{$task->id}")->assertJsonPath('state', 'waiting');
         }
         $taken?->delete();
-        while (($job = Queue::connection()->pop(Turn::LONG)) !== null) {
-            $job->delete();
-        }
-        foreach ($asked as $path => $said) {
-            $answer = $this->getJson($path)->assertJsonPath('state', 'failed');
-            if ($said !== null) {
-                self::assertStringContainsString($said, (string) json_encode($answer->json()));
+        foreach ([Turn::SHORT, Turn::LONG, Turn::LATER] as $name) {
+            while (($job = Queue::connection()->pop($name)) !== null) {
+                $job->delete();
             }
         }
+        foreach (Task::query()->get() as $task) {
+            $this->getJson("/tasks/{$task->id}")->assertJsonPath('state', 'failed')->assertJsonPath('problem', $task->kind->failed().': the server ended meanwhile. Try again.');
+        }
+        // And so are the records that hang on them.
+        $this->getJson("/figures/{$figure->id}/mesh-uploads/{$upload->id}")->assertJsonPath('state', 'failed')->assertJsonPath('problem', 'The print file was not read, and nothing was added: the server ended meanwhile. Try again.');
+        $this->getJson("/shelf/imports/{$import->id}")->assertJsonPath('task.state', 'failed')->assertJsonPath('pots', 0);
+        $this->get("/sheets/{$photo->sheet_id}")->assertInertia(fn (AssertableInertia $page) => $page->where('photos.0.task.state', 'failed')->where('photos.0.isRead', false));
     }
 
     /** @return list<array{string}> */
@@ -138,14 +135,11 @@ final class JobsTest extends TestCase
 
     public function test_an_import_that_was_done_when_its_worker_died_is_not_called_failed(): void
     {
-        $import = new ShelfImport(['file_name' => 'shelf.csv', 'text' => "maker,name,kind,sheen,colour\nOsmerby,Fen,acrylic,matt,#43351b\n"]);
-        $import->painter_id = $this->painter->id;
-        $import->save();
-        ImportShelfFile::dispatch($import)->onQueue(Turn::SHORT);
-        $import->update(['state' => 'done']);
+        ImportShelfFile::ask($this->painter, 'shelf.csv', "maker,name,kind,sheen,colour\nOsmerby,Fen,acrylic,matt,#43351b\n");
+        Task::query()->update(['state' => TaskState::Done]);
         DB::table('jobs')->update(['attempts' => 2, 'reserved_at' => time() - 3600]);
         $this->work();
-        self::assertSame('done', $import->refresh()->state);
+        self::assertSame(TaskState::Done, Task::query()->sole()->state);
     }
 
     public function test_a_painters_second_long_job_waits_for_the_first_of_others(): void
@@ -163,14 +157,14 @@ final class JobsTest extends TestCase
         $this->pot('Chalk White', '#f4f3ee', owner: $other);
         $this->postJson("/figures/{$theirs->id}/proposal-searches")->assertSuccessful();
         self::assertSame([Turn::LONG, Turn::LATER, Turn::LONG], DB::table('jobs')->orderBy('id')->pluck('queue')->all());
-        self::assertSame(3, ProposalSearchRecord::query()->count());
+        self::assertSame(3, Task::query()->where('kind', TaskKind::Finishes)->count());
     }
 
     /** As a worker leaves a job that is killed at it. */
-    private function kill(LightRecord $light, int $attempts = 1): void
+    private function kill(Task $task, int $attempts = 1): void
     {
         DB::table('jobs')->update(['attempts' => $attempts, 'reserved_at' => time() - 3600]);
-        $light->update(['state' => 'running', 'progress' => 0.4]);
+        $task->update(['state' => TaskState::Running, 'progress' => 0.4]);
     }
 
     private function work(): void

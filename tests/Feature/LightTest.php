@@ -15,6 +15,7 @@ use App\Models\Brief\Figure;
 use App\Models\Light\FigureMesh;
 use App\Models\Light\LightRecord;
 use App\Models\References\PictureKind;
+use App\Models\TaskState;
 use Hyalin\Finish\AreaForm;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
@@ -41,7 +42,7 @@ final class LightTest extends TestCase
     {
         $figure = $this->figure();
         $part = $figure->parts()->create(['name' => 'Body', 'position' => 1]);
-        $this->get("/figures/{$figure->id}/light")->assertInertia(fn (AssertableInertia $page) => $page->component('light/index')->where('light.state', 'none')->where('light.dataUrl', null)->count('meshes', 0));
+        $this->get("/figures/{$figure->id}/light")->assertInertia(fn (AssertableInertia $page) => $page->component('light/index')->where('light.lighting', null)->where('light.dataUrl', null)->count('meshes', 0));
         $mesh = $this->printFile($figure, StlWriter::write(Shapes::box(20.0, 30.0, 40.0)), $part->id);
         $mesh->assertJsonPath('triangles', 12)->assertJsonPath('openEdges', 0)->assertJsonPath('unitMm', 1);
         self::assertEqualsWithDelta([20.0, 30.0, 40.0], $mesh->json('sizeMm'), 1e-4);
@@ -95,7 +96,7 @@ final class LightTest extends TestCase
         $this->postJson("/figures/{$this->figure()->id}/light")->assertUnprocessable();
         $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
         $page = fn (): AssertableInertia => AssertableInertia::fromTestResponse($this->get("/figures/{$figure->id}/light")->assertOk());
-        $page()->where('light.state', 'done')->where('light.isStale', false)->where('light.problem', null);
+        $page()->where('light.lighting.state', 'done')->where('light.isStale', false)->where('light.lighting.problem', null);
         $light = LightRecord::query()->sole();
         $lit = [];
         foreach ($light->result['areas'] ?? [] as $area) {
@@ -670,11 +671,12 @@ final class LightTest extends TestCase
         $this->postJson("/figures/{$figure->id}/light")->assertAccepted();
         $light = LightRecord::query()->sole();
         $before = $light->path;
-        $this->deleteJson("/figures/{$figure->id}/light")->assertOk();
-        $light->update(['state' => 'waiting']);
-        ComputeLight::dispatchSync($light, $figure->id, (string) $light->job);
-        self::assertSame(['stopped', $before], [$light->refresh()->state, $light->path]);
-        $this->getJson("/figures/{$figure->id}/light/progress")->assertOk()->assertJsonPath('state', 'stopped');
+        // Asked to stop while it is worked at.
+        $task = $light->task()->sole();
+        $task->update(['state' => TaskState::Running, 'stop_asked' => true]);
+        ComputeLight::dispatchSync($task);
+        self::assertSame([TaskState::Stopped, $before], [$task->refresh()->state, $light->refresh()->path]);
+        $this->getJson("/figures/{$figure->id}/light/shown")->assertOk()->assertJsonPath('lighting.state', 'stopped');
     }
 
     /** @return array{Figure, Area, Area} a ball over a table */

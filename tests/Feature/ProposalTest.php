@@ -8,8 +8,9 @@ use App\Adapters\Finish\Hands;
 use App\Jobs\ProposeFigure;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
-use App\Models\Finish\ProposalSearchRecord;
 use App\Models\Shelf\TechniqueHand;
+use App\Models\Task;
+use App\Models\TaskState;
 use Hyalin\Finish\Technique;
 use Hyalin\Pot\PotKind;
 use Illuminate\Support\Facades\Queue;
@@ -158,7 +159,7 @@ final class ProposalTest extends TestCase
         $only = [$pots['Lamp Ochre'], $pots['Peat'], $pots['Chalk White']];
         $id = $this->postJson("/figures/{$this->figure->id}/proposal-searches", ['only' => $only])->assertAccepted()->json('id');
         self::assertIsInt($id);
-        foreach ((array) $this->getJson("/proposal-searches/{$id}")->assertOk()->json('answer.areas.*.proposal.pots.*.paintId') as $used) {
+        foreach ((array) $this->getJson("/tasks/{$id}")->assertOk()->json('answer.areas.*.proposal.pots.*.paintId') as $used) {
             self::assertContains($used, [...$only, $pots['Primer Black'], $pots['Primer White']]);
         }
     }
@@ -171,16 +172,16 @@ final class ProposalTest extends TestCase
         $id = $this->postJson("/figures/{$this->figure->id}/proposal-searches")->assertAccepted()->json('id');
         self::assertIsInt($id);
         Queue::assertPushed(ProposeFigure::class);
-        $this->deleteJson("/proposal-searches/{$id}")->assertOk();
-        $search = ProposalSearchRecord::query()->findOrFail($id);
+        $this->deleteJson("/tasks/{$id}")->assertOk();
+        $search = Task::query()->findOrFail($id);
         app()->call([new ProposeFigure($search), 'handle']);
-        self::assertSame('stopped', $search->refresh()->state);
+        self::assertSame(TaskState::Stopped, $search->refresh()->state);
         // Stopped is stopped, whatever becomes of the worker; what runs and fails says so.
         (new ProposeFigure($search))->failed(null);
-        self::assertSame('stopped', ProposalSearchRecord::query()->findOrFail($id)->state);
-        $search->update(['state' => 'running']);
+        self::assertSame(TaskState::Stopped, Task::query()->findOrFail($id)->state);
+        $search->update(['state' => TaskState::Running]);
         (new ProposeFigure($search))->failed(null);
-        self::assertSame('failed', $search->refresh()->state);
+        self::assertSame(TaskState::Failed, $search->refresh()->state);
     }
 
     /** @return array{areas: list<array{name: string, proposal: Proposed}>, pots: list<string>} */
@@ -189,7 +190,7 @@ final class ProposalTest extends TestCase
         $id = $this->postJson("/figures/{$this->figure->id}/proposal-searches", ['mostPots' => $mostPots])->assertAccepted()->json('id');
         self::assertIsInt($id);
         /** @var array{areas: list<array{name: string, proposal: Proposed}>, pots: list<string>} $answer */
-        $answer = $this->getJson("/proposal-searches/{$id}")->assertOk()->assertJson(['state' => 'done', 'progress' => 1])->json('answer');
+        $answer = $this->getJson("/tasks/{$id}")->assertOk()->assertJson(['state' => 'done', 'progress' => 1])->json('result');
 
         return $answer;
     }

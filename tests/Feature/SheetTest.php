@@ -17,6 +17,9 @@ use App\Models\Shelf\SheetPhoto;
 use App\Models\Shelf\SwatchField;
 use App\Models\Shelf\SwatchSheet;
 use App\Models\Shelf\TechniqueHand;
+use App\Models\Task;
+use App\Models\TaskKind;
+use App\Models\TaskState;
 use Hyalin\Colour\DifferenceFormula;
 use Hyalin\Colour\Illuminant;
 use Hyalin\Colour\Lab;
@@ -76,7 +79,7 @@ final class SheetTest extends TestCase
         $was = Paint::query()->get()->all();
         $before = Paint::query()->orderBy('id')->get()->map(static fn (Paint $p): string => json_encode($p->getAttributes(), JSON_THROW_ON_ERROR))->all();
         $photo = $this->photo($sheet, self::turned($this->jpeg($sheet, 1)));
-        self::assertSame(['done', null], [$photo->state, $photo->problem]);
+        self::assertSame([TaskState::Done, null], [$photo->task?->state, $photo->task?->problem]);
         self::assertSame($before, Paint::query()->orderBy('id')->get()->map(static fn (Paint $p): string => json_encode($p->getAttributes(), JSON_THROW_ON_ERROR))->all());
         $this->get("/sheets/{$sheet->id}/photos/{$photo->id}/flat.jpg")->assertOk()->assertHeader('Content-Type', 'image/jpeg');
         $this->get("/sheets/{$sheet->id}")->assertOk()->assertInertia(fn (AssertableInertia $page) => $page->component('sheets/show')
@@ -139,9 +142,9 @@ final class SheetTest extends TestCase
         [$sheet, $other] = [$this->sheet($this->pots(2)), $this->sheet($this->pots(2, 'Other'))];
         $refused = function (string $bytes) use ($sheet): string {
             $photo = $this->photo($sheet, $bytes);
-            self::assertSame('failed', $photo->state);
+            self::assertSame(TaskState::Failed, $photo->task?->state);
 
-            return (string) $photo->problem;
+            return (string) $photo->task->problem;
         };
         self::assertStringContainsString("This is sheet {$other->id}, not sheet {$sheet->id}: open that one", $refused($this->jpeg($other, 1)));
         $stranger = $this->sheet([$this->pot('Theirs', '#334455')]);
@@ -160,7 +163,7 @@ final class SheetTest extends TestCase
             $this->postJson('/sheets', $wrong)->assertUnprocessable();
         }
         // Photos of another sheet are not under this one.
-        $this->getJson("/sheets/{$other->id}/photos/{$photo->id}")->assertNotFound();
+        $this->getJson("/sheets/{$other->id}/photos/{$photo->id}/flat.jpg")->assertNotFound();
         $this->delete("/sheets/{$sheet->id}")->assertRedirect('/sheets');
         app(DeleteAccount::class)($this->painter);
         self::assertSame([], Storage::disk('local')->files('pictures'));
@@ -181,11 +184,12 @@ final class SheetTest extends TestCase
             }
         });
         $this->postJson("/sheets/{$sheet->id}/photos/simulated")->assertAccepted();
-        self::assertSame('done', $sheet->photos()->sole()->state);
-        $photo = $sheet->photos()->create(['path' => 'pictures/gone.jpg', 'state' => 'running']);
-        (new ReadSheetPhoto($photo))->failed(null);
-        self::assertStringContainsString('Nothing was changed', (string) $photo->refresh()->problem);
-        $this->getJson("/sheets/{$sheet->id}/photos/{$photo->id}")->assertJsonPath('state', 'failed');
+        self::assertNotNull($sheet->photos()->sole()->result);
+        $task = Task::ask(TaskKind::Sheet, $this->painter->id);
+        $sheet->photos()->create(['path' => 'pictures/gone.jpg', 'task_id' => $task->id]);
+        (new ReadSheetPhoto($task))->failed(null);
+        $this->getJson("/tasks/{$task->id}")->assertJsonPath('state', 'failed');
+        self::assertStringContainsString('nothing was changed', (string) $task->refresh()->problem);
     }
 
     /** hyalin:sheet reads what the page reads, or says why nothing is found. */

@@ -8,7 +8,8 @@ use App\Adapters\Shelf\ShelfFormat;
 use App\Adapters\Shelf\ShelfFormats;
 use App\Models\Painter;
 use App\Models\Shelf\Paint;
-use App\Models\Shelf\ShelfImport;
+use App\Models\Task;
+use App\Models\TaskState;
 use Hyalin\Formats\Cgats;
 use Hyalin\Formats\GimpPalette;
 use Hyalin\Optics\OpticsQuality;
@@ -29,11 +30,11 @@ final class ShelfFileTest extends TestCase
         self::assertSame(1, $this->painter->paints()->count());
         $id = $this->postJson('/shelf/imports', ['file' => $this->file(self::CSV)])->assertAccepted()->json('id');
         self::assertIsInt($id);
-        $this->getJson("/shelf/imports/{$id}")->assertOk()->assertJson(['state' => 'done', 'progress' => 1, 'pots' => 1]);
+        $this->getJson("/shelf/imports/{$id}")->assertOk()->assertJson(['task' => ['state' => 'done', 'progress' => 1], 'pots' => 1, 'isUndone' => false]);
         $pot = Paint::query()->where('name', 'Lamp Ochre')->sole();
         self::assertSame([70, '2', 'estimated'], [$pot->level_percent, $pot->opacity->value, $pot->quality->value]);
         // And undoes it.
-        $this->deleteJson("/shelf/imports/{$id}")->assertOk()->assertJson(['state' => 'undone']);
+        $this->deleteJson("/shelf/imports/{$id}")->assertOk()->assertJson(['isUndone' => true]);
         self::assertSame(['Peat'], $this->painter->paints()->pluck('name')->all());
     }
 
@@ -103,7 +104,7 @@ final class ShelfFileTest extends TestCase
         self::assertSame(5000, $this->painter->paints()->count());
         // Another painter sees nothing of it.
         $this->actingAs(Painter::factory()->create())->getJson("/shelf/imports/{$id}")->assertNotFound();
-        self::assertSame('done', ShelfImport::query()->sole()->state);
+        self::assertSame(TaskState::Done, Task::query()->sole()->state);
     }
 
     private function file(string $text): UploadedFile

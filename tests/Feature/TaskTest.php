@@ -15,11 +15,13 @@ use App\Models\Brief\Figure;
 use App\Models\Light\LightRecord;
 use App\Models\Painter;
 use App\Models\Task;
+use App\Models\TaskKind;
 use App\Models\TaskState;
 use Hyalin\Finish\Technique;
 use Hyalin\Formats\Meshes\StlWriter;
 use Hyalin\Progress;
 use Hyalin\Stopped;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
@@ -83,7 +85,7 @@ final class TaskTest extends TestCase
         }
         // What is there is not asked for again.
         $this->ask($figure, $area, 'measures')->assertOk()->assertJsonPath('task', null);
-        self::assertSame(count(self::REQUESTS), Task::query()->where('state', TaskState::Done)->count());
+        self::assertSame(count(self::REQUESTS), self::tasks()->where('state', TaskState::Done)->count());
         // Nothing is left to propose: the reason is the task's.
         $task = $this->ask($figure, $area, 'proposal')->assertOk()->json('task.id');
         $this->work();
@@ -109,7 +111,7 @@ final class TaskTest extends TestCase
         $this->work();
         $this->work();
         self::assertSame([2.0, 3.0], [$light->refresh()->edges, $light->grooves]);
-        self::assertSame(['done' => 2, 'stopped' => 3], Task::query()->selectRaw('state, count(*) as n')->groupBy('state')->orderBy('state')->toBase()->pluck('n', 'state')->all());
+        self::assertSame(['done' => 2, 'stopped' => 3], self::tasks()->selectRaw('state, count(*) as n')->groupBy('state')->orderBy('state')->toBase()->pluck('n', 'state')->all());
         // What a painter does stops the measuring of what was; asked for meanwhile, it waits for its turn without a word.
         $this->postJson("/figures/{$figure->id}/light/areas", ['at' => [5, 0, 10], 'tool' => 'brush', 'size' => 1, 'areaId' => null])->assertOk();
         $this->ask($figure, $area, 'measures')->assertOk()->assertJsonPath('task.kind', 'measures');
@@ -123,7 +125,7 @@ final class TaskTest extends TestCase
         config(['hyalin.patience' => 0.0, 'queue.default' => 'database']);
         $before = self::state($light, $area);
         $this->ask($figure, $area, 'proposal')->assertOk();
-        $task = Task::query()->sole();
+        $task = self::tasks()->sole();
         $this->deleteJson("/tasks/{$task->id}")->assertOk()->assertJsonPath('isStopping', true);
         $this->work();
         $this->getJson("/tasks/{$task->id}")->assertJsonPath('state', 'stopped');
@@ -223,5 +225,11 @@ final class TaskTest extends TestCase
     private function work(): void
     {
         Artisan::call('queue:work', ['--queue' => 'short,long,later', '--once' => true, '--tries' => 1, '--sleep' => 0]);
+    }
+
+    /** @return Builder<Task> but for the print file and its lighting, which all of them need */
+    private static function tasks(): Builder
+    {
+        return Task::query()->whereNotIn('kind', [TaskKind::Light, TaskKind::Mesh]);
     }
 }

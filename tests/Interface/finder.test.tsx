@@ -2,7 +2,7 @@ import { act, cleanup, fireEvent, render, screen } from '@testing-library/react'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { MixFinder } from '@/features/mix-finder/mix-finder';
 import type { FoundMixProps, MixAnswerProps } from '@/types/generated';
-import { colour, pot } from './made-up';
+import { colour, pot, task } from './made-up';
 import { fakeServer, settled } from './server';
 
 function mix(id: number, drops: number, difference: number): FoundMixProps {
@@ -151,13 +151,15 @@ describe('the mix finder', () => {
         await shown(answer());
         fireEvent.click(screen.getByText('Run a full search'));
         await act(settled);
-        await act(async () => server.open()[0]?.answer(202, { id: 9, state: 'waiting', progress: 0, answer: null }));
+        await act(async () => server.open()[0]?.answer(202, task({ kind: 'proof', state: 'waiting', progress: 0 })));
         await wait(510);
-        await act(async () => server.open()[0]?.answer(200, { id: 9, state: 'running', progress: 0.42, answer: null }));
+        await act(async () => server.open()[0]?.answer(200, task({ kind: 'proof', progress: 0.42 })));
         expect(screen.getByText('42 %')).toBeTruthy();
         await wait(510);
         const proven = answer({ ending: 'proven', mixes: [mix(7, 1, 0.2)] });
-        await act(async () => server.open()[0]?.answer(200, { id: 9, state: 'done', progress: 1, answer: proven }));
+        await act(async () =>
+            server.open()[0]?.answer(200, task({ kind: 'proof', state: 'done', progress: 1, result: { ...proven } })),
+        );
         expect(screen.getByText('Use 1 Pot 7')).toBeTruthy();
         expect(screen.getByText(/^Proven/)).toBeTruthy();
     });
@@ -166,10 +168,10 @@ describe('the mix finder', () => {
         const page = await shown(answer());
         fireEvent.click(screen.getByText('Run a full search'));
         await act(settled);
-        await act(async () => server.open()[0]?.answer(202, { id: 9, state: 'running', progress: 0, answer: null }));
+        await act(async () => server.open()[0]?.answer(202, task({ kind: 'proof', progress: 0 })));
         page.unmount();
         await wait(600);
-        await act(async () => server.open()[0]?.answer(200, { id: 9, state: 'running', progress: 0.1, answer: null }));
+        await act(async () => server.open()[0]?.answer(200, task({ kind: 'proof', progress: 0.1 })));
         await wait(5000);
         expect(server.open()).toEqual([]);
     });

@@ -2,8 +2,9 @@ import { act, cleanup, fireEvent, render, screen } from '@testing-library/react'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { BenchFile } from '@/features/bench-file/bench-file';
 import { sendAhead } from '@/shared/lib/incoming';
-import type { IncomingProps } from '@/types/generated';
+import type { TaskProps } from '@/types/generated';
 import { forget, router } from './inertia';
+import { task } from './made-up';
 import { answer, fakeServer, fakeUpload, press, settled } from './server';
 
 let server: ReturnType<typeof fakeServer>;
@@ -19,18 +20,12 @@ afterEach(() => {
     vi.useRealTimers();
 });
 
-const file = (state: string, change: Partial<IncomingProps> = {}): IncomingProps => ({
-    id: 4,
-    state,
-    progress: 0,
-    problem: null,
-    message: null,
-    ...change,
-});
+const file = (state: TaskProps['state'], change: Partial<TaskProps> = {}) =>
+    task({ id: 4, kind: 'bench', state, progress: 0, ...change });
 
-const looked = async (status: number, now?: IncomingProps) => {
+const looked = async (status: number, now?: TaskProps) => {
     await act(async () => vi.advanceTimersByTimeAsync(500));
-    expect(server.open()[0]?.path).toMatch(/\/incoming\/4$/);
+    expect(server.open()[0]?.path).toMatch(/\/tasks\/4$/);
     await answer(server, status, now);
 };
 
@@ -38,7 +33,7 @@ describe('a bench file that is read in the queue', () => {
     it('says how far it is, asks what is there already, and comes in as a copy', async () => {
         fakeUpload(file('waiting'));
         render(<BenchFile />);
-        await answer(server, 200, { file: null });
+        await answer(server, 200, { task: null });
         fireEvent.change(screen.getByLabelText('Bench file'), { target: { files: [new File(['x'], 'bench.zip')] } });
         await act(settled);
         await looked(200, file('running', { progress: 0.5 }));
@@ -51,19 +46,19 @@ describe('a bench file that is read in the queue', () => {
         await press(screen.getByText('Import as a copy'));
         expect([server.open()[0]?.method, server.open()[0]?.path]).toEqual(['POST', expect.stringMatching(/4\/both$/)]);
         await answer(server, 202, file('waiting'));
-        await looked(200, file('done', { message: 'Imported: 1 figure.' }));
+        await looked(200, file('done', { result: { message: 'Imported: 1 figure.' } }));
         expect(screen.getByText('Imported: 1 figure.')).toBeTruthy();
         expect(router.reload).toHaveBeenCalledOnce();
     });
 
     it('is gone on with where the page is opened anew, and can be cancelled', async () => {
         render(<BenchFile />);
-        await answer(server, 200, { file: file('running', { progress: 0.2 }) });
+        await answer(server, 200, { task: file('running', { progress: 0.2 }) });
         expect(screen.getByText('Reading, 20 %')).toBeTruthy();
         await press(screen.getByText('Cancel'));
         expect(server.open()[0]?.method).toBe('DELETE');
-        await answer(server, 200, { message: 'Cancelled. Nothing was added.' });
-        await looked(200, file('failed', { problem: 'Cancelled. Nothing was added.' }));
+        await answer(server, 200, file('running', { isStopping: true }));
+        await looked(200, file('stopped'));
         expect(screen.getByText('Cancelled. Nothing was added.')).toBeTruthy();
         expect(screen.getByText('Import a file')).toBeTruthy();
     });

@@ -2,6 +2,7 @@ import { act, cleanup, fireEvent, render, screen } from '@testing-library/react'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { ListSheet } from '@/features/shelf/list-sheet';
 import type { ListedPotProps } from '@/types/generated';
+import { task } from './made-up';
 import { fakeServer, fakeUpload, settled } from './server';
 
 let server: ReturnType<typeof fakeServer>;
@@ -57,14 +58,18 @@ describe('a list of names', () => {
             ],
         });
         await act(async () =>
-            server.open()[0]?.answer(202, { id: 7, state: 'done', progress: 1, pots: 2, problem: null }),
+            server
+                .open()[0]
+                ?.answer(202, { id: 7, pots: 2, isUndone: false, task: task({ kind: 'shelf', state: 'done' }) }),
         );
         expect(changed).toHaveBeenCalledOnce();
         fireEvent.click(screen.getByText('Undo'));
         await act(settled);
         expect(server.open()[0]?.path).toContain('/shelf/imports/7');
         await act(async () =>
-            server.open()[0]?.answer(200, { id: 7, state: 'undone', progress: 1, pots: 2, problem: null }),
+            server
+                .open()[0]
+                ?.answer(200, { id: 7, pots: 2, isUndone: true, task: task({ kind: 'shelf', state: 'done' }) }),
         );
         expect(screen.getByText('2 pots removed from the shelf.')).toBeTruthy();
     });
@@ -72,7 +77,7 @@ describe('a list of names', () => {
     it('takes colours from a photo of the caps in its order, grey first', async () => {
         await looked([pot(1, 'Wren'), pot(2, 'Gloom', { hex: null })]);
         const file = screen.getByLabelText('Colours from a photo of the caps');
-        fakeUpload({ id: 9, state: 'done' });
+        fakeUpload(task({ id: 9, kind: 'picture', state: 'done' }));
         fireEvent.change(file, { target: { files: [new File(['x'], 'caps.jpg')] } });
         const photo = screen.getByLabelText('Photo of the caps: press one');
         photo.getBoundingClientRect = () => new DOMRect(0, 0, 200, 100);

@@ -14,6 +14,7 @@ import type {
     RunProps,
     RunStepProps,
     SectionProps,
+    TaskProps,
     TechniqueProps,
 } from '@/types/generated';
 
@@ -320,3 +321,15 @@ export function picture(change: Partial<PictureProps> = {}): PictureProps {
         ...change,
     };
 }
+
+/** Half-way through, unless it says otherwise. */
+export const task = (part: Partial<TaskProps> = {}): TaskProps => ({
+    id: 7,
+    kind: 'proposal',
+    state: 'running',
+    progress: 0.5,
+    isStopping: false,
+    problem: null,
+    result: null,
+    ...part,
+});

@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { sendInPieces, type Sent } from '@/features/print-files/send-pieces';
 import type { UploadProps } from '@/types/generated';
+import { task } from './made-up';
 import { fakeServer } from './server';
 
 let server: ReturnType<typeof fakeServer>;
@@ -17,6 +18,7 @@ const upload = (received: number, state: UploadProps['state'] = 'sending'): Uplo
     received,
     pieceBytes: 200_000,
     state,
+    task: state === 'reading' ? task({ kind: 'mesh' }) : null,
     problem: null,
     knownAs: null,
 });
@@ -50,6 +52,7 @@ describe('a print file on its way', () => {
         piece = await next();
         expect(piece.path).toContain('at=110000');
         await piece.answer(200, upload(300_000, 'reading'));
+        await (await next()).answer(200, task({ kind: 'mesh', state: 'done' }));
         await (await next()).answer(200, upload(300_000, 'done'));
         expect((await done).state).toBe('done');
         expect(sent.map((s) => s.fraction)).toContain(110_000 / 300_000);

@@ -3,7 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { FileSheet } from '@/features/shelf/file-sheet';
 import { PotForm } from '@/features/shelf/pot-form';
 import type { ShelfImportProps, ShelfPreviewProps } from '@/types/generated';
-import { colour, paint, POT_FIELDS } from './made-up';
+import { colour, paint, POT_FIELDS, task } from './made-up';
 import { fakeServer, settled } from './server';
 
 let server: ReturnType<typeof fakeServer>;
@@ -153,10 +153,9 @@ describe('a file of pots', () => {
     });
     const brought = (change: Partial<ShelfImportProps>): ShelfImportProps => ({
         id: 4,
-        state: 'done',
-        progress: 1,
         pots: 2,
-        problem: null,
+        isUndone: false,
+        task: task({ kind: 'shelf', state: 'done' }),
         ...change,
     });
     const changed = vi.fn();
@@ -179,17 +178,18 @@ describe('a file of pots', () => {
         expect(screen.getByText(/1 pot already on the shelf/)).toBeTruthy();
         fireEvent.click(screen.getByText('Import 2 pots'));
         await act(settled);
-        await act(async () => server.open()[0]?.answer(202, brought({ state: 'running', progress: 0.4 })));
-        expect(screen.getByLabelText('Pots imported').getAttribute('value')).toBe('0.4');
+        await act(async () => server.open()[0]?.answer(202, brought({ task: task({ kind: 'shelf', progress: 0.4 }) })));
+        expect(screen.getByLabelText('Adding the pots').getAttribute('value')).toBe('0.4');
         expect(changed).not.toHaveBeenCalled();
-        await wait(310);
+        await wait(510);
+        await act(async () => server.open()[0]?.answer(200, task({ kind: 'shelf', state: 'done' })));
         await act(async () => server.open()[0]?.answer(200, brought({})));
         expect(screen.getByText(/added to the shelf/)).toBeTruthy();
         expect(changed).toHaveBeenCalledTimes(1);
         fireEvent.click(screen.getByText('Undo'));
         await act(settled);
         expect(server.open()[0]?.method).toBe('DELETE');
-        await act(async () => server.open()[0]?.answer(200, brought({ state: 'undone' })));
+        await act(async () => server.open()[0]?.answer(200, brought({ isUndone: true })));
         expect(screen.getByText('2 pots removed from the shelf.')).toBeTruthy();
         expect(changed).toHaveBeenCalledTimes(2);
     });
@@ -227,7 +227,10 @@ describe('a file of pots', () => {
         await act(async () =>
             server
                 .open()[0]
-                ?.answer(202, brought({ state: 'failed', problem: 'A pot of this name came in meanwhile.' })),
+                ?.answer(
+                    202,
+                    brought({ task: task({ state: 'failed', problem: 'A pot of this name came in meanwhile.' }) }),
+                ),
         );
         expect(screen.getByText('A pot of this name came in meanwhile.')).toBeTruthy();
     });

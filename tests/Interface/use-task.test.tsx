@@ -1,18 +1,12 @@
 import { act, render, renderHook, screen } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { isOpen, useTask } from '@/shared/lib/use-task';
+import { isOpen } from '@/shared/lib/task';
+import { useTask } from '@/shared/lib/use-task';
 import { TaskBar } from '@/shared/ui/task-bar';
 import type { TaskProps } from '@/types/generated';
+import { task } from './made-up';
 
-const task = (part: Partial<TaskProps> = {}): TaskProps => ({
-    id: 7,
-    kind: 'proposal',
-    state: 'running',
-    progress: 0.25,
-    isStopping: false,
-    problem: null,
-    ...part,
-});
+const STATES = ['waiting', 'running', 'asks', 'done', 'stopped', 'failed'] as const;
 
 const asked: [string, string][] = [];
 let answers: (TaskProps | null)[] = [];
@@ -40,12 +34,12 @@ const pass = (ms: number) => act(() => vi.advanceTimersByTimeAsync(ms));
 describe('a task in the background', () => {
     it('is asked for until it ends, and no longer', async () => {
         const told = vi.fn();
-        answers = [task({ progress: 0.5 }), task({ state: 'done', progress: 1 })];
+        answers = [task({ progress: 0.75 }), task({ state: 'done', progress: 1 })];
         const initialProps: { now: TaskProps | null } = { now: task() };
         const { rerender } = renderHook(({ now }) => useTask(now, told), { initialProps });
         await pass(500);
-        expect(told).toHaveBeenLastCalledWith(task({ progress: 0.5 }));
-        rerender({ now: task({ progress: 0.5 }) });
+        expect(told).toHaveBeenLastCalledWith(task({ progress: 0.75 }));
+        rerender({ now: task({ progress: 0.75 }) });
         await pass(500);
         expect(told).toHaveBeenLastCalledWith(task({ state: 'done', progress: 1 }));
         rerender({ now: null });
@@ -66,20 +60,14 @@ describe('a task in the background', () => {
         expect(told).toHaveBeenLastCalledWith(task({ isStopping: true }));
     });
 
-    it('ends in three ways', () => {
-        expect(['waiting', 'running', 'done', 'stopped', 'failed'].map((state) => isOpen(task({ state })))).toEqual([
-            true,
-            true,
-            false,
-            false,
-            false,
-        ]);
+    it('ends in four ways', () => {
+        expect(STATES.map((state) => isOpen(task({ state })))).toEqual([true, true, false, false, false, false]);
     });
 
     it('is shown with its fraction, and can be stopped once', () => {
         const onStop = vi.fn();
         const { rerender } = render(<TaskBar task={task()} gone={null} onStop={onStop} />);
-        expect(screen.getByLabelText('Proposing areas').getAttribute('value')).toBe('0.25');
+        expect(screen.getByLabelText('Proposing areas').getAttribute('value')).toBe('0.5');
         screen.getByText('Stop').click();
         expect(onStop).toHaveBeenCalledOnce();
         rerender(<TaskBar task={task({ isStopping: true })} gone="The server cannot be reached." onStop={onStop} />);

@@ -44,10 +44,11 @@ $ask = static function (string $method, string $path, array $with = []) use ($cl
 
     return [0, [], ''];
 };
-$ended = static function (string $path, array $states) use ($ask): string {
+$ended = static function (string $path, array $states, ?string $within = null) use ($ask): string {
     $until = microtime(true) + PATIENCE;
     do {
         [, $answer] = $ask('GET', $path);
+        $answer = $within === null ? $answer : (is_array($answer[$within] ?? null) ? $answer[$within] : []);
         $state = is_string($answer['state'] ?? null) ? $answer['state'] : '';
         if (in_array($state, $states, true)) {
             return ($state === 'failed' || $state === 'stopped') && ! is_string($answer['problem'] ?? null) ? 'untold' : $state;
@@ -73,10 +74,10 @@ for ($round = 1; microtime(true) < $end; $round++) {
     }
     $was = ['print file' => $ended("{$figure}/mesh-uploads/{$id}", ['done', 'failed', 'known'])];
     if ($was['print file'] === 'done') {
-        $was['lighting'] = $ask('POST', "{$figure}/light")[0] === 202 ? $ended("{$figure}/light/shown", ['done', 'failed', 'stopped']) : 'refused';
+        $was['lighting'] = $ask('POST', "{$figure}/light")[0] === 202 ? $ended("{$figure}/light/shown", ['done', 'failed', 'stopped'], 'lighting') : 'refused';
     }
     $import = $idOf($ask('POST', '/shelf/imports', ['multipart' => [['name' => 'file', 'filename' => 'own.csv', 'contents' => "maker,name,colour\nOwn Brew,Brick {$round},#8a3b2a\nOwn Brew,Sand {$round},#c9b27f\n"]]]));
-    $was['list'] = $ended("/shelf/imports/{$import}", ['done', 'failed']);
+    $was['list'] = $ended("/shelf/imports/{$import}", ['done', 'failed'], 'task');
     foreach ($was as $what => $how) {
         $counts["{$what} {$how}"] = ($counts["{$what} {$how}"] ?? 0) + 1;
     }

@@ -6,8 +6,8 @@ namespace App\Actions\Account;
 
 use App\Actions\Brief\DeleteFigure;
 use App\Adapters\BenchFile\BenchWriter;
+use App\Adapters\Incoming;
 use App\Adapters\StoredFile;
-use App\Models\IncomingFile;
 use App\Models\Painter;
 use App\Models\Shelf\SheetPhoto;
 use Illuminate\Database\Eloquent\Builder;
@@ -39,7 +39,7 @@ final class DeleteAccount
         $farewell = self::written($painter);
         $files = [
             ...$painter->figures()->get()->flatMap(DeleteFigure::files(...)),
-            ...IncomingFile::query()->where('painter_id', $painter->id)->pluck('path'),
+            ...Incoming::paths($painter),
             ...SheetPhoto::query()->whereHas('sheet', static fn (Builder $sheet) => $sheet->where('painter_id', $painter->id))->whereNotNull('path')->pluck('path'),
         ];
         try {

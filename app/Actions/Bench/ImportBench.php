@@ -27,6 +27,7 @@ use Hyalin\Bench\DryingAid;
 use Hyalin\InvalidInput;
 use Hyalin\Optics\OpticsQuality;
 use Hyalin\Progress;
+use Hyalin\Stopped;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
@@ -114,7 +115,10 @@ final class ImportBench
         return array_values(array_unique(array_intersect($names, $painter->figures()->get()->map(static fn (Figure $f): string => $f->name)->all())));
     }
 
-    /** @throws UnreadableBench when a picture or print file in it is none */
+    /**
+     * @throws UnreadableBench when a picture or print file in it is none
+     * @throws Stopped
+     */
     private function decode(BenchReader $file, ?Progress $progress): void
     {
         $all = max(1, array_sum(array_map(static fn (string $of): int => count($file->records($of)), ['pictures', 'meshes'])));
@@ -126,9 +130,7 @@ final class ImportBench
                         throw UnreadableBench::contradicts($name);
                     }
                     if (is_string($name)) {
-                        if ($progress?->at(min(0.9, count($this->files) / $all)) === false) {
-                            throw UnreadableBench::stopped();
-                        }
+                        Stopped::unless($progress, min(0.9, count($this->files) / $all));
                         $this->files[$name] = $field->kind === FieldKind::File ? $this->picture($file, $name) : $this->print($file, $name, $record['triangles'] ?? null);
                     }
                 }
@@ -239,10 +241,6 @@ final class ImportBench
         $row += ['created_at' => now(), 'updated_at' => now()];
         if ($type->parent === null || in_array($type->table, ['runs', 'light_studies'], true)) {
             $row['painter_id'] = $painter->id;
-        }
-        if ($type->table === 'light_studies') {
-            // Light is computed where it is looked at.
-            $row['state'] = 'none';
         }
         if ($type->table === 'layer_paints') {
             unset($row['created_at'], $row['updated_at']);

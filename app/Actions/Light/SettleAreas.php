@@ -7,7 +7,7 @@ namespace App\Actions\Light;
 use App\Adapters\Light\MeasuringTurn;
 use App\Adapters\Light\Patience;
 use App\Adapters\Light\StoredStudy;
-use App\Adapters\LostJob;
+use App\Adapters\LostTask;
 use App\Models\Brief\Figure;
 use App\Models\Light\LightRecord;
 use Hyalin\Finish\Technique;
@@ -63,9 +63,11 @@ final readonly class SettleAreas
      */
     public function ofFigure(Figure $figure): ?LightRecord
     {
-        $light = $figure->lightStudy()->first();
+        $light = $figure->load('lightStudy.task')->lightStudy;
         if ($light !== null) {
-            LostJob::tell($light);
+            if ($light->task !== null) {
+                LostTask::tell($light->task);
+            }
             if (! Patience::endsAtMeasuring($light)) {
                 $this->due($light);
             }

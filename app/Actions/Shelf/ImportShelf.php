@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 namespace App\Actions\Shelf;
 
-use App\Adapters\Lease;
 use App\Adapters\Shelf\PotRow;
 use App\Adapters\Shelf\ShelfFile;
 use App\Models\NextNumber;
 use App\Models\Painter;
 use App\Models\Shelf\Paint;
 use App\Models\Shelf\ShelfImport;
+use App\Models\TaskState;
+use Hyalin\Progress;
+use Hyalin\Stopped;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
 
 /**
  * Puts the pots of a file on the shelf, all or none. Pots that stand there already are left as they are.
@@ -38,15 +41,17 @@ final readonly class ImportShelf
         return array_values(array_filter($pots, static fn (PotRow $p): bool => ! isset($known[$p->identity()])));
     }
 
-    public function __invoke(ShelfImport $import): void
+    /**
+     * @throws ValidationException when the file has a fault
+     * @throws Stopped nothing is added then
+     */
+    public function __invoke(ShelfImport $import, Progress $progress): void
     {
         $painter = $import->painter()->firstOrFail();
         $file = ShelfFile::read($import->text);
         if ($file->faults !== []) {
             // The preview refuses such a file; it cannot get here but by hand.
-            $import->update(['state' => 'failed', 'problem' => $file->faults[0]->message]);
-
-            return;
+            throw ValidationException::withMessages(['file' => $file->faults[0]->message]);
         }
         $pots = self::missing($painter, $file->pots);
         $rows = [];
@@ -54,8 +59,7 @@ final readonly class ImportShelf
         foreach ($pots as $i => $pot) {
             $rows[] = $this->row($pot);
             if ($i % self::AT_ONCE === 0) {
-                Lease::renew();
-                $import->update(['state' => 'running', 'progress' => $i / max(1, count($pots))]);
+                Stopped::unless($progress, $i / max(1, count($pots)));
             }
         }
         DB::transaction(function () use ($painter, $rows, $import): void {
@@ -70,7 +74,8 @@ final readonly class ImportShelf
             foreach (array_chunk($records, self::AT_ONCE) as $chunk) {
                 Paint::query()->insert($chunk);
             }
-            $import->update(['state' => 'done', 'progress' => 1.0]);
+            // Said to be done with the last pot: a worker that is killed after it has imported them.
+            $import->task()->first()?->update(['state' => TaskState::Done, 'progress' => 1.0]);
         });
     }
 

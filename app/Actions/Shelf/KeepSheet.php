@@ -34,7 +34,7 @@ final readonly class KeepSheet
      */
     public function __invoke(SheetPhoto $photo, array $positions, Painter $painter): array
     {
-        if ($photo->state !== 'done' || $photo->result === null) {
+        if ($photo->result === null) {
             return [0, []];
         }
         $sheet = $photo->sheet->load(['fields.paint', 'white']);

@@ -68,7 +68,7 @@ final class Restoration
             }
             self::references($backup, $database);
             // Light is computed where it is looked at.
-            $database->table('light_studies')->update(['path' => null, 'result' => null, 'of' => null, 'state' => 'none']);
+            $database->table('light_studies')->update(['path' => null, 'result' => null, 'of' => null]);
             $database->table('mesh_uploads')->delete();
             foreach (['incoming_files', 'tasks'] as $waiting) {
                 if ($database->getSchemaBuilder()->hasTable($waiting)) {

@@ -11,11 +11,6 @@ use RuntimeException;
  */
 final class UnreadableBench extends RuntimeException
 {
-    public static function stopped(): self
-    {
-        return new self('Cancelled.');
-    }
-
     public static function noZip(): self
     {
         return new self('This is not a zip file, or it is damaged.');

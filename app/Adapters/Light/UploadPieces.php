@@ -6,6 +6,7 @@ namespace App\Adapters\Light;
 
 use App\Adapters\StoredFile;
 use App\Models\Light\MeshUpload;
+use App\Models\Light\UploadState;
 use Illuminate\Contracts\Filesystem\Filesystem;
 use Illuminate\Support\Facades\Storage;
 use RuntimeException;
@@ -45,6 +46,19 @@ final readonly class UploadPieces
         fclose($out);
 
         return $copy;
+    }
+
+    /** Says that it failed where its reading has, and keeps nothing of it then. */
+    public function settle(): void
+    {
+        $this->upload->refresh();
+        $task = $this->upload->task()->first();
+        // Between its last piece and its task a request may be killed, or just be slow.
+        $hasEnded = $task === null ? $this->upload->updated_at < now()->subMinute() : ! $task->isOpen();
+        if ($this->upload->state === UploadState::Reading && $hasEnded) {
+            $this->upload->update(['state' => UploadState::Failed, 'problem' => $task->problem ?? 'It was not read to its end. Nothing was added; send it again.']);
+            $this->forget();
+        }
     }
 
     public function forget(): void

@@ -4,26 +4,31 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Adapters\LostJob;
+use App\Adapters\Incoming;
+use App\Adapters\LostTask;
 use App\Http\Props\TaskProps;
 use App\Models\Task;
+use App\Models\TaskState;
 use Illuminate\Http\JsonResponse;
 
 /**
- * What is being calculated for a figure.
+ * Work in the queue, asked about and stopped.
  */
 final class TaskController
 {
     public function show(Task $task): JsonResponse
     {
-        LostJob::tell($task);
+        LostTask::tell($task);
 
         return new JsonResponse(TaskProps::of($task));
     }
 
     public function stop(Task $task): JsonResponse
     {
-        $task->update(['stop_asked' => true]);
+        $task->stop();
+        if ($task->state === TaskState::Stopped) {
+            Incoming::drop($task);
+        }
 
         return new JsonResponse(TaskProps::of($task));
     }

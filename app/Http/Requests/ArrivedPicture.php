@@ -7,8 +7,8 @@ namespace App\Http\Requests;
 use App\Adapters\Incoming;
 use App\Adapters\References\PictureIntake;
 use App\Adapters\References\UnreadablePicture;
-use App\Models\IncomingFile;
 use App\Models\Painter;
+use App\Models\Task;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\ValidationException;
@@ -32,7 +32,7 @@ final class ArrivedPicture
     {
         if ($request->filled('incoming')) {
             $painter = $request->user();
-            $file = $painter instanceof Painter ? IncomingFile::query()->where('painter_id', $painter->id)->find($request->integer('incoming')) : null;
+            $file = $painter instanceof Painter ? Task::query()->where('painter_id', $painter->id)->find($request->integer('incoming')) : null;
 
             return ($file === null ? null : Incoming::picture($file)) ?? throw ValidationException::withMessages([$field => 'This picture is no longer here. Send it again.']);
         }

@@ -6,9 +6,11 @@ namespace App\Models\Light;
 
 use App\Models\Brief\Figure;
 use App\Models\OwnedByPainter;
+use App\Models\Task;
 use Hyalin\Finish\Technique;
 use Hyalin\Light\SprayFrom;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\UniqueConstraintViolationException;
 use LogicException;
 
@@ -35,15 +37,11 @@ use LogicException;
  * @property list<array<int, array{pose: array<string, mixed>|null, onto: int|null}>>|null $poses_back how the parts stood before each act, the last at the end
  * @property list<array<int, array{pose: array<string, mixed>|null, onto: int|null}>>|null $poses_forth what was taken back of that
  * @property string|null $still picture of the figure from there
- * @property string $state none, waiting, running, done, stopped, failed
- * @property float $progress
- * @property \Illuminate\Support\Carbon $updated_at
- * @property bool $stop_asked
- * @property string|null $problem
+ * @property int|null $task_id that is to compute it, or did
  * @property string|null $of what it was computed from
  * @property string|null $path folder of its lists
- * @property string|null $job that is to compute it, or did
  * @property string|null $measured_of stamp of the areas that the result was measured of
+ * @property-read Task|null $task
  * @property array{areas: list<LitArea>, borders: list<LitBorder>, triangles: int, sizeMm: float, noAreaCm2: float, insideCm2?: float, apart: array<int, array{share: float, up: array{float, float, float}}>}|null $result
  */
 final class LightRecord extends Model
@@ -62,13 +60,9 @@ final class LightRecord extends Model
         'passes' => 2,
         'edges' => 1.0,
         'grooves' => 1.0,
-        'state' => 'none',
-        'progress' => 0.0,
-        'stop_asked' => false,
         'of' => null,
         'path' => null,
         'result' => null,
-        'problem' => null,
         'height_mm' => null,
         'front' => null,
         'sprays' => null,
@@ -77,13 +71,19 @@ final class LightRecord extends Model
         'poses_back' => null,
         'poses_forth' => null,
         'measured_of' => null,
-        'job' => null,
+        'task_id' => null,
     ];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['result' => 'array', 'progress' => 'float', 'stop_asked' => 'boolean', 'spread' => 'float', 'edges' => 'float', 'grooves' => 'float', 'height_mm' => 'float', 'sprays' => 'array', 'camera' => 'array', 'poses_back' => 'array', 'poses_forth' => 'array'];
+        return ['result' => 'array', 'spread' => 'float', 'edges' => 'float', 'grooves' => 'float', 'height_mm' => 'float', 'sprays' => 'array', 'camera' => 'array', 'poses_back' => 'array', 'poses_forth' => 'array'];
+    }
+
+    /** @return BelongsTo<Task, $this> */
+    public function task(): BelongsTo
+    {
+        return $this->belongsTo(Task::class);
     }
 
     /** @return list<string> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models\Light;
 
 use App\Models\Brief\Figure;
+use App\Models\Task;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -21,10 +22,12 @@ use Illuminate\Support\Carbon;
  * @property int $received
  * @property string $path of what has arrived
  * @property UploadState $state
+ * @property int|null $task_id that reads it; null while it arrives
  * @property string|null $problem
  * @property-read Figure $figure
  * @property Carbon $updated_at
  * @property-read FigureMesh|null $mesh
+ * @property-read Task|null $task
  */
 final class MeshUpload extends Model
 {
@@ -45,6 +48,12 @@ final class MeshUpload extends Model
     public function figure(): BelongsTo
     {
         return $this->belongsTo(Figure::class);
+    }
+
+    /** @return BelongsTo<Task, $this> */
+    public function task(): BelongsTo
+    {
+        return $this->belongsTo(Task::class);
     }
 
     /** @return BelongsTo<FigureMesh, $this> */

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace App\Models\Shelf;
 
 use App\Models\OwnedByPainter;
+use App\Models\Task;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
 
 /**
  * A file of pots on its way to the shelf, or there.
@@ -15,11 +18,9 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $painter_id
  * @property string $file_name
  * @property string $text
- * @property string $state waiting, running, done, failed, undone
- * @property float $progress
+ * @property int|null $task_id that reads it; null for one of long ago
+ * @property Carbon|null $undone_at
  * @property-read int|null $paints_count pots it brought
- * @property string|null $problem
- * @property \Illuminate\Support\Carbon $updated_at
  */
 final class ShelfImport extends Model
 {
@@ -30,12 +31,16 @@ final class ShelfImport extends Model
 
     protected $guarded = ['id', 'painter_id'];
 
-    protected $attributes = ['state' => 'waiting', 'progress' => 0.0];
-
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['progress' => 'float'];
+        return ['undone_at' => 'datetime'];
+    }
+
+    /** @return BelongsTo<Task, $this> */
+    public function task(): BelongsTo
+    {
+        return $this->belongsTo(Task::class);
     }
 
     /** @return HasMany<Paint, $this> */

@@ -26,6 +26,8 @@ export type Sheen = 'matt' | 'satin' | 'gloss';
 export type StepKind = 'prepare' | 'glue' | 'fill' | 'prime' | 'spray' | 'brush' | 'wash' | 'dry brush' | 'decal' | 'powder' | 'varnish' | 'mask' | 'peel' | 'own step';
 export type StepVerdict = 'mistake' | 'trial';
 export type Swatch = 'black' | 'white' | 'overBlack' | 'overWhite' | 'thick' | 'tint';
+export type TaskKind = 'proposal' | 'zones' | 'spray' | 'gradient' | 'glow' | 'measures' | 'sculpt' | 'proof' | 'finishes' | 'light' | 'mesh' | 'sheet' | 'shelf' | 'bench' | 'picture';
+export type TaskState = 'waiting' | 'running' | 'asks' | 'done' | 'stopped' | 'failed';
 export type Technique = 'base coat' | 'airbrush' | 'spray can' | 'zenithal spray' | 'spray from 45 degrees' | 'spray from below' | 'layer' | 'wash' | 'one-coat' | 'glaze' | 'filter' | 'dry brush' | 'overbrush' | 'stipple' | 'sponge' | 'edge highlight' | 'recess shade' | 'wet blend' | 'chipping' | 'sprayed chipping' | 'spatter' | 'pigment powder' | 'decal' | 'varnish' | 'rubbed wax' | 'gel' | 'glow of a lamp';
 export type TintingStrength = 'weak' | 'usual' | 'strong';
 export type UploadState = 'sending' | 'reading' | 'known' | 'done' | 'failed';
@@ -498,14 +500,6 @@ export interface HomePageProps {
     runningOut: Array<PotProps>;
 }
 
-export interface IncomingProps {
-    id: number;
-    state: string;
-    progress: number;
-    problem: string | null;
-    message: string | null;
-}
-
 export interface IssueProps {
     what: string;
     remedy: string | null;
@@ -548,9 +542,7 @@ export interface LightProps {
     grooves: number;
     hitsPerPass: number;
     beneath: number;
-    state: string;
-    progress: number;
-    problem: string | null;
+    lighting: TaskProps | null;
     isStale: boolean;
     dataUrl: string | null;
     areasUrl: string | null;
@@ -671,13 +663,6 @@ export interface MixAnswerProps {
     missing: string | null;
     preDilution: PreDilutionProps | null;
     potCount: number;
-}
-
-export interface MixSearchProps {
-    id: number;
-    state: string;
-    progress: number;
-    answer: Record<string, unknown> | null;
 }
 
 export interface ModelPartProps {
@@ -932,13 +917,6 @@ export interface ProposalProps {
     runningOut: Array<string>;
 }
 
-export interface ProposalSearchProps {
-    id: number;
-    state: string;
-    progress: number;
-    answer: Record<string, unknown> | null;
-}
-
 export interface RampStepProps {
     step: number;
     added: Array<DropsProps>;
@@ -1191,9 +1169,8 @@ export interface SheetFieldReadingProps {
 
 export interface SheetPhotoProps {
     id: number;
-    state: string;
-    progress: number;
-    problem: string | null;
+    isRead: boolean;
+    task: TaskProps | null;
     addedAt: string;
     keptAt: string | null;
 }
@@ -1246,10 +1223,9 @@ export interface ShelfFormatProps {
 
 export interface ShelfImportProps {
     id: number;
-    state: string;
-    progress: number;
     pots: number;
-    problem: string | null;
+    isUndone: boolean;
+    task: TaskProps | null;
 }
 
 export interface ShelfPageProps {
@@ -1348,11 +1324,12 @@ export interface SuggestionsProps {
 
 export interface TaskProps {
     id: number;
-    kind: string;
-    state: string;
+    kind: TaskKind;
+    state: TaskState;
     progress: number;
     isStopping: boolean;
     problem: string | null;
+    result: Record<string, unknown> | null;
 }
 
 export interface TechniqueProps {
@@ -1431,6 +1408,7 @@ export interface UploadProps {
     received: number;
     pieceBytes: number;
     state: UploadState;
+    task: TaskProps | null;
     problem: string | null;
     knownAs: string | null;
 }

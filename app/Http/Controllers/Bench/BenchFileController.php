@@ -8,15 +8,17 @@ use App\Adapters\BenchFile\BenchReader;
 use App\Adapters\BenchFile\BenchWriter;
 use App\Adapters\BenchFile\UnreadableBench;
 use App\Adapters\Incoming;
-use App\Adapters\LostJob;
+use App\Adapters\LostTask;
 use App\Adapters\StoredFile;
 use App\Http\Named;
-use App\Http\Props\IncomingProps;
+use App\Http\Props\TaskProps;
 use App\Jobs\ImportBenchFile;
 use App\Jobs\Turn;
 use App\Models\Brief\Figure;
-use App\Models\IncomingFile;
 use App\Models\Painter;
+use App\Models\Task;
+use App\Models\TaskKind;
+use App\Models\TaskState;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -57,42 +59,41 @@ final class BenchFileController
             throw ValidationException::withMessages(['bench' => $e->getMessage().' Nothing was added.']);
         }
 
-        return self::read(Incoming::keep($painter, 'bench', $file->getClientOriginalName(), static fn (string $path) => StoredFile::take($path, $file->getPathname()), $request->boolean('both')));
+        return self::read(Incoming::keep($painter, TaskKind::Bench, $file->getClientOriginalName(), static fn (string $path) => StoredFile::take($path, $file->getPathname()), ['both' => $request->boolean('both')]));
     }
 
     /** What is being read, or waits for an answer: a page that is opened anew goes on with it. */
     public function last(#[CurrentUser] Painter $painter): JsonResponse
     {
-        $file = IncomingFile::query()->where(['painter_id' => $painter->id, 'kind' => 'bench'])->whereIn('state', ['waiting', 'running', 'asks'])->latest('id')->first();
-
-        if ($file !== null) {
-            LostJob::tell($file);
+        $task = Task::query()->where(['painter_id' => $painter->id, 'kind' => TaskKind::Bench])->whereIn('state', [...TaskState::OPEN, TaskState::Asks])->latest('id')->first();
+        if ($task !== null) {
+            LostTask::tell($task);
         }
 
-        return new JsonResponse(['file' => $file === null ? null : IncomingProps::of($file)]);
+        return new JsonResponse(['task' => $task === null ? null : TaskProps::of($task)]);
     }
 
     /** Figures of a name that is there come in as copies. */
-    public function both(IncomingFile $incomingFile): JsonResponse
+    public function both(Task $task): JsonResponse
     {
         // Pressed twice, it is read once.
-        $asked = IncomingFile::query()->whereKey($incomingFile->id)->where('state', 'asks')->update(['state' => 'waiting', 'both' => true, 'problem' => null]);
+        $asked = Task::query()->whereKey($task->id)->where(['kind' => TaskKind::Bench, 'state' => TaskState::Asks])->update(['state' => TaskState::Waiting, 'problem' => null, 'input' => json_encode([...$task->input ?? [], 'both' => true])]);
 
-        return $asked === 1 ? self::read($incomingFile->refresh()) : new JsonResponse(IncomingProps::of($incomingFile->refresh()));
+        return $asked === 1 ? self::read($task->refresh()) : new JsonResponse(TaskProps::of($task->refresh()));
     }
 
     /** @throws ValidationException when it is known already that nothing is added */
-    private static function read(IncomingFile $file): JsonResponse
+    private static function read(Task $task): JsonResponse
     {
-        ImportBenchFile::dispatch($file)->onQueue(Turn::SHORT);
-        $file->refresh();
-        $status = match ($file->state) {
-            'failed' => throw ValidationException::withMessages(['bench' => (string) $file->problem]),
-            'done' => JsonResponse::HTTP_CREATED,
+        ImportBenchFile::dispatch($task)->onQueue(Turn::of($task));
+        $task->refresh();
+        $status = match ($task->state) {
+            TaskState::Failed => throw ValidationException::withMessages(['bench' => (string) $task->problem]),
+            TaskState::Done => JsonResponse::HTTP_CREATED,
             default => JsonResponse::HTTP_ACCEPTED,
         };
 
-        return new JsonResponse(IncomingProps::of($file), $status);
+        return new JsonResponse(TaskProps::of($task), $status);
     }
 
     private static function file(Painter $painter, ?Figure $figure, string $name): BinaryFileResponse

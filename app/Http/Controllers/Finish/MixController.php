@@ -5,18 +5,18 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Finish;
 
 use App\Actions\Finish\SuggestForLayer;
-use App\Adapters\LostJob;
 use App\Http\Props\Finish\MixAnswerProps;
-use App\Http\Props\Finish\MixSearchProps;
 use App\Http\Props\Finish\SuggestionsProps;
+use App\Http\Props\TaskProps;
 use App\Http\Requests\Finish\MixFinderRequest;
 use App\Http\Requests\Finish\SuggestionsRequest;
 use App\Jobs\ProveMix;
 use App\Jobs\Turn;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
-use App\Models\Finish\MixSearchRecord as MixSearchRecord;
 use App\Models\Painter;
+use App\Models\Task;
+use App\Models\TaskKind;
 use Hyalin\Mixing\ExhaustiveMixSearch;
 use Hyalin\Mixing\MixSearch;
 use Hyalin\Mixing\ZonesMixSearch;
@@ -70,25 +70,9 @@ final class MixController
     {
         // Asked once here, so that a request that cannot be searched for is refused before it waits.
         $request->mixRequest($figure, $area, $painter);
-        $search = new MixSearchRecord(['area_id' => $area->id, 'request' => $request->validated()]);
-        $search->painter_id = $painter->id;
-        $search->save();
-        ProveMix::dispatch($search)->onQueue(Turn::long($search->painter_id, $search));
+        $task = Task::ask(TaskKind::Proof, $painter->id, $figure->id, [...$request->validated(), 'areaId' => $area->id]);
+        ProveMix::dispatch($task)->onQueue(Turn::of($task));
 
-        return new JsonResponse(MixSearchProps::of($search), JsonResponse::HTTP_ACCEPTED);
-    }
-
-    public function progress(MixSearchRecord $mixSearch): JsonResponse
-    {
-        LostJob::tell($mixSearch);
-
-        return new JsonResponse(MixSearchProps::of($mixSearch));
-    }
-
-    public function stop(MixSearchRecord $mixSearch): JsonResponse
-    {
-        $mixSearch->update(['stop_asked' => true]);
-
-        return new JsonResponse(MixSearchProps::of($mixSearch));
+        return new JsonResponse(TaskProps::of($task), JsonResponse::HTTP_ACCEPTED);
     }
 }

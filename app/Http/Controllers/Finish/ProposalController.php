@@ -5,20 +5,21 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Finish;
 
 use App\Actions\Finish\ProposeFinishes;
-use App\Adapters\LostJob;
 use App\Http\Props\Brief\AreaProps;
 use App\Http\Props\Brief\FigureProps;
 use App\Http\Props\Finish\OneMorePotProps;
 use App\Http\Props\Finish\ProposalAnswerProps;
-use App\Http\Props\Finish\ProposalSearchProps;
 use App\Http\Props\PotProps;
+use App\Http\Props\TaskProps;
 use App\Jobs\ProposeFigure;
 use App\Jobs\Turn;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
-use App\Models\Finish\ProposalSearchRecord;
 use App\Models\Painter;
 use App\Models\Shelf\Paint;
+use App\Models\Task;
+use App\Models\TaskKind;
+use App\Models\TaskState;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -40,7 +41,7 @@ final class ProposalController
             'version' => static fn () => $area?->exists ? $area->version : null,
             'pots' => static fn () => array_values($painter->paints->map(static fn (Paint $p) => PotProps::of($p))->all()),
             // The last one asked for: it runs on, or waits to be chosen from, while its page is closed.
-            'search' => static fn () => ($last = ProposalSearchRecord::query()->where('figure_id', $figure->id)->where('state', '!=', 'failed')->latest('id')->first()) === null ? null : ProposalSearchProps::of($last),
+            'search' => static fn () => ($last = Task::query()->where(['figure_id' => $figure->id, 'kind' => TaskKind::Finishes])->where('state', '!=', TaskState::Failed)->latest('id')->first()) === null ? null : TaskProps::of($last),
         ]);
     }
 
@@ -73,35 +74,19 @@ final class ProposalController
         if ($figure->areas()->whereHas('samples')->doesntExist()) {
             throw ValidationException::withMessages(['figure' => 'No area of this figure has a colour to match yet: take some from a reference first.']);
         }
-        $search = new ProposalSearchRecord(['figure_id' => $figure->id, 'request' => [
+        $task = Task::ask(TaskKind::Finishes, $painter->id, $figure->id, [
             'brushOnly' => $request->boolean('brushOnly'),
             'mostPots' => $request->filled('mostPots') ? $request->integer('mostPots') : null,
             'only' => self::only($request),
-        ]]);
-        $search->painter_id = $painter->id;
-        $search->save();
-        ProposeFigure::dispatch($search)->onQueue(Turn::long($search->painter_id, $search));
+        ]);
+        ProposeFigure::dispatch($task)->onQueue(Turn::of($task));
 
-        return new JsonResponse(ProposalSearchProps::of($search), JsonResponse::HTTP_ACCEPTED);
+        return new JsonResponse(TaskProps::of($task), JsonResponse::HTTP_ACCEPTED);
     }
 
     /** @return list<int>|null ids of the pots to use; null for any */
     private static function only(Request $request): ?array
     {
         return $request->filled('only') ? array_values(array_map(static fn (mixed $id): int => is_numeric($id) ? (int) $id : 0, $request->array('only'))) : null;
-    }
-
-    public function progress(ProposalSearchRecord $proposalSearch): JsonResponse
-    {
-        LostJob::tell($proposalSearch);
-
-        return new JsonResponse(ProposalSearchProps::of($proposalSearch));
-    }
-
-    public function stop(ProposalSearchRecord $proposalSearch): JsonResponse
-    {
-        $proposalSearch->update(['stop_asked' => true]);
-
-        return new JsonResponse(ProposalSearchProps::of($proposalSearch));
     }
 }

@@ -12,7 +12,6 @@ use App\Actions\Light\SettleAreas;
 use App\Actions\Light\UseMeasurements;
 use App\Adapters\Light\AssembledFigure;
 use App\Adapters\Light\StoredStudy;
-use App\Adapters\LostJob;
 use App\Http\Named;
 use App\Http\Props\Brief\FigureProps;
 use App\Http\Props\Light\GlowProps;
@@ -28,7 +27,6 @@ use App\Jobs\CastLitSprays;
 use App\Jobs\ComputeLight;
 use App\Jobs\FindLitZones;
 use App\Jobs\MeasureLitAreas;
-use App\Jobs\Turn;
 use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Light\FigureMesh;
@@ -46,7 +44,6 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response as PlainResponse;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
-use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
@@ -153,8 +150,7 @@ final class LightController
             throw ValidationException::withMessages(['mesh' => 'Import a print file first: STL, OBJ or 3MF.']);
         }
         $light = LightRecord::ofFigure($figure);
-        $light->update(['state' => 'waiting', 'progress' => 0.0, 'stop_asked' => false, 'problem' => null, 'job' => $job = Str::ulid()->toBase32()]);
-        ComputeLight::dispatch($light, $figure->id, $job)->onQueue(Turn::long($light->painter_id, $light));
+        ComputeLight::ask($light);
 
         return new JsonResponse(LightProps::of($figure), JsonResponse::HTTP_ACCEPTED);
     }
@@ -176,21 +172,6 @@ final class LightController
         $settle->ofFigure($figure);
 
         return new JsonResponse(LightProps::of($figure));
-    }
-
-    public function progress(Figure $figure): JsonResponse
-    {
-        $light = LightRecord::ofFigure($figure);
-        LostJob::tell($light);
-
-        return new JsonResponse(['state' => $light->state, 'progress' => $light->progress, 'problem' => $light->problem]);
-    }
-
-    public function stop(Figure $figure): JsonResponse
-    {
-        LightRecord::ofFigure($figure)->update(['stop_asked' => true]);
-
-        return new JsonResponse(['message' => 'Stopping.']);
     }
 
     /** The view's own format, described in docs/formats.md. */

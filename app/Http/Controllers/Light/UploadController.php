@@ -6,10 +6,9 @@ namespace App\Http\Controllers\Light;
 
 use App\Actions\Light\ReceiveMesh;
 use App\Adapters\Light\UploadPieces;
-use App\Adapters\LostJob;
+use App\Adapters\LostTask;
 use App\Http\Props\Light\UploadProps;
 use App\Jobs\ReadMesh;
-use App\Jobs\Turn;
 use App\Models\Brief\Figure;
 use App\Models\Light\MeshUpload;
 use App\Models\Light\UploadState;
@@ -40,7 +39,7 @@ final class UploadController
         }
         try {
             if ($receive->piece($meshUpload, $request->integer('at'), $bytes)) {
-                ReadMesh::dispatch($meshUpload, false)->onQueue(Turn::SHORT);
+                ReadMesh::ask($meshUpload, false);
             }
         } catch (ValidationException $e) {
             if (isset($e->errors()['mesh'])) {
@@ -54,11 +53,10 @@ final class UploadController
 
     public function show(Figure $figure, MeshUpload $meshUpload): JsonResponse
     {
-        $wasReading = $meshUpload->state === UploadState::Reading;
-        LostJob::tell($meshUpload);
-        if ($wasReading && $meshUpload->state === UploadState::Failed) {
-            (new UploadPieces($meshUpload))->forget();
+        if ($meshUpload->task !== null) {
+            LostTask::tell($meshUpload->task);
         }
+        (new UploadPieces($meshUpload))->settle();
 
         return new JsonResponse(UploadProps::of($meshUpload));
     }
@@ -68,7 +66,7 @@ final class UploadController
     {
         if ($meshUpload->state === UploadState::Known) {
             $meshUpload->update(['state' => UploadState::Reading, 'mesh_id' => null]);
-            ReadMesh::dispatch($meshUpload, true)->onQueue(Turn::SHORT);
+            ReadMesh::ask($meshUpload, true);
         }
 
         return new JsonResponse(UploadProps::of($meshUpload->refresh()));

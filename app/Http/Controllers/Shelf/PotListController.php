@@ -12,7 +12,6 @@ use App\Http\Props\Shelf\ListedPotProps;
 use App\Http\Props\Shelf\ShelfImportProps;
 use App\Http\Requests\Shelf\CapsPhotoRequest;
 use App\Jobs\ImportShelfFile;
-use App\Jobs\Turn;
 use App\Models\Painter;
 use App\Models\Shelf\Paint;
 use App\Models\Shelf\ShelfImport;
@@ -61,15 +60,12 @@ final class PotListController
         $lines = file(database_path('demo/shelf.csv'), FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES) ?: [];
         $rows = array_map(static fn (string $line): array => str_getcsv($line, ',', '"', ''), $lines);
         $header = array_map(strval(...), array_shift($rows) ?? []);
-        $import = new ShelfImport(['file_name' => ShelfImport::BORROWED, 'text' => Csv::write(self::BORROWED, array_map(
+        $lent = array_map(
             static fn (array $row): array => array_map(static fn (string $column): string => (string) ($row[(int) array_search($column, $header, true)] ?? ''), self::BORROWED),
             $rows,
-        ))]);
-        $import->painter_id = $painter->id;
-        $import->save();
-        ImportShelfFile::dispatch($import)->onQueue(Turn::SHORT);
+        );
 
-        return new JsonResponse(ShelfImportProps::of($import->refresh()), JsonResponse::HTTP_ACCEPTED);
+        return new JsonResponse(ShelfImportProps::of(ImportShelfFile::ask($painter, ShelfImport::BORROWED, Csv::write(self::BORROWED, $lent))), JsonResponse::HTTP_ACCEPTED);
     }
 
     /**
@@ -99,11 +95,7 @@ final class PotListController
             $said = ['maker' => $maker, 'name' => $name, 'kind' => $pot->string('kind')->value(), 'colour' => mb_strtolower($pot->string('hex')->value())];
             $rows[] = array_map(static fn (string $column): string => $said[$column] ?? '', $columns);
         }
-        $import = new ShelfImport(['file_name' => 'list of names', 'text' => Csv::write($columns, $rows)]);
-        $import->painter_id = $painter->id;
-        $import->save();
-        ImportShelfFile::dispatch($import)->onQueue(Turn::SHORT);
 
-        return new JsonResponse(ShelfImportProps::of($import->refresh()), JsonResponse::HTTP_ACCEPTED);
+        return new JsonResponse(ShelfImportProps::of(ImportShelfFile::ask($painter, 'list of names', Csv::write($columns, $rows))), JsonResponse::HTTP_ACCEPTED);
     }
 }

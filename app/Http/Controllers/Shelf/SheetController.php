@@ -6,7 +6,6 @@ namespace App\Http\Controllers\Shelf;
 
 use App\Actions\Shelf\KeepSheet;
 use App\Actions\Shelf\ReadSheet;
-use App\Adapters\LostJob;
 use App\Adapters\References\UnreadablePicture;
 use App\Adapters\Shelf\PrintedLayout;
 use App\Adapters\StoredFile;
@@ -20,7 +19,6 @@ use App\Http\Props\Shelf\SheetRowProps;
 use App\Http\Requests\ArrivedPicture;
 use App\Http\Requests\Shelf\SheetRequest;
 use App\Jobs\ReadSheetPhoto;
-use App\Jobs\Turn;
 use App\Models\Painter;
 use App\Models\Shelf\SheetPhoto;
 use App\Models\Shelf\SwatchSheet;
@@ -78,9 +76,9 @@ final class SheetController
 
     public function show(Request $request, SwatchSheet $sheet): Response
     {
-        $sheet->load(['fields.paint', 'white', 'photos']);
+        $sheet->load(['fields.paint', 'white', 'photos.task']);
         $asked = $request->integer('photo');
-        $photo = $asked === 0 ? $sheet->photos->where('state', 'done')->last() : $sheet->photos->find($asked);
+        $photo = $asked === 0 ? $sheet->photos->whereNotNull('result')->last() : $sheet->photos->find($asked);
 
         return Inertia::render('sheets/show', [
             'sheet' => ['id' => $sheet->id, 'paper' => $sheet->paper, 'grey' => $sheet->grey, 'createdAt' => $sheet->created_at->toIso8601String()],
@@ -145,13 +143,6 @@ final class SheetController
         return self::reading($sheet, null);
     }
 
-    public function progress(SwatchSheet $sheet, SheetPhoto $photo): JsonResponse
-    {
-        LostJob::tell($photo);
-
-        return new JsonResponse(SheetPhotoProps::of($photo));
-    }
-
     /** The flattened sheet as it was photographed. */
     public function flat(SwatchSheet $sheet, SheetPhoto $photo): PlainResponse
     {
@@ -192,9 +183,6 @@ final class SheetController
 
     private static function reading(SwatchSheet $sheet, ?string $path): JsonResponse
     {
-        $photo = $sheet->photos()->create(['path' => $path]);
-        ReadSheetPhoto::dispatch($photo)->onQueue(Turn::SHORT);
-
-        return new JsonResponse(SheetPhotoProps::of($photo->refresh()), JsonResponse::HTTP_ACCEPTED);
+        return new JsonResponse(SheetPhotoProps::of(ReadSheetPhoto::ask($sheet, $path)), JsonResponse::HTTP_ACCEPTED);
     }
 }

@@ -5,14 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Shelf;
 
 use App\Actions\Shelf\ImportShelf;
-use App\Adapters\LostJob;
 use App\Adapters\Shelf\ShelfFile;
 use App\Adapters\Shelf\ShelfFormats;
 use App\Http\Props\Shelf\ShelfImportProps;
 use App\Http\Props\Shelf\ShelfPreviewProps;
 use App\Http\Requests\Shelf\ShelfFileRequest;
 use App\Jobs\ImportShelfFile;
-use App\Jobs\Turn;
 use App\Models\Painter;
 use App\Models\Shelf\ShelfImport;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -51,18 +49,12 @@ final class ShelfFileController
 
             throw ValidationException::withMessages(['file' => $where.$faults[0]->message]);
         }
-        $import = new ShelfImport(['file_name' => $request->fileName(), 'text' => $request->text()]);
-        $import->painter_id = $painter->id;
-        $import->save();
-        ImportShelfFile::dispatch($import)->onQueue(Turn::SHORT);
 
-        return new JsonResponse(ShelfImportProps::of($import->refresh()), JsonResponse::HTTP_ACCEPTED);
+        return new JsonResponse(ShelfImportProps::of(ImportShelfFile::ask($painter, $request->fileName(), $request->text())), JsonResponse::HTTP_ACCEPTED);
     }
 
     public function show(ShelfImport $shelfImport): JsonResponse
     {
-        LostJob::tell($shelfImport);
-
         return new JsonResponse(ShelfImportProps::of($shelfImport));
     }
 
@@ -70,7 +62,7 @@ final class ShelfFileController
     public function destroy(ShelfImport $shelfImport): JsonResponse
     {
         $shelfImport->paints()->delete();
-        $shelfImport->update(['state' => 'undone']);
+        $shelfImport->update(['undone_at' => now()]);
 
         return new JsonResponse(ShelfImportProps::of($shelfImport));
     }

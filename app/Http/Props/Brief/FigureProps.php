@@ -16,7 +16,7 @@ use Illuminate\Database\Eloquent\Model;
 /**
  * The open figure, as every stage shows it.
  *
- * @phpstan-type Counts array{areas: int, sculpting: int, painted: int, sampled: int, planned: int, meshes: int, pictures: int, photos: int, open: int, run: int, pots: int, light: string|null}
+ * @phpstan-type Counts array{areas: int, sculpting: int, painted: int, sampled: int, planned: int, meshes: int, pictures: int, photos: int, open: int, run: int, pots: int, lighting: int, lit: int}
  */
 final readonly class FigureProps
 {
@@ -93,7 +93,7 @@ final readonly class FigureProps
                 $has['planned'] < $has['painted'] => self::many($has['painted'] - $has['planned'], 'area').' without a finish',
                 default => self::many($has['planned'], 'area').' planned',
             }),
-            $stage('Light', 'figures.light', $has['sculpting'] > 0 ? 'sculpting' : self::light($has['light'], $has['meshes'])),
+            $stage('Light', 'figures.light', $has['sculpting'] > 0 ? 'sculpting' : self::light($has)),
             $stage('Order', 'figures.order', match (true) {
                 $has['planned'] === 0 => 'nothing to order',
                 $figure->is_stopped => 'stopped',
@@ -119,18 +119,19 @@ final readonly class FigureProps
                 'areas as sampled' => static fn (Builder $q) => self::painted($q)->has('samples'),
                 'areas as planned' => static fn (Builder $q) => self::painted($q)->has('layers'),
                 'pictures' => static fn (Builder $q) => $q->where('kind', '!=', PictureKind::OwnPiece),
-                'pots', 'tasks as sculpting' => static fn (Builder $q) => $q->where('kind', TaskKind::Sculpt)->whereIn('state', [TaskState::Waiting, TaskState::Running]),
+                'pots', 'tasks as sculpting' => static fn (Builder $q) => $q->where('kind', TaskKind::Sculpt)->whereIn('state', TaskState::OPEN),
+                'tasks as lighting' => static fn (Builder $q) => $q->where('kind', TaskKind::Light)->whereIn('state', TaskState::OPEN),
+                'lightStudy as lit' => static fn (Builder $q) => $q->whereNotNull('result'),
                 'pictures as photos' => static fn (Builder $q) => $q->where('kind', PictureKind::OwnPiece),
             ])
             ->withMax('runs as run', 'number')
-            ->withAggregate('lightStudy as light', 'state')
             ->toBase()->sole();
         $number = static fn (mixed $value): int => is_numeric($value) ? (int) $value : 0;
 
         return [
             'areas' => $number($row->areas_count ?? 0), 'sculpting' => $number($row->sculpting ?? 0), 'painted' => $number($row->painted ?? 0), 'sampled' => $number($row->sampled ?? 0), 'planned' => $number($row->planned ?? 0),
             'meshes' => $number($row->meshes_count ?? 0), 'pictures' => $number($row->pictures_count ?? 0), 'pots' => $number($row->pots_count ?? 0), 'photos' => $number($row->photos ?? 0), 'open' => $number($row->open ?? 0), 'run' => $number($row->run ?? 0),
-            'light' => is_string($row->light ?? null) ? $row->light : null,
+            'lighting' => $number($row->lighting ?? 0), 'lit' => $number($row->lit ?? 0),
         ];
     }
 
@@ -145,12 +146,13 @@ final readonly class FigureProps
         return $areas->where('is_hidden', false)->where('is_left_bare', false);
     }
 
-    private static function light(?string $light, int $meshes): string
+    /** @param  Counts  $has */
+    private static function light(array $has): string
     {
-        return match ($light) {
-            'done' => 'calculated',
-            'waiting', 'running' => 'calculating',
-            default => $meshes === 0 ? 'no print file' : 'not calculated',
+        return match (true) {
+            $has['lighting'] > 0 => 'calculating',
+            $has['lit'] > 0 => 'calculated',
+            default => $has['meshes'] === 0 ? 'no print file' : 'not calculated',
         };
     }
 

@@ -33,7 +33,7 @@ final readonly class LightProps
      * @param  float  $grooves  alike
      * @param  float  $hitsPerPass  of spray at full exposure in one pass
      * @param  float  $beneath  Y of the primer beneath the sprays, 0..1
-     * @param  string  $state  none, waiting, running, done, stopped or failed
+     * @param  TaskProps|null  $lighting  the calculation of the light: the last one, or the one that is going on
      * @param  bool  $isStale  meshes or pose changed since it was computed
      * @param  string|null  $dataUrl  of what the view shows
      * @param  string|null  $areasUrl  of which area its triangles are: they change while the rest stays
@@ -57,9 +57,7 @@ final readonly class LightProps
         public float $grooves,
         public float $hitsPerPass,
         public float $beneath,
-        public string $state,
-        public float $progress,
-        public ?string $problem,
+        public ?TaskProps $lighting,
         public bool $isStale,
         public ?string $dataUrl,
         public ?string $areasUrl,
@@ -82,7 +80,7 @@ final readonly class LightProps
 
     public static function of(Figure $figure): self
     {
-        $light = $figure->loadMissing('lightStudy')->lightStudy ?? new LightRecord;
+        $light = $figure->loadMissing('lightStudy.task')->lightStudy ?? new LightRecord;
         $act = ActProps::of($figure, $light);
         $lit = array_column($light->result['areas'] ?? [], null, 'areaId');
         $names = $areas = [];
@@ -98,6 +96,7 @@ final readonly class LightProps
             );
         }
         $task = Task::ofFigure($figure);
+        $lighting = $light->task;
         $borders = [];
         foreach ($light->result['borders'] ?? [] as $b) {
             if (isset($names[$b['areaId']], $names[$b['otherId']])) {
@@ -106,7 +105,7 @@ final readonly class LightProps
         }
 
         return new self(
-            $light->up, $light->frontName(), $light->height_mm, SprayProps::allOf($light), $light->edges, $light->grooves, DepositProfile::HITS, SprayDirection::BENEATH, $light->exists ? $light->state : 'none', $light->progress, $light->problem,
+            $light->up, $light->frontName(), $light->height_mm, SprayProps::allOf($light), $light->edges, $light->grooves, DepositProfile::HITS, SprayDirection::BENEATH, $lighting === null ? null : TaskProps::of($lighting),
             AssembledFigure::isStale($figure, $light),
             self::dataUrl($figure, $light),
             $act->areasUrl,
@@ -137,7 +136,7 @@ final readonly class LightProps
     /** @return string|null of the picture that was kept with the look */
     public static function stillUrl(Figure $figure): ?string
     {
-        $still = $figure->loadMissing('lightStudy')->lightStudy?->still;
+        $still = $figure->loadMissing('lightStudy.task')->lightStudy?->still;
 
         return $still === null ? null : route('light.still', [$figure, 'of' => substr(hash('sha256', $still), 0, 12)], false);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Props\Shelf;
 
+use App\Http\Props\TaskProps;
 use App\Models\Shelf\SheetPhoto;
 
 /**
@@ -12,15 +13,17 @@ use App\Models\Shelf\SheetPhoto;
 final readonly class SheetPhotoProps
 {
     /**
-     * @param  float  $progress  0..1
+     * @param  TaskProps|null  $task  that reads it; null for one of long ago
      * @param  string  $addedAt  ISO 8601
      */
-    public function __construct(public int $id, public string $state, public float $progress, public ?string $problem, public string $addedAt, public ?string $keptAt)
+    public function __construct(public int $id, public bool $isRead, public ?TaskProps $task, public string $addedAt, public ?string $keptAt)
     {
     }
 
     public static function of(SheetPhoto $photo): self
     {
-        return new self($photo->id, $photo->state, $photo->progress, $photo->problem, $photo->created_at->toIso8601String(), $photo->kept_at?->toIso8601String());
+        $task = $photo->loadMissing('task')->task;
+
+        return new self($photo->id, $photo->result !== null, $task === null ? null : TaskProps::of($task), $photo->created_at->toIso8601String(), $photo->kept_at?->toIso8601String());
     }
 }

@@ -42,7 +42,7 @@ final readonly class SheetReviewProps
     /** @param  list<SheetColours>  $before  photos that count together with it */
     public static function of(SwatchSheet $sheet, SheetPhoto $photo, array $before): ?self
     {
-        if ($photo->state !== 'done' || $photo->result === null) {
+        if ($photo->result === null) {
             return null;
         }
         $colours = SheetColours::parse($photo->result);

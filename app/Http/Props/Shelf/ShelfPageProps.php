@@ -31,7 +31,7 @@ final readonly class ShelfPageProps
             array_column(array_filter(PotKind::cases(), static fn (PotKind $k): bool => $k->usual()->isFlake), 'value'),
             array_column(array_filter(PotKind::cases(), static fn (PotKind $k): bool => $k->isClear()), 'value'),
             ShelfFormatProps::all(),
-            ShelfImport::query()->where('painter_id', $painter->id)->where('file_name', ShelfImport::BORROWED)->where('state', 'done')->latest('id')->first()?->id,
+            ShelfImport::query()->where('painter_id', $painter->id)->where('file_name', ShelfImport::BORROWED)->whereNull('undone_at')->whereHas('paints')->latest('id')->first()?->id,
         );
     }
 }

@@ -1,30 +1,30 @@
 import { router } from '@inertiajs/react';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { ApiError, send, upload, uploadWords } from '@/shared/lib/api';
-import { untilRead } from '@/shared/lib/incoming';
+import { done, stopTask } from '@/shared/lib/task';
 import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
 import { Notice } from '@/shared/ui/notice';
-import type { IncomingProps } from '@/types/generated';
+import type { TaskProps } from '@/types/generated';
 
-type Said = { words: string; asks: IncomingProps | null };
+type Said = { words: string; asks: TaskProps | null };
 
 /** The whole bench as an open file, out and in. */
 export function BenchFile() {
     const input = useRef<HTMLInputElement>(null);
     const [sent, setSent] = useState<number | null | undefined>(undefined);
-    const [reading, setReading] = useState<IncomingProps | null>(null);
+    const [reading, setReading] = useState<TaskProps | null>(null);
     const [said, setSaid] = useState<Said | null>(null);
 
     /** Follows what is being read to its end. */
-    const follow = useCallback(async (begun: () => Promise<IncomingProps>) => {
+    const follow = useCallback(async (begun: () => Promise<TaskProps>) => {
         setSaid(null);
         try {
             const arrived = await begun();
             setReading(arrived);
-            const file = await untilRead(arrived, setSent);
-            const asks = file.state === 'asks' ? file : null;
-            setSaid({ words: (asks ? file.problem : file.message) ?? '', asks });
+            const task = await done(arrived, { onChange: setReading });
+            const asks = task.state === 'asks' ? task : null;
+            setSaid({ words: asks ? (task.problem ?? '') : messageOf(task), asks });
             if (!asks) router.reload();
         } catch (error) {
             if (!(error instanceof ApiError)) throw error;
@@ -39,28 +39,25 @@ export function BenchFile() {
         const form = new FormData();
         form.append('bench', file);
         setSent(0);
-        void follow(() => upload<IncomingProps>(url('bench-file.import'), form, setSent));
+        void follow(() => upload<TaskProps>(url('bench-file.import'), form, setSent));
     };
 
     // What was being read when this page was opened anew.
     useEffect(() => {
-        send<{ file: IncomingProps | null }>('GET', url('bench-file.last'))
-            .then(({ file }) => {
-                if (file) {
+        send<{ task: TaskProps | null }>('GET', url('bench-file.last'))
+            .then(({ task }) => {
+                if (task) {
                     setSent(null);
-                    void follow(() => Promise.resolve(file));
+                    void follow(() => Promise.resolve(task));
                 }
             })
             .catch(() => undefined);
     }, [follow]);
 
-    const stop = async (file: IncomingProps) => {
-        const { message } = await send<{ message: string }>(
-            'DELETE',
-            url('incoming.destroy', { incomingFile: file.id }),
-        );
+    const stop = async (task: TaskProps) => {
+        const now = await stopTask(task);
         // What is being read says so itself, once it has stopped.
-        if (said?.asks) setSaid({ words: message, asks: null });
+        if (now.state === 'stopped' && said?.asks) setSaid({ words: 'Cancelled. Nothing was added.', asks: null });
     };
 
     return (
@@ -92,47 +89,55 @@ export function BenchFile() {
                         input.current?.click();
                     }}
                 >
-                    {sent === undefined ? 'Import a file' : reading ? readingWords(sent) : uploadWords(sent)}
+                    {sent === undefined
+                        ? 'Import a file'
+                        : reading
+                          ? readingWords(reading.progress)
+                          : uploadWords(sent)}
                 </Button>
                 {reading && <Button onClick={() => void stop(reading)}>Cancel</Button>}
             </div>
             {said !== null && (
                 <div className="mt-2 flex flex-col gap-2">
                     <Notice strong>{said.words}</Notice>
-                    {said.asks && <Copy file={said.asks} onCopy={follow} onCancel={(file) => void stop(file)} />}
+                    {said.asks && <Copy task={said.asks} onCopy={follow} onCancel={(task) => void stop(task)} />}
                 </div>
             )}
         </section>
     );
 }
 
-function readingWords(fraction: number | null): string {
-    return fraction === null ? 'Reading the file' : `Reading, ${Math.round(fraction * 100)} %`;
+/** What came of an import, in words. */
+function messageOf(task: TaskProps): string {
+    const message = task.result?.['message'];
+    return typeof message === 'string' ? message : '';
+}
+
+function readingWords(fraction: number): string {
+    return fraction === 0 ? 'Reading the file' : `Reading, ${Math.round(fraction * 100)} %`;
 }
 
 /** Figures of a name that is there: the painter says whether they are meant twice. */
 function Copy({
-    file,
+    task,
     onCopy,
     onCancel,
 }: {
-    file: IncomingProps;
-    onCopy: (begun: () => Promise<IncomingProps>) => Promise<void>;
-    onCancel: (file: IncomingProps) => void;
+    task: TaskProps;
+    onCopy: (begun: () => Promise<TaskProps>) => Promise<void>;
+    onCancel: (task: TaskProps) => void;
 }) {
     return (
         <div className="flex gap-3">
             <Button
                 look="main"
-                onClick={() =>
-                    void onCopy(() => send<IncomingProps>('POST', url('bench-file.both', { incomingFile: file.id })))
-                }
+                onClick={() => void onCopy(() => send<TaskProps>('POST', url('bench-file.both', { task: task.id })))}
             >
                 Import as a copy
             </Button>
             <Button
                 onClick={() => {
-                    onCancel(file);
+                    onCancel(task);
                 }}
             >
                 Cancel

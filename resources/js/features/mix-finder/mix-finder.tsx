@@ -1,14 +1,18 @@
-import { useCallback, useEffect, useRef, useState, type Dispatch, type SetStateAction } from 'react';
+import { useCallback, useEffect, useState, type Dispatch, type SetStateAction } from 'react';
 import { ApiError, send } from '@/shared/lib/api';
 import { capital, one } from '@/shared/lib/format';
+import { isOpen } from '@/shared/lib/task';
 import { url } from '@/shared/lib/url';
+import { useAttempt } from '@/shared/lib/use-attempt';
+import { useTask } from '@/shared/lib/use-task';
 import { Button } from '@/shared/ui/button';
 import { DropRow, MixList, mixWords } from '@/shared/ui/drops';
 import { EdgeToEdge } from '@/shared/ui/edge-to-edge';
 import { Notice } from '@/shared/ui/notice';
 import { Spread } from '@/shared/ui/spread';
+import { TaskBar } from '@/shared/ui/task-bar';
 import { Tick } from '@/shared/ui/tick';
-import type { DropsProps, FoundMixProps, MixAnswerProps, MixSearchProps, Zone } from '@/types/generated';
+import type { DropsProps, FoundMixProps, MixAnswerProps, TaskProps, Zone } from '@/types/generated';
 
 type Props = {
     figureId: number;
@@ -175,51 +179,29 @@ function ColourInput({ value, onPick }: { value: string | null; onPick: (hex: st
 
 /** A search to the end in the queue: a real fraction, and a way to stop. */
 function Proof({ path, body, onProven }: { path: string; body: unknown; onProven: (answer: MixAnswerProps) => void }) {
-    const [search, setSearch] = useState<MixSearchProps | null>(null);
-    const [problem, setProblem] = useState<string | null>(null);
-    const alive = useRef(true);
-    useEffect(() => {
-        alive.current = true;
-        return () => {
-            alive.current = false;
-        };
-    }, []);
-
-    async function start() {
-        try {
-            let now = await send<MixSearchProps>('POST', path, body);
-            setSearch(now);
-            while (alive.current && (now.state === 'waiting' || now.state === 'running')) {
-                await new Promise((resolve) => window.setTimeout(resolve, 500));
-                now = await send<MixSearchProps>('GET', url('mix-searches.show', { mixSearch: now.id }));
-                setSearch(now);
-            }
-            if (now.state === 'failed') setProblem('The full search failed. Nothing was changed; run it again.');
-            if (alive.current && now.answer) onProven(now.answer as unknown as MixAnswerProps);
-        } catch (error) {
-            setProblem(error instanceof ApiError ? error.message : 'The search could not be started.');
-        }
-    }
-
-    if (problem !== null) return <Notice strong>{problem}</Notice>;
-    if (search === null) {
-        return (
-            <Button size="small" className="mt-2" onClick={() => void start()}>
-                Run a full search
-            </Button>
-        );
-    }
+    const [task, setTask] = useState<TaskProps | null>(null);
+    const { message, attempt } = useAttempt();
+    const show = (now: TaskProps) => {
+        setTask(now);
+        if (!isOpen(now) && now.result !== null) onProven(now.result as unknown as MixAnswerProps);
+    };
+    const { gone, stop } = useTask(task, show);
+    if (task !== null && isOpen(task)) return <TaskBar task={task} gone={gone} onStop={stop} />;
     return (
-        <div className="mt-2 flex items-center gap-3">
-            <progress className="flex-1" max={1} value={search.progress} aria-label="Mixes tried" />
-            <span>{Math.floor(search.progress * 100)} %</span>
+        <>
+            {(message ?? task?.problem) && <Notice strong>{message ?? task?.problem}</Notice>}
             <Button
                 size="small"
-                onClick={() => void send('DELETE', url('mix-searches.stop', { mixSearch: search.id }))}
+                className="mt-2"
+                onClick={() =>
+                    void attempt(async () => {
+                        show(await send<TaskProps>('POST', path, body));
+                    })
+                }
             >
-                Stop
+                Run a full search
             </Button>
-        </div>
+        </>
     );
 }
 

@@ -1,12 +1,10 @@
 import { ApiError, send } from '@/shared/lib/api';
+import { followed, isOpen } from '@/shared/lib/task';
 import { url } from '@/shared/lib/url';
 import type { UploadProps } from '@/types/generated';
 
 /** A lost connection is tried again after so many milliseconds, each time longer. */
 const WAITS = [500, 1000, 2000, 4000, 8000, 15_000, 30_000];
-
-/** Milliseconds between two looks at a file that is read. */
-const LOOK = 400;
 
 /** Bytes below which a piece is not halved any more. */
 const LEAST = 64 * 1024;
@@ -82,12 +80,11 @@ export async function untilRead(
     onSent: (sent: Sent) => void,
     signal?: AbortSignal,
 ): Promise<UploadProps> {
-    let now = upload;
-    while (now.state === 'reading') {
-        onSent({ name: now.name, fraction: null, isLost: false });
-        await pause(LOOK, signal);
-        now = await look(figure, now, signal);
+    if (upload.task !== null && isOpen(upload.task)) {
+        onSent({ name: upload.name, fraction: null, isLost: false });
+        await followed(upload.task, { signal });
     }
+    const now = await look(figure, upload, signal);
     if (now.state === 'failed') throw new ApiError(422, now.problem ?? 'It could not be read. Nothing was added.');
     return now;
 }

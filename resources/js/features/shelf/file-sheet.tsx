@@ -1,12 +1,15 @@
-import { useState, type Dispatch, type SetStateAction } from 'react';
+import { useState } from 'react';
 import { send } from '@/shared/lib/api';
 import { many } from '@/shared/lib/format';
+import { isOpen } from '@/shared/lib/task';
 import { url } from '@/shared/lib/url';
 import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
 import { Notice } from '@/shared/ui/notice';
 import { Sheet } from '@/shared/ui/sheet';
+import { TaskBar } from '@/shared/ui/task-bar';
 import type { ShelfFormatProps, ShelfImportProps, ShelfPreviewProps } from '@/types/generated';
+import { useShelfImport, type ShelfImport } from './use-shelf-import';
 
 /** Import or export the shelf. Bringing one in shows first what it would do; it is all or nothing, and can be undone. */
 export function FileSheet({
@@ -23,9 +26,25 @@ export function FileSheet({
     const [file, setFile] = useState<File | null>(null);
     // What a file would do stays with that file: another may be chosen while it is still looked at.
     const [preview, setPreview] = useState<{ of: File; what: ShelfPreviewProps } | null>(null);
-    const [done, setDone] = useState<ShelfImportProps | null>(null);
     const { message: problem, attempt } = useAttempt();
-    const { choose, bringIn, undo } = useImport({ setDone, setPreview, setFile, attempt, onChanged });
+    const pots = useShelfImport(onChanged);
+
+    const choose = async (chosen: File) => {
+        pots.forget();
+        setPreview(null);
+        setFile(chosen);
+        await attempt(async () => {
+            const what = await send<ShelfPreviewProps>('POST', url('shelf-imports.preview'), form(chosen));
+            setPreview({ of: chosen, what });
+        });
+    };
+    const bringIn = (chosen: File) =>
+        attempt(() => pots.begin(send<ShelfImportProps>('POST', url('shelf-imports.store'), form(chosen))));
+    const undo = () =>
+        attempt(async () => {
+            await pots.undo();
+            setPreview(null);
+        });
 
     return (
         <Sheet side open={open} onClose={onClose} title="Import or export the shelf">
@@ -35,13 +54,8 @@ export function FileSheet({
                 </h3>
                 <FileInput file={file} choose={choose} />
                 {problem !== null && <Notice strong>{problem}</Notice>}
-                {done !== null ? (
-                    <Done
-                        done={done}
-                        onUndo={() => {
-                            void undo(done.id);
-                        }}
-                    />
+                {pots.done !== null ? (
+                    <Done pots={pots} done={pots.done} onUndo={() => void undo()} />
                 ) : (
                     preview !== null &&
                     preview.of === file && (
@@ -114,14 +128,14 @@ function Preview({ preview, onGo }: { preview: ShelfPreviewProps; onGo: () => vo
     );
 }
 
-function Done({ done, onUndo }: { done: ShelfImportProps; onUndo: () => void }) {
-    if (done.state === 'waiting' || done.state === 'running') {
-        return <progress className="w-full" max={1} value={done.progress} aria-label="Pots imported" />;
-    }
-    if (done.state === 'failed') return null;
+function Done({ pots, done, onUndo }: { pots: ShelfImport; done: ShelfImportProps; onUndo: () => void }) {
+    if (done.task !== null && isOpen(done.task))
+        return <TaskBar task={done.task} gone={pots.gone} onStop={pots.stop} />;
+    if (done.task?.state === 'failed') return <Notice strong>{done.task.problem ?? 'It failed.'}</Notice>;
+    if (done.task?.state === 'stopped') return <Notice>Stopped. Nothing was added to the shelf.</Notice>;
     return (
         <div className="flex items-center justify-between gap-3 text-sm" role="status">
-            {done.state === 'undone' ? (
+            {done.isUndone ? (
                 <span>{many(done.pots, 'pot')} removed from the shelf.</span>
             ) : (
                 <>
@@ -181,52 +195,4 @@ function FileInput({ file, choose }: { file: File | null; choose: (chosen: File)
             />
         </label>
     );
-}
-
-function useImport({
-    setDone,
-    setPreview,
-    setFile,
-    attempt,
-    onChanged,
-}: {
-    setDone: Dispatch<SetStateAction<ShelfImportProps | null>>;
-    setPreview: Dispatch<SetStateAction<{ of: File; what: ShelfPreviewProps } | null>>;
-    setFile: Dispatch<SetStateAction<File | null>>;
-    attempt: (act: () => Promise<unknown>) => Promise<boolean>;
-    onChanged: () => void;
-}) {
-    async function choose(chosen: File) {
-        setDone(null);
-        setPreview(null);
-        setFile(chosen);
-        await attempt(async () => {
-            const what = await send<ShelfPreviewProps>('POST', url('shelf-imports.preview'), form(chosen));
-            setPreview({ of: chosen, what });
-        });
-    }
-
-    async function bringIn(chosen: File) {
-        await attempt(async () => {
-            let now = await send<ShelfImportProps>('POST', url('shelf-imports.store'), form(chosen));
-            setDone(now);
-            while (now.state === 'waiting' || now.state === 'running') {
-                await new Promise((resolve) => window.setTimeout(resolve, 300));
-                now = await send<ShelfImportProps>('GET', url('shelf-imports.show', { shelfImport: now.id }));
-                setDone(now);
-            }
-            onChanged();
-            return { message: now.problem };
-        });
-    }
-
-    async function undo(id: number) {
-        await attempt(async () => {
-            setDone(await send<ShelfImportProps>('DELETE', url('shelf-imports.destroy', { shelfImport: id })));
-            setPreview(null);
-            onChanged();
-        });
-    }
-
-    return { choose, bringIn, undo };
 }

@@ -3,16 +3,17 @@ import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { send } from '@/shared/lib/api';
 import { many } from '@/shared/lib/format';
+import { isOpen } from '@/shared/lib/task';
 import { url } from '@/shared/lib/url';
 import { useAttempt } from '@/shared/lib/use-attempt';
 import { Button } from '@/shared/ui/button';
 import { Field, TextArea } from '@/shared/ui/field';
 import { Notice } from '@/shared/ui/notice';
 import { Sheet } from '@/shared/ui/sheet';
+import { TaskBar } from '@/shared/ui/task-bar';
 import type { ListedPotProps, ShelfImportProps } from '@/types/generated';
 import { Caps } from './caps';
-
-const ASK_AGAIN = 400;
+import { useShelfImport } from './use-shelf-import';
 
 const FIELD = 'min-h-9 w-full border border-strong bg-raised px-1.5 text-sm';
 
@@ -29,7 +30,8 @@ export function ListSheet({
     kinds: readonly string[];
 }) {
     const list = useList(onChanged);
-    const { pots, done, message } = list;
+    const { pots, message } = list;
+    const { done } = list.added;
     return (
         <Sheet
             side
@@ -59,7 +61,7 @@ function useList(onChanged: () => void) {
     const [maker, setMaker] = useState('');
     const [pots, setPots] = useState<Row[] | null>(null);
     const [leftOut, setLeftOut] = useState(0);
-    const [done, setDone] = useState<ShelfImportProps | null>(null);
+    const added = useShelfImport(onChanged);
     const { message, setMessage, attempt } = useAttempt();
 
     const look = () =>
@@ -80,27 +82,16 @@ function useList(onChanged: () => void) {
     };
     const ready = (pots ?? []).filter((pot) => pot.hex !== null && pot.maker !== '' && !pot.isKnown);
     const add = () =>
-        attempt(async () => {
-            let now = await send<ShelfImportProps>('POST', url('pot-list.store'), {
-                pots: ready.map(({ maker, name, kind, hex }) => ({ maker, name, kind, hex })),
-            });
-            while (now.state === 'waiting' || now.state === 'running') {
-                setDone(now);
-                await new Promise((resolve) => window.setTimeout(resolve, ASK_AGAIN));
-                now = await send<ShelfImportProps>('GET', url('shelf-imports.show', { shelfImport: now.id }));
-            }
-            setDone(now);
-            onChanged();
-            return null;
-        });
-    const undo = (id: number) =>
-        attempt(async () => {
-            setDone(await send<ShelfImportProps>('DELETE', url('shelf-imports.destroy', { shelfImport: id })));
-            onChanged();
-            return null;
-        });
+        attempt(() =>
+            added.begin(
+                send<ShelfImportProps>('POST', url('pot-list.store'), {
+                    pots: ready.map(({ maker, name, kind, hex }) => ({ maker, name, kind, hex })),
+                }),
+            ),
+        );
+    const undo = () => attempt(added.undo);
     const again = () => {
-        setDone(null);
+        added.forget();
         setPots(null);
         setText('');
         setMessage(null);
@@ -113,7 +104,7 @@ function useList(onChanged: () => void) {
         pots,
         setPots,
         leftOut,
-        done,
+        added,
         message,
         look,
         put,
@@ -270,25 +261,27 @@ function ListedPot({ pot, kinds, list }: { pot: Row; kinds: readonly string[]; l
 }
 
 function Added({ done, list }: { done: ShelfImportProps; list: List }) {
-    if (done.state === 'waiting' || done.state === 'running')
-        return <progress className="w-full" max={1} value={done.progress} aria-label="Pots added" />;
+    const { gone, stop } = list.added;
+    if (done.task !== null && isOpen(done.task)) return <TaskBar task={done.task} gone={gone} onStop={stop} />;
+    const isThere = !done.isUndone && (done.task === null || done.task.state === 'done');
     return (
         <div className="flex flex-col gap-3 text-sm" role="status">
-            {done.state === 'failed' && <p>{done.problem}</p>}
-            {done.state === 'undone' && <p>{many(done.pots, 'pot')} removed from the shelf.</p>}
-            {done.state === 'done' && (
+            {done.task?.state === 'failed' && <p>{done.task.problem}</p>}
+            {done.task?.state === 'stopped' && <p>Stopped. Nothing was added to the shelf.</p>}
+            {done.isUndone && <p>{many(done.pots, 'pot')} removed from the shelf.</p>}
+            {isThere && (
                 <p>
                     <strong>{many(done.pots, 'pot')}</strong> added to the shelf, each as an estimate from its colour. A
                     swatch sheet measures up to 24 of them with one photo.
                 </p>
             )}
             <div className="flex flex-wrap items-center gap-3">
-                {done.state === 'done' && (
+                {isThere && (
                     <>
                         <Link href={url('sheets')} className="underline underline-offset-4">
                             Make a swatch sheet
                         </Link>
-                        <Button onClick={() => void list.undo(done.id)}>Undo</Button>
+                        <Button onClick={() => void list.undo()}>Undo</Button>
                     </>
                 )}
                 <Button onClick={list.again}>Add more</Button>

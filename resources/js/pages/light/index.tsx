@@ -1,15 +1,17 @@
 import { router } from '@inertiajs/react';
-import { useCallback, useEffect, useMemo, useRef, useState, type Dispatch, type SetStateAction } from 'react';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import type { BufferGeometry } from 'three';
 import { MeshView } from '@/features/mesh-view/mesh-view';
 import { PartsView } from '@/features/mesh-view/parts-view';
 import type { MeshViewer } from '@/features/mesh-view/viewer';
 import type { View } from '@/features/mesh-view/colours';
 import { Shell } from '@/features/shell/shell';
-import { ApiError, send } from '@/shared/lib/api';
+import { send } from '@/shared/lib/api';
 import { one } from '@/shared/lib/format';
+import { isOpen } from '@/shared/lib/task';
 import { url } from '@/shared/lib/url';
 import { useAttempt } from '@/shared/lib/use-attempt';
+import { useTask } from '@/shared/lib/use-task';
 import { Button } from '@/shared/ui/button';
 import { Choice } from '@/shared/ui/choice';
 import { Notice } from '@/shared/ui/notice';
@@ -81,21 +83,22 @@ export default function LightPage(props: Props) {
                 </div>
                 <aside className="flex w-full shrink-0 flex-col gap-3 overflow-y-auto border-l border-line p-3 text-sm lg:w-[26rem]">
                     <PanelHead study={study} />
-                    {busy && <CalculatingBar study={study} />}
+                    {busy && light.lighting !== null && (
+                        <TaskBar task={light.lighting} gone={study.lighting.gone} onStop={study.lighting.stop} />
+                    )}
                     {light.task !== null && (
                         <TaskBar task={light.task} gone={study.work.gone} onStop={study.work.stop} />
                     )}
-                    {busy && study.gone !== null && <Notice strong>{study.gone}</Notice>}
                     {message !== null && (
                         <div className="sticky top-0 z-10">
                             <Notice strong>{message}</Notice>
                         </div>
                     )}
-                    {light.problem !== null && <Notice strong>{light.problem}</Notice>}
+                    {light.lighting?.problem != null && <Notice strong>{light.lighting.problem}</Notice>}
                     {light.isStale && !busy && light.dataUrl !== null && (
                         <Notice strong>Files or pose changed since the lighting was calculated.</Notice>
                     )}
-                    {light.state === 'stopped' && <span>Stopped.</span>}
+                    {light.lighting?.state === 'stopped' && <span>Stopped.</span>}
                     {tab === 'files' ? (
                         <Files
                             figure={figure}
@@ -143,16 +146,20 @@ function useLightState(props: Props) {
         setDrawn(made !== null);
     }, []);
     const most = Math.max(1, ...light.areas.map((a) => a.rows.length - 1));
-    const busy = light.state === 'waiting' || light.state === 'running';
+    const busy = light.lighting !== null && isOpen(light.lighting);
     const path = { figure: figure.id };
-    const { marks, gone } = useLightProgress({
-        busy,
-        isFirst: light.dataUrl === null,
-        setTab,
-        figure,
-        setLight,
-        seeds,
-        line,
+    const marks = useMemo(() => [...seeds.map((seed) => seed.at), ...line], [seeds, line]);
+    const isFirst = light.dataUrl === null;
+    const lighting = useTask(light.lighting, (task) => {
+        setLight((before) => ({ ...before, lighting: task }));
+        if (task.state !== 'done') return;
+        router.reload({
+            onSuccess: ({ props: next }) => {
+                setLight(next['light'] as LightProps);
+                // There was no light before: what it makes possible is shown.
+                if (isFirst) setTab('areas');
+            },
+        });
     });
     const work = useWork(light, path.figure, setLight, setMessage);
     useMeasuring(light, path.figure, setLight, setMessage, work.ended);
@@ -195,7 +202,7 @@ function useLightState(props: Props) {
         busy,
         path,
         marks,
-        gone,
+        lighting,
         work,
         glow,
     };
@@ -370,18 +377,6 @@ function Strength({
                 />
             ))}
         </>
-    );
-}
-
-function CalculatingBar({ study }: { study: Study }) {
-    const { light, attempt, path } = study;
-    return (
-        <div className="flex items-center gap-3">
-            <progress value={light.progress} max={1} className="flex-1" aria-label="Lighting progress" />
-            <Button onClick={() => void attempt(() => send<{ message: string }>('DELETE', url('light.stop', path)))}>
-                Stop
-            </Button>
-        </div>
     );
 }
 
@@ -648,58 +643,6 @@ function useFill({ attempt, setLight, path }: LightState) {
     };
 
     return { fill, forget, refill };
-}
-
-function useLightProgress({
-    busy,
-    figure,
-    setLight,
-    seeds,
-    line,
-    isFirst,
-    setTab,
-}: {
-    busy: boolean;
-    /** There was no light before: what it makes possible is shown. */
-    isFirst: boolean;
-    setTab: (tab: 'areas' | 'files') => void;
-    figure: FigureProps;
-    setLight: Dispatch<SetStateAction<LightProps>>;
-    seeds: Seed[];
-    line: Point[];
-}) {
-    const [gone, setGone] = useState<string | null>(null);
-    useEffect(() => {
-        if (!busy) return;
-        const timer = window.setInterval(() => {
-            send<{ state: string; progress: number; problem: string | null }>(
-                'GET',
-                url('light.progress', { figure: figure.id }),
-            )
-                .then((now) => {
-                    setGone(null);
-                    setLight((before) => ({ ...before, ...now }));
-                    if (now.state === 'done')
-                        router.reload({
-                            onSuccess: ({ props: next }) => {
-                                setLight(next['light'] as LightProps);
-                                if (isFirst) setTab('areas');
-                            },
-                        });
-                })
-                .catch((error: unknown) => {
-                    // It is asked again all the same: what goes on there goes on.
-                    if (error instanceof ApiError) setGone(error.message);
-                });
-        }, 700);
-        return () => {
-            window.clearInterval(timer);
-        };
-    }, [busy, isFirst, figure.id, setLight, setTab]);
-
-    const marks = useMemo(() => [...seeds.map((seed) => seed.at), ...line], [seeds, line]);
-
-    return { marks, gone };
 }
 
 function useKeepLook({ viewer, attempt, light, path }: LightState) {

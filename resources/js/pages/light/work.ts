@@ -2,7 +2,8 @@ import { router } from '@inertiajs/react';
 import { useEffect, useState, type Dispatch, type SetStateAction } from 'react';
 import { ApiError, send } from '@/shared/lib/api';
 import { url } from '@/shared/lib/url';
-import { isOpen, useTask } from '@/shared/lib/use-task';
+import { isOpen } from '@/shared/lib/task';
+import { useTask } from '@/shared/lib/use-task';
 import type { LightProps, TaskProps } from '@/types/generated';
 
 const PAUSE_MS = 300;

@@ -21,8 +21,8 @@ import type {
     PotProps,
     ProposalAnswerProps,
     ProposalProps,
-    ProposalSearchProps,
     LayerProps,
+    TaskProps,
 } from '@/types/generated';
 import { PotChooser } from './pot-chooser';
 import { WholeFigure } from './whole-figure';
@@ -34,7 +34,7 @@ type Props = {
     version: number | null;
     pots: PotProps[];
     /** The last one for the whole figure, running or done. */
-    search: ProposalSearchProps | null;
+    search: TaskProps | null;
 };
 
 const WHOLE = 'whole';

@@ -3,17 +3,18 @@ import { useEffect, useRef, useState, type Dispatch, type SetStateAction } from 
 import { wire } from '@/features/finish/layers';
 import { ApiError, send } from '@/shared/lib/api';
 import { many, minutesWords, one } from '@/shared/lib/format';
+import { isOpen } from '@/shared/lib/task';
 import { url } from '@/shared/lib/url';
+import { useTask } from '@/shared/lib/use-task';
 import { Button } from '@/shared/ui/button';
 import { Empty } from '@/shared/ui/empty';
 import { Notice } from '@/shared/ui/notice';
 import { Stepper } from '@/shared/ui/stepper';
-import type { AreaProposalProps, FigureProposalProps, FigureProps, ProposalSearchProps } from '@/types/generated';
-
-const ASK_AGAIN = 500;
+import { TaskBar } from '@/shared/ui/task-bar';
+import type { AreaProposalProps, FigureProposalProps, FigureProps, TaskProps } from '@/types/generated';
 
 /** Finishes for all areas that share pots; searched for in the queue. */
-type Props = { figure: FigureProps; brushOnly: boolean; only: number[] | null; last: ProposalSearchProps | null };
+type Props = { figure: FigureProps; brushOnly: boolean; only: number[] | null; last: TaskProps | null };
 
 export function WholeFigure(props: Props) {
     const whole = useWholeFigure(props);
@@ -24,7 +25,7 @@ export function WholeFigure(props: Props) {
             <Start whole={whole} />
             {problem !== null && <Notice strong>{problem}</Notice>}
             {search?.state === 'failed' && (
-                <Notice strong>This search failed. Nothing was changed; propose again.</Notice>
+                <Notice strong>{search.problem ?? 'This search failed. Nothing was changed; propose again.'}</Notice>
             )}
             {search === null && (
                 <p className="max-w-2xl text-sm">
@@ -41,18 +42,18 @@ type Whole = ReturnType<typeof useWholeFigure>;
 
 function useWholeFigure({ figure, brushOnly, only, last }: Props) {
     const [most, setMost] = useState(0);
-    const [search, setSearch] = useState<ProposalSearchProps | null>(last);
+    const [search, setSearch] = useState<TaskProps | null>(last);
     const [problem, setProblem] = useState<string | null>(null);
     const [adopted, setAdopted] = useState<number[]>([]);
-    const running = search !== null && ['waiting', 'running'].includes(search.state);
-    const answer = search?.answer as FigureProposalProps | null | undefined;
-    useProgress({ running, search, setSearch });
+    const running = search !== null && isOpen(search);
+    const answer = search?.result as FigureProposalProps | null | undefined;
+    const { gone, stop } = useTask(search, setSearch);
     const { attempt, adopt } = useAdopting({ setProblem, figure, setAdopted });
     const start = () =>
         void attempt(async () => {
             setAdopted([]);
             setSearch(
-                await send<ProposalSearchProps>('POST', url('proposal-searches.store', { figure: figure.id }), {
+                await send<TaskProps>('POST', url('proposal-searches.store', { figure: figure.id }), {
                     brushOnly,
                     only,
                     mostPots: most === 0 ? null : most,
@@ -74,7 +75,8 @@ function useWholeFigure({ figure, brushOnly, only, last }: Props) {
         most,
         setMost,
         search,
-        setSearch,
+        gone,
+        stop,
         problem,
         adopted,
         setAdopted,
@@ -187,7 +189,7 @@ function Answer({ whole, answer }: { whole: Whole; answer: FigureProposalProps }
 }
 
 function Start({ whole }: { whole: Whole }) {
-    const { most, setMost, running, start, search } = whole;
+    const { most, setMost, running, start, search, gone, stop } = whole;
     return (
         <div className="flex flex-wrap items-end gap-4">
             <Stepper
@@ -203,20 +205,7 @@ function Start({ whole }: { whole: Whole }) {
             <Button look="main" disabled={running} onClick={start}>
                 Propose for all areas
             </Button>
-            {running && search && (
-                <>
-                    <progress className="h-3 w-48" value={search.progress} aria-label="Proposing for all areas" />
-                    <span className="text-sm">{Math.round(search.progress * 100)} %</span>
-                    <Button
-                        size="small"
-                        onClick={() =>
-                            void send('DELETE', url('proposal-searches.stop', { proposalSearch: search.id }))
-                        }
-                    >
-                        Stop
-                    </Button>
-                </>
-            )}
+            {running && search && <TaskBar task={search} gone={gone} onStop={stop} />}
         </div>
     );
 }
@@ -250,26 +239,4 @@ function useAdopting({
     }
 
     return { attempt, adopt };
-}
-
-function useProgress({
-    running,
-    search,
-    setSearch,
-}: {
-    running: boolean;
-    search: ProposalSearchProps | null;
-    setSearch: Dispatch<SetStateAction<ProposalSearchProps | null>>;
-}) {
-    useEffect(() => {
-        if (!running || search === null) return;
-        const timer = window.setTimeout(() => {
-            void send<ProposalSearchProps>('GET', url('proposal-searches.show', { proposalSearch: search.id })).then(
-                setSearch,
-            );
-        }, ASK_AGAIN);
-        return () => {
-            window.clearTimeout(timer);
-        };
-    }, [running, search, setSearch]);
 }

@@ -1,16 +1,19 @@
 import { Link, router } from '@inertiajs/react';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Shell } from '@/features/shell/shell';
-import { ApiError, send } from '@/shared/lib/api';
+import { send } from '@/shared/lib/api';
 import { capital, many, one } from '@/shared/lib/format';
 import { reloaded } from '@/shared/lib/reloaded';
+import { isOpen } from '@/shared/lib/task';
 import { url } from '@/shared/lib/url';
 import { useAttempt } from '@/shared/lib/use-attempt';
+import { useTask } from '@/shared/lib/use-task';
 import { Button } from '@/shared/ui/button';
 import { Field } from '@/shared/ui/field';
 import { Notice } from '@/shared/ui/notice';
+import { TaskBar } from '@/shared/ui/task-bar';
 import { Term } from '@/shared/ui/term';
-import type { PotProps, SheetFieldProps, SheetPhotoProps, SheetReviewProps } from '@/types/generated';
+import type { PotProps, SheetFieldProps, SheetPhotoProps, SheetReviewProps, TaskProps } from '@/types/generated';
 import { PhotoButtons } from './photo-buttons';
 import { sendPhoto } from './send-photo';
 import { Review } from './review';
@@ -22,8 +25,6 @@ export type SheetPage = {
     photos: SheetPhotoProps[];
     review: SheetReviewProps | null;
 };
-
-const ASK_AGAIN = 500;
 
 /** One printed sheet: its photos, and what they say of the pots. */
 export default function SheetPage(props: SheetPage) {
@@ -65,8 +66,14 @@ type SheetState = ReturnType<typeof useSheet>;
 
 function useSheet({ sheet, photos, review }: SheetPage) {
     const { message, setMessage, attempt } = useAttempt();
-    const reading = photos.find((photo) => photo.state === 'waiting' || photo.state === 'running');
-    const progress = useReading(sheet.id, reading?.id ?? null);
+    const begun = photos.find((photo) => photo.task !== null && isOpen(photo.task))?.task ?? null;
+    const [heard, setHeard] = useState<TaskProps | null>(null);
+    // The page is asked for anew once a photo is read, and knows more than what was heard of it.
+    const reading = begun !== null && heard?.id === begun.id ? heard : begun;
+    const { gone, stop } = useTask(begun, (now) => {
+        setHeard(now);
+        if (!isOpen(now)) router.reload();
+    });
 
     const add = (act: () => Promise<SheetPhotoProps>) =>
         attempt(async () => {
@@ -92,35 +99,7 @@ function useSheet({ sheet, photos, review }: SheetPage) {
             return answer;
         });
     const setGrey = (grey: number) => attempt(() => send('PATCH', url('sheets.update', { sheet: sheet.id }), { grey }));
-    return { message, setMessage, add, forget, keep, setGrey, progress };
-}
-
-/** How far a photo is read, 0..1, asked for until it is; then the page is. */
-function useReading(sheet: number, photo: number | null): number {
-    const [progress, setProgress] = useState(0);
-    useEffect(() => {
-        if (photo === null) return;
-        let timer = 0;
-        const asking = new AbortController();
-        const ask = () => {
-            send<SheetPhotoProps>('GET', url('sheets.progress', { sheet, photo }), undefined, asking.signal)
-                .then((now) => {
-                    setProgress(now.progress);
-                    if (now.state === 'waiting' || now.state === 'running') timer = window.setTimeout(ask, ASK_AGAIN);
-                    else router.reload();
-                })
-                .catch((error: unknown) => {
-                    // The server is away: asked again a little later.
-                    if (error instanceof ApiError) timer = window.setTimeout(ask, 4 * ASK_AGAIN);
-                });
-        };
-        ask();
-        return () => {
-            asking.abort();
-            window.clearTimeout(timer);
-        };
-    }, [sheet, photo]);
-    return progress;
+    return { message, setMessage, add, forget, keep, setGrey, reading, gone, stop };
 }
 
 function Head({ sheet, fields, page }: SheetPage & { page: SheetState }) {
@@ -212,8 +191,8 @@ function Photos({
                     <span className="text-quiet">
                         {new Date(photo.addedAt).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}
                     </span>
-                    <PhotoState photo={photo} progress={page.progress} />
-                    {photo.state === 'done' &&
+                    <PhotoState photo={photo} page={page} />
+                    {photo.isRead &&
                         (photo.id === shown ? (
                             <span aria-current="true">shown below</span>
                         ) : (
@@ -240,18 +219,14 @@ function Photos({
     );
 }
 
-function PhotoState({ photo, progress }: { photo: SheetPhotoProps; progress: number }) {
-    if (photo.state === 'waiting' || photo.state === 'running')
-        return (
-            <span className="flex items-center gap-2" role="status">
-                {photo.state === 'waiting' ? 'waiting to be read' : 'reading'}
-                <progress className="w-40" max={1} value={progress} aria-label="Photo read" />
-            </span>
-        );
-    if (photo.state === 'failed')
+function PhotoState({ photo, page }: { photo: SheetPhotoProps; page: SheetState }) {
+    const { reading, gone, stop } = page;
+    const task = reading !== null && photo.task?.id === reading.id ? reading : photo.task;
+    if (task !== null && isOpen(task)) return <TaskBar task={task} gone={gone} onStop={stop} />;
+    if (!photo.isRead)
         return (
             <span role="alert" className="font-medium">
-                {photo.problem}
+                {task?.problem ?? 'Stopped. Nothing was changed.'}
             </span>
         );
     return <span>{photo.keptAt === null ? 'read, nothing used yet' : 'used'}</span>;

@@ -4,16 +4,19 @@ import { FileSheet } from '@/features/shelf/file-sheet';
 import { ListSheet } from '@/features/shelf/list-sheet';
 import { found, ordered, type Order } from '@/features/shelf/order';
 import { PotForm } from '@/features/shelf/pot-form';
+import { useShelfImport } from '@/features/shelf/use-shelf-import';
 import { Guide } from '@/features/shell/guide';
 import { Shell } from '@/features/shell/shell';
 import { send } from '@/shared/lib/api';
 import { many } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
+import { useAttempt } from '@/shared/lib/use-attempt';
 import { useKeys } from '@/shared/lib/use-keys';
 import { Button } from '@/shared/ui/button';
 import { Notice } from '@/shared/ui/notice';
 import { Pick } from '@/shared/ui/pick';
 import { Sheet } from '@/shared/ui/sheet';
+import { TaskBar } from '@/shared/ui/task-bar';
 import type { PaintProps, ShelfImportProps, ShelfPageProps, FigureProps } from '@/types/generated';
 
 const KEYS = [
@@ -22,8 +25,6 @@ const KEYS = [
     ['arrows', 'move among the pots'],
     ['Enter', 'open a pot'],
 ] as const;
-
-const ASK_AGAIN = 400;
 
 const ORDERS: readonly { value: Order; label: string }[] = [
     { value: 'shelf', label: 'shelf order' },
@@ -288,17 +289,9 @@ function ShelfHead({ shelf }: { shelf: Shelf }) {
 
 /** Nothing on it yet: the ways to fill it, the quickest first. */
 function EmptyShelf({ shelf }: { shelf: Shelf }) {
-    const [busy, setBusy] = useState(false);
-    const borrow = async () => {
-        setBusy(true);
-        let now = await send<ShelfImportProps>('POST', url('pot-list.borrow'));
-        while (now.state === 'waiting' || now.state === 'running') {
-            await new Promise((resolve) => window.setTimeout(resolve, ASK_AGAIN));
-            now = await send<ShelfImportProps>('GET', url('shelf-imports.show', { shelfImport: now.id }));
-        }
-        setBusy(false);
-        shelf.reload();
-    };
+    const { begin, isBusy, done, gone, stop } = useShelfImport(shelf.reload);
+    const { message, attempt } = useAttempt();
+    const borrow = () => attempt(() => begin(send<ShelfImportProps>('POST', url('pot-list.borrow'))));
     return (
         <div className="flex flex-col items-start gap-3">
             <p className="max-w-prose text-base">
@@ -314,10 +307,12 @@ function EmptyShelf({ shelf }: { shelf: Shelf }) {
                 >
                     Add several pots
                 </Button>
-                <Button disabled={busy} onClick={() => void borrow()}>
-                    {busy ? 'Borrowing ...' : "Borrow the demo's shelf to try"}
+                <Button disabled={isBusy} onClick={() => void borrow()}>
+                    Borrow the demo&apos;s shelf to try
                 </Button>
             </div>
+            {isBusy && done?.task && <TaskBar task={done.task} gone={gone} onStop={stop} />}
+            {(message ?? done?.task?.problem) && <Notice strong>{message ?? done?.task?.problem}</Notice>}
         </div>
     );
 }

@@ -1,13 +1,12 @@
 import { useEffect, useRef, useState } from 'react';
-import { ApiError, send } from './api';
-import { url } from './url';
+import { ApiError } from './api';
+import { followed, isOpen, stopTask } from './task';
 import type { TaskProps } from '@/types/generated';
 
-const EVERY_MS = 500;
-
 /**
- * What is being calculated, asked for until it ends.
+ * A task, asked for until it ends.
  *
+ * @param onChange told of each answer, the last one among them
  * @returns why nothing is heard of it, and what asks it to stop
  */
 export function useTask(
@@ -19,27 +18,31 @@ export function useTask(
     useEffect(() => {
         told.current = onChange;
     }, [onChange]);
+    const open = useRef<TaskProps | null>(null);
     const id = task !== null && isOpen(task) ? task.id : null;
     useEffect(() => {
-        if (id === null) return;
-        const timer = window.setInterval(() => {
-            send<TaskProps>('GET', url('tasks.show', { task: id }))
-                .then((now) => {
-                    setGone(null);
-                    told.current(now);
-                })
-                .catch((error: unknown) => {
-                    // It is asked again all the same: what goes on there goes on.
-                    if (error instanceof ApiError) setGone(error.message);
-                });
-        }, EVERY_MS);
+        open.current = task;
+    }, [task]);
+    useEffect(() => {
+        if (id === null || open.current === null) return;
+        const asking = new AbortController();
+        followed(open.current, {
+            onChange: (now) => {
+                setGone(null);
+                told.current(now);
+            },
+            onLost: setGone,
+            signal: asking.signal,
+        }).catch((error: unknown) => {
+            if (error instanceof ApiError) setGone(error.message);
+        });
         return () => {
-            window.clearInterval(timer);
+            asking.abort();
         };
     }, [id]);
     const stop = () => {
-        if (id === null) return;
-        send<TaskProps>('DELETE', url('tasks.stop', { task: id }))
+        if (task === null) return;
+        stopTask(task)
             .then((now) => {
                 told.current(now);
             })
@@ -48,8 +51,4 @@ export function useTask(
             });
     };
     return { gone: id === null ? null : gone, stop };
-}
-
-export function isOpen(task: TaskProps): boolean {
-    return task.state === 'waiting' || task.state === 'running';
 }
