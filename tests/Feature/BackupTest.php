@@ -99,9 +99,17 @@ final class BackupTest extends PlainTestCase
         $this->artisan('old', 'hyalin:restore', $before);
         $this->artisan('old', 'hyalin:backup', "{$this->folder}/now.zip");
         $records = 0;
+        $taken = [];
         foreach (array_filter(array_keys(self::held($before)), static fn (string $name): bool => str_starts_with($name, 'tables/')) as $table) {
             $now = self::rows("{$this->folder}/now.zip", $table);
             foreach (self::rows($before, $table) as $n => $row) {
+                // What a step took is rows of their own now.
+                if ($table === 'tables/run_steps.jsonl') {
+                    foreach (is_string($row['taken_ml']) ? (array) json_decode($row['taken_ml'], true) : [] as $pot => $millilitres) {
+                        $taken[] = [$row['id'], $pot, $millilitres];
+                    }
+                    unset($row['taken_ml']);
+                }
                 // Light is computed anew.
                 if ($table !== 'tables/light_studies.jsonl') {
                     self::assertSame([], array_diff_key($row, $now[$n]), "{$table}, record {$n}");
@@ -110,6 +118,7 @@ final class BackupTest extends PlainTestCase
                 $records++;
             }
         }
+        self::assertSame($taken, array_map(static fn (array $row): array => [$row['run_step_id'] ?? null, $row['paint_id'] ?? null, $row['millilitres'] ?? null], self::rows("{$this->folder}/now.zip", 'tables/run_step_paints.jsonl')));
         self::assertGreaterThan(500, $records);
     }
 

@@ -74,6 +74,18 @@ final class EarlierDataTest extends TestCase
         );
     }
 
+    public function test_what_a_step_took_becomes_rows(): void
+    {
+        $this->migrateUntil('2026_12_02_000042', 41);
+        $painter = $this->row('painters', ['name' => 'Ines']);
+        $figure = $this->row('figures', ['painter_id' => $painter, 'name' => 'Bell']);
+        $pot = $this->row('paints', ['painter_id' => $painter, 'name' => 'Fen']);
+        $run = $this->row('runs', ['painter_id' => $painter, 'figure_id' => $figure]);
+        $step = $this->row('run_steps', ['run_id' => $run, 'taken_ml' => "{\"{$pot}\":0.35,\"9999\":1}"]);
+        Artisan::call('migrate', ['--database' => 'earlier', '--force' => true]);
+        self::assertEquals([(object) ['run_step_id' => $step, 'paint_id' => $pot, 'millilitres' => 0.35]], DB::connection('earlier')->table('run_step_paints')->get(['run_step_id', 'paint_id', 'millilitres'])->all());
+    }
+
     /** Seven tables had states of their own; what was done, stopped or failed is so still, and what was under way is told. */
     public function test_work_in_the_queue_becomes_tasks(): void
     {

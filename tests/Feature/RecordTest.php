@@ -76,7 +76,7 @@ final class RecordTest extends TestCase
         $url = "/runs/{$run->id}/steps/{$step->id}";
         $this->patchJson($url, ['version' => 1, 'state' => 'skipped', 'skipReason' => ''])->assertUnprocessable();
         $this->patchJson($url, ['version' => 1, 'state' => 'skipped', 'skipReason' => 'dark enough already'])->assertOk()->assertJsonPath('skipReason', 'dark enough already');
-        self::assertNull($step->refresh()->taken_ml);
+        self::assertSame([], $step->refresh()->takenMl());
         $this->patchJson($url, ['version' => 2, 'state' => 'open'])->assertOk()->assertJsonPath('skipReason', null);
     }
 
@@ -89,6 +89,7 @@ final class RecordTest extends TestCase
         $held = static fn (): float => $pot->refresh()->pot()->sizeMl() * $pot->level_percent / 100 - $pot->used_ml;
         $full = $held();
         $this->patchJson($url, ['version' => 1, 'state' => 'done', 'usedDrops' => 40])->assertOk()->assertJsonPath('usedDrops', 40);
+        $this->get("/shelf/paints/{$pot->id}")->assertInertia(fn (AssertableInertia $page) => $page->where('life.usedMl', 2)->where('life.uses.0.figure', $run->figure->name)->where('life.uses.0.cupId', null));
         // 40 drops of 0.05 mL.
         self::assertEqualsWithDelta($full - 2.0, $held(), 1e-9);
         $this->patchJson($url, ['version' => 2, 'usedDrops' => 20])->assertOk();
@@ -99,6 +100,9 @@ final class RecordTest extends TestCase
         $this->postJson('/cups', ['name' => 'Cloak', 'runStepId' => $step->id, 'mix' => [['paintId' => $pot->id, 'drops' => 10]]])->assertCreated();
         $this->patchJson($url, ['version' => 4, 'state' => 'done'])->assertOk();
         self::assertEqualsWithDelta($full - 0.5, $held(), 1e-9);
+        // The pot tells where it went, and what is left: 10 drops of 0.05 mL into the cup, and nothing of the steps taken back.
+        $this->get("/shelf/paints/{$pot->id}")->assertInertia(fn (AssertableInertia $page) => $page->where('life.usedMl', 0.5)->where('life.leftMl', $held())->count('life.uses', 1)
+            ->where('life.uses.0.runId', $run->id)->where('life.uses.0.technique', 'base coat')->where('life.uses.0.what', 'Cloak'));
         $this->postJson('/cups', ['name' => 'x', 'runStepId' => 9999])->assertUnprocessable();
     }
 

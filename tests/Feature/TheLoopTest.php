@@ -66,7 +66,7 @@ final class TheLoopTest extends TestCase
             ->assertJsonPath('usedMix.1.name', 'Bone Lane');
         self::assertSame([3, 1], array_column($step->refresh()->used_mix ?? [], 'drops'));
         // What left the pots left them for the cup, and not again for the step.
-        self::assertNull($step->taken_ml);
+        self::assertSame([], $step->takenMl());
         // And from the cup back to the step.
         self::assertIsInt($cup);
         AssertableInertia::fromTestResponse($this->get("/cups/{$cup}")->assertOk())->where('cup.stepUrl', "/runs/{$run->id}?step={$step->position}");

@@ -27,7 +27,7 @@ final class InsertStep
                 $later->position++;
                 $later->save();
             }
-            $step = $again?->replicate(['state', 'used_mix', 'used_coats', 'used_minutes', 'used_drops', 'taken_ml', 'aided_minutes', 'note', 'done_at', 'skip_reason', 'version', 'repeats_step_id'])
+            $step = $again?->replicate(['state', 'used_mix', 'used_coats', 'used_minutes', 'used_drops', 'aided_minutes', 'note', 'done_at', 'skip_reason', 'version', 'repeats_step_id'])
                 ?? new RunStep([
                     'kind' => StepKind::Brush,
                     'zones' => [],

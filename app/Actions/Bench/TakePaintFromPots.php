@@ -34,7 +34,7 @@ final readonly class TakePaintFromPots
         $near = array_slice($steps, max(0, $at - 1), $at === 0 ? 2 : 3);
         foreach (PaintNeeds::cups($steps) as $cup) {
             if (array_filter($cup, static fn (RunStep $s): bool => in_array($s, $near, true)) !== []) {
-                $this->settleCup($cup, $step);
+                $this->settleCup($cup);
             }
         }
         $this->needs->forget();
@@ -42,7 +42,7 @@ final readonly class TakePaintFromPots
     }
 
     /** @param  non-empty-list<RunStep>  $cup */
-    private function settleCup(array $cup, RunStep $changed): void
+    private function settleCup(array $cup): void
     {
         $isMixed = array_filter($cup, static fn (RunStep $s): bool => $s->cups->isNotEmpty()) !== [];
         $done = array_filter($cup, static fn (RunStep $s): bool => $s->state === RunStepState::Done);
@@ -54,22 +54,22 @@ final readonly class TakePaintFromPots
                 $counted !== [] => isset($counted[$n]) ? $this->taken($step) : [],
                 default => $n === $first ? $this->taken($step, ...array_values(array_diff_key($cup, [$n => true]))) : [],
             });
-            if ($step !== $changed && $step->isDirty('taken_ml')) {
-                $step->save();
-            }
         }
     }
 
     /** @param  array<int, float>  $taken  mL by paint, all that the step takes */
     private function settle(RunStep $step, array $taken): void
     {
-        foreach ($step->taken_ml ?? [] as $paintId => $millilitres) {
+        $before = $step->takenMl();
+        foreach ($before as $paintId => $millilitres) {
             self::pot($step, $paintId)?->takeOut(-$millilitres);
         }
         foreach ($taken as $paintId => $millilitres) {
             self::pot($step, $paintId)?->takeOut($millilitres);
         }
-        $step->taken_ml = $taken ?: null;
+        if ($taken !== $before) {
+            $step->putTakenMl($taken);
+        }
     }
 
     /**

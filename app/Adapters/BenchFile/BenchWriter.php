@@ -122,7 +122,7 @@ final class BenchWriter
         }
     }
 
-    /** @return array<int, list<int>> by record */
+    /** @return array<int, array<int, int|float>> by record */
     private function lists(RecordType $type, Link $link): array
     {
         $rows = DB::table($link->table)->whereIn($link->own, $this->query($type)->select('id'))->orderBy($link->own)->orderBy($link->place ?? 'id')->get();

@@ -200,7 +200,7 @@ final class Catalogue
                 ),
                 Field::integer('minutes', 0, 65_535), Field::integer('drying_minutes', 0, 65_535), Field::integer('aided_minutes', 0, 65_535)->optional(), Field::integer('most_minutes', 0, 65_535)->optional(), Field::within('square_cm', Limit::AreaSquareCm)->optional(), Field::within('copy', Limit::FigureCopies)->optional(),
                 Field::choice('state', RunStepState::class), Field::of('used_mix', FieldKind::Mix)->optional(), Field::within('used_coats', Limit::UsedCoats)->optional(), Field::within('used_minutes', Limit::UsedMinutes)->optional(), Field::integer('usual_minutes', 0, 65_535)->optional(), Field::choice('verdict', StepVerdict::class)->optional(), Field::flag('went_on_wet')->optional(), Field::within('used_drops', Limit::UsedDrops)->optional(),
-                Field::of('taken_ml', FieldKind::Levels)->optional(), Field::text('note', 4000)->optional(), Field::text('skip_reason')->optional(), Field::flag('is_inserted'), Field::moment('done_at')->optional(), Field::reference('repeats_step_id', 'run_steps')->optional(),
+                Field::levels('taken_ml', new Link('run_step_paints', 'run_step_id', 'paint_id', amount: 'millilitres'))->optional(), Field::text('note', 4000)->optional(), Field::text('skip_reason')->optional(), Field::flag('is_inserted'), Field::moment('done_at')->optional(), Field::reference('repeats_step_id', 'run_steps')->optional(),
             ]),
             new RecordType(
                 'piece_readings',

@@ -105,6 +105,12 @@ final readonly class Field
         return new self($name, FieldKind::Pieces, to: 'areas', link: $link);
     }
 
+    /** Millilitres by pot, kept in a table of their own. */
+    public static function levels(string $name, Link $link): self
+    {
+        return new self($name, FieldKind::Levels, link: $link);
+    }
+
     /** That may be null, and is left out then. */
     public function optional(): self
     {

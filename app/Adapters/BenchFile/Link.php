@@ -13,8 +13,9 @@ final readonly class Link
      * @param  string  $own  column of the record that has the list
      * @param  string  $other  column of what the list names
      * @param  string|null  $place  column of the place in the list, where places may be empty
+     * @param  string|null  $amount  column of an amount of what is named; the list is then one of amounts, by what they are of
      */
-    public function __construct(public string $table, public string $own, public string $other, public ?string $place = null)
+    public function __construct(public string $table, public string $own, public string $other, public ?string $place = null, public ?string $amount = null)
     {
     }
 
@@ -22,7 +23,7 @@ final readonly class Link
      * The lists of some records.
      *
      * @param  iterable<array<string, mixed>>  $rows  of the table
-     * @return array<int, list<int>> by record; 0 stands for an empty place
+     * @return array<int, array<int, int|float>> by record; 0 stands for an empty place
      */
     public function lists(iterable $rows): array
     {
@@ -33,7 +34,12 @@ final readonly class Link
             if ($this->place !== null) {
                 $lists[$own] = array_pad($lists[$own], is_int($row[$this->place] ?? null) ? $row[$this->place] : 0, 0);
             }
-            $lists[$own][] = is_int($row[$this->other] ?? null) ? $row[$this->other] : 0;
+            $other = is_int($row[$this->other] ?? null) ? $row[$this->other] : 0;
+            if ($this->amount !== null) {
+                $lists[$own][$other] = is_numeric($row[$this->amount] ?? null) ? (float) $row[$this->amount] : 0.0;
+            } else {
+                $lists[$own][] = $other;
+            }
         }
 
         return $lists;
@@ -43,11 +49,18 @@ final readonly class Link
      * The rows that a list is kept as.
      *
      * @param  array<mixed>  $list
-     * @return list<array<string, int|null>>
+     * @return list<array<string, int|float|null>>
      */
     public function rows(int $own, array $list): array
     {
         $rows = [];
+        if ($this->amount !== null) {
+            foreach ($list as $other => $amount) {
+                $rows[] = [$this->own => $own, $this->other => (int) $other, $this->amount => is_numeric($amount) ? (float) $amount : 0.0];
+            }
+
+            return $rows;
+        }
         foreach (array_values($list) as $place => $other) {
             $other = is_int($other) && $other > 0 ? $other : null;
             if ($this->place !== null) {

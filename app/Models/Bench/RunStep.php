@@ -20,6 +20,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 
 /**
  * One step of a run: as it was planned when the run began, and as it was really done.
@@ -49,7 +50,6 @@ use Illuminate\Support\Carbon;
  * @property string|null $skip_reason
  * @property bool $is_inserted
  * @property int|null $used_drops of the whole mix
- * @property array<int, float>|null $taken_ml by paint, what left the pots when it was done
  * @property int|null $repeats_step_id
  * @property string|null $part_name
  * @property string $area_name all that it is done on, joined, as it is told in full
@@ -86,7 +86,6 @@ final class RunStep extends Model
             'square_cm' => 'float',
             'is_inserted' => 'boolean',
             'went_on_wet' => 'boolean',
-            'taken_ml' => 'array',
             'verdict' => StepVerdict::class,
             'technique' => Technique::class,
             'zones' => Zones::class,
@@ -115,6 +114,26 @@ final class RunStep extends Model
     public function parts(): BelongsToMany
     {
         return $this->belongsToMany(Part::class, 'run_step_parts')->orderByPivot('id');
+    }
+
+    /** @return array<int, float> mL by paint that left the pots when it was done */
+    public function takenMl(): array
+    {
+        $taken = [];
+        foreach (DB::table('run_step_paints')->where('run_step_id', $this->id)->orderBy('id')->get() as $row) {
+            $taken[is_int($row->paint_id) ? $row->paint_id : 0] = is_numeric($row->millilitres) ? (float) $row->millilitres : 0.0;
+        }
+
+        return $taken;
+    }
+
+    /** @param  array<int, float>  $taken  mL by paint */
+    public function putTakenMl(array $taken): void
+    {
+        DB::table('run_step_paints')->where('run_step_id', $this->id)->delete();
+        foreach ($taken as $paintId => $millilitres) {
+            DB::table('run_step_paints')->insert(['run_step_id' => $this->id, 'paint_id' => $paintId, 'millilitres' => $millilitres]);
+        }
     }
 
     /** @return int minutes that it dries, as it was when it was done */

@@ -63,6 +63,7 @@ use LogicException;
  * @property bool|null $is_mixed
  * @property list<array{k: list<float>, s: list<float>}>|null $spread how far K and S may be off; null for the usual of the quality
  * @property array<string, mixed>|null $readings what K and S were solved from
+ * @property \Illuminate\Support\Carbon|null $created_at
  * @property float $used_ml mL taken out since the level was last changed: less than a hundredth of its size, but more where the level would fall below 0, and negative where it would rise above 100
  * @property int $version
  * @property Carbon|null $deleted_at

@@ -853,6 +853,13 @@ export interface PotFieldProps {
     default: string | null;
 }
 
+export interface PotLifeProps {
+    since: string | null;
+    usedMl: number;
+    leftMl: number;
+    uses: Array<PotUseProps>;
+}
+
 export interface PotNeedProps {
     paintId: number;
     maker: string;
@@ -876,6 +883,17 @@ export interface PotProps {
     isMixed: boolean;
     onShelf: boolean;
     dropMl: number;
+}
+
+export interface PotUseProps {
+    at: string | null;
+    millilitres: number;
+    figure: string | null;
+    runId: number | null;
+    run: number | null;
+    technique: string | null;
+    what: string;
+    cupId: number | null;
 }
 
 export interface PracticePotProps {

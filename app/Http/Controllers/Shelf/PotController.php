@@ -14,6 +14,7 @@ use App\Http\Props\Shelf\CurvesProps;
 use App\Http\Props\Shelf\FactProps;
 use App\Http\Props\Shelf\MeasurementProps;
 use App\Http\Props\Shelf\PaintProps;
+use App\Http\Props\Shelf\PotLifeProps;
 use App\Http\Props\Shelf\ReadingProps;
 use App\Http\Requests\Shelf\CardPhotoRequest;
 use App\Http\Requests\Shelf\MeasureRequest;
@@ -50,6 +51,7 @@ final class PotController
             'pot' => static fn () => PaintProps::of($paint),
             'curves' => static fn () => CurvesProps::of($paint->optics()),
             'facts' => static fn () => FactProps::of($paint),
+            'life' => static fn () => PotLifeProps::of($paint),
             'readerNoise' => $painter->reader_noise,
             'coatSpread' => $painter->coat_spread,
             'whites' => static fn () => array_values($whites->map(static fn (Paint $p) => PotProps::of($p))->all()),

@@ -1,17 +1,19 @@
 import { Link, router } from '@inertiajs/react';
 import { Curves } from '@/features/pot/curves';
 import { Facts } from '@/features/pot/facts';
+import { Life } from '@/features/pot/life';
 import { SwatchTable } from '@/features/pot/swatch-table';
 import { Shell } from '@/features/shell/shell';
 import { inkOn, labWords, many } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
 import { CardPhoto } from './card-photo';
-import type { ColourProps, CurvesProps, FactProps, PaintProps, PotProps } from '@/types/generated';
+import type { ColourProps, CurvesProps, FactProps, PaintProps, PotLifeProps, PotProps } from '@/types/generated';
 
 type Props = {
     pot: PaintProps;
     curves: CurvesProps;
     facts: FactProps[];
+    life: PotLifeProps;
     whites: PotProps[];
     /** Standard deviation of reflectance; null for that of the device or the source. */
     readerNoise: number | null;
@@ -19,7 +21,7 @@ type Props = {
 };
 
 /** One pot: how it really behaves. */
-export default function PotPage({ pot, curves, facts, whites, readerNoise, coatSpread }: Props) {
+export default function PotPage({ pot, curves, facts, life, whites, readerNoise, coatSpread }: Props) {
     return (
         <Shell title={pot.name}>
             <div className="grid gap-8 lg:grid-cols-2">
@@ -63,6 +65,7 @@ export default function PotPage({ pot, curves, facts, whites, readerNoise, coatS
                     </div>
                     <Curves curves={curves} />
                     <Facts key={pot.id} potId={pot.id} facts={facts} />
+                    <Life life={life} />
                 </div>
                 <SwatchTable
                     key={`${pot.id} ${pot.version}`}

@@ -77,6 +77,11 @@ export function clockWords(hhmm: string): string {
     return timeWords(new Date(`2000-01-01T${hhmm}`));
 }
 
+/** A day without its year: "25 Nov". */
+export function day(iso: string): string {
+    return new Date(iso).toLocaleDateString(undefined, { day: 'numeric', month: 'short' });
+}
+
 /** When something is due: in minutes while that is near, then by the clock, by the day and the clock. */
 export function whenWords(at: number, now: number): string {
     const minutes = Math.ceil((at - now) / 60_000);
