@@ -22,10 +22,10 @@ final class LostTask
 
     private const QUEUES = ['short', 'long', 'later', 'default'];
 
-    /** @param  Task  $task  marked failed here if no job works at it */
-    public static function tell(Task $task): void
+    /** @param  Task|null  $task  marked failed here if no job works at it; null for a record that has none */
+    public static function tell(?Task $task): void
     {
-        if (! $task->isOpen() || $task->updated_at > now()->subSeconds(self::SILENT) || self::isQueued($task)) {
+        if ($task === null || ! $task->isOpen() || $task->updated_at > now()->subSeconds(self::SILENT) || self::isQueued($task)) {
             return;
         }
         Task::query()->whereKey($task->id)->whereIn('state', TaskState::OPEN)

@@ -56,9 +56,7 @@ abstract class FigureTask extends TaskJob
     final public function begin(Figure $figure): void
     {
         $open = Task::ofFigure($figure);
-        if ($open !== null) {
-            LostTask::tell($open);
-        }
+        LostTask::tell($open);
         if ($open?->isOpen() === true && $open->kind->yieldsTo($this->kind())) {
             $open->update(['state' => TaskState::Stopped, 'stop_asked' => true]);
         }

@@ -24,10 +24,10 @@ final class Turn
     /** @return string the queue of a task */
     public static function of(Task $task): string
     {
-        if (! $task->kind->isLong()) {
+        if (! $task->kind->takesMinutes()) {
             return self::SHORT;
         }
-        $long = array_values(array_filter(TaskKind::cases(), static fn (TaskKind $kind): bool => $kind->isLong()));
+        $long = array_values(array_filter(TaskKind::cases(), static fn (TaskKind $kind): bool => $kind->takesMinutes()));
         $others = Task::query()->where('painter_id', $task->painter_id)->whereIn('kind', $long)->whereIn('state', TaskState::OPEN)->whereKeyNot($task->id);
         $others->get()->each(LostTask::tell(...));
 

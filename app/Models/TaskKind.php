@@ -43,7 +43,7 @@ enum TaskKind: string
     }
 
     /** Whether it takes minutes: the second one of a painter waits for the first ones of others. */
-    public function isLong(): bool
+    public function takesMinutes(): bool
     {
         return match ($this) {
             self::Proof, self::Finishes, self::Light => true,

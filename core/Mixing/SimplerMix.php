@@ -14,8 +14,8 @@ use Hyalin\Mixing\Task\MixTask;
 use Hyalin\Optics\PaintOptics;
 
 /**
- * A mix of fewer pots or fewer drops that the eye would not tell from the best one: twelve drops for a cloak of two square
- * centimetres are nobody's wish.
+ * A mix of fewer pots or fewer drops that the eye would not tell from the best one. Nobody counts twelve drops for a cloak of two
+ * square centimetres.
  */
 final class SimplerMix
 {

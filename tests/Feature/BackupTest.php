@@ -35,7 +35,11 @@ final class BackupTest extends PlainTestCase
         SeededDemo::copyTo("{$this->folder}/one.sqlite", "{$this->folder}/one-files");
         // A photo of a swatch sheet, and its flattened picture.
         $database = new PDO("sqlite:{$this->folder}/one.sqlite");
+        // As every installation has it from its first connection on: the copy may not, and changing it does not wait for who writes.
+        $database->exec('pragma journal_mode = wal');
         $database->exec("insert into swatch_sheets (painter_id) values (1); insert into sheet_photos (sheet_id, path) values (1, 'pictures/SHEET.photo')");
+        // One that failed, and one that a worker was at.
+        $database->exec("insert into tasks (id, painter_id, kind, state, problem) values (901, 1, 'sheet', 'failed', 'No sheet.'), (902, 1, 'light', 'running', null); update sheet_photos set task_id = 901; update light_studies set task_id = 902 where id = 1");
         foreach (['SHEET.photo', 'SHEET.photo.flat.jpg'] as $file) {
             file_put_contents("{$this->folder}/one-files/pictures/{$file}", $file);
         }
@@ -52,8 +56,9 @@ final class BackupTest extends PlainTestCase
         [$first, $second] = [self::held("{$this->folder}/all.zip"), self::held("{$this->folder}/again.zip")];
         self::assertGreaterThan(40, count($first));
         self::assertArrayHasKey('files/pictures/SHEET.photo.flat.jpg', $second);
-        self::assertSame(['tables/light_studies.jsonl'], array_keys(array_diff_assoc($first, $second)));
+        self::assertSame(['tables/light_studies.jsonl', 'tables/tasks.jsonl'], array_keys(array_diff_assoc($first, $second)));
         self::assertSame(array_keys($first), array_keys($second));
+        self::assertSame(['No sheet.'], array_column(self::rows("{$this->folder}/again.zip", 'tables/tasks.jsonl'), 'problem'));
 
         // Over itself, while it is written to: what was there is kept, no log of the old one is read into the new one.
         $said = $this->artisan('one', 'hyalin:restore', "{$this->folder}/all.zip", '--force');

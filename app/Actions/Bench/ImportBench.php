@@ -75,7 +75,8 @@ final class ImportBench
      * @param  (Closure(array<string, int>): mixed)|null  $done  told what came in, in the same transaction: it is not done twice
      * @return array<string, int> how many records of each kind came in
      *
-     * @throws UnreadableBench also when it was stopped
+     * @throws UnreadableBench
+     * @throws Stopped nothing is added then
      */
     public function __invoke(Painter $painter, BenchReader $file, ?Progress $progress = null, ?Closure $done = null): array
     {

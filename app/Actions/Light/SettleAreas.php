@@ -65,9 +65,7 @@ final readonly class SettleAreas
     {
         $light = $figure->load('lightStudy.task')->lightStudy;
         if ($light !== null) {
-            if ($light->task !== null) {
-                LostTask::tell($light->task);
-            }
+            LostTask::tell($light->task);
             if (! Patience::endsAtMeasuring($light)) {
                 $this->due($light);
             }

@@ -67,7 +67,7 @@ final readonly class ReadSheet
     /** @return list<SheetColours> of the photos that count together with this one, oldest first */
     public static function before(SheetPhoto $photo): array
     {
-        $others = SheetPhoto::query()->where('sheet_id', $photo->sheet_id)->where('id', '<', $photo->id)->whereNotNull('fits')
+        $others = SheetPhoto::query()->where('sheet_id', $photo->sheet_id)->where('id', '<', $photo->id)->whereNotNull('result')
             ->where('created_at', '>=', $photo->created_at->subDays(self::SAME_DAYS))->orderBy('id')->get();
 
         return array_values($others->map(static fn (SheetPhoto $p): ?SheetColours => $p->result === null ? null : SheetColours::parse($p->result))->filter()->all());

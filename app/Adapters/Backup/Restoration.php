@@ -70,11 +70,7 @@ final class Restoration
             // Light is computed where it is looked at.
             $database->table('light_studies')->update(['path' => null, 'result' => null, 'of' => null]);
             $database->table('mesh_uploads')->delete();
-            foreach (['incoming_files', 'tasks'] as $waiting) {
-                if ($database->getSchemaBuilder()->hasTable($waiting)) {
-                    $database->table($waiting)->delete();
-                }
-            }
+            self::dropUnfinished($database);
         });
         self::migrate($connection, []);
         if ($database->getDriverName() === 'sqlite') {
@@ -82,6 +78,25 @@ final class Restoration
                 throw UnusableBackup::pointsNowhere(is_object($wrong) && isset($wrong->table) && is_string($wrong->table) ? $wrong->table : '?');
             }
         }
+    }
+
+    /** What waits has no job here, and files that were sent ahead are in no backup. What tasks found, or why they failed, stays. */
+    private static function dropUnfinished(Connection $database): void
+    {
+        $schema = $database->getSchemaBuilder();
+        if ($schema->hasTable('incoming_files')) {
+            $database->table('incoming_files')->delete();
+        }
+        if (! $schema->hasTable('tasks')) {
+            return;
+        }
+        $gone = $database->table('tasks')->whereIn('state', ['waiting', 'running'])->orWhereIn('kind', ['bench', 'picture'])->pluck('id')->all();
+        foreach (['light_studies', 'mesh_uploads', 'sheet_photos', 'shelf_imports'] as $record) {
+            if ($schema->hasColumn($record, 'task_id')) {
+                $database->table($record)->whereIn('task_id', $gone)->update(['task_id' => null]);
+            }
+        }
+        $database->table('tasks')->whereIn('id', $gone)->delete();
     }
 
     /** @param  list<string>  $later  columns that refer to what is not there yet */

@@ -131,9 +131,7 @@ final class RunStep extends Model
     public function putTakenMl(array $taken): void
     {
         DB::table('run_step_paints')->where('run_step_id', $this->id)->delete();
-        foreach ($taken as $paintId => $millilitres) {
-            DB::table('run_step_paints')->insert(['run_step_id' => $this->id, 'paint_id' => $paintId, 'millilitres' => $millilitres]);
-        }
+        DB::table('run_step_paints')->insert(array_map(fn (int $paintId, float $millilitres): array => ['run_step_id' => $this->id, 'paint_id' => $paintId, 'millilitres' => $millilitres], array_keys($taken), $taken));
     }
 
     /** @return int minutes that it dries, as it was when it was done */

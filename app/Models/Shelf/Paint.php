@@ -126,11 +126,11 @@ final class Paint extends Model
     }
 
     /**
-     * Lowers the level by what went into a cup, or raises it again by less than nothing. Hundredths are counted off the
-     * level; what is left over is kept until it makes another one, and what was more than the pot seemed to hold is kept, too:
-     * poured and taken back, the level is what it was. Read anew first, as another page may have taken some since.
+     * Lowers the level by the paint that went into a cup. A negative amount puts paint back. The level falls in steps of one
+     * hundredth of the pot; the remainder is kept in used_ml, and so is an amount that exceeds the level. Pouring an amount and putting
+     * it back therefore restores the level. The pot is read anew first, because another page may have changed it.
      *
-     * @param  float  $millilitres  mL; less than nothing puts back
+     * @param  float  $millilitres  mL; negative to put back
      */
     public function takeOut(float $millilitres): void
     {

@@ -66,9 +66,7 @@ final class BenchFileController
     public function last(#[CurrentUser] Painter $painter): JsonResponse
     {
         $task = Task::query()->where(['painter_id' => $painter->id, 'kind' => TaskKind::Bench])->whereIn('state', [...TaskState::OPEN, TaskState::Asks])->latest('id')->first();
-        if ($task !== null) {
-            LostTask::tell($task);
-        }
+        LostTask::tell($task);
 
         return new JsonResponse(['task' => $task === null ? null : TaskProps::of($task)]);
     }

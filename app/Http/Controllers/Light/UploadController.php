@@ -53,9 +53,7 @@ final class UploadController
 
     public function show(Figure $figure, MeshUpload $meshUpload): JsonResponse
     {
-        if ($meshUpload->task !== null) {
-            LostTask::tell($meshUpload->task);
-        }
+        LostTask::tell($meshUpload->task);
         (new UploadPieces($meshUpload))->settle();
 
         return new JsonResponse(UploadProps::of($meshUpload));

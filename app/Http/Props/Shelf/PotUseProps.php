@@ -14,8 +14,10 @@ final readonly class PotUseProps
 {
     /**
      * @param  string|null  $at  ISO 8601
+     * @param  float  $millilitres  mL of paint, as it comes from the pot
      * @param  string|null  $figure  null for a cup of no figure
      * @param  int|null  $runId  null for a cup that no step is painted with
+     * @param  int|null  $run  its number within the figure
      * @param  string|null  $technique  null for a cup of no step
      * @param  string  $what  areas that were painted, or the name of the cup
      * @param  int|null  $cupId  null where it went straight into a step

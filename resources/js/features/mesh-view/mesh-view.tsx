@@ -31,7 +31,7 @@ type Props = {
     onViewer?: (viewer: MeshViewer | null) => void;
 };
 
-/** The printed mesh, wearing what is asked. */
+/** The printed mesh in the colours of the chosen view. */
 export function MeshView({
     dataUrl,
     areasUrl,

@@ -251,7 +251,7 @@ function AreaTools({ study }: { study: Study }) {
             seeds={seeds}
             onDivide={() => {
                 void change('POST', url('light.divide', path), { seeds }).then((done) => {
-                    // What was clicked meanwhile is of the next.
+                    // Seeds that were added during the request belong to the next one.
                     if (done) setSeeds((now) => now.filter((seed) => !seeds.includes(seed)));
                 });
             }}
@@ -538,7 +538,10 @@ function useLightActions(state: LightState) {
         });
     }
 
-    const compute = () => change('POST', url('light.compute', path));
+    const compute = async () => {
+        // The stages above say that it is calculated anew.
+        if (await change('POST', url('light.compute', path))) router.reload({ only: ['figure'] });
+    };
 
     function pick(at: Point, areaId: number) {
         if (tool === 'look') {

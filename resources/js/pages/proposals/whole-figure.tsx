@@ -27,6 +27,9 @@ export function WholeFigure(props: Props) {
             {search?.state === 'failed' && (
                 <Notice strong>{search.problem ?? 'This search failed. Nothing was changed; propose again.'}</Notice>
             )}
+            {search?.state === 'stopped' && !answer && (
+                <Notice>Stopped before anything was found. Propose again to go on.</Notice>
+            )}
             {search === null && (
                 <p className="max-w-2xl text-sm">
                     Every area with target colours gets a finish; pots that few areas need are dropped where the others

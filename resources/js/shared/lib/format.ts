@@ -77,9 +77,11 @@ export function clockWords(hhmm: string): string {
     return timeWords(new Date(`2000-01-01T${hhmm}`));
 }
 
-/** A day without its year: "25 Nov". */
+/** A day, with its year where it is not this one: "25 Nov". */
 export function day(iso: string): string {
-    return new Date(iso).toLocaleDateString(undefined, { day: 'numeric', month: 'short' });
+    const at = new Date(iso);
+    const year = at.getFullYear() === new Date().getFullYear() ? {} : ({ year: 'numeric' } as const);
+    return at.toLocaleDateString(undefined, { day: 'numeric', month: 'short', ...year });
 }
 
 /** When something is due: in minutes while that is near, then by the clock, by the day and the clock. */
