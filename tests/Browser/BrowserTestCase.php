@@ -67,17 +67,15 @@ abstract class BrowserTestCase extends TestCase
 
     private function open(): RemoteWebDriver
     {
-        $profile = $this->app->directory.'/profile-'.bin2hex(random_bytes(4));
-        mkdir($profile);
         $options = new ChromeOptions;
-        // Debian's wrapper /usr/bin/chromium asks for GPU rasterization. Without a GPU that is emulated and takes twice the processor.
-        $options->setBinary('/usr/lib/chromium/chromium');
+        // Chromium without its windows: it takes a tenth less of the processor than the whole browser.
+        $options->setBinary('/usr/lib/chromium/chromium-headless-shell');
         $options->addArguments([
-            '--headless=new', '--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking',
+            '--headless', '--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking',
             '--disable-component-update', '--disable-sync', '--disable-default-apps', '--disable-extensions',
             '--disable-gpu', '--enable-unsafe-swiftshader',
             '--force-device-scale-factor=1', '--force-color-profile=srgb', '--hide-scrollbars',
-            '--window-size=1280,800', "--user-data-dir={$profile}",
+            '--window-size=1280,800',
         ]);
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
