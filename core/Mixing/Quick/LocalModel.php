@@ -154,10 +154,8 @@ final class LocalModel
 
     /**
      * The points of the whole shelf on bands three times as wide: good enough to choose by, at a third of the time.
-     *
-     * @return array{list<float>, list<float>, list<float>, list<float>} x, y, z of the points and t, in shelf order
      */
-    public function everything(): array
+    public function everything(): PaintPoints
     {
         $perK = $perS = $k = $s = $scattering = [];
         for ($g = 0; $g < 12; $g++) {
@@ -187,11 +185,10 @@ final class LocalModel
      * @param  list<float>  $perS
      * @param  list<float>  $scattering
      * @param  array{float, float, float}  $origin
-     * @return array{list<float>, list<float>, list<float>, list<float>}
      */
     private static function widePoints(
         array $ks, array $ss, array $k, array $s, array $perK, array $perS, array $scattering, array $origin,
-    ): array {
+    ): PaintPoints {
         $px = $py = $pz = $pt = [];
         foreach ($ks as $i => $pk) {
             $ps = $ss[$i];
@@ -211,14 +208,14 @@ final class LocalModel
             $pt[] = $t;
         }
 
-        return [$px, $py, $pz, $pt];
+        return new PaintPoints($px, $py, $pz, $pt);
     }
 
     /**
      * @param  list<int>  $paints
-     * @return array{list<float>, list<float>, list<float>, list<float>} x, y, z of the points and t, by place in $paints
+     * @return PaintPoints by place in $paints
      */
-    public function points(array $paints): array
+    public function points(array $paints): PaintPoints
     {
         $px = $py = $pz = $pt = [];
         [$ox, $oy, $oz] = $this->origin;
@@ -243,7 +240,7 @@ final class LocalModel
             $pt[] = $t;
         }
 
-        return [$px, $py, $pz, $pt];
+        return new PaintPoints($px, $py, $pz, $pt);
     }
 
     /**

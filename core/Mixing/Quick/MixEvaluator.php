@@ -192,41 +192,20 @@ final class MixEvaluator
         $this->evaluations++;
         if ($this->after === []) {
             if ($this->undercoat === null) {
-                return self::masstoneLab($this->k[$i], $this->k[$j], $this->k[$m], $this->s[$i], $this->s[$j], $this->s[$m], $p, $q, $r, $this->wx, $this->wy, $this->wz);
+                return $this->masstoneLab($i, $j, $m, $p, $q, $r);
             }
             if ($this->task->placement->coverage >= 1.0) {
-                return self::filmLab(
-                    $this->k[$i],
-                    $this->k[$j],
-                    $this->k[$m],
-                    $this->s[$i],
-                    $this->s[$j],
-                    $this->s[$m],
-                    $p,
-                    $q,
-                    $r,
-                    $this->undercoat,
-                    $this->task->placement->thickness,
-                    $this->wx,
-                    $this->wy,
-                    $this->wz,
-                );
+                return $this->filmLab($i, $j, $m, $p, $q, $r, $this->undercoat);
             }
         }
         $values = $this->undercoat === null
-            ? self::masstones($this->k[$i], $this->k[$j], $this->k[$m], $this->s[$i], $this->s[$j], $this->s[$m], $p, $q, $r)
-            : self::films(
-                $this->k[$i], $this->k[$j], $this->k[$m], $this->s[$i], $this->s[$j], $this->s[$m], $p, $q, $r,
-                $this->undercoat,
-                $this->task->placement->thickness,
-                $this->task->placement->coverage,
-                $this->task->placement->coats,
-            );
+            ? $this->masstones($i, $j, $m, $p, $q, $r)
+            : $this->films($i, $j, $m, $p, $q, $r, $this->undercoat);
         foreach ($this->after as [$coverage, $a, $b, $c, $d]) {
             $values = self::afterwards($values, $coverage, $a, $b, $c, $d);
         }
 
-        return self::toLab($values, $this->wx, $this->wy, $this->wz);
+        return $this->toLab($values);
     }
 
     /** @param  array{float, float, float}  $lab */
@@ -240,21 +219,19 @@ final class MixEvaluator
     /**
      * Masstone and its sums in one pass, where nothing follows: most evaluations of a search are these.
      *
-     * @param  list<float>  $ka
-     * @param  list<float>  $kb
-     * @param  list<float>  $kc
-     * @param  list<float>  $sa
-     * @param  list<float>  $sb
-     * @param  list<float>  $sc
-     * @param  list<float>  $wx
-     * @param  list<float>  $wy
-     * @param  list<float>  $wz
      * @return array{float, float, float}
      */
-    private static function masstoneLab(
-        array $ka, array $kb, array $kc, array $sa, array $sb, array $sc,
-        float $p, float $q, float $r, array $wx, array $wy, array $wz,
-    ): array {
+    private function masstoneLab(int $i, int $j, int $m, float $p, float $q, float $r): array
+    {
+        $ka = $this->k[$i];
+        $kb = $this->k[$j];
+        $kc = $this->k[$m];
+        $sa = $this->s[$i];
+        $sb = $this->s[$j];
+        $sc = $this->s[$m];
+        $wx = $this->wx;
+        $wy = $this->wy;
+        $wz = $this->wz;
         $x = $y = $z = 0.0;
         for ($l = 0; $l < 36; $l++) {
             $k = $p * $ka[$l] + $q * $kb[$l] + $r * $kc[$l];
@@ -271,24 +248,22 @@ final class MixEvaluator
     /**
      * A full film and its sums in one pass, where nothing follows.
      *
-     * @param  list<float>  $ka
-     * @param  list<float>  $kb
-     * @param  list<float>  $kc
-     * @param  list<float>  $sa
-     * @param  list<float>  $sb
-     * @param  list<float>  $sc
      * @param  list<float>  $undercoat
-     * @param  list<float>  $wx
-     * @param  list<float>  $wy
-     * @param  list<float>  $wz
      * @return array{float, float, float}
      */
-    private static function filmLab(
-        array $ka, array $kb, array $kc, array $sa, array $sb, array $sc,
-        float $p, float $q, float $r, array $undercoat, float $thickness, array $wx, array $wy, array $wz,
-    ): array {
+    private function filmLab(int $i, int $j, int $m, float $p, float $q, float $r, array $undercoat): array
+    {
+        $ka = $this->k[$i];
+        $kb = $this->k[$j];
+        $kc = $this->k[$m];
+        $sa = $this->s[$i];
+        $sb = $this->s[$j];
+        $sc = $this->s[$m];
+        $wx = $this->wx;
+        $wy = $this->wy;
+        $wz = $this->wz;
         $x = $y = $z = 0.0;
-        $twice = -2 * $thickness;
+        $twice = -2 * $this->task->placement->thickness;
         for ($l = 0; $l < 36; $l++) {
             $k = $p * $ka[$l] + $q * $kb[$l] + $r * $kc[$l];
             $s = $p * $sa[$l] + $q * $sb[$l] + $r * $sc[$l];
@@ -308,19 +283,15 @@ final class MixEvaluator
         return CieLab::fromRatios($x, $y, $z);
     }
 
-    /**
-     * @param  list<float>  $ka
-     * @param  list<float>  $kb
-     * @param  list<float>  $kc
-     * @param  list<float>  $sa
-     * @param  list<float>  $sb
-     * @param  list<float>  $sc
-     * @return list<float>
-     */
-    private static function masstones(
-        array $ka, array $kb, array $kc, array $sa, array $sb, array $sc,
-        float $p, float $q, float $r,
-    ): array {
+    /** @return list<float> */
+    private function masstones(int $i, int $j, int $m, float $p, float $q, float $r): array
+    {
+        $ka = $this->k[$i];
+        $kb = $this->k[$j];
+        $kc = $this->k[$m];
+        $sa = $this->s[$i];
+        $sb = $this->s[$j];
+        $sc = $this->s[$m];
         $values = [];
         for ($l = 0; $l < 36; $l++) {
             $k = $p * $ka[$l] + $q * $kb[$l] + $r * $kc[$l];
@@ -332,20 +303,20 @@ final class MixEvaluator
     }
 
     /**
-     * @param  list<float>  $ka
-     * @param  list<float>  $kb
-     * @param  list<float>  $kc
-     * @param  list<float>  $sa
-     * @param  list<float>  $sb
-     * @param  list<float>  $sc
      * @param  list<float>  $undercoat
      * @return list<float>
      */
-    private static function films(
-        array $ka, array $kb, array $kc, array $sa, array $sb, array $sc,
-        float $p, float $q, float $r,
-        array $undercoat, float $thickness, float $coverage, int $coats,
-    ): array {
+    private function films(int $i, int $j, int $m, float $p, float $q, float $r, array $undercoat): array
+    {
+        $ka = $this->k[$i];
+        $kb = $this->k[$j];
+        $kc = $this->k[$m];
+        $sa = $this->s[$i];
+        $sb = $this->s[$j];
+        $sc = $this->s[$m];
+        $thickness = $this->task->placement->thickness;
+        $coverage = $this->task->placement->coverage;
+        $coats = $this->task->placement->coats;
         $values = [];
         for ($l = 0; $l < 36; $l++) {
             $k = $p * $ka[$l] + $q * $kb[$l] + $r * $kc[$l];
@@ -391,13 +362,13 @@ final class MixEvaluator
 
     /**
      * @param  list<float>  $values
-     * @param  list<float>  $wx
-     * @param  list<float>  $wy
-     * @param  list<float>  $wz
      * @return array{float, float, float}
      */
-    private static function toLab(array $values, array $wx, array $wy, array $wz): array
+    private function toLab(array $values): array
     {
+        $wx = $this->wx;
+        $wy = $this->wy;
+        $wz = $this->wz;
         $x = $y = $z = 0.0;
         for ($l = 0; $l < 36; $l++) {
             $v = $values[$l];

@@ -10,7 +10,7 @@ use Hyalin\Mixing\Found\MixScore;
  * Paints as points around the target: the pairs whose segment and the triples whose triangle pass near the origin,
  * with the score the linear model gives them at whole drops. Flat lists; this runs over every pair of the shelf.
  */
-final class NearestHulls
+final readonly class NearestHulls
 {
     private const BINS = 72;
 
@@ -21,19 +21,19 @@ final class NearestHulls
     /** Bins to either side of exactly opposite that are looked at besides what the reach itself asks for. */
     private const SLACK = 2;
 
+    public function __construct(private PaintPoints $points, private int $maxDrops)
+    {
+    }
+
     /**
-     * @param  list<float>  $x
-     * @param  list<float>  $y
-     * @param  list<float>  $z
-     * @param  list<float>  $t
      * @param  float  $limit  linear scores above this are left out
      * @return array<int, float> linear score by $i * 65536 + $j, $i < $j
      */
-    public static function pairs(array $x, array $y, array $z, array $t, int $maxDrops, float $limit): array
+    public function pairs(float $limit): array
     {
         $found = [];
-        for ($i = 0; $i < \count($x) - 1; $i++) {
-            $found += self::pairsWith($i, $i + 1, $x, $y, $z, $t, $maxDrops, $limit);
+        for ($i = 0; $i < $this->points->count() - 1; $i++) {
+            $found += $this->pairsWith($i, $i + 1, $limit);
         }
 
         return $found;
@@ -42,19 +42,18 @@ final class NearestHulls
     /**
      * The pairs of one paint with another at or after $first.
      *
-     * @param  list<float>  $x
-     * @param  list<float>  $y
-     * @param  list<float>  $z
-     * @param  list<float>  $t
      * @return array<int, float> as pairs()
      */
-    public static function pairsWith(
-        int $i, int $first, array $x, array $y, array $z, array $t, int $maxDrops, float $limit,
-    ): array {
+    public function pairsWith(int $i, int $first, float $limit): array
+    {
         $found = [];
+        $x = $this->points->x;
+        $y = $this->points->y;
+        $z = $this->points->z;
+        $t = $this->points->t;
         $n = \count($x);
         $least = MixScore::effort(2, 2);
-        $most = $maxDrops - 1.0;
+        $most = $this->maxDrops - 1.0;
         $xi = $x[$i];
         $yi = $y[$i];
         $zi = $z[$i];
@@ -86,23 +85,16 @@ final class NearestHulls
     }
 
     /**
-     * @param  list<float>  $x
-     * @param  list<float>  $y
-     * @param  list<float>  $z
-     * @param  list<float>  $t
      * @param  float  $reach  the plane of the triangle passes the origin no farther than this
      * @param  float  $limit  linear scores above this are left out
      * @param  int  $cap  no more than about this many
      * @return array<int, float> linear score by ($i * 65536 + $j) * 65536 + $k, $i < $j < $k
      */
-    public static function triples(
-        array $x, array $y, array $z, array $t,
-        int $maxDrops, float $reach, float $limit, int $cap,
-    ): array {
+    public function triples(float $reach, float $limit, int $cap): array
+    {
         $found = [];
-        $n = \count($x);
-        for ($i = 0; $i < $n - 2; $i++) {
-            $found += self::triplesWith($i, $i + 1, $x, $y, $z, $t, $maxDrops, $reach, $limit);
+        for ($i = 0; $i < $this->points->count() - 2; $i++) {
+            $found += $this->triplesWith($i, $i + 1, $reach, $limit);
             if (\count($found) > 2 * $cap) {
                 \asort($found);
                 $found = \array_slice($found, 0, $cap, true);
@@ -116,18 +108,17 @@ final class NearestHulls
     /**
      * The triples of one paint with two others, both at or after $first and neither of them $i.
      *
-     * @param  list<float>  $x
-     * @param  list<float>  $y
-     * @param  list<float>  $z
-     * @param  list<float>  $t
      * @return array<int, float> as triples()
      */
-    public static function triplesWith(
-        int $i, int $first, array $x, array $y, array $z, array $t,
-        int $maxDrops, float $reach, float $limit,
-    ): array {
+    public function triplesWith(int $i, int $first, float $reach, float $limit): array
+    {
         $found = [];
+        $drops = new WholeDrops($this->points, $this->maxDrops);
         $reachSquared = $reach * $reach;
+        $x = $this->points->x;
+        $y = $this->points->y;
+        $z = $this->points->z;
+        $t = $this->points->t;
         $n = \count($x);
         $xi = $x[$i];
         $yi = $y[$i];
@@ -138,7 +129,7 @@ final class NearestHulls
             return [];
         }
         // Seen along p_i, the other two of a triangle that holds the origin lie on opposite sides of it.
-        [$bins, $widths] = self::byTurn($i, $first, $x, $y, $z, self::across($xi / $r, $yi / $r, $zi / $r), $reach);
+        [$bins, $widths] = $this->byTurn($i, $first, self::across($xi / $r, $yi / $r, $zi / $r), $reach);
         // The paints in the order of their bins, twice round, so that every range of bins is one range of places.
         // Filled beforehand: writing to a place is quicker than appending.
         $ks = \array_fill(0, 2 * $n, 0);
@@ -202,7 +193,6 @@ final class NearestHulls
                     if ($wi < -0.1 || $wj < -0.1 || $wk < -0.1) {
                         continue;
                     }
-                    // Statements, no conditional arguments below: PHP 8.2's tracing JIT took wrong values for those.
                     if ($wi < 0.0) {
                         $wi = 0.0;
                     }
@@ -212,14 +202,10 @@ final class NearestHulls
                     if ($wk < 0.0) {
                         $wk = 0.0;
                     }
-                    $tk = $kt[$m];
-                    $score = WholeDrops::score(
-                        $xi, $yi, $zi, $xj, $yj, $zj, $xk, $yk, $zk, $ti, $tj, $tk,
-                        $wi / $ti, $wj / $tj, $wk / $tk,
-                        $maxDrops, $limit,
-                    );
+                    $k = $ks[$m];
+                    $score = $drops->score($i, $j, $k, $wi / $ti, $wj / $tj, $wk / $kt[$m], $limit);
                     if ($score <= $limit) {
-                        $found[self::key($i, $j, $ks[$m])] = $score;
+                        $found[self::key($i, $j, $k)] = $score;
                     }
                 }
             }
@@ -231,15 +217,15 @@ final class NearestHulls
     /**
      * The paints by the direction that they lie in around p_i.
      *
-     * @param  list<float>  $x
-     * @param  list<float>  $y
-     * @param  list<float>  $z
      * @param  array{float, float, float, float, float, float}  $across  two directions across p_i
      * @return array{array<int, list<int>>, array<int, int>} places of the paints by bin of direction; by place how many bins to either
      *                                           side of opposite a partner may lie
      */
-    private static function byTurn(int $i, int $first, array $x, array $y, array $z, array $across, float $reach): array
+    private function byTurn(int $i, int $first, array $across, float $reach): array
     {
+        $x = $this->points->x;
+        $y = $this->points->y;
+        $z = $this->points->z;
         [$ax, $ay, $az, $bx, $by, $bz] = $across;
         $n = \count($x);
         $bins = \array_fill(0, self::BINS, []);

@@ -134,19 +134,12 @@ final class QuickMixSearch
             $points = $base->everything();
             $best = $this->kept->best();
             $margin = $this->effort->margin;
-            $maxDrops = $this->task->maxDrops;
-            $this->tryOut($points, NearestHulls::pairsWith($i, 0, ...$points, maxDrops: $maxDrops, limit: $best + 2 * $margin), 2, 2 * $margin);
+            $hulls = new NearestHulls($points, $this->task->maxDrops);
+            $this->tryOut($points, $hulls->pairsWith($i, 0, $best + 2 * $margin), 2, 2 * $margin);
             if ($this->task->maxPaints < 3 || $best + $margin < MixScore::effort(3, 3)) {
                 continue;
             }
-            $this->tryOut($points, NearestHulls::triplesWith(
-                $i,
-                0,
-                ...$points,
-                maxDrops: $maxDrops,
-                reach: $this->reach($best, $margin),
-                limit: $best + $margin,
-            ), 3, $margin);
+            $this->tryOut($points, $hulls->triplesWith($i, 0, $this->reach($best, $margin), $best + $margin), 3, $margin);
         }
     }
 
@@ -184,34 +177,26 @@ final class QuickMixSearch
         $points = $base->everything();
         $this->coverEveryPaint($points);
         $margin = $this->effort->margin + 0.15 * min(10.0, $base->difference);
-        $maxDrops = $this->task->maxDrops;
-        $this->tryOut($points, NearestHulls::pairs(...$points, maxDrops: $maxDrops, limit: $this->kept->best() + $margin), 2, $margin);
+        $hulls = new NearestHulls($points, $this->task->maxDrops);
+        $this->tryOut($points, $hulls->pairs($this->kept->best() + $margin), 2, $margin);
         $best = $this->kept->best();
         if ($maxPaints < 3 || $best + $margin < MixScore::effort(3, 3)) {
             return;
         }
-        $this->tryOut($points, NearestHulls::triples(
-            ...$points,
-            maxDrops: $maxDrops,
-            reach: $this->reach($best, $margin),
-            limit: $best + $margin,
-            cap: 2 * $this->effort->mostSets,
-        ), 3, $margin);
+        $this->tryOut($points, $hulls->triples($this->reach($best, $margin), $best + $margin, 2 * $this->effort->mostSets), 3, $margin);
     }
 
     /**
      * Sees to it that each paint has some mix that holds it.
-     *
-     * @param  array{list<float>, list<float>, list<float>, list<float>}  $points  of the whole shelf
      */
-    private function coverEveryPaint(array $points): void
+    private function coverEveryPaint(PaintPoints $points): void
     {
         if (count($this->estimates) === $this->evaluator->count()) {
             return;
         }
         for ($i = 0; $i < $this->evaluator->count(); $i++) {
             if (! isset($this->estimates[$i])) {
-                $pairs = NearestHulls::pairsWith($i, 0, ...$points, maxDrops: $this->task->maxDrops, limit: INF);
+                $pairs = (new NearestHulls($points, $this->task->maxDrops))->pairsWith($i, 0, INF);
                 if ($pairs !== []) {
                     $key = array_search(min($pairs), $pairs, true);
                     $this->corrected([intdiv((int) $key, 65536), (int) $key % 65536], $points, INF);
@@ -221,10 +206,9 @@ final class QuickMixSearch
     }
 
     /**
-     * @param  array{list<float>, list<float>, list<float>, list<float>}  $points  of the whole shelf
      * @param  array<int, float>  $scores  linear score by the key of NearestHulls
      */
-    private function tryOut(array $points, array $scores, int $paints, float $margin): void
+    private function tryOut(PaintPoints $points, array $scores, int $paints, float $margin): void
     {
         asort($scores);
         $left = $this->effort->mostSets;
@@ -257,67 +241,34 @@ final class QuickMixSearch
     }
 
     /**
-     * The linear score of a set after one exact colour: the points are shifted by what the linear model got wrong
+     * The linear score of a set after one exact colour: the points are moved by what the linear model got wrong
      * there.
      *
      * @param  list<int>  $set
-     * @param  array{list<float>, list<float>, list<float>, list<float>}  $points  of the whole shelf
      * @param  float  $limit  no score above this is worth computing
      * @return array{float, list<float>}|null score and the volume fractions it is near; null when it is sure to be
      *                                        above the limit
      */
-    private function corrected(array $set, array $points, float $limit): ?array
+    private function corrected(array $set, PaintPoints $points, float $limit): ?array
     {
-        [$x, $y, $z, $t] = $points;
-        [$i, $j] = $set;
-        $m = $set[2] ?? -1;
-        $least = 1 / $this->task->maxDrops;
+        $points = $points->only($set);
         $target = $this->task->target;
-        if ($m < 0) {
-            [$p, $q, $lx, $ly, $lz] = WholeDrops::footOfPair($x[$i], $y[$i], $z[$i], $t[$i], $x[$j], $y[$j], $z[$j], $t[$j], $least);
-            $r = 0.0;
-            $k = $i;
-        } else {
-            [$p, $q, $r, $lx, $ly, $lz] = WholeDrops::footOfTriple(
-                $x[$i], $y[$i], $z[$i], $t[$i], $x[$j], $y[$j], $z[$j], $t[$j], $x[$m], $y[$m], $z[$m], $t[$m], $least,
-            );
-            $k = $m;
-        }
-        $lab = $this->evaluator->labOf($i, $j, $k, $p, $q, $r);
+        [$fractions, $lx, $ly, $lz] = (new WholeDrops($points, $this->task->maxDrops))->foot();
+        $lab = $this->evaluator->labOf($set[0], $set[1], $set[2] ?? $set[0], $fractions[0], $fractions[1], $fractions[2] ?? 0.0);
         [$ex, $ey, $ez] = $this->metric->of([
             $lab[0] - $target->lightness,
             $lab[1] - $target->a,
             $lab[2] - $target->b,
         ]);
-        $ex -= $lx;
-        $ey -= $ly;
-        $ez -= $lz;
-        if ($m < 0) {
-            [$p, $q, $lx, $ly, $lz] = WholeDrops::footOfPair(
-                $x[$i] + $ex, $y[$i] + $ey, $z[$i] + $ez, $t[$i], $x[$j] + $ex, $y[$j] + $ey, $z[$j] + $ez, $t[$j], $least,
-            );
-            $fractions = [$p, $q];
-            $estimate = sqrt($lx * $lx + $ly * $ly + $lz * $lz) + MixScore::effort(2, 2);
-        } else {
-            // No ratio can bring the shifted triangle nearer than its plane.
-            if (WholeDrops::planeDistance(
-                $x[$j] - $x[$i], $y[$j] - $y[$i], $z[$j] - $z[$i], $x[$m] - $x[$i], $y[$m] - $y[$i], $z[$m] - $z[$i],
-                $lx + $ex, $ly + $ey, $lz + $ez,
-            ) > $limit - MixScore::effort(3, 3)) {
-                return null;
-            }
-            [$p, $q, $r] = WholeDrops::footOfTriple(
-                $x[$i] + $ex, $y[$i] + $ey, $z[$i] + $ez, $t[$i],
-                $x[$j] + $ex, $y[$j] + $ey, $z[$j] + $ez, $t[$j],
-                $x[$m] + $ex, $y[$m] + $ey, $z[$m] + $ez, $t[$m],
-                $least,
-            );
-            $fractions = [$p, $q, $r];
-            $estimate = WholeDrops::score(
-                $x[$i] + $ex, $y[$i] + $ey, $z[$i] + $ez, $x[$j] + $ex, $y[$j] + $ey, $z[$j] + $ez,
-                $x[$m] + $ex, $y[$m] + $ey, $z[$m] + $ez, $t[$i], $t[$j], $t[$m], $p, $q, $r, $this->task->maxDrops, 1e6,
-            );
+        $drops = new WholeDrops($points->moved($ex - $lx, $ey - $ly, $ez - $lz), $this->task->maxDrops);
+        // No ratio can bring the moved triangle nearer than its plane.
+        if (isset($set[2]) && $drops->planeDistance() > $limit - MixScore::effort(3, 3)) {
+            return null;
         }
+        [$fractions, $lx, $ly, $lz] = $drops->foot();
+        $estimate = isset($fractions[2])
+            ? $drops->score(0, 1, 2, $fractions[0], $fractions[1], $fractions[2], 1e6)
+            : sqrt($lx * $lx + $ly * $ly + $lz * $lz) + MixScore::effort(2, 2);
         foreach ($set as $member) {
             if ($estimate < ($this->estimates[$member] ?? INF)) {
                 $this->estimates[$member] = $estimate;
@@ -335,13 +286,13 @@ final class QuickMixSearch
     private function refine(array $set, array $fractions): void
     {
         $local = LocalModel::around($this->evaluator, $set, $fractions);
-        $points = $local->points($set);
-        [$fractions] = WholeDrops::projection($points, $this->task->maxDrops);
-        foreach (WholeDrops::around($points, $fractions, $this->task->maxDrops, $this->effort->ratios) as [$score, $drops]) {
+        $drops = new WholeDrops($local->points($set), $this->task->maxDrops);
+        [$fractions] = $drops->foot();
+        foreach ($drops->around($fractions, $this->effort->ratios) as [$score, $ratio]) {
             if ($score > $this->kept->limit() + 0.3) {
                 return;
             }
-            $this->offer($set, $drops);
+            $this->offer($set, $ratio);
         }
     }
 

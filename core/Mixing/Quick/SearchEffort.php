@@ -40,22 +40,33 @@ final readonly class SearchEffort
     /** For mixes that are only a part of a larger plan: a little nearer is not worth waiting for there. */
     public static function light(): self
     {
-        return new self(1.0, 0.4, 0.6, 60, 1, 1, 1.0, 2, 0.0, false);
+        return new self(1.0, 0.4, 0.6, mostSets: 60, passes: 1, rounds: 1, worthwhile: 1.0, ratios: 2, content: 0.0, far: false);
     }
 
     /** The same without looking for colours out of reach in another way: where several zones have to agree none is reached anyway. */
     public function near(): self
     {
-        return new self($this->margin, $this->closer, $this->reach, $this->mostSets, $this->passes, $this->rounds, $this->worthwhile, $this->ratios, $this->content, false);
+        return new self(
+            $this->margin,
+            $this->closer,
+            $this->reach,
+            mostSets: $this->mostSets,
+            passes: $this->passes,
+            rounds: $this->rounds,
+            worthwhile: $this->worthwhile,
+            ratios: $this->ratios,
+            content: $this->content,
+            far: false,
+        );
     }
 
     /** @param  int  $paints  on the shelf; the settings were measured by bin/bench */
     public static function forShelf(int $paints): self
     {
         return match (true) {
-            $paints <= 45 => new self(1.5, 1.0, 1.0, 400, 2, 8, 6.0, 8, 0.0),
-            $paints <= 120 => new self(1.6, 0.5, 0.8, 150, 2, 0, 1.0, 3, 0.8),
-            default => new self(1.0, 0.4, 0.6, 100, 1, 2, 1.0, 3, 0.0),
+            $paints <= 45 => new self(1.5, 1.0, 1.0, mostSets: 400, passes: 2, rounds: 8, worthwhile: 6.0, ratios: 8, content: 0.0),
+            $paints <= 120 => new self(1.6, 0.5, 0.8, mostSets: 150, passes: 2, rounds: 0, worthwhile: 1.0, ratios: 3, content: 0.8),
+            default => new self(1.0, 0.4, 0.6, mostSets: 100, passes: 1, rounds: 2, worthwhile: 1.0, ratios: 3, content: 0.0),
         };
     }
 }

@@ -7,73 +7,34 @@ namespace Hyalin\Mixing\Quick;
 use Hyalin\Mixing\Found\MixScore;
 
 /**
- * Ratios of one set of two or three paints in the linear model. Points are x, y, z and weights t as LocalModel gives
- * them.
+ * Ratios of two or three paints in the linear model, in whole drops.
  */
-final class WholeDrops
+final readonly class WholeDrops
 {
     /** 1.5 x 2^52: added to a double and taken away again, it leaves the nearest whole number, without a call. */
     private const ROUNDS = 6755399441055744.0;
 
-    /**
-     * The mix nearest to the target when drops could be divided, each share at least one in $maxDrops.
-     *
-     * @param  array{list<float>, list<float>, list<float>, list<float>}  $points
-     * @return array{list<float>, float} volume fractions adding up to 1, and the linear distance there
-     */
-    public static function projection(array $points, int $maxDrops): array
+    public function __construct(private PaintPoints $points, private int $maxDrops)
     {
-        [$x, $y, $z, $t] = $points;
-        $least = 1 / $maxDrops;
-        if (! isset($x[2])) {
-            [$c0, $c1, $dx, $dy, $dz] = self::footOfPair($x[0], $y[0], $z[0], $t[0], $x[1], $y[1], $z[1], $t[1], $least);
+    }
 
-            return [[$c0, $c1], \sqrt($dx * $dx + $dy * $dy + $dz * $dz)];
+    /**
+     * The mix of the first two or three points nearest to the target when drops could be divided, each share at least one in
+     * the greatest number of drops.
+     *
+     * @return array{list<float>, float, float, float} volume fractions adding up to 1, and the linear point there
+     */
+    public function foot(): array
+    {
+        $least = 1 / $this->maxDrops;
+        if ($this->points->count() === 2) {
+            return $this->footOfPair($least);
         }
-        [$c0, $c1, $c2, $dx, $dy, $dz] = self::footOfTriple(
-            $x[0], $y[0], $z[0], $t[0], $x[1], $y[1], $z[1], $t[1], $x[2], $y[2], $z[2], $t[2], $least,
-        );
-
-        return [[$c0, $c1, $c2], \sqrt($dx * $dx + $dy * $dy + $dz * $dz)];
-    }
-
-    /**
-     * @param  float  $least  least share of each paint
-     * @return array{float, float, float, float, float} volume fractions adding up to 1, and the linear point there
-     */
-    public static function footOfPair(
-        float $x0, float $y0, float $z0, float $t0, float $x1, float $y1, float $z1, float $t1, float $least,
-    ): array {
-        $w = self::onSegment($x0, $y0, $z0, $x1, $y1, $z1);
-        $c0 = (1.0 - $w) / $t0;
-        $c1 = $w / $t1;
-        $c0 /= $c0 + $c1;
-        $c0 = $c0 > $least ? $c0 : $least;
-        $c1 = 1.0 - $c0 > $least ? 1.0 - $c0 : $least;
-        $sum = $c0 + $c1;
-        $v0 = $c0 * $t0;
-        $v1 = $c1 * $t1;
-        $v = $v0 + $v1;
-
-        return [
-            $c0 / $sum,
-            $c1 / $sum,
-            ($v0 * $x0 + $v1 * $x1) / $v,
-            ($v0 * $y0 + $v1 * $y1) / $v,
-            ($v0 * $z0 + $v1 * $z1) / $v,
-        ];
-    }
-
-    /**
-     * @param  float  $least  least share of each paint
-     * @return array{float, float, float, float, float, float} volume fractions adding up to 1, and the linear point
-     *                                                         there
-     */
-    public static function footOfTriple(
-        float $x0, float $y0, float $z0, float $t0, float $x1, float $y1, float $z1, float $t1,
-        float $x2, float $y2, float $z2, float $t2, float $least,
-    ): array {
-        [$w0, $w1, $w2] = self::onTriangle($x0, $y0, $z0, $x1, $y1, $z1, $x2, $y2, $z2);
+        [$x0, $x1, $x2] = $this->points->x;
+        [$y0, $y1, $y2] = $this->points->y;
+        [$z0, $z1, $z2] = $this->points->z;
+        [$t0, $t1, $t2] = $this->points->t;
+        [$w0, $w1, $w2] = $this->onTriangle();
         $c0 = $w0 / $t0;
         $c1 = $w1 / $t1;
         $c2 = $w2 / $t2;
@@ -88,44 +49,59 @@ final class WholeDrops
         $v = $v0 + $v1 + $v2;
 
         return [
-            $c0 / $sum,
-            $c1 / $sum,
-            $c2 / $sum,
+            [$c0 / $sum, $c1 / $sum, $c2 / $sum],
             ($v0 * $x0 + $v1 * $x1 + $v2 * $x2) / $v,
             ($v0 * $y0 + $v1 * $y1 + $v2 * $y2) / $v,
             ($v0 * $z0 + $v1 * $z1 + $v2 * $z2) / $v,
         ];
     }
 
-    /** @return float how far the plane through a point, along two directions, passes from the origin; 0 if they are one */
-    public static function planeDistance(
-        float $ex, float $ey, float $ez, float $fx, float $fy, float $fz, float $x, float $y, float $z,
-    ): float {
-        $nx = $ey * $fz - $ez * $fy;
-        $ny = $ez * $fx - $ex * $fz;
-        $nz = $ex * $fy - $ey * $fx;
+    /** @return float how far the plane of the first three points passes from the target; 0 if they lie on a line */
+    public function planeDistance(): float
+    {
+        [$x0, $x1, $x2] = $this->points->x;
+        [$y0, $y1, $y2] = $this->points->y;
+        [$z0, $z1, $z2] = $this->points->z;
+        $nx = ($y1 - $y0) * ($z2 - $z0) - ($z1 - $z0) * ($y2 - $y0);
+        $ny = ($z1 - $z0) * ($x2 - $x0) - ($x1 - $x0) * ($z2 - $z0);
+        $nz = ($x1 - $x0) * ($y2 - $y0) - ($y1 - $y0) * ($x2 - $x0);
         $nn = $nx * $nx + $ny * $ny + $nz * $nz;
 
-        return $nn > 1e-18 ? \abs($nx * $x + $ny * $y + $nz * $z) / \sqrt($nn) : 0.0;
+        return $nn > 1e-18 ? \abs($nx * $x0 + $ny * $y0 + $nz * $z0) / \sqrt($nn) : 0.0;
     }
 
     /**
      * The best linear score of a mix of three paints near the given shares: for each total the drops are rounded.
      *
-     * @param  float  $c1  share of the first paint, >= 0; the three need not add up to 1
+     * @param  int  $i  place of a paint among the points, as $j and $m
+     * @param  float  $c1  share of the paint at $i, >= 0; the three need not add up to 1
      * @return float INF when none is within $limit
      */
-    public static function score(
-        float $x1, float $y1, float $z1, float $x2, float $y2, float $z2, float $x3, float $y3, float $z3,
-        float $t1, float $t2, float $t3, float $c1, float $c2, float $c3, int $maxDrops, float $limit,
-    ): float {
+    public function score(int $i, int $j, int $m, float $c1, float $c2, float $c3, float $limit): float
+    {
+        $x = $this->points->x;
+        $x1 = $x[$i];
+        $x2 = $x[$j];
+        $x3 = $x[$m];
+        $y = $this->points->y;
+        $y1 = $y[$i];
+        $y2 = $y[$j];
+        $y3 = $y[$m];
+        $z = $this->points->z;
+        $z1 = $z[$i];
+        $z2 = $z[$j];
+        $z3 = $z[$m];
+        $t = $this->points->t;
+        $t1 = $t[$i];
+        $t2 = $t[$j];
+        $t3 = $t[$m];
         $sum = $c1 + $c2 + $c3;
         $c1 /= $sum;
         $c2 /= $sum;
         $best = $limit;
         $found = INF;
         $effort = 2 * MixScore::PER_PAINT + MixScore::PER_DROP;
-        $most = (float) $maxDrops;
+        $most = (float) $this->maxDrops;
         for ($n = 3.0; $n <= $most; $n += 1.0) {
             $effort += MixScore::PER_DROP;
             $room = $best - $effort;
@@ -169,16 +145,15 @@ final class WholeDrops
     }
 
     /**
-     * The best whole-drop ratios around the given shares.
+     * The best whole-drop ratios of the first two or three points around the given shares.
      *
-     * @param  array{list<float>, list<float>, list<float>, list<float>}  $points
      * @param  list<float>  $fractions  adding up to 1
      * @param  int  $most  no more than so many
      * @return list<array{float, list<int>}> linear score and drops, best first; the ratios are in lowest terms and differ
      */
-    public static function around(array $points, array $fractions, int $maxDrops, int $most): array
+    public function around(array $fractions, int $most): array
     {
-        [$x, $y, $z, $t] = $points;
+        [$x, $y, $z, $t] = [$this->points->x, $this->points->y, $this->points->z, $this->points->t];
         $three = isset($fractions[2]);
         [$x0, $x1] = $x;
         [$y0, $y1] = $y;
@@ -190,7 +165,7 @@ final class WholeDrops
         $found = [];
         $limit = INF;
         $effort = MixScore::effort($paints, $paints);
-        for ($n = $paints; $n <= $maxDrops && $effort <= $limit; $n++, $effort += MixScore::PER_DROP) {
+        for ($n = $paints; $n <= $this->maxDrops && $effort <= $limit; $n++, $effort += MixScore::PER_DROP) {
             $a0 = (int) ($f0 * $n);
             $b0 = $three ? (int) ($f1 * $n) : 0;
             for ($a = $a0 > 0 ? $a0 : 1; $a <= $a0 + 1; $a++) {
@@ -225,7 +200,33 @@ final class WholeDrops
         return $found;
     }
 
-    /** @return float weight of the second end in the point of the segment nearest to the origin */
+    /** @return array{list<float>, float, float, float} as foot() */
+    private function footOfPair(float $least): array
+    {
+        [$x0, $x1] = $this->points->x;
+        [$y0, $y1] = $this->points->y;
+        [$z0, $z1] = $this->points->z;
+        [$t0, $t1] = $this->points->t;
+        $w = self::onSegment($x0, $y0, $z0, $x1, $y1, $z1);
+        $c0 = (1.0 - $w) / $t0;
+        $c1 = $w / $t1;
+        $c0 /= $c0 + $c1;
+        $c0 = $c0 > $least ? $c0 : $least;
+        $c1 = 1.0 - $c0 > $least ? 1.0 - $c0 : $least;
+        $sum = $c0 + $c1;
+        $v0 = $c0 * $t0;
+        $v1 = $c1 * $t1;
+        $v = $v0 + $v1;
+
+        return [
+            [$c0 / $sum, $c1 / $sum],
+            ($v0 * $x0 + $v1 * $x1) / $v,
+            ($v0 * $y0 + $v1 * $y1) / $v,
+            ($v0 * $z0 + $v1 * $z1) / $v,
+        ];
+    }
+
+    /** @return float weight of the second end in the point of the segment nearest to the target */
     private static function onSegment(float $x0, float $y0, float $z0, float $x1, float $y1, float $z1): float
     {
         $ex = $x1 - $x0;
@@ -237,10 +238,12 @@ final class WholeDrops
         return $w < 0.0 ? 0.0 : ($w > 1.0 ? 1.0 : $w);
     }
 
-    /** @return array{float, float, float} weights of the point of the triangle nearest to the origin */
-    private static function onTriangle(
-        float $x0, float $y0, float $z0, float $x1, float $y1, float $z1, float $x2, float $y2, float $z2,
-    ): array {
+    /** @return array{float, float, float} weights of the point of the first three's triangle nearest to the target */
+    private function onTriangle(): array
+    {
+        [$x0, $x1, $x2] = $this->points->x;
+        [$y0, $y1, $y2] = $this->points->y;
+        [$z0, $z1, $z2] = $this->points->z;
         $ex = $x1 - $x0;
         $ey = $y1 - $y0;
         $ez = $z1 - $z0;

@@ -11,6 +11,7 @@ use Hyalin\Mixing\Found\MixScore;
 use Hyalin\Mixing\Quick\Candidates;
 use Hyalin\Mixing\Quick\DropRatios;
 use Hyalin\Mixing\Quick\NearestHulls;
+use Hyalin\Mixing\Quick\PaintPoints;
 use Hyalin\Mixing\Quick\WholeDrops;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
@@ -42,8 +43,8 @@ final class MixGeometryTest extends TestCase
 
     public function test_pairs_are_all_those_whose_segment_passes_near(): void
     {
-        [$x, $y, $z, $t] = $points = $this->points(25);
-        $found = NearestHulls::pairs(...$points, maxDrops: 12, limit: 1.5);
+        $points = $this->points(25);
+        $found = (new NearestHulls($points, 12))->pairs(1.5);
         $plain = [];
         for ($i = 0; $i < 25; $i++) {
             for ($j = $i + 1; $j < 25; $j++) {
@@ -51,9 +52,9 @@ final class MixGeometryTest extends TestCase
                 // Shares from 1 in 12 to 11 in 12, finely.
                 for ($n = 0; $n <= 4000; $n++) {
                     $c = (1 + 10 * $n / 4000) / 12;
-                    [$p, $q] = [(1 - $c) * $t[$i], $c * $t[$j]];
+                    [$p, $q] = [(1 - $c) * $points->t[$i], $c * $points->t[$j]];
                     $d = 0.0;
-                    foreach ([$x, $y, $z] as $axis) {
+                    foreach ([$points->x, $points->y, $points->z] as $axis) {
                         $d += (($p * $axis[$i] + $q * $axis[$j]) / ($p + $q)) ** 2;
                     }
                     $least = min($least, sqrt($d));
@@ -72,18 +73,19 @@ final class MixGeometryTest extends TestCase
     {
         // Near triangles only: bins may miss one that passes at the edge of what is asked for, never one that holds
         // the target.
-        [$x, $y, $z, $t] = $points = $this->points(22);
-        $found = NearestHulls::triples(...$points, maxDrops: 12, reach: 1.0, limit: 3.0, cap: 100_000);
+        $points = $this->points(22);
+        $hulls = new NearestHulls($points, 12);
+        $found = $hulls->triples(reach: 1.0, limit: 3.0, cap: 100_000);
         $from = [];
         for ($i = 0; $i < 22; $i++) {
-            $from += NearestHulls::triplesWith($i, 0, ...$points, maxDrops: 12, reach: 1.0, limit: 3.0);
+            $from += $hulls->triplesWith($i, 0, reach: 1.0, limit: 3.0);
         }
         $inside = 0;
         for ($i = 0; $i < 22; $i++) {
             for ($j = $i + 1; $j < 22; $j++) {
                 for ($k = $j + 1; $k < 22; $k++) {
-                    [$fractions, $distance] = WholeDrops::projection(self::only($points, [$i, $j, $k]), 12);
-                    if ($distance < 0.3 && min([...$fractions, 1.0]) > 0.15) {
+                    [$fractions, $lx, $ly, $lz] = (new WholeDrops($points->only([$i, $j, $k]), 12))->foot();
+                    if (hypot(hypot($lx, $ly), $lz) < 0.3 && min([...$fractions, 1.0]) > 0.15) {
                         $inside++;
                         $key = ($i * 65536 + $j) * 65536 + $k;
                         self::assertArrayHasKey($key, $found);
@@ -100,11 +102,9 @@ final class MixGeometryTest extends TestCase
     {
         for ($n = 0; $n < 200; $n++) {
             $points = $this->points(3);
-            [$x, $y, $z, $t] = $points;
-            [$c1, $c2, $c3] = WholeDrops::footOfTriple($x[0], $y[0], $z[0], $t[0], $x[1], $y[1], $z[1], $t[1], $x[2], $y[2], $z[2], $t[2], 1 / 12);
-            $score = WholeDrops::score(
-                $x[0], $y[0], $z[0], $x[1], $y[1], $z[1], $x[2], $y[2], $z[2], $t[0], $t[1], $t[2], $c1, $c2, $c3, 12, 1e6,
-            );
+            $drops = new WholeDrops($points, 12);
+            [$shares] = $drops->foot();
+            $score = $drops->score(0, 1, 2, $shares[0], $shares[1], $shares[2] ?? 0.0, 1e6);
             $best = $nearest = INF;
             foreach (DropRatios::upTo(3, 12) as $ratio) {
                 $one = MixScore::of(self::distance($points, $ratio), 3, array_sum($ratio));
@@ -113,9 +113,7 @@ final class MixGeometryTest extends TestCase
             }
             self::assertGreaterThanOrEqual($best - 1e-9, $score);
             self::assertEqualsWithDelta(0.0, $nearest, 1e-9);
-            self::assertLessThanOrEqual($score - MixScore::effort(3, 3) + 1e-9, WholeDrops::planeDistance(
-                $x[1] - $x[0], $y[1] - $y[0], $z[1] - $z[0], $x[2] - $x[0], $y[2] - $y[0], $z[2] - $z[0], $x[0], $y[0], $z[0],
-            ));
+            self::assertLessThanOrEqual($score - MixScore::effort(3, 3) + 1e-9, $drops->planeDistance());
         }
     }
 
@@ -123,7 +121,8 @@ final class MixGeometryTest extends TestCase
     {
         for ($n = 0; $n < 60; $n++) {
             $points = $this->points(3);
-            [$fractions, $distance] = WholeDrops::projection($points, 12);
+            [$fractions, $lx, $ly, $lz] = (new WholeDrops($points, 12))->foot();
+            $distance = sqrt($lx * $lx + $ly * $ly + $lz * $lz);
             self::assertEqualsWithDelta(1.0, array_sum($fractions), 1e-12);
             self::assertEqualsWithDelta($distance, self::distance($points, [$fractions[0], $fractions[1], $fractions[2] ?? 0.0]), 1e-9);
             self::assertGreaterThan(1 / 15, min([...$fractions, 1.0]));
@@ -143,7 +142,8 @@ final class MixGeometryTest extends TestCase
         $hits = 0;
         for ($n = 0; $n < 60; $n++) {
             $points = $this->points(3);
-            [$fractions] = WholeDrops::projection($points, 12);
+            $drops = new WholeDrops($points, 12);
+            [$fractions] = $drops->foot();
             $best = INF;
             for ($a = 1; $a <= 10; $a++) {
                 for ($b = 1; $a + $b <= 11; $b++) {
@@ -152,12 +152,12 @@ final class MixGeometryTest extends TestCase
                     }
                 }
             }
-            $around = WholeDrops::around($points, $fractions, 12, 5);
+            $around = $drops->around($fractions, 5);
             $hits += $around[0][0] <= $best + 1e-9 ? 1 : 0;
             self::assertGreaterThanOrEqual($best - 1e-9, $around[0][0]);
-            foreach ($around as [, $drops]) {
-                self::assertLessThanOrEqual(12, array_sum($drops));
-                self::assertGreaterThanOrEqual(1, min([...$drops, 99]));
+            foreach ($around as [, $ratio]) {
+                self::assertLessThanOrEqual(12, array_sum($ratio));
+                self::assertGreaterThanOrEqual(1, min([...$ratio, 99]));
             }
         }
         self::assertGreaterThan(50, $hits);
@@ -180,8 +180,7 @@ final class MixGeometryTest extends TestCase
         self::assertCount(3, $kept->mixes());
     }
 
-    /** @return array{list<float>, list<float>, list<float>, list<float>} */
-    private function points(int $count): array
+    private function points(int $count): PaintPoints
     {
         $points = [[], [], [], []];
         for ($i = 0; $i < $count; $i++) {
@@ -191,32 +190,16 @@ final class MixGeometryTest extends TestCase
             $points[3][] = exp($this->between(-1, 1));
         }
 
-        return $points;
+        return new PaintPoints(...$points);
     }
 
-    /**
-     * @param  array{list<float>, list<float>, list<float>, list<float>}  $points
-     * @param  array{int, int, int}  $set
-     * @return array{list<float>, list<float>, list<float>, list<float>}
-     */
-    private static function only(array $points, array $set): array
+    /** @param  array{float, float, float}|array{int, int, int}  $shares */
+    private static function distance(PaintPoints $points, array $shares): float
     {
-        [$i, $j, $k] = $set;
-        [$x, $y, $z, $t] = $points;
-
-        return [[$x[$i], $x[$j], $x[$k]], [$y[$i], $y[$j], $y[$k]], [$z[$i], $z[$j], $z[$k]], [$t[$i], $t[$j], $t[$k]]];
-    }
-
-    /**
-     * @param  array{list<float>, list<float>, list<float>, list<float>}  $points
-     * @param  array{float, float, float}|array{int, int, int}  $shares
-     */
-    private static function distance(array $points, array $shares): float
-    {
-        [$x, $y, $z, $t] = $points;
+        $t = $points->t;
         $sum = $shares[0] * $t[0] + $shares[1] * $t[1] + $shares[2] * $t[2];
         $d = 0.0;
-        foreach ([$x, $y, $z] as $axis) {
+        foreach ([$points->x, $points->y, $points->z] as $axis) {
             $d += (($shares[0] * $t[0] * $axis[0] + $shares[1] * $t[1] * $axis[1] + $shares[2] * $t[2] * $axis[2]) / $sum) ** 2;
         }
 

@@ -100,8 +100,8 @@ final class MixSearchTest extends TestCase
         $step = 1e-5;
         foreach ([[1, 2], [4, 5], [7, 9]] as [$i, $j]) {
             $model = LocalModel::around($evaluator, [$i, $j], [0.5, 0.5]);
-            [$x, $y, $z, $t] = $model->points([$i, $j]);
-            $w = [(0.5 - $step) * $t[0], (0.5 + $step) * $t[1]];
+            $points = $model->points([$i, $j]);
+            $w = [(0.5 - $step) * $points->t[0], (0.5 + $step) * $points->t[1]];
             $share = $model->difference > 2 ? 0.5 : 0.0;
             $metric = ColourMetric::at(
                 $target->lightness + $share * ($model->lab[0] - $target->lightness),
@@ -110,8 +110,8 @@ final class MixSearchTest extends TestCase
             );
             $moved = $evaluator->labOf($i, $j, $i, 0.5 - $step, 0.5 + $step, 0.0);
             $exact = $metric->of([$moved[0] - $model->lab[0], $moved[1] - $model->lab[1], $moved[2] - $model->lab[2]]);
-            foreach ([$x, $y, $z] as $axis => $points) {
-                $linear = ($w[0] * $points[0] + $w[1] * $points[1]) / ($w[0] + $w[1]) - $model->origin[$axis];
+            foreach ([$points->x, $points->y, $points->z] as $axis => $along) {
+                $linear = ($w[0] * $along[0] + $w[1] * $along[1]) / ($w[0] + $w[1]) - $model->origin[$axis];
                 self::assertEqualsWithDelta($exact[$axis] / $step, $linear / $step, 0.02);
             }
         }
