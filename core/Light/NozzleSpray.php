@@ -54,7 +54,7 @@ final class NozzleSpray
             $by = $k === 0 ? 0.0 : self::MOVES * $distance;
             [$cos, $sin] = [$by * cos(2 * M_PI * $k / (self::PLACES - 1)), $by * sin(2 * M_PI * $k / (self::PLACES - 1))];
             $place = [$nozzle[0] + $cos * $u[0] + $sin * $v[0], $nozzle[1] + $cos * $u[1] + $sin * $v[1], $nozzle[2] + $cos * $u[2] + $sin * $v[2]];
-            $seen = Visibility::of(self::projected($mesh, $x, $y, $z, $place, $u, $v, $w, $distance), [[0.0, 0.0, 1.0]], resolution: self::RESOLUTION)->bits[0];
+            $seen = Visibility::of(self::projected($mesh, [$x, $y, $z], $place, [$u, $v, $w], $distance), [[0.0, 0.0, 1.0]], resolution: self::RESOLUTION)->bits[0];
             foreach ($x as $i => $px) {
                 if ($seen[$i] === 0) {
                     continue;
@@ -76,16 +76,14 @@ final class NozzleSpray
     /**
      * The mesh as it is with the nozzle infinitely far up: unchanged in size at the distance of the aim.
      *
-     * @param  list<float>  $x
-     * @param  list<float>  $y
-     * @param  list<float>  $z
-     * @param  array{float, float, float}  $place
-     * @param  array{float, float, float}  $u
-     * @param  array{float, float, float}  $v
-     * @param  array{float, float, float}  $w
+     * @param  array{array<int, float>, array<int, float>, array<int, float>}  $coordinates  of the mesh
+     * @param  array{float, float, float}  $place  of the nozzle
+     * @param  list<array{float, float, float}>  $axes  two across the spray, and against it
      */
-    private static function projected(TriangleMesh $mesh, array $x, array $y, array $z, array $place, array $u, array $v, array $w, float $distance): TriangleMesh
+    private static function projected(TriangleMesh $mesh, array $coordinates, array $place, array $axes, float $distance): TriangleMesh
     {
+        [$x, $y, $z] = $coordinates;
+        [$u, $v, $w] = $axes;
         $bytes = '';
         $out = [];
         foreach ($x as $i => $px) {

@@ -70,7 +70,7 @@ final readonly class Visibility
             [$u, $v] = SprayCone::across($d);
             [$pu, $pv, $pw, $width, $height] = self::projected($x, $y, $z, $d, $u, $v, $box, $resolution);
             $buffer = self::drawn($corners, $pu, $pv, $pw, $width, $height, $isClosed);
-            $bits[$word] = self::compared($bits[$word], 1 << ($k % 64), $buffer, $width, $pu, $pv, $pw, $nx, $ny, $nz, $d, $u, $v);
+            $bits[$word] = self::compared($bits[$word], 1 << ($k % 64), $buffer, $width, [$pu, $pv, $pw], [$nx, $ny, $nz], [$d, $u, $v]);
         }
 
         return new self($directions, array_values($bits));
@@ -251,22 +251,16 @@ final readonly class Visibility
      *
      * @param  array<int, int>  $bits
      * @param  list<float>  $buffer
-     * @param  array<int, float>  $pu
-     * @param  array<int, float>  $pv
-     * @param  array<int, float>  $pw
-     * @param  array<int, float>  $nx
-     * @param  array<int, float>  $ny
-     * @param  array<int, float>  $nz
-     * @param  array{float, float, float}  $d
-     * @param  array{float, float, float}  $u
-     * @param  array{float, float, float}  $v
+     * @param  array{array<int, float>, array<int, float>, array<int, float>}  $places  as projected() gives them
+     * @param  array{array<int, float>, array<int, float>, array<int, float>}  $normals  x, y, z by vertex
+     * @param  array{array{float, float, float}, array{float, float, float}, array{float, float, float}}  $axes  to the light, and the two across
      * @return array<int, int>
      */
-    private static function compared(array $bits, int $bit, array $buffer, int $width, array $pu, array $pv, array $pw, array $nx, array $ny, array $nz, array $d, array $u, array $v): array
+    private static function compared(array $bits, int $bit, array $buffer, int $width, array $places, array $normals, array $axes): array
     {
-        [$dx, $dy, $dz] = $d;
-        [$ux, $uy, $uz] = $u;
-        [$vx, $vy, $vz] = $v;
+        [$pu, $pv, $pw] = $places;
+        [$nx, $ny, $nz] = $normals;
+        [[$dx, $dy, $dz], [$ux, $uy, $uz], [$vx, $vy, $vz]] = $axes;
         foreach ($pu as $i => $a) {
             $x = $nx[$i];
             $y = $ny[$i];

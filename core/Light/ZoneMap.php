@@ -77,15 +77,13 @@ final readonly class ZoneMap
      * @param  array<int, float>  $openness  0..1, by working vertex
      * @param  list<float>  $curvature  mean curvature by working vertex, per mm
      * @param  float  $size  longest side of the whole, mm
-     * @param  float  $edges  strength of edges: 2 finds those that bend half as sharply, 1 the usual, above 0
-     * @param  float  $grooves  strength of grooves, alike
      */
-    public static function of(TriangleMesh $mesh, ?array $vertexOf, SurfaceGraph $surface, array $exposure, array $openness, array $curvature, float $size, float $edges = 1.0, float $grooves = 1.0): self
+    public static function of(TriangleMesh $mesh, ?array $vertexOf, SurfaceGraph $surface, array $exposure, array $openness, array $curvature, float $size, BendStrength $strength = new BendStrength): self
     {
         $tip = self::tip($size);
         $bend = $surface->smoothed($curvature, $tip);
-        $ridge = self::reaching($surface, $bend, self::RIDGE / $tip / $edges);
-        $groove = self::reaching($surface, \array_map(static fn (float $h): float => -$h, $bend), self::GROOVE / $tip / $grooves);
+        $ridge = self::reaching($surface, $bend, self::RIDGE / $tip / $strength->edges);
+        $groove = self::reaching($surface, \array_map(static fn (float $h): float => -$h, $bend), self::GROOVE / $tip / $strength->grooves);
         $labels = [];
         foreach ($bend as $v => $_) {
             $open = $openness[$v];
@@ -111,7 +109,7 @@ final readonly class ZoneMap
      * @param  float  $size  longest side of the whole, mm
      * @return array{self, array<int, float>, list<float>} and of every working vertex its openness, 0..1, and its mean curvature, per mm
      */
-    public static function studied(LightStudy $study, Sky $sky, float $size, float $edges = 1.0, float $grooves = 1.0): array
+    public static function studied(LightStudy $study, Sky $sky, float $size, BendStrength $strength = new BendStrength): array
     {
         $work = $study->working;
         [$x, $y, $z] = $work->coordinates();
@@ -119,7 +117,7 @@ final readonly class ZoneMap
         unset($x, $y, $z);
         $bend = Curvature::ofVertices($study->evaluated, $study->vertexOf, $work);
 
-        return [self::of($study->evaluated, $study->vertexOf, SurfaceGraph::of($work), self::wideLight($work, $study->seen, $sky), $open, $bend, $size, $edges, $grooves), $open, $bend];
+        return [self::of($study->evaluated, $study->vertexOf, SurfaceGraph::of($work), self::wideLight($work, $study->seen, $sky), $open, $bend, $size, $strength), $open, $bend];
     }
 
     /**

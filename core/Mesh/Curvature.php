@@ -43,9 +43,10 @@ final class Curvature
                 $pz /= $twice;
                 // Of a field that is linear on the triangle: twice its area times the divergence is the sum over corners of
                 // N . (n x the edge across), by the gradients of the corner weights.
-                $div = self::part($nx[$a], $ny[$a], $nz[$a], $px, $py, $pz, $vx - $ux, $vy - $uy, $vz - $uz)
-                    + self::part($nx[$b], $ny[$b], $nz[$b], $px, $py, $pz, -$vx, -$vy, -$vz)
-                    + self::part($nx[$c], $ny[$c], $nz[$c], $px, $py, $pz, $ux, $uy, $uz);
+                $div = 0.0;
+                foreach ([[$a, $vx - $ux, $vy - $uy, $vz - $uz], [$b, -$vx, -$vy, -$vz], [$c, $ux, $uy, $uz]] as [$v, $ex, $ey, $ez]) {
+                    $div += $nx[$v] * ($py * $ez - $pz * $ey) + $ny[$v] * ($pz * $ex - $px * $ez) + $nz[$v] * ($px * $ey - $py * $ex);
+                }
                 foreach ([$a, $b, $c] as $v) {
                     $sum[$v] += $div;
                     $area[$v] += $twice;
@@ -83,11 +84,5 @@ final class Curvature
         }
 
         return \array_values(\array_map(static fn (float $lack): float => $lack === 0.0 ? 0.0 : $lack + 2 * M_PI, $lacks));
-    }
-
-    /** @return float N . (n x e) */
-    private static function part(float $nx, float $ny, float $nz, float $px, float $py, float $pz, float $ex, float $ey, float $ez): float
-    {
-        return $nx * ($py * $ez - $pz * $ey) + $ny * ($pz * $ex - $px * $ez) + $nz * ($px * $ey - $py * $ex);
     }
 }

@@ -8,7 +8,7 @@ namespace Hyalin\Mesh;
  * Finds the pegs and sockets of a part: a flat face whose border falls away on all sides down to a shoulder, or rises on all
  * sides up to a rim.
  */
-final class Plugs
+final readonly class Plugs
 {
     /** Cosine within which triangles are of one face: 4 degrees. */
     private const FLAT = 0.9976;
@@ -33,42 +33,65 @@ final class Plugs
     private const SLIM = 14.0;
 
     /**
+     * Flat lists over vertices, corners and triangles of the mesh.
+     *
+     * @param  list<list<int>>  $edgesOf
+     * @param  list<float>  $x
+     * @param  list<float>  $y
+     * @param  list<float>  $z
+     * @param  list<int>  $corners
+     * @param  list<array{float, float, float}>  $normals
+     */
+    private function __construct(
+        private Adjacency $edges,
+        private array $edgesOf,
+        private array $x,
+        private array $y,
+        private array $z,
+        private array $corners,
+        private array $normals,
+        private float $unitMm,
+    ) {
+    }
+
+    /**
      * @param  float  $unitMm  of one unit of the mesh
      * @return list<Plug> in mm
      */
     public static function of(TriangleMesh $mesh, float $unitMm = 1.0): array
     {
         $edges = Adjacency::of($mesh);
-        $edgesOf = $edges->edgesOf();
         [$x, $y, $z] = $mesh->coordinates();
         $corners = $mesh->corners();
-        $lengthOf = static function (int $edge) use ($edges, $x, $y, $z): float {
-            [$a, $b] = $edges->ends($edge);
-
-            return \sqrt(($x[$a] - $x[$b]) ** 2 + ($y[$a] - $y[$b]) ** 2 + ($z[$a] - $z[$b]) ** 2);
-        };
         $normals = [];
         for ($t = 0, $n = $mesh->triangles(); $t < $n; $t++) {
             $normals[] = self::normal($x, $y, $z, $corners, $t);
         }
-        $seen = \array_fill(0, $mesh->triangles(), false);
+
+        return (new self($edges, $edges->edgesOf(), $x, $y, $z, $corners, $normals, $unitMm))->found();
+    }
+
+    /** @return list<Plug> */
+    private function found(): array
+    {
+        $seen = \array_fill(0, \count($this->normals), false);
         $found = [];
-        foreach ($normals as $t => $axis) {
-            if ($seen[$t] || $edges->area[$t] <= 0.0) {
+        foreach ($this->normals as $t => $axis) {
+            if ($seen[$t] || $this->edges->area[$t] <= 0.0) {
                 continue;
             }
-            [$face, $mm2, $ridge, $valley, $around] = self::face($edges, $edgesOf, $normals, $lengthOf, $seen, $t);
-            $mm2 *= $unitMm ** 2;
+            [$face, $mm2, $ridge, $valley, $around] = $this->face($seen, $t);
+            $mm2 *= $this->unitMm ** 2;
             $isSocket = $valley >= self::MOSTLY * $around;
             if ($around <= 0.0 || $mm2 < self::LEAST || $mm2 > self::MOST || (! $isSocket && $ridge < self::MOSTLY * $around)) {
                 continue;
             }
-            $wall = self::wall($edges, $edgesOf, $normals, $lengthOf, $face, $axis, $isSocket, self::SLIM * $mm2 / $unitMm ** 2);
+            $wall = $this->wall($face, $axis, $isSocket, self::SLIM * $mm2 / $this->unitMm ** 2);
             if ($wall === null) {
                 continue;
             }
             [$within, $border] = $wall;
-            $plug = self::measured($mesh, $edges, $normals, $x, $y, $z, $corners, \array_keys($face), $within, $border, $axis, $isSocket, $unitMm);
+            $plug = $this->measured(\array_keys($face), $within, $border, $axis, $isSocket);
             if ($plug->depth >= self::SHORTEST && $plug->depth <= self::LONGEST) {
                 $found[] = $plug;
             }
@@ -78,16 +101,13 @@ final class Plugs
     }
 
     /**
-     * @param  list<list<int>>  $edgesOf
-     * @param  list<array{float, float, float}>  $normals
-     * @param  callable(int): float  $lengthOf
      * @param  array<int, bool>  $seen
      * @return array{array<int, true>, float, float, float, float} triangles, their area, and of their border what is a ridge, a
      *                                                             valley, and all
      */
-    private static function face(Adjacency $edges, array $edgesOf, array $normals, callable $lengthOf, array &$seen, int $seed): array
+    private function face(array &$seen, int $seed): array
     {
-        [$ax, $ay, $az] = $normals[$seed];
+        [$ax, $ay, $az] = $this->normals[$seed];
         $face = [$seed => true];
         $open = [$seed];
         $seen[$seed] = true;
@@ -95,13 +115,13 @@ final class Plugs
         $border = [];
         while ($open !== []) {
             $t = \array_pop($open);
-            $mm2 += $edges->area[$t];
-            foreach ($edgesOf[$t] as $e) {
-                $next = $edges->across($e, $t);
+            $mm2 += $this->edges->area[$t];
+            foreach ($this->edgesOf[$t] as $e) {
+                $next = $this->edges->across($e, $t);
                 if (isset($face[$next])) {
                     continue;
                 }
-                [$nx, $ny, $nz] = $normals[$next];
+                [$nx, $ny, $nz] = $this->normals[$next];
                 if ($ax * $nx + $ay * $ny + $az * $nz >= self::FLAT && ! $seen[$next]) {
                     $seen[$next] = true;
                     $face[$next] = true;
@@ -113,14 +133,14 @@ final class Plugs
         }
         $ridge = $valley = $around = 0.0;
         foreach ($border as $e) {
-            [$one, $two] = $edges->triangles($e);
+            [$one, $two] = $this->edges->triangles($e);
             if (isset($face[$one], $face[$two])) {
                 continue;
             }
-            $length = $lengthOf($e);
+            $length = $this->length($e);
             $around += $length;
-            $ridge += $edges->angle[$e] >= self::SHARP ? $length : 0.0;
-            $valley += $edges->angle[$e] <= -self::SHARP ? $length : 0.0;
+            $ridge += $this->edges->angle[$e] >= self::SHARP ? $length : 0.0;
+            $valley += $this->edges->angle[$e] <= -self::SHARP ? $length : 0.0;
         }
 
         return [$face, $mm2, $ridge, $valley, $around];
@@ -129,15 +149,12 @@ final class Plugs
     /**
      * The wall about a face, as far as its shoulder or rim.
      *
-     * @param  list<list<int>>  $edgesOf
-     * @param  list<array{float, float, float}>  $normals
-     * @param  callable(int): float  $lengthOf
      * @param  array<int, true>  $face
      * @param  array{float, float, float}  $axis
      * @param  float  $most  in squares of the mesh's units
      * @return array{list<int>, list<int>}|null face and wall; edges of the shoulder or rim. Null when there is none
      */
-    private static function wall(Adjacency $edges, array $edgesOf, array $normals, callable $lengthOf, array $face, array $axis, bool $isSocket, float $most): ?array
+    private function wall(array $face, array $axis, bool $isSocket, float $most): ?array
     {
         // A wall of a peg ends in a valley, one of a socket on a ridge.
         $sign = $isSocket ? 1.0 : -1.0;
@@ -147,17 +164,17 @@ final class Plugs
         $area = 0.0;
         while ($open !== []) {
             $t = \array_pop($open);
-            $area += $edges->area[$t];
+            $area += $this->edges->area[$t];
             if ($area > $most) {
                 return null;
             }
-            foreach ($edgesOf[$t] as $e) {
-                $next = $edges->across($e, $t);
+            foreach ($this->edgesOf[$t] as $e) {
+                $next = $this->edges->across($e, $t);
                 if (isset($within[$next])) {
                     continue;
                 }
-                [$nx, $ny, $nz] = $normals[$next];
-                if ($sign * $edges->angle[$e] < self::SHARP && $axis[0] * $nx + $axis[1] * $ny + $axis[2] * $nz >= -0.25) {
+                [$nx, $ny, $nz] = $this->normals[$next];
+                if ($sign * $this->edges->angle[$e] < self::SHARP && $axis[0] * $nx + $axis[1] * $ny + $axis[2] * $nz >= -0.25) {
                     $within[$next] = true;
                     $open[] = $next;
                 } else {
@@ -168,40 +185,35 @@ final class Plugs
         $ends = [];
         $right = $all = 0.0;
         foreach ($border as $e) {
-            [$one, $two] = $edges->triangles($e);
+            [$one, $two] = $this->edges->triangles($e);
             if (isset($within[$one], $within[$two])) {
                 continue;
             }
             $ends[] = $e;
-            $length = $lengthOf($e);
+            $length = $this->length($e);
             $all += $length;
-            $right += $sign * $edges->angle[$e] >= self::SHARP ? $length : 0.0;
+            $right += $sign * $this->edges->angle[$e] >= self::SHARP ? $length : 0.0;
         }
 
         return \count($within) === \count($face) || $all <= 0.0 || $right < self::MOSTLY * $all ? null : [\array_keys($within), $ends];
     }
 
     /**
-     * @param  list<array{float, float, float}>  $normals
-     * @param  list<float>  $x
-     * @param  list<float>  $y
-     * @param  list<float>  $z
-     * @param  list<int>  $corners
      * @param  list<int>  $face
      * @param  list<int>  $within
      * @param  list<int>  $border
      * @param  array{float, float, float}  $axis
      */
-    private static function measured(TriangleMesh $mesh, Adjacency $edges, array $normals, array $x, array $y, array $z, array $corners, array $face, array $within, array $border, array $axis, bool $isSocket, float $unitMm): Plug
+    private function measured(array $face, array $within, array $border, array $axis, bool $isSocket): Plug
     {
-        $at = static fn (int $v): array => [$x[$v] * $unitMm, $y[$v] * $unitMm, $z[$v] * $unitMm];
+        $at = fn (int $v): array => [$this->x[$v] * $this->unitMm, $this->y[$v] * $this->unitMm, $this->z[$v] * $this->unitMm];
         $triangles = [];
         $centre = [0.0, 0.0, 0.0];
         $area = 0.0;
         foreach ($face as $t) {
-            $p = [$at($corners[3 * $t]), $at($corners[3 * $t + 1]), $at($corners[3 * $t + 2])];
+            $p = [$at($this->corners[3 * $t]), $at($this->corners[3 * $t + 1]), $at($this->corners[3 * $t + 2])];
             $triangles[] = $p;
-            $mm2 = $edges->area[$t];
+            $mm2 = $this->edges->area[$t];
             $area += $mm2;
             for ($k = 0; $k < 3; $k++) {
                 $centre[$k] += $mm2 * ($p[0][$k] + $p[1][$k] + $p[2][$k]) / 3;
@@ -211,17 +223,25 @@ final class Plugs
         // What face and wall cover seen along the axis is the section, chamfers and drafts included.
         $section = 0.0;
         foreach ($within as $t) {
-            $section += $edges->area[$t] * ($normals[$t][0] * $axis[0] + $normals[$t][1] * $axis[1] + $normals[$t][2] * $axis[2]);
+            $section += $this->edges->area[$t] * ($this->normals[$t][0] * $axis[0] + $this->normals[$t][1] * $axis[1] + $this->normals[$t][2] * $axis[2]);
         }
         $depth = 0.0;
         foreach ($border as $e) {
-            foreach ($edges->ends($e) as $v) {
+            foreach ($this->edges->ends($e) as $v) {
                 $p = $at($v);
                 $depth += ($isSocket ? 1 : -1) * (($p[0] - $centre[0]) * $axis[0] + ($p[1] - $centre[1]) * $axis[1] + ($p[2] - $centre[2]) * $axis[2]);
             }
         }
 
-        return new Plug($isSocket, $centre, $axis, \sqrt(\max(0.0, $section) * $unitMm ** 2 / M_PI), $depth / (2 * \count($border)), $triangles);
+        return new Plug($isSocket, $centre, $axis, \sqrt(\max(0.0, $section) * $this->unitMm ** 2 / M_PI), $depth / (2 * \count($border)), $triangles);
+    }
+
+    /** @return float of an edge, in units of the mesh */
+    private function length(int $edge): float
+    {
+        [$a, $b] = $this->edges->ends($edge);
+
+        return \sqrt(($this->x[$a] - $this->x[$b]) ** 2 + ($this->y[$a] - $this->y[$b]) ** 2 + ($this->z[$a] - $this->z[$b]) ** 2);
     }
 
     /**

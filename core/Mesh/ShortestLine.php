@@ -21,50 +21,38 @@ final class ShortestLine
      */
     public static function between(SurfaceGraph $surface, array $cost, int $from, int $to): array
     {
-        $none = \array_fill(0, \count($cost), \INF);
-        $there = $back = $none;
-        $there[$from] = $back[$to] = 0.0;
-        $before = $after = [];
-        [$open, $openBack] = [[[$from]], [[$to]]];
+        $there = LineFront::from($from, \count($cost), isBack: false);
+        $back = LineFront::from($to, \count($cost), isBack: true);
         $least = $from === $to ? 0.0 : \INF;
         $meet = $from;
         // What neither has come to yet is a bucket or more away from both.
-        for ($k = 0; $open !== [] && $openBack !== [] && $least > 2 * $k * self::BUCKET; $k++) {
+        for ($k = 0; $there->open !== [] && $back->open !== [] && $least > 2 * $k * self::BUCKET; $k++) {
             // Over what is empty at once: a stray vertex may lie a million buckets away.
-            $k = isset($open[$k]) || isset($openBack[$k]) ? $k : \min(\min(\array_keys($open)), \min(\array_keys($openBack)));
-            self::bucket($surface, $cost, false, $k, $there, $before, $open, $back, $least, $meet);
-            self::bucket($surface, $cost, true, $k, $back, $after, $openBack, $there, $least, $meet);
-        }
-        if ($least === \INF) {
-            return [];
-        }
-        $line = [$meet];
-        for ($v = $meet; isset($before[$v]); $line[] = $v) {
-            $v = $before[$v];
-        }
-        $line = \array_reverse($line);
-        for ($v = $meet; isset($after[$v]); $line[] = $v) {
-            $v = $after[$v];
+            $k = isset($there->open[$k]) || isset($back->open[$k]) ? $k : \min(\min(\array_keys($there->open)), \min(\array_keys($back->open)));
+            [$least, $meet] = self::bucket($surface, $cost, $there, $back, $k, [$least, $meet]);
+            [$least, $meet] = self::bucket($surface, $cost, $back, $there, $k, [$least, $meet]);
         }
 
-        return $line;
+        return $least === \INF ? [] : [...\array_reverse($there->way($meet)), $meet, ...$back->way($meet)];
     }
 
     /**
-     * All that lies within one bucket of an end.
+     * Goes on by one bucket.
      *
      * @param  list<float>  $cost
-     * @param  bool  $isBack  whether lines lead to this end: they cost what the vertex does that they come to
-     * @param  array<int, float>  $far  from this end, by vertex
-     * @param  array<int, int>  $next  vertex that is one nearer to it
-     * @param  array<int, list<int>>  $open  by bucket
-     * @param  array<int, float>  $other  from the other end, by vertex
-     * @param  float  $least  of the lines found so far
-     * @param  int  $meet  where that one was found
+     * @param  array{float, int}  $found  least of the lines found so far, and where its ways meet
+     * @return array{float, int} the same after this bucket
      */
-    private static function bucket(SurfaceGraph $surface, array $cost, bool $isBack, int $k, array &$far, array &$next, array &$open, array $other, float &$least, int &$meet): void
+    private static function bucket(SurfaceGraph $surface, array $cost, LineFront $front, LineFront $other, int $k, array $found): array
     {
         [$first, $beside, $mm] = [$surface->first, $surface->next, $surface->mm];
+        // By reference: the lists are written to in the innermost loop.
+        $far = &$front->far;
+        $next = &$front->next;
+        $open = &$front->open;
+        $isBack = $front->isBack;
+        $opposite = $other->far;
+        [$least, $meet] = $found;
         $some = $open[$k] ?? [];
         while ($some !== []) {
             $open[$k] = [];
@@ -80,8 +68,8 @@ final class ShortestLine
                         $far[$w] = $way;
                         $next[$w] = $v;
                         $open[(int) ($way / self::BUCKET)][] = $w;
-                        if ($way + $other[$w] < $least) {
-                            $least = $way + $other[$w];
+                        if ($way + $opposite[$w] < $least) {
+                            $least = $way + $opposite[$w];
                             $meet = $w;
                         }
                     }
@@ -90,5 +78,7 @@ final class ShortestLine
             $some = $open[$k];
         }
         unset($open[$k]);
+
+        return [$least, $meet];
     }
 }

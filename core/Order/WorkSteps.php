@@ -49,11 +49,11 @@ final class WorkSteps
             $mask->on(),
             StepKind::Mask,
             'Mask '.self::names($figure, $mask).': '.$mask->material().($mm > 0 ? ", {$mm} mm of border{$estimated}" : ''),
-            $mask->protects,
-            self::parts($figure, $mask),
-            [],
-            (int) ceil($mask->minutes * (1 - self::PEEL)),
-            $mask->fluidMm > 0 ? 15 : 0,
+            areas: $mask->protects,
+            parts: self::parts($figure, $mask),
+            layers: [],
+            minutes: (int) ceil($mask->minutes * (1 - self::PEEL)),
+            dryMinutes: $mask->fluidMm > 0 ? 15 : 0,
         );
     }
 
@@ -63,11 +63,11 @@ final class WorkSteps
             $mask->off(),
             StepKind::Peel,
             'Remove the mask from '.self::names($figure, $mask).': '.$mask->peel,
-            $mask->protects,
-            self::parts($figure, $mask),
-            [],
-            max(1, (int) ceil($mask->minutes * self::PEEL)),
-            0,
+            areas: $mask->protects,
+            parts: self::parts($figure, $mask),
+            layers: [],
+            minutes: max(1, (int) ceil($mask->minutes * self::PEEL)),
+            dryMinutes: 0,
         );
     }
 

@@ -11,9 +11,6 @@ use WeakMap;
  */
 final readonly class FigurePlan
 {
-    /** Minutes of a usual session: own estimate. */
-    public const SITTING = 180;
-
     /**
      * @param  list<PartPlan>  $parts
      * @param  list<AreaPlan>  $areas
@@ -21,11 +18,7 @@ final readonly class FigurePlan
      * @param  list<BoundaryPlan>  $boundaries
      * @param  list<Approach>  $approaches  that differ from the default
      * @param  list<Constraint>  $own  the painter's own rules, between step ids
-     * @param  bool  $hasVarnish  whether the shelf holds one, for barriers
-     * @param  int  $sittingMinutes  of the painter's longest session, less than a day: no mask stays on longer than that
      * @param  list<OwnStepPlan>  $ownSteps
-     * @param  list<PieceUse>  $uses  what its finish has to stand
-     * @param  bool  $asksUnseen  whether it is asked for what no reference shows
      */
     private function __construct(
         public array $parts,
@@ -34,11 +27,8 @@ final readonly class FigurePlan
         public array $boundaries,
         public array $approaches,
         public array $own,
-        public bool $hasVarnish,
-        public int $sittingMinutes,
         public array $ownSteps,
-        public array $uses,
-        public bool $asksUnseen,
+        public Circumstances $circumstances,
     ) {
     }
 
@@ -49,13 +39,11 @@ final readonly class FigurePlan
      * @param  list<BoundaryPlan>  $boundaries
      * @param  list<Approach>  $approaches
      * @param  list<Constraint>  $own
-     * @param  int  $sittingMinutes  more than 0
      * @param  list<OwnStepPlan>  $ownSteps
-     * @param  list<PieceUse>  $uses
      *
      * @throws InvalidPlan when an area is on no part, a part is joined with itself, a boundary is given twice and differs
      */
-    public static function of(array $parts, array $areas, array $joints = [], array $boundaries = [], array $approaches = [], array $own = [], bool $hasVarnish = true, int $sittingMinutes = self::SITTING, array $ownSteps = [], array $uses = [], bool $asksUnseen = false): self
+    public static function of(array $parts, array $areas, array $joints = [], array $boundaries = [], array $approaches = [], array $own = [], array $ownSteps = [], Circumstances $circumstances = new Circumstances): self
     {
         $partIds = array_map(static fn (PartPlan $p): string => $p->id, $parts);
         foreach ($areas as $area) {
@@ -77,7 +65,7 @@ final readonly class FigurePlan
             $known[$key] = $boundary->mm;
         }
 
-        return new self($parts, $areas, $joints, $boundaries, $approaches, $own, $hasVarnish, $sittingMinutes, $ownSteps, $uses, $asksUnseen);
+        return new self($parts, $areas, $joints, $boundaries, $approaches, $own, $ownSteps, $circumstances);
     }
 
     public function follows(Approach $approach): bool

@@ -38,7 +38,19 @@ final readonly class Step
     /** The same step taking other minutes. */
     public function taking(int $minutes): self
     {
-        return new self($this->id, $this->kind, $this->words, $this->areas, $this->parts, $this->layers, $minutes, $this->dryMinutes, $this->makesDust, $this->ownTool, $this->caution);
+        return new self(
+            $this->id,
+            $this->kind,
+            $this->words,
+            areas: $this->areas,
+            parts: $this->parts,
+            layers: $this->layers,
+            minutes: $minutes,
+            dryMinutes: $this->dryMinutes,
+            makesDust: $this->makesDust,
+            ownTool: $this->ownTool,
+            caution: $this->caution,
+        );
     }
 
     /** @return string what it is done with */

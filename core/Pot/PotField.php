@@ -64,7 +64,7 @@ final readonly class PotField
      */
     public static function whole(string $key, string $label, int $least, int $most): self
     {
-        return new self($key, $label, FieldType::Whole, $least, $most);
+        return new self($key, $label, FieldType::Whole, least: $least, most: $most);
     }
 
     /**
@@ -73,7 +73,7 @@ final readonly class PotField
      */
     public static function number(string $key, string $label, float $least, float $most): self
     {
-        return new self($key, $label, FieldType::Number, $least, $most);
+        return new self($key, $label, FieldType::Number, least: $least, most: $most);
     }
 
     public static function colour(string $key, string $label): self
@@ -89,23 +89,67 @@ final readonly class PotField
     /** That has to be stated of every pot. */
     public function required(): self
     {
-        return new self($this->key, $this->label, $this->type, $this->least, $this->most, $this->choices, true, $this->default, $this->usual, $this->csv);
+        return new self(
+            $this->key,
+            $this->label,
+            $this->type,
+            least: $this->least,
+            most: $this->most,
+            choices: $this->choices,
+            isRequired: true,
+            default: $this->default,
+            usual: $this->usual,
+            csv: $this->csv,
+        );
     }
 
     public function defaultingTo(string|int|float|bool|BackedEnum $default): self
     {
-        return new self($this->key, $this->label, $this->type, $this->least, $this->most, $this->choices, $this->isRequired, $default, $this->usual, $this->csv);
+        return new self(
+            $this->key,
+            $this->label,
+            $this->type,
+            least: $this->least,
+            most: $this->most,
+            choices: $this->choices,
+            isRequired: $this->isRequired,
+            default: $default,
+            usual: $this->usual,
+            csv: $this->csv,
+        );
     }
 
     /** @param  Closure(PotKind, Chemistry): (Value|null)  $usual */
     public function usually(Closure $usual): self
     {
-        return new self($this->key, $this->label, $this->type, $this->least, $this->most, $this->choices, $this->isRequired, $this->default, $usual, $this->csv);
+        return new self(
+            $this->key,
+            $this->label,
+            $this->type,
+            least: $this->least,
+            most: $this->most,
+            choices: $this->choices,
+            isRequired: $this->isRequired,
+            default: $this->default,
+            usual: $usual,
+            csv: $this->csv,
+        );
     }
 
     public function inTablesAs(string $column): self
     {
-        return new self($this->key, $this->label, $this->type, $this->least, $this->most, $this->choices, $this->isRequired, $this->default, $this->usual, $column);
+        return new self(
+            $this->key,
+            $this->label,
+            $this->type,
+            least: $this->least,
+            most: $this->most,
+            choices: $this->choices,
+            isRequired: $this->isRequired,
+            default: $this->default,
+            usual: $this->usual,
+            csv: $column,
+        );
     }
 
     /** @return string its name in a database, in snake case */

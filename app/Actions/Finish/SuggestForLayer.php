@@ -7,6 +7,7 @@ namespace App\Actions\Finish;
 use App\Adapters\Cups\CupContents;
 use App\Adapters\Finish\FigureOptics;
 use App\Adapters\Finish\LayerDraft;
+use App\Adapters\Finish\LayerQuestion;
 use App\Adapters\Finish\LayerSuggestions;
 use App\Adapters\Finish\MixRequest;
 use App\Models\Brief\Area;
@@ -15,15 +16,12 @@ use App\Models\Painter;
 use App\Models\Shelf\Paint;
 use Hyalin\Colour\DifferenceFormula;
 use Hyalin\Colour\Illuminant;
-use Hyalin\Colour\Lab;
 use Hyalin\Cup\Cup;
-use Hyalin\Cup\HueDrift;
 use Hyalin\Cup\Ramp;
 use Hyalin\Cup\RampStep;
 use Hyalin\Finish\Layer;
 use Hyalin\Finish\SettingSearch;
 use Hyalin\Finish\UndercoatAdvice;
-use Hyalin\Finish\Zone;
 use Hyalin\Optics\FilmThickness;
 use Hyalin\Optics\PaintOptics;
 use Hyalin\Pot\Volume;
@@ -35,26 +33,20 @@ final class SuggestForLayer
 {
     private const RAMP_STEPS = 2;
 
-    /**
-     * @param  list<LayerDraft>  $drafts
-     * @param  Lab|null  $target  of the finished zone
-     */
-    public function __invoke(
-        Figure $figure, Area $area, Painter $painter, array $drafts, int $index, Zone $zone, ?Lab $target, float $contrast, HueDrift $drift,
-    ): LayerSuggestions {
+    public function __invoke(Figure $figure, Area $area, Painter $painter, LayerQuestion $asked): LayerSuggestions
+    {
         // Targets are colours under daylight, whatever light the finish is looked at in.
         $optics = FigureOptics::of($figure, $area, Illuminant::D65);
-        $layers = $optics->layers($drafts);
-        $touches = $layers[$index]->coverage($zone) > 0.0;
-
-        $pots = self::rampPots($painter, $drafts[$index]);
+        $layers = $optics->layers($asked->drafts);
+        $touches = $layers[$asked->index]->coverage($asked->zone) > 0.0;
+        $pots = self::rampPots($painter, $asked->draft());
 
         return new LayerSuggestions(
-            $target !== null && $touches ? SettingSearch::find($optics->prediction, $optics->start, $layers, $index, $zone, $target) : null,
-            $touches ? self::undercoats($optics, $painter, $drafts[$index], $layers, $index, $zone, $target) : [],
-            self::ramp($optics, $pots, $drafts[$index], $contrast, $drift),
+            $asked->target !== null && $touches ? SettingSearch::find($optics->prediction, $optics->start, $layers, $asked->index, $asked->zone, $asked->target) : null,
+            $touches ? self::undercoats($optics, $painter, $layers, $asked) : [],
+            self::ramp($optics, $pots, $asked),
             $pots,
-            $drift,
+            $asked->drift,
         );
     }
 
@@ -65,8 +57,9 @@ final class SuggestForLayer
      * @param  list<Layer>  $layers
      * @return list<array{UndercoatAdvice, Paint}>
      */
-    private static function undercoats(FigureOptics $optics, Painter $painter, LayerDraft $draft, array $layers, int $index, Zone $zone, ?Lab $target): array
+    private static function undercoats(FigureOptics $optics, Painter $painter, array $layers, LayerQuestion $asked): array
     {
+        [$zone, $target] = [$asked->zone, $asked->target];
         $primers = $films = [];
         $twoCoats = FilmThickness::coats(2.0);
         foreach ($painter->paints as $paint) {
@@ -75,10 +68,10 @@ final class SuggestForLayer
                 $films[$paint->name] = $paint->optics()->filmOver($optics->bare, $twoCoats);
             }
         }
-        if ($films === [] || $draft->technique->spec()->isTranslucent && $target === null) {
+        if ($films === [] || $asked->draft()->technique->spec()->isTranslucent && $target === null) {
             return [];
         }
-        $from = array_slice($layers, $index, $target === null ? 1 : null);
+        $from = array_slice($layers, $asked->index, $target === null ? 1 : null);
         if ($from === []) {
             return [];
         }
@@ -107,13 +100,13 @@ final class SuggestForLayer
      * @param  array<string, Paint>  $pots
      * @return list<RampStep>
      */
-    private static function ramp(FigureOptics $optics, array $pots, LayerDraft $draft, float $contrast, HueDrift $drift): array
+    private static function ramp(FigureOptics $optics, array $pots, LayerQuestion $asked): array
     {
         $base = Cup::empty();
-        foreach ($draft->mix as [$paint, $drops]) {
+        foreach ($asked->draft()->mix as [$paint, $drops]) {
             $base = $base->adding(CupContents::key($paint->id), Volume::parts($drops)->millilitres);
         }
 
-        return Ramp::around(array_map(static fn (Paint $p): PaintOptics => $p->optics(), $pots), $base, $contrast, self::RAMP_STEPS, $drift, $optics->surface);
+        return Ramp::around(array_map(static fn (Paint $p): PaintOptics => $p->optics(), $pots), $base, $asked->contrast, self::RAMP_STEPS, $asked->drift, $optics->surface);
     }
 }

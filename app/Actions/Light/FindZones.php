@@ -6,6 +6,7 @@ namespace App\Actions\Light;
 
 use App\Adapters\Light\StoredStudy;
 use App\Models\Light\LightRecord;
+use Hyalin\Light\BendStrength;
 use Hyalin\Light\Sky;
 use Hyalin\Light\ZoneMap;
 use Hyalin\Mesh\SurfaceGraph;
@@ -45,7 +46,7 @@ final readonly class FindZones
         $surface = SurfaceGraph::of($work);
         $measured = $study->measured();
         Stopped::unless($progress, 0.2);
-        $zones = ZoneMap::of($measured, $study->vertexOf(), $surface, $wide, $open, $study->curvature(), $light->result['sizeMm'], $edges, $grooves);
+        $zones = ZoneMap::of($measured, $study->vertexOf(), $surface, $wide, $open, $study->curvature(), $light->result['sizeMm'], new BendStrength($edges, $grooves));
         Stopped::unless($progress, 0.5);
         [$before, $strengths] = [$study->zones(), $light->only(['edges', 'grooves'])];
         $study->putZones($zones->of);

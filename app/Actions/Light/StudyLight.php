@@ -13,6 +13,7 @@ use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 use App\Models\Light\LightRecord;
 use Hyalin\InvalidInput;
+use Hyalin\Light\BendStrength;
 use Hyalin\Light\LightStudy;
 use Hyalin\Light\Sky;
 use Hyalin\Light\ZoneMap;
@@ -48,7 +49,7 @@ final readonly class StudyLight
         $stored = StoredStudy::create($study, $assembly);
         try {
             Stopped::unless($progress, 0.68);
-            [$zones, $open, $bend] = ZoneMap::studied($study, $sky, $measures->size(), $light->edges, $light->grooves);
+            [$zones, $open, $bend] = ZoneMap::studied($study, $sky, $measures->size(), new BendStrength($light->edges, $light->grooves));
             $stored->putOpenness($open);
             $stored->putCurvature($bend);
             $stored->putZones($zones->of);

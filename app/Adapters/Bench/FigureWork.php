@@ -144,12 +144,12 @@ final readonly class FigureWork
             ($record->is_inserted ? null : StepId::tryParse($record->step_key ?? '')) ?? StepId::inserted((string) $record->id),
             $known->kind ?? $record->kind,
             (string) $record->words,
-            $known->areas ?? array_map(strval(...), $record->areaIds()),
-            $known->parts ?? array_map(strval(...), $record->partIds()),
-            $known->layers ?? [],
-            $record->minutes,
-            $record->drying_minutes,
-            $known->makesDust ?? $record->kind === StepKind::Prepare,
+            areas: $known->areas ?? array_map(strval(...), $record->areaIds()),
+            parts: $known->parts ?? array_map(strval(...), $record->partIds()),
+            layers: $known->layers ?? [],
+            minutes: $record->minutes,
+            dryMinutes: $record->drying_minutes,
+            makesDust: $known->makesDust ?? $record->kind === StepKind::Prepare,
         );
     }
 

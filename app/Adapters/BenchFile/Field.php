@@ -114,7 +114,18 @@ final readonly class Field
     /** That may be null, and is left out then. */
     public function optional(): self
     {
-        return new self($this->column, $this->kind, true, $this->least, $this->most, $this->choices, $this->to, $this->shape, $this->link, $this->limit);
+        return new self(
+            $this->column,
+            $this->kind,
+            true,
+            least: $this->least,
+            most: $this->most,
+            choices: $this->choices,
+            to: $this->to,
+            shape: $this->shape,
+            link: $this->link,
+            limit: $this->limit,
+        );
     }
 
     /** @return string its name in the file */

@@ -19,6 +19,7 @@ use Hyalin\Finish\StackWork;
 use Hyalin\Plan\Approach;
 use Hyalin\Plan\AreaPlan;
 use Hyalin\Plan\BoundaryPlan;
+use Hyalin\Plan\Circumstances;
 use Hyalin\Plan\Constraint;
 use Hyalin\Plan\FigurePlan;
 use Hyalin\Plan\FigureSurface;
@@ -43,7 +44,17 @@ final class WorkPlan
     {
         $areas = $figure->areasWithFinishes();
         $figure->loadForOrder();
-        $parts = array_values($figure->parts->map(static fn (Part $p): PartPlan => new PartPlan((string) $p->id, $p->name, $p->process, $p->is_base, $p->is_fiddly, $p->attachments, $p->grit_from, $p->grit_to, $p->sanding_rounds))->all());
+        $parts = array_values($figure->parts->map(static fn (Part $p): PartPlan => new PartPlan(
+            (string) $p->id,
+            $p->name,
+            $p->process,
+            isBase: $p->is_base,
+            isFiddly: $p->is_fiddly,
+            attachments: $p->attachments,
+            gritFrom: $p->grit_from,
+            gritTo: $p->grit_to,
+            sandingRounds: $p->sanding_rounds,
+        ))->all());
         $hasParts = $parts !== [];
         $painter = $figure->painter ?? $figure->painter()->firstOrFail();
         $sizes = self::sizes($figure);
@@ -63,11 +74,8 @@ final class WorkPlan
             array_values($figure->boundaries->map(static fn (Boundary $b): BoundaryPlan => new BoundaryPlan((string) $b->area_id, (string) $b->other_id, $b->mm, $b->is_curved))->all()),
             array_values(array_filter(array_map(static fn (string $s): ?Approach => Approach::tryFrom($s), $painter->schools ?? []))),
             array_values(array_filter($figure->ownRules->map(static fn (OwnRule $r): ?Constraint => self::constraint($r))->all())),
-            (bool) $figure->has_varnish,
-            self::sitting($painter),
             array_values($figure->ownSteps->map(static fn (OwnStep $o): OwnStepPlan => $o->plan())->all()),
-            array_values(array_filter(array_map(PieceUse::tryFrom(...), $figure->uses ?? []))),
-            true,
+            new Circumstances((bool) $figure->has_varnish, self::sitting($painter), array_values(array_filter(array_map(PieceUse::tryFrom(...), $figure->uses ?? []))), asksUnseen: true),
         );
     }
 
@@ -110,7 +118,7 @@ final class WorkPlan
     /** @return int minutes of the painter's longest session */
     private static function sitting(Painter $painter): int
     {
-        return max([FigurePlan::SITTING, ...array_column($painter->bench_hours ?? [], 'minutes')]);
+        return max([Circumstances::SITTING, ...array_column($painter->bench_hours ?? [], 'minutes')]);
     }
 
     /** @param  array<string, float>  $learned  factors on minutes by technique */
@@ -123,13 +131,13 @@ final class WorkPlan
             (string) $area->id,
             $area->name,
             $part,
-            $area->depth,
-            $squareCm,
-            $layers,
-            $area->lies_on_id === null ? null : (string) $area->lies_on_id,
-            $area->is_hidden,
-            $area->reach,
-            $area->is_left_bare,
+            depth: $area->depth,
+            squareCm: $squareCm,
+            layers: $layers,
+            liesOn: $area->lies_on_id === null ? null : (string) $area->lies_on_id,
+            isHidden: $area->is_hidden,
+            reach: $area->reach,
+            isLeftBare: $area->is_left_bare,
         );
     }
 }

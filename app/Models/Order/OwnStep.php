@@ -42,12 +42,12 @@ final class OwnStep extends Model
             $this->key,
             $this->words,
             $this->part_id === null ? null : (string) $this->part_id,
-            $this->tool,
-            $this->minutes,
-            $this->dry_minutes,
-            $this->caution,
-            StepId::tryParse((string) $this->after),
-            StepId::tryParse((string) $this->before),
+            tool: $this->tool,
+            minutes: $this->minutes,
+            dryMinutes: $this->dry_minutes,
+            caution: $this->caution,
+            after: StepId::tryParse((string) $this->after),
+            before: StepId::tryParse((string) $this->before),
         );
     }
 }

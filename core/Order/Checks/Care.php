@@ -19,7 +19,7 @@ final class Care
     public static function of(FigurePlan $figure): array
     {
         $found = [];
-        foreach ($figure->uses as $use) {
+        foreach ($figure->circumstances->uses as $use) {
             [$what, $remedy] = match ($use) {
                 PieceUse::Handled => ['It will be handled: edges and corners wear first.', self::bare($figure, 'Two thin coats of varnish, cured for a week before the first use')],
                 PieceUse::Worn => ['It will be worn: it is bent, rubbed and sweated on.', self::bare($figure, 'A tough gloss varnish beneath the matt one, cured for two weeks; glue with epoxy, not cyanoacrylate')],

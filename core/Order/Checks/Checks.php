@@ -61,7 +61,7 @@ final class Checks
                 }
                 $pair = $below === null ? Compatibility::fine() : $layer->chemistry->over($below, $sealed, $cured);
                 if (! $pair->isAllowed) {
-                    $remedy = $figure->hasVarnish ? "Put {$pair->remedy}." : "It needs {$pair->remedy}, and there is none on the shelf.";
+                    $remedy = $figure->circumstances->hasVarnish ? "Put {$pair->remedy}." : "It needs {$pair->remedy}, and there is none on the shelf.";
                     $found[] = new Issue("{$area->name}, {$layer->words}: {$pair->reason}.", $remedy, true, StepId::layer($layer->key), $area->id);
                 } elseif ($pair->minutes > 0) {
                     $found[] = new Issue("{$area->name}, {$layer->words}: {$pair->reason}.", self::wait($pair->minutes), false, StepId::layer($layer->key), $area->id);

@@ -22,7 +22,7 @@ final class Unseen
     public static function of(FigurePlan $figure): array
     {
         $asked = [];
-        foreach ($figure->asksUnseen ? self::SIDES : [] as [$names, $side, $there]) {
+        foreach ($figure->circumstances->asksUnseen ? self::SIDES : [] as [$names, $side, $there]) {
             $found = $isThere = false;
             foreach ($figure->areas as $area) {
                 $isThere = $isThere || preg_match($there, $area->name) === 1;

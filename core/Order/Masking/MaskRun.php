@@ -63,7 +63,7 @@ final class MaskRun
     /** @param  list<Step>  $steps */
     private function __construct(FigurePlan $figure, array $steps)
     {
-        $this->sitting = $figure->sittingMinutes;
+        $this->sitting = $figure->circumstances->sittingMinutes;
         $index = [];
         foreach ($figure->areas as $n => $area) {
             $index[$area->id] = $n;

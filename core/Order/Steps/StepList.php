@@ -43,15 +43,24 @@ final class StepList
                 StepId::prepare($part->id),
                 StepKind::Prepare,
                 "Prepare {$part->name}: ".implode(', ', $sanding->words()).($part->isFiddly ? ', mount it on a temporary handle' : ''),
-                [],
-                [$part->id],
-                [],
-                self::minutes($figure, $part),
-                $part->process === PrintProcess::Resin ? 10 : 60,
-                $sanding->makesDust(),
+                areas: [],
+                parts: [$part->id],
+                layers: [],
+                minutes: self::minutes($figure, $part),
+                dryMinutes: $part->process === PrintProcess::Resin ? 10 : 60,
+                makesDust: $sanding->makesDust(),
             );
             if ($part->attachments !== null) {
-                $steps[] = new Step(StepId::attach($part->id), StepKind::Glue, "Attach to {$part->name}: {$part->attachments}", [], [$part->id], [], 10, 30);
+                $steps[] = new Step(
+                    StepId::attach($part->id),
+                    StepKind::Glue,
+                    "Attach to {$part->name}: {$part->attachments}",
+                    areas: [],
+                    parts: [$part->id],
+                    layers: [],
+                    minutes: 10,
+                    dryMinutes: 30,
+                );
             }
         }
 
@@ -65,7 +74,16 @@ final class StepList
         foreach ($figure->areas as $area) {
             foreach ($area->layers as $layer) {
                 if ($layer->shared === null) {
-                    $own[] = new Step(StepId::layer($layer->key), $layer->kind, $layer->words, [$area->id], [$area->part], [$layer], $layer->minutes, $layer->dryMinutes);
+                    $own[] = new Step(
+                        StepId::layer($layer->key),
+                        $layer->kind,
+                        $layer->words,
+                        areas: [$area->id],
+                        parts: [$area->part],
+                        layers: [$layer],
+                        minutes: $layer->minutes,
+                        dryMinutes: $layer->dryMinutes,
+                    );
                 } else {
                     $shared[$layer->shared][] = [$area, $layer];
                 }
@@ -78,12 +96,12 @@ final class StepList
                 StepId::layer($first->key),
                 $first->kind,
                 $first->words,
-                array_map(static fn (array $g): string => $g[0]->id, $group),
-                array_values(array_unique(array_map(static fn (array $g): string => $g[0]->part, $group))),
-                array_map(static fn (array $g): LayerPlan => $g[1], $group),
+                areas: array_map(static fn (array $g): string => $g[0]->id, $group),
+                parts: array_values(array_unique(array_map(static fn (array $g): string => $g[0]->part, $group))),
+                layers: array_map(static fn (array $g): LayerPlan => $g[1], $group),
                 // Set up once, then round all of them.
-                array_sum(array_map(static fn (array $g): int => $g[1]->minutes - $g[1]->setUpMinutes, $group)) + $first->setUpMinutes,
-                $first->dryMinutes,
+                minutes: array_sum(array_map(static fn (array $g): int => $g[1]->minutes - $g[1]->setUpMinutes, $group)) + $first->setUpMinutes,
+                dryMinutes: $first->dryMinutes,
             );
         }
 
@@ -101,7 +119,16 @@ final class StepList
         foreach ($figure->joints as $joint) {
             $a = $names[$joint->a] ?? throw InvalidPlan::unknown($joint->a, 'a joint');
             $b = $names[$joint->b] ?? throw InvalidPlan::unknown($joint->b, 'a joint');
-            $steps[] = new Step(StepId::glue($joint->a, $joint->b), StepKind::Glue, "Dry-fit, then glue {$a} to {$b}; keep the joint free of paint", [], [$joint->a, $joint->b], [], 10, 30);
+            $steps[] = new Step(
+                StepId::glue($joint->a, $joint->b),
+                StepKind::Glue,
+                "Dry-fit, then glue {$a} to {$b}; keep the joint free of paint",
+                areas: [],
+                parts: [$joint->a, $joint->b],
+                layers: [],
+                minutes: 10,
+                dryMinutes: 30,
+            );
             if ($joint->seam === Seam::Filled) {
                 $isEarly = $figure->isGluedEarly($joint);
                 $steps[] = new Step(
@@ -110,12 +137,12 @@ final class StepList
                     $isEarly
                         ? "Fill the seam of {$a} and {$b} with putty, smooth it when hard"
                         : "Fill the seam of {$a} and {$b} with a very thin line of resin, cured spot by spot; it needs no sanding. Touch the line up",
-                    [],
-                    [$joint->a, $joint->b],
-                    [],
-                    Seam::MINUTES,
-                    $isEarly ? Seam::PUTTY_MINUTES : Seam::RESIN_MINUTES,
-                    $isEarly,
+                    areas: [],
+                    parts: [$joint->a, $joint->b],
+                    layers: [],
+                    minutes: Seam::MINUTES,
+                    dryMinutes: $isEarly ? Seam::PUTTY_MINUTES : Seam::RESIN_MINUTES,
+                    makesDust: $isEarly,
                 );
             }
         }
@@ -130,14 +157,14 @@ final class StepList
             StepId::own($o->key),
             StepKind::Own,
             $o->words,
-            [],
-            $o->part === null ? [] : [$o->part],
-            [],
-            $o->minutes,
-            $o->dryMinutes,
-            false,
-            $o->tool,
-            $o->caution,
+            areas: [],
+            parts: $o->part === null ? [] : [$o->part],
+            layers: [],
+            minutes: $o->minutes,
+            dryMinutes: $o->dryMinutes,
+            makesDust: false,
+            ownTool: $o->tool,
+            caution: $o->caution,
         ), $figure->ownSteps);
     }
 

@@ -32,7 +32,7 @@ final class SolidTest extends TestCase
             $measures = MeshMeasures::of($mesh);
             $sky = Sky::around([0.0, 0.0, 1.0]);
             $study = LightStudy::of($mesh, $measures, $sky->directions);
-            [$zones] = ZoneMap::studied($study, $sky, $measures->size(), 1.0, 1.0);
+            [$zones] = ZoneMap::studied($study, $sky, $measures->size());
             $truth = self::curvature(StlWriter::write($study->evaluated));
             $areas = $study->evaluated->areas();
             $mm2 = static fn (callable $which): float => array_sum(array_intersect_key($areas, array_filter($truth, $which, ARRAY_FILTER_USE_BOTH)));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Mesh;
 
+use Hyalin\Light\BendStrength;
 use Hyalin\Light\ZoneMap;
 use Hyalin\Mesh\Adjacency;
 use Hyalin\Mesh\Curvature;
@@ -88,7 +89,7 @@ final class SurfaceTest extends TestCase
         // Strength: what bends less becomes edge, too.
         $mesh = Shapes::land(-10, 10, -3, 3, 120, 36, static fn (float $x): float => 0.55 * exp(-($x / 1.2) ** 2));
         $flat = array_fill(0, $mesh->vertices(), 1.0);
-        $edge = static fn (float $strength): int => count(array_keys(ZoneMap::of($mesh, null, SurfaceGraph::of($mesh), $flat, $flat, Curvature::ofVertices($mesh, null, $mesh), 20.0, $strength)->of, ZoneMap::EDGE, true));
+        $edge = static fn (float $strength): int => count(array_keys(ZoneMap::of($mesh, null, SurfaceGraph::of($mesh), $flat, $flat, Curvature::ofVertices($mesh, null, $mesh), 20.0, new BendStrength($strength))->of, ZoneMap::EDGE, true));
         self::assertSame(0, $edge(0.5));
         self::assertGreaterThan(100, $edge(1.5));
     }

@@ -9,6 +9,7 @@ use Hyalin\Order\ContradictingRules;
 use Hyalin\Order\OrderPlanner;
 use Hyalin\Plan\AreaPlan;
 use Hyalin\Plan\BoundaryPlan;
+use Hyalin\Plan\Circumstances;
 use Hyalin\Plan\Constraint;
 use Hyalin\Plan\FigurePlan;
 use Hyalin\Plan\JointPlan;
@@ -92,7 +93,7 @@ final class MasksTest extends TestCase
         self::assertSame(['layer o1', 'layer o2'], [(string) $held->masks[0]->step, (string) $held->masks[0]->until]);
         self::assertEqualsWithDelta(60 * 0.08 + 5 * 0.15, $held->maskMinutes(), 1e-9);
         // 10 + 30 (drying) + 10 minutes do not fit into a sitting of 45.
-        $short = FigurePlan::of([new PartPlan('p', 'P', PrintProcess::Resin)], $areas, [], [new BoundaryPlan('i', 'o', 60.0)], sittingMinutes: 45);
+        $short = FigurePlan::of([new PartPlan('p', 'P', PrintProcess::Resin)], $areas, [], [new BoundaryPlan('i', 'o', 60.0)], circumstances: new Circumstances(sittingMinutes: 45));
         self::assertCount(2, OrderPlanner::judge($short, $order)->masks);
     }
 

@@ -12,6 +12,7 @@ use Hyalin\Order\Steps\SandingSequence;
 use Hyalin\Plan\Approach;
 use Hyalin\Plan\AreaPlan;
 use Hyalin\Plan\BoundaryPlan;
+use Hyalin\Plan\Circumstances;
 use Hyalin\Plan\Constraint;
 use Hyalin\Plan\FigurePlan;
 use Hyalin\Plan\InvalidPlan;
@@ -189,7 +190,7 @@ final class OrderPlannerTest extends TestCase
     public function test_a_forbidden_pair_without_a_varnish_on_the_shelf_says_so(): void
     {
         $layers = [self::layer('p', StepKind::Prime), self::layer('a', StepKind::Brush), self::layer('o', StepKind::Wash, chemistry: Chemistry::Oil)];
-        $plan = OrderPlanner::plan(FigurePlan::of([new PartPlan('p', 'Body', PrintProcess::Resin)], [self::area('x', 'Coat', 'p', 0, $layers)], hasVarnish: false));
+        $plan = OrderPlanner::plan(FigurePlan::of([new PartPlan('p', 'Body', PrintProcess::Resin)], [self::area('x', 'Coat', 'p', 0, $layers)], circumstances: new Circumstances(hasVarnish: false)));
         self::assertFalse($plan->canBePainted());
         self::assertStringContainsString('none on the shelf', (string) $plan->issues[0]->remedy);
     }

@@ -11,6 +11,7 @@ use Hyalin\Order\OrderPlanner;
 use Hyalin\Order\Steps\SandingSequence;
 use Hyalin\Plan\AreaPlan;
 use Hyalin\Plan\BoundaryPlan;
+use Hyalin\Plan\Circumstances;
 use Hyalin\Plan\FigurePlan;
 use Hyalin\Plan\FigureSurface;
 use Hyalin\Plan\JointPlan;
@@ -148,7 +149,7 @@ final class SizesAndCareTest extends TestCase
     {
         $parts = [new PartPlan('p', 'P', PrintProcess::Resin)];
         $asked = static fn (bool $asks, string ...$names): array => array_values(array_filter(
-            array_map(static fn (Issue $i): string => $i->what, OrderPlanner::plan(FigurePlan::of($parts, array_map(static fn (string $n): AreaPlan => self::area($n, 1.0), array_values($names)), asksUnseen: $asks))->issues),
+            array_map(static fn (Issue $i): string => $i->what, OrderPlanner::plan(FigurePlan::of($parts, array_map(static fn (string $n): AreaPlan => self::area($n, 1.0), array_values($names)), circumstances: new Circumstances(asksUnseen: $asks)))->issues),
             static fn (string $what): bool => str_starts_with($what, 'No reference shows'),
         ));
         self::assertSame(['No reference shows the inside of Cloak, Left sleeve, nor the back of Hair.'], $asked(true, 'Cloak', 'Left sleeve', 'Hair', 'Belt'));
@@ -157,19 +158,19 @@ final class SizesAndCareTest extends TestCase
         self::assertSame([], $asked(false, 'Cloak'));
         // What is hidden has no side to ask for.
         $hidden = new AreaPlan('h', 'Cloak', 'p', 0, 1.0, [], isHidden: true);
-        self::assertNotContains('No reference shows the inside of Cloak.', array_map(static fn (Issue $i): string => $i->what, OrderPlanner::plan(FigurePlan::of($parts, [$hidden, self::area('Belt', 1.0)], asksUnseen: true))->issues));
+        self::assertNotContains('No reference shows the inside of Cloak.', array_map(static fn (Issue $i): string => $i->what, OrderPlanner::plan(FigurePlan::of($parts, [$hidden, self::area('Belt', 1.0)], circumstances: new Circumstances(asksUnseen: true)))->issues));
     }
 
     public function test_what_it_has_to_stand_is_said_and_stops_nothing(): void
     {
         $areas = [self::area('cloak', 5.0, [self::layer('l', StepKind::Brush)]), self::area('mud', 2.0, [self::layer('d', StepKind::Powder)])];
         foreach (PieceUse::cases() as $use) {
-            $plan = OrderPlanner::plan(FigurePlan::of([new PartPlan('p', 'P', PrintProcess::Resin)], $areas, uses: [$use]));
+            $plan = OrderPlanner::plan(FigurePlan::of([new PartPlan('p', 'P', PrintProcess::Resin)], $areas, circumstances: new Circumstances(uses: [$use])));
             $none = OrderPlanner::plan(FigurePlan::of([new PartPlan('p', 'P', PrintProcess::Resin)], $areas));
             self::assertCount(count($none->issues) + 1, $plan->issues, $use->value);
             self::assertSame($none->canBePainted(), $plan->canBePainted());
         }
-        $child = OrderPlanner::plan(FigurePlan::of([new PartPlan('p', 'P', PrintProcess::Resin)], $areas, uses: [PieceUse::Child]));
+        $child = OrderPlanner::plan(FigurePlan::of([new PartPlan('p', 'P', PrintProcess::Resin)], $areas, circumstances: new Circumstances(uses: [PieceUse::Child])));
         self::assertStringContainsString('leave it out on mud', implode(' ', array_map(static fn (Issue $i): string => (string) $i->remedy, $child->issues)));
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Finish;
 
 use App\Actions\Finish\SuggestForLayer;
+use App\Adapters\Finish\LayerQuestion;
 use App\Http\Props\Finish\MixAnswerProps;
 use App\Http\Props\Finish\SuggestionsProps;
 use App\Http\Props\TaskProps;
@@ -52,17 +53,9 @@ final class MixController
         }
         $hasTarget = $request->filled('targetHex') || $area->samples->firstWhere('zone', $request->zone()) !== null;
 
-        return new JsonResponse(SuggestionsProps::of($suggest(
-            $figure,
-            $area,
-            $painter,
-            $drafts,
-            $request->integer('index'),
-            $request->zone(),
-            $hasTarget ? $request->target($area) : null,
-            $request->contrast(),
-            $request->drift(),
-        )));
+        $asked = new LayerQuestion($drafts, $request->integer('index'), $request->zone(), $hasTarget ? $request->target($area) : null, $request->contrast(), $request->drift());
+
+        return new JsonResponse(SuggestionsProps::of($suggest($figure, $area, $painter, $asked)));
     }
 
     /** Starts a search to the end in the queue. */

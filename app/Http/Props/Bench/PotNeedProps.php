@@ -40,8 +40,18 @@ final readonly class PotNeedProps
         [$paint, $need] = [$of->paint, $of->need];
 
         return new self(
-            $paint->id, $paint->maker, $paint->name, $paint->thick_hex, $need->needMl, $need->hasMl, $need->missingMl, $need->toBuy,
-            $paint->kind === PotKind::Can ? null : (int) round($need->needMl / $paint->pot()->dropMillilitres()), $need->cost, $need->spend, $paint->deleted_at === null,
+            $paint->id,
+            $paint->maker,
+            $paint->name,
+            hex: $paint->thick_hex,
+            needMl: $need->needMl,
+            hasMl: $need->hasMl,
+            missingMl: $need->missingMl,
+            toBuy: $need->toBuy,
+            needDrops: $paint->kind === PotKind::Can ? null : (int) round($need->needMl / $paint->pot()->dropMillilitres()),
+            cost: $need->cost,
+            spend: $need->spend,
+            onShelf: $paint->deleted_at === null,
         );
     }
 }

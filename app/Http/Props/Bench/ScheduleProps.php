@@ -41,12 +41,12 @@ final readonly class ScheduleProps
                     $step['id'],
                     $step['figureId'],
                     $step['figure'],
-                    $step['what'],
-                    $step['where'],
-                    self::iso($step['start']),
-                    self::iso($step['end']),
-                    $step['hex'] ?? null,
-                    $record === null ? null : route('runs.show', $record->run_id, false),
+                    what: $step['what'],
+                    where: $step['where'],
+                    start: self::iso($step['start']),
+                    end: self::iso($step['end']),
+                    hex: $step['hex'] ?? null,
+                    url: $record === null ? null : route('runs.show', $record->run_id, false),
                 );
             }
             $sessions[] = new SessionProps(self::iso($session['start']), self::iso($session['end']), $steps);

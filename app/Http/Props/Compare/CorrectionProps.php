@@ -50,12 +50,12 @@ final readonly class CorrectionProps
             $correction->id,
             $correction->paint->name,
             ColourProps::of($before)->hex,
-            ColourProps::of($after)->hex,
-            $correction->technique,
-            $correction->seen,
-            $correction->difference,
-            ComparedColours::of($before, $after)->words,
-            $correction->taken_at !== null,
+            correctedHex: ColourProps::of($after)->hex,
+            technique: $correction->technique,
+            seen: $correction->seen,
+            difference: $correction->difference,
+            words: ComparedColours::of($before, $after)->words,
+            isTaken: $correction->taken_at !== null,
         );
     }
 }

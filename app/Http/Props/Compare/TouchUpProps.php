@@ -41,12 +41,12 @@ final readonly class TouchUpProps
             $of->layer === null ? null : LayerProps::of($of->layer),
             $of->touchUp->before,
             $of->touchUp->after,
-            array_values(array_map(ColourProps::of(...), $of->wanted)),
-            array_values(array_map(ColourProps::of(...), $of->touchUp->colours)),
-            $of->touchUp->startOver,
-            $of->touchUp->isWithin,
-            $of->area->version,
-            $runId,
+            wanted: array_values(array_map(ColourProps::of(...), $of->wanted)),
+            colours: array_values(array_map(ColourProps::of(...), $of->touchUp->colours)),
+            startOver: $of->touchUp->startOver,
+            isWithin: $of->touchUp->isWithin,
+            version: $of->area->version,
+            runId: $runId,
         );
     }
 }

@@ -48,13 +48,13 @@ final readonly class AreaFinishProps
             $area->id,
             $area->name,
             $area->wish,
-            $area->version,
-            array_map(LayerProps::of(...), $drafts),
-            SectionProps::predict($figure, $area, $drafts),
-            array_values($area->samples->map(static fn (Sample $s) => SampleProps::of($s))->all()),
-            $sheen,
-            $sheen->darkest(),
-            $area->form,
+            version: $area->version,
+            layers: array_map(LayerProps::of(...), $drafts),
+            section: SectionProps::predict($figure, $area, $drafts),
+            samples: array_values($area->samples->map(static fn (Sample $s) => SampleProps::of($s))->all()),
+            sheen: $sheen,
+            darkest: $sheen->darkest(),
+            form: $area->form,
         );
     }
 }

@@ -55,15 +55,15 @@ final readonly class MixAnswerProps
             ColourProps::of($request->task->target),
             array_map(static fn (FoundMix $m) => FoundMixProps::of($m, $request), $simpler === null ? self::told($answer->mixes) : [$simpler, ...self::told($answer->mixes)]),
             $answer->ending,
-            $quality,
-            $answer->evaluations,
-            $provable,
-            $simpler === null ? self::why($answer->mixes) : sprintf(
+            quality: $quality,
+            evaluations: $answer->evaluations,
+            provable: $provable,
+            why: $simpler === null ? self::why($answer->mixes) : sprintf(
                 'As good to the eye as the closest (ΔE %.1f with %d drops of %d pots), and less to measure.', $best->difference, $best->totalDrops(), count($best->drops),
             ),
-            $missing === null ? null : self::beyond($request, $missing, $answer->ending),
-            $diluted === null ? null : PreDilutionProps::of($diluted, $request->pots),
-            count($request->pots),
+            missing: $missing === null ? null : self::beyond($request, $missing, $answer->ending),
+            preDilution: $diluted === null ? null : PreDilutionProps::of($diluted, $request->pots),
+            potCount: count($request->pots),
         );
     }
 

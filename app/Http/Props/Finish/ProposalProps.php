@@ -64,14 +64,14 @@ final readonly class ProposalProps
             $proposal->kind,
             array_map(LayerProps::of(...), $drafts),
             array_map(static fn ($layer): bool => $layer->grown, $proposal->layers),
-            $section,
-            $total,
-            $worst,
-            $proposal->cups(),
-            array_values(array_map(static fn (int $place, int $drops): DropsProps => DropsProps::of($shelf->pots[$place], $drops), array_keys($pots), $pots)),
-            $proposal->minutes(),
-            $lacks,
-            self::runningOut($shelf, array_keys($pots)),
+            section: $section,
+            total: $total,
+            worst: $worst,
+            cups: $proposal->cups(),
+            pots: array_values(array_map(static fn (int $place, int $drops): DropsProps => DropsProps::of($shelf->pots[$place], $drops), array_keys($pots), $pots)),
+            minutes: $proposal->minutes(),
+            lacks: $lacks,
+            runningOut: self::runningOut($shelf, array_keys($pots)),
         );
     }
 

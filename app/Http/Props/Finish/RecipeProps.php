@@ -55,10 +55,15 @@ final readonly class RecipeProps
         }
 
         return new self(
-            $area->id, $area->name, $area->figure_id, $figure->name, $ramp,
-            array_map(static fn ($d): string => "{$d->technique->value}: ".implode(' + ', array_map(static fn (array $e): string => "{$e[1]} {$e[0]->name}", $d->mix)), $drafts),
-            $difference, $nearest,
-            route('figures.finishes', [$area->figure_id, $area->id], false),
+            $area->id,
+            $area->name,
+            $area->figure_id,
+            figure: $figure->name,
+            ramp: $ramp,
+            layers: array_map(static fn ($d): string => "{$d->technique->value}: ".implode(' + ', array_map(static fn (array $e): string => "{$e[1]} {$e[0]->name}", $d->mix)), $drafts),
+            difference: $difference,
+            nearest: $nearest,
+            url: route('figures.finishes', [$area->figure_id, $area->id], false),
         );
     }
 }

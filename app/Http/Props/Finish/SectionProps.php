@@ -60,12 +60,12 @@ final readonly class SectionProps
                 array_values(array_map(static fn (SectionCell $c): SectionCellProps => SectionCellProps::of($c, $fromTheSide?->rows[$i]->cell($c->zone)), $row->cells)),
                 $row->quality,
                 $judged === null || $judged->shows,
-                $judged === null ? 0.0 : $judged->largestChange,
-                $judged === null ? 0.0 : $judged->left,
-                $judged?->mostIn,
-                $judged?->remedy(),
-                array_map(static fn (Remedy $r): RemedyProps => new RemedyProps($r->words, $r->layer->coats, $r->layer->thinner, $r->layer->zones), $judged->remedies ?? []),
-                $i === 0 ? 0 : $aid->minutes($drafts[$i - 1]->recipe()->dryingMinutes(), $drafts[$i - 1]->recipe()->mainPot()->chemistry()),
+                largestChange: $judged === null ? 0.0 : $judged->largestChange,
+                left: $judged === null ? 0.0 : $judged->left,
+                mostIn: $judged?->mostIn,
+                remedy: $judged?->remedy(),
+                remedies: array_map(static fn (Remedy $r): RemedyProps => new RemedyProps($r->words, $r->layer->coats, $r->layer->thinner, $r->layer->zones), $judged->remedies ?? []),
+                dryMinutes: $i === 0 ? 0 : $aid->minutes($drafts[$i - 1]->recipe()->dryingMinutes(), $drafts[$i - 1]->recipe()->mainPot()->chemistry()),
             );
         }
         // Samples are colours under daylight, whatever light the section is looked at in.

@@ -52,13 +52,13 @@ final readonly class FigureInProgressProps
             $figure->id,
             $figure->name,
             $figure->height_mm,
-            $figure->copies,
-            $areas->count(),
-            $planned->count(),
-            $next,
-            $url,
-            $ramps,
-            $picture === null ? null : route('pictures.image', [$figure, $picture], false),
+            copies: $figure->copies,
+            areas: $areas->count(),
+            planned: $planned->count(),
+            next: $next,
+            nextUrl: $url,
+            ramps: $ramps,
+            pictureUrl: $picture === null ? null : route('pictures.image', [$figure, $picture], false),
         );
     }
 

@@ -90,9 +90,16 @@ final readonly class LightProps
             $exposures = $found['byZone'] ?? null;
             $section = FigureOptics::of($figure, $area, null, $exposures)->section(LayerDraft::stackOf($area));
             $areas[] = new LitAreaProps(
-                $area->id, $area->name, $area->part?->name, $found['cm2'] ?? null, $found['exposure'] ?? null, $found['shares'] ?? [],
-                $area->form === AreaForm::Gradient, $found['gradient'] ?? null,
-                $found === null ? [] : LightAdvice::of($figure, $area, $found, $section), self::rows($section),
+                $area->id,
+                $area->name,
+                $area->part?->name,
+                cm2: $found['cm2'] ?? null,
+                exposure: $found['exposure'] ?? null,
+                shares: $found['shares'] ?? [],
+                isGradient: $area->form === AreaForm::Gradient,
+                gradient: $found['gradient'] ?? null,
+                advice: $found === null ? [] : LightAdvice::of($figure, $area, $found, $section),
+                rows: self::rows($section),
             );
         }
         $task = Task::ofFigure($figure);
@@ -105,19 +112,32 @@ final readonly class LightProps
         }
 
         return new self(
-            $light->up, $light->frontName(), $light->height_mm, SprayProps::allOf($light), $light->edges, $light->grooves, DepositProfile::HITS, SprayDirection::BENEATH, $lighting === null ? null : TaskProps::of($lighting),
-            AssembledFigure::isStale($figure, $light),
-            self::dataUrl($figure, $light),
-            $act->areasUrl,
-            $light->result['triangles'] ?? 0, $light->result['sizeMm'] ?? 0.0, $light->result['noAreaCm2'] ?? 0.0, $light->result['insideCm2'] ?? 0.0, $areas, $borders,
-            LightAdvice::apart($figure, $light),
-            CameraProps::of($light->camera),
-            self::stillUrl($figure),
-            $act->canUndo,
-            $act->canRedo,
-            $act->lastAct,
-            $act->isMeasured,
-            $task === null ? null : TaskProps::of($task),
+            $light->up,
+            $light->frontName(),
+            $light->height_mm,
+            sprays: SprayProps::allOf($light),
+            edges: $light->edges,
+            grooves: $light->grooves,
+            hitsPerPass: DepositProfile::HITS,
+            beneath: SprayDirection::BENEATH,
+            lighting: $lighting === null ? null : TaskProps::of($lighting),
+            isStale: AssembledFigure::isStale($figure, $light),
+            dataUrl: self::dataUrl($figure, $light),
+            areasUrl: $act->areasUrl,
+            triangles: $light->result['triangles'] ?? 0,
+            sizeMm: $light->result['sizeMm'] ?? 0.0,
+            noAreaCm2: $light->result['noAreaCm2'] ?? 0.0,
+            insideCm2: $light->result['insideCm2'] ?? 0.0,
+            areas: $areas,
+            borders: $borders,
+            apart: LightAdvice::apart($figure, $light),
+            camera: CameraProps::of($light->camera),
+            stillUrl: self::stillUrl($figure),
+            canUndo: $act->canUndo,
+            canRedo: $act->canRedo,
+            lastAct: $act->lastAct,
+            isMeasured: $act->isMeasured,
+            task: $task === null ? null : TaskProps::of($task),
         );
     }
 

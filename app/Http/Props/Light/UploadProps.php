@@ -28,6 +28,17 @@ final readonly class UploadProps
     {
         $task = $upload->task()->first();
 
-        return new self($upload->id, $upload->name, $upload->fingerprint, $upload->bytes, $upload->received, MeshUpload::PIECE, $upload->state, $task === null ? null : TaskProps::of($task), $upload->problem, $upload->state === UploadState::Known ? $upload->mesh?->title : null);
+        return new self(
+            $upload->id,
+            $upload->name,
+            $upload->fingerprint,
+            bytes: $upload->bytes,
+            received: $upload->received,
+            pieceBytes: MeshUpload::PIECE,
+            state: $upload->state,
+            task: $task === null ? null : TaskProps::of($task),
+            problem: $upload->problem,
+            knownAs: $upload->state === UploadState::Known ? $upload->mesh?->title : null,
+        );
     }
 }

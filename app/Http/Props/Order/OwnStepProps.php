@@ -33,6 +33,17 @@ final readonly class OwnStepProps
 
     public static function of(OwnStep $own): self
     {
-        return new self($own->id, $own->words, $own->part_id, $own->tool, $own->minutes, $own->dry_minutes, $own->caution, $own->after, $own->before, $own->seen());
+        return new self(
+            $own->id,
+            $own->words,
+            $own->part_id,
+            tool: $own->tool,
+            minutes: $own->minutes,
+            dryMinutes: $own->dry_minutes,
+            caution: $own->caution,
+            after: $own->after,
+            before: $own->before,
+            seen: $own->seen(),
+        );
     }
 }

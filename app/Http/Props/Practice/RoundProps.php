@@ -56,15 +56,15 @@ final readonly class RoundProps
             $round->exercise->value,
             // What it is about may give the answer away.
             $isAnswered || $round->exercise === Exercise::Wash ? $round->subject : '',
-            $round->level,
-            isset($task['potIds']) ? self::mixed($task['potIds'], $painter) : array_map(static fn (array $pot): PracticePotProps => new PracticePotProps($pot['id'], $isAnswered ? $pot['name'] : '', $colour($pot['lab'])), $task['pots'] ?? []),
-            isset($task['target']) ? $colour($task['target']) : null,
-            $task['heights'] ?? [],
-            isset($task['before'], $task['strips']) ? array_map(static fn (array $strip): array => array_map($colour, $strip), [$task['before'], ...$task['strips']]) : [],
-            $round->score,
-            $isAnswered ? self::right($round->exercise, $task) : null,
-            $answer['trail'] ?? [],
-            $isAnswered ? array_values($task['drops'] ?? []) : [],
+            level: $round->level,
+            pots: isset($task['potIds']) ? self::mixed($task['potIds'], $painter) : array_map(static fn (array $pot): PracticePotProps => new PracticePotProps($pot['id'], $isAnswered ? $pot['name'] : '', $colour($pot['lab'])), $task['pots'] ?? []),
+            target: isset($task['target']) ? $colour($task['target']) : null,
+            heights: $task['heights'] ?? [],
+            strips: isset($task['before'], $task['strips']) ? array_map(static fn (array $strip): array => array_map($colour, $strip), [$task['before'], ...$task['strips']]) : [],
+            score: $round->score,
+            right: $isAnswered ? self::right($round->exercise, $task) : null,
+            trail: $answer['trail'] ?? [],
+            drops: $isAnswered ? array_values($task['drops'] ?? []) : [],
         );
     }
 

@@ -41,13 +41,13 @@ final readonly class SampleProps
             $sample->area_id,
             $sample->zone,
             $sample->picture_id,
-            $sample->source,
-            $sample->method,
-            $sample->outline,
-            ColourProps::of($sample->lab()),
-            $sample->spread,
-            $sample->pixels,
-            self::doubt($sample),
+            source: $sample->source,
+            method: $sample->method,
+            outline: $sample->outline,
+            colour: ColourProps::of($sample->lab()),
+            spread: $sample->spread,
+            pixels: $sample->pixels,
+            doubt: self::doubt($sample),
         );
     }
 

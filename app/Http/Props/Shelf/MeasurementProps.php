@@ -47,12 +47,12 @@ final readonly class MeasurementProps
             $measured->optics->quality,
             $measured->residualsBySwatch(),
             $measured->coats,
-            $measured->knownShare(),
-            $measured->needsTint,
-            Hiding::contrastRatio($measured->optics, FilmThickness::coats(1.0)),
-            Hiding::coatsToHide($measured->optics),
-            self::difference(self::halfTint($pot->optics(), $white), self::halfTint($measured->optics, $white)),
-            CurvesProps::of($measured->optics),
+            known: $measured->knownShare(),
+            needsTint: $measured->needsTint,
+            contrastRatio: Hiding::contrastRatio($measured->optics, FilmThickness::coats(1.0)),
+            coatsToHide: Hiding::coatsToHide($measured->optics),
+            moved: self::difference(self::halfTint($pot->optics(), $white), self::halfTint($measured->optics, $white)),
+            curves: CurvesProps::of($measured->optics),
         );
     }
 

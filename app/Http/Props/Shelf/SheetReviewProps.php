@@ -60,12 +60,29 @@ final readonly class SheetReviewProps
                 }
             }
             $changed = $change?->of($field->position);
-            $fields[] = new SheetFieldReadingProps($field->position, $places, $fit->problem, $fit->remarks, $fit->optics?->quality, $fit->moved, $fit->sure, $fit->before, $changed);
+            $fields[] = new SheetFieldReadingProps(
+                $field->position,
+                $places,
+                $fit->problem,
+                remarks: $fit->remarks,
+                quality: $fit->optics?->quality,
+                moved: $fit->moved,
+                sure: $fit->sure,
+                before: $fit->before,
+                changed: $changed,
+            );
         }
 
         return new self(
-            $photo->id, ($colours->about['isChart'] ?? 0.0) > 0, round($colours->about['half'] ?? 0.0, 1), round($colours->about['most'] ?? 0.0, 1),
-            (int) ($colours->about['marks'] ?? 0), count($before) + 1, ColourProps::of($colours->paper), ColourProps::of($colours->black), $fields,
+            $photo->id,
+            ($colours->about['isChart'] ?? 0.0) > 0,
+            round($colours->about['half'] ?? 0.0, 1),
+            most: round($colours->about['most'] ?? 0.0, 1),
+            marks: (int) ($colours->about['marks'] ?? 0),
+            together: count($before) + 1,
+            paper: ColourProps::of($colours->paper),
+            black: ColourProps::of($colours->black),
+            fields: $fields,
         );
     }
 }
