@@ -95,6 +95,32 @@ final class ComparisonTest extends TestCase
         self::assertNull(TouchUp::find($prediction, $painted, [], $targets, 1.5)->layer);
     }
 
+    /** Own choice: a remedy gains 0.7 CIEDE2000 or more, a little less than a trained eye tells side by side; what gains less is none. */
+    public function test_a_remedy_that_gains_too_little_is_none(): void
+    {
+        $prediction = SectionPrediction::under(Illuminant::D65, Surface::of(Sheen::Matt));
+        $shelf = self::shelf();
+        $painted = $prediction->of(Reflectance::flat(0.3), [Layer::of(Technique::BaseCoat, $shelf[1]->optics, 0.0, 2, Zone::cases())])->top();
+        $gains = [];
+        $none = 0;
+        for ($n = 0; $n < 12; $n++) {
+            $targets = [];
+            foreach (Zone::cases() as $zone) {
+                $seen = $painted->cell($zone)->seen;
+                $targets[$zone->value] = Lab::of($seen->lightness + 2 * cos($n * M_PI / 6), $seen->a + 2 * sin($n * M_PI / 6), $seen->b + 2 * sin($n * M_PI / 3));
+            }
+            $remedy = TouchUp::find($prediction, $painted, $shelf, $targets, 0.5);
+            if ($remedy->layer === null) {
+                $none++;
+            } else {
+                $gains[] = $remedy->before - $remedy->after;
+            }
+        }
+        self::assertGreaterThanOrEqual(0.7, min([...$gains, INF]));
+        self::assertLessThan(0.8, min([...$gains, INF]));
+        self::assertGreaterThan(1, $none);
+    }
+
     public function test_a_departure_is_put_down_to_the_layer_that_covers_and_explains_the_outcome(): void
     {
         $prediction = SectionPrediction::under(Illuminant::D65, Surface::of(Sheen::Matt));
