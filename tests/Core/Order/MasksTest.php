@@ -7,6 +7,8 @@ namespace Tests\Core\Order;
 use Hyalin\Order\Alterable;
 use Hyalin\Order\ContradictingRules;
 use Hyalin\Order\OrderPlanner;
+use Hyalin\Order\Rules\LastThings;
+use Hyalin\Order\WorkSteps;
 use Hyalin\Plan\AreaPlan;
 use Hyalin\Plan\BoundaryPlan;
 use Hyalin\Plan\Circumstances;
@@ -95,6 +97,47 @@ final class MasksTest extends TestCase
         // 10 + 30 (drying) + 10 minutes do not fit into a sitting of 45.
         $short = FigurePlan::of([new PartPlan('p', 'P', PrintProcess::Resin)], $areas, [], [new BoundaryPlan('i', 'o', 60.0)], circumstances: new Circumstances(sittingMinutes: 45));
         self::assertCount(2, OrderPlanner::judge($short, $order)->masks);
+    }
+
+    /** Putting a mask on and taking it off together last as long as the mask is said to cost, in whole minutes of each. */
+    public function test_steps_of_a_mask_last_as_long_as_the_mask(): void
+    {
+        for ($mm = 5.0; $mm < 400.0; $mm += 13.7) {
+            $figure = self::figure([self::area('i', 5.0, [self::layer('i1', StepKind::Spray)]), self::area('o', 5.0, [self::layer('o1', StepKind::Spray)])], [new BoundaryPlan('i', 'o', $mm)]);
+            $order = OrderPlanner::judge($figure, ['prepare p', 'layer i1', 'layer o1']);
+            $minutes = 0;
+            foreach (WorkSteps::of($figure, $order) as $step) {
+                $minutes += in_array($step->kind, [StepKind::Mask, StepKind::Peel], true) ? $step->minutes : 0;
+            }
+            self::assertGreaterThanOrEqual($order->maskMinutes(), $minutes, "{$mm} mm");
+            self::assertLessThan($order->maskMinutes() + 2, $minutes, "{$mm} mm");
+        }
+    }
+
+    /** Own estimate: ten minutes a part of resin and six seconds a cm2; printed by melting a quarter of an hour, and 24 seconds a cm2. */
+    public function test_a_part_is_prepared_by_its_size_and_material(): void
+    {
+        foreach ([[PrintProcess::Resin, 20.0, 12], [PrintProcess::Resin, 5.0, 11], [PrintProcess::MeltedPlastic, 20.0, 23]] as [$process, $cm2, $minutes]) {
+            $figure = FigurePlan::of([new PartPlan('p', 'P', $process)], [self::area('a', $cm2, [self::layer('a1', StepKind::Brush)])]);
+            self::assertSame($minutes, OrderPlanner::plan($figure)->steps[0]->minutes);
+        }
+    }
+
+    /** Matt varnish would dull gloss that is there to stay, not gloss that gets its own matt coat. */
+    public function test_only_the_last_gloss_of_an_area_waits_for_matt_varnish(): void
+    {
+        $matt = self::area('a', 5.0, [self::layer('a1', StepKind::Brush), self::layer('a2', StepKind::Varnish, sheen: 'matt')]);
+        foreach ([[true, []], [false, [self::layer('b3', StepKind::Varnish, sheen: 'matt')]]] as [$waits, $after]) {
+            $figure = self::figure([$matt, self::area('b', 5.0, [self::layer('b1', StepKind::Brush), self::layer('b2', StepKind::Varnish, sheen: 'gloss'), ...$after])]);
+            $rules = array_map(static fn (Constraint $c): string => "{$c->rule}: {$c->before}, {$c->after}", [...(new LastThings)->constraints($figure, OrderPlanner::plan($figure)->steps)]);
+            self::assertSame($waits, in_array('matt before gloss: layer a2, layer b2', $rules, true));
+        }
+    }
+
+    public function test_what_an_order_of_ones_own_leaves_out_is_not_lost(): void
+    {
+        $figure = self::figure([self::area('a', 5.0, [self::layer('a1', StepKind::Brush), self::layer('a2', StepKind::Brush)]), self::area('b', 5.0, [self::layer('b1', StepKind::Brush)])]);
+        self::assertSame(['prepare p', 'layer b1', 'layer a1', 'layer a2'], array_map(static fn (Step $s): string => (string) $s->id, OrderPlanner::judge($figure, ['prepare p', 'layer b1'])->steps));
     }
 
     public function test_bare_areas_are_kept_bare_and_flakes_are_sealed_before_the_tape(): void
