@@ -18,4 +18,6 @@ enum FieldType: string
     /** #rrggbb. */
     case Colour = 'colour';
     case YesNo = 'yes or no';
+    /** A day as YYYY-MM-DD (ISO 8601). */
+    case Day = 'day';
 }

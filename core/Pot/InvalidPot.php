@@ -46,6 +46,11 @@ final class InvalidPot extends InvalidInput
         return new self("the {$label} \"{$given}\" is not of the form #rrggbb, for example #d9a520");
     }
 
+    public static function day(string $label, string $given): self
+    {
+        return new self("{$label}: \"{$given}\" is no day of the form YYYY-MM-DD, for example 2026-12-02");
+    }
+
     public static function yesNo(string $label, string $given): self
     {
         return new self("the {$label} \"{$given}\" is neither yes nor no");

@@ -69,6 +69,17 @@ final readonly class Pot
         return $found instanceof Sheen ? $found : $this->kind->usual()->sheen;
     }
 
+    /**
+     * @param  string  $today  YYYY-MM-DD
+     * @return string|null the day until which it was good, when that is over
+     */
+    public function pastSince(string $today): ?string
+    {
+        $until = $this->fact('goodUntil');
+
+        return is_string($until) && $until < $today ? $until : null;
+    }
+
     /** @return float grams per millilitre */
     public function density(): float
     {

@@ -86,6 +86,11 @@ final readonly class PotField
         return new self($key, $label, FieldType::YesNo);
     }
 
+    public static function day(string $key, string $label): self
+    {
+        return new self($key, $label, FieldType::Day);
+    }
+
     /** That has to be stated of every pot. */
     public function required(): self
     {
@@ -207,6 +212,7 @@ final readonly class PotField
                 'no', 'false', '0' => false,
                 default => throw InvalidPot::yesNo($this->label, $text),
             },
+            FieldType::Day => self::isDay($text) ? $text : throw InvalidPot::day($this->label, $text),
         };
     }
 
@@ -229,6 +235,12 @@ final readonly class PotField
     public function choices(): array
     {
         return $this->choices === null ? [] : array_map(static fn (BackedEnum $case): string => (string) $case->value, $this->choices::cases());
+    }
+
+    /** @return bool whether there is such a day, YYYY-MM-DD, from 1900 to 2199 */
+    public static function isDay(string $text): bool
+    {
+        return preg_match('/^(19|20|21)\d\d-(\d\d)-(\d\d)\z/', $text, $found) === 1 && checkdate((int) $found[2], (int) $found[3], (int) substr($text, 0, 4));
     }
 
     /** @throws InvalidPot */

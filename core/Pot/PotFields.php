@@ -44,6 +44,8 @@ final class PotFields
             PotField::text('cleaner', 'cleaned with', 60)->usually(static fn (PotKind $kind, Chemistry $is): string => $is === $kind->usual()->chemistry ? $kind->usual()->cleaner : $is->solvent()),
             PotField::number('dropMl', 'one drop, mL', 0.005, 0.5)->usually(static fn (): float => Volume::DROP),
             PotField::yesNo('isMixed', 'used in mixes')->usually(static fn (PotKind $kind): bool => $kind->usual()->isMixed)->inTablesAs('mixed'),
+            PotField::day('openedOn', 'opened on')->usually(static fn (): ?string => null),
+            PotField::day('goodUntil', 'good until')->usually(static fn (): ?string => null),
         ];
     }
 

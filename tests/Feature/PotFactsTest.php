@@ -70,6 +70,8 @@ final class PotFactsTest extends TestCase
             'cleaner' => 'turpentine',
             'drop_ml' => 0.031,
             'is_mixed' => false,
+            'opened_on' => '2026-03-01',
+            'good_until' => '2028-02-29',
         ]);
         $table = $this->get('/shelf/file.csv')->assertOk()->getContent();
         self::assertIsString($table);

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Bench\Run;
 use App\Models\Bench\RunStepState;
 use App\Models\Brief\Figure;
+use Illuminate\Support\Collection;
 use Inertia\Testing\AssertableInertia;
 
 final class RunTest extends TestCase
@@ -66,6 +67,24 @@ final class RunTest extends TestCase
             ->where('run.repeatsNumber', 1));
         // The drop of bone can be used again although its pot is gone from the shelf.
         $this->patchJson("/runs/{$repeat->id}/steps/{$again->id}", ['version' => 1, 'usedMix' => [['paintId' => $bone->id, 'drops' => 2]]])->assertOk();
+    }
+
+    /** The day is the painter's: half an hour before midnight at Greenwich it is the next one in Vienna. */
+    public function test_a_pot_past_its_time_is_told_with_the_amounts_and_at_the_step(): void
+    {
+        $figure = $this->sentry();
+        $run = $this->runOf($figure);
+        $pot = $this->painter->paints()->where('name', 'Reed Green')->sole();
+        $this->patchJson("/shelf/paints/{$pot->id}/facts", ['openedOn' => '2026-02-30'])->assertUnprocessable()->assertJsonPath('errors.openedOn.0', 'Opened on: "2026-02-30" is no day of the form YYYY-MM-DD, for example 2026-12-02.');
+        $this->patchJson("/shelf/paints/{$pot->id}/facts", ['openedOn' => '2025-04-01', 'goodUntil' => '2026-10-03'])->assertOk();
+        foreach (['UTC' => null, 'Europe/Vienna' => '2026-10-03'] as $zone => $since) {
+            $this->travelTo('2026-10-03 23:30:00');
+            $this->painter->update(['time_zone' => $zone]);
+            $this->get("/figures/{$figure->id}/quantities")->assertInertia(fn (AssertableInertia $page) => $page
+                ->where('inRun.left', static fn (mixed $left): bool => $left instanceof Collection && $left->pluck('pastSince', 'name')->get('Reed Green') === $since));
+            $this->get("/runs/{$run->id}")->assertInertia(fn (AssertableInertia $page) => $page
+                ->where('run.steps.2.cautions', static fn (mixed $said): bool => $said instanceof Collection && $said->contains('Reed Green was good until 3 October 2026: stir it, strain it, and try it on a card first.') === ($since !== null)));
+        }
     }
 
     public function test_a_step_done_in_two_windows_is_told_and_what_is_wet_stands_on_the_sill(): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Bench;
 
+use App\Adapters\Bench\BenchHours;
 use App\Adapters\Bench\CupShare;
 use App\Adapters\Bench\PaintNeed;
 use App\Adapters\Bench\PaintNeeds;
@@ -70,10 +71,12 @@ final readonly class CalculatePaint
                 $taken[$paintId] = ($taken[$paintId] ?? 0.0) + $millilitres;
             }
         }
+        $owner = $pots->firstWhere('good_until', '!==', null)?->painter()->first();
+        $today = $owner === null ? null : BenchHours::today($owner);
         $found = [];
         foreach ($pots as $paint) {
             if (isset($taken[$paint->id])) {
-                $found[] = PaintNeed::of($paint, $taken[$paint->id]);
+                $found[] = PaintNeed::of($paint, $taken[$paint->id], $today);
             }
         }
         usort($found, static fn (PaintNeed $p, PaintNeed $q): int => [$q->need->missingMl, $q->need->needMl] <=> [$p->need->missingMl, $p->need->needMl]);

@@ -32,9 +32,18 @@ final readonly class BenchHours
 
     public static function of(Painter $painter): self
     {
-        $known = in_array($painter->time_zone, DateTimeZone::listIdentifiers(), true) ? (string) $painter->time_zone : 'UTC';
+        return new self($painter->bench_hours ?? self::USUAL, $painter->bench_exceptions ?? [], self::zone($painter));
+    }
 
-        return new self($painter->bench_hours ?? self::USUAL, $painter->bench_exceptions ?? [], new DateTimeZone($known));
+    private static function zone(Painter $painter): DateTimeZone
+    {
+        return new DateTimeZone(in_array($painter->time_zone, DateTimeZone::listIdentifiers(), true) ? (string) $painter->time_zone : 'UTC');
+    }
+
+    /** @return string the painter's own, YYYY-MM-DD */
+    public static function today(Painter $painter): string
+    {
+        return now(self::zone($painter))->toDateString();
     }
 
     /**

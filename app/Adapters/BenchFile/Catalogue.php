@@ -119,6 +119,7 @@ final class Catalogue
             FieldType::Number => Field::number($pot->column(), $least, $most),
             FieldType::Colour => self::hex($pot->column()),
             FieldType::YesNo => Field::flag($pot->column()),
+            FieldType::Day => Field::day($pot->column()),
         };
 
         return $pot->isRequired ? $field : $field->optional();

@@ -65,6 +65,11 @@ final readonly class Field
         return new self($column, FieldKind::Moment);
     }
 
+    public static function day(string $column): self
+    {
+        return new self($column, FieldKind::Day);
+    }
+
     /** @param  class-string<BackedEnum>  $enum */
     public static function choice(string $column, string $enum): self
     {

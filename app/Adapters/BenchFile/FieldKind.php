@@ -14,6 +14,7 @@ enum FieldKind
     case Number;
     case Flag;
     case Moment;
+    case Day;
     case Choice;
     /** Stored as JSON, written as it is. */
     case Json;

@@ -112,6 +112,7 @@ final class Schema
             FieldKind::Number => ['type' => 'number', 'minimum' => $field->least, 'maximum' => $field->most],
             FieldKind::Flag => ['type' => 'boolean'],
             FieldKind::Moment => ['type' => 'string', 'pattern' => '^[0-9]{4}-[0-9]{2}-[0-9]{2}T[0-9]{2}:[0-9]{2}:[0-9]{2}Z$'],
+            FieldKind::Day => ['type' => 'string', 'pattern' => '^[0-9]{4}-[0-9]{2}-[0-9]{2}$'],
             FieldKind::Choice => ['enum' => $field->choices],
             FieldKind::Json => $field->shape ?? [],
             FieldKind::Reference => [...$number, 'description' => 'number of one of '.Str::camel((string) $field->to)],

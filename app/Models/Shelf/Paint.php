@@ -61,6 +61,8 @@ use LogicException;
  * @property string|null $cleaner
  * @property float|null $drop_ml
  * @property bool|null $is_mixed
+ * @property string|null $opened_on YYYY-MM-DD
+ * @property string|null $good_until YYYY-MM-DD
  * @property list<array{k: list<float>, s: list<float>}>|null $spread how far K and S may be off; null for the usual of the quality
  * @property array<string, mixed>|null $readings what K and S were solved from
  * @property \Illuminate\Support\Carbon|null $created_at
@@ -102,7 +104,7 @@ final class Paint extends Model
         ];
         foreach (PotFields::all() as $field) {
             $casts[$field->column()] = match ($field->type) {
-                FieldType::Text, FieldType::Note, FieldType::Colour => 'string',
+                FieldType::Text, FieldType::Note, FieldType::Colour, FieldType::Day => 'string',
                 FieldType::Choice => $field->choices ?? throw new LogicException("{$field->key} has no choices"),
                 FieldType::Whole => 'integer',
                 FieldType::Number => 'float',

@@ -6,7 +6,7 @@ export type BalanceKind = 'stand apart' | 'sit together' | 'as bright as' | 'foc
 export type BatchMode = 'step by step' | 'figure by figure';
 export type ColourShift = 'lighter' | 'darker' | 'warmer' | 'cooler' | 'more saturated' | 'duller';
 export type CupAct = 'add' | 'thin' | 'use';
-export type FieldType = 'text' | 'note' | 'choice' | 'whole' | 'number' | 'colour' | 'yes or no';
+export type FieldType = 'text' | 'note' | 'choice' | 'whole' | 'number' | 'colour' | 'yes or no' | 'day';
 export type HueDrift = 'straight' | 'warmer light, cooler shade' | 'cooler light, warmer shade';
 export type Illuminant = 'D65' | 'D50' | 'A' | 'LED' | 'C';
 export type Likeness = 'the same to the eye' | 'close' | 'visible' | 'clearly different';
@@ -873,6 +873,7 @@ export interface PotNeedProps {
     cost: number | null;
     spend: number | null;
     onShelf: boolean;
+    pastSince: string | null;
 }
 
 export interface PotProps {

@@ -63,6 +63,7 @@ final class UsualFactsTest extends TestCase
                 FieldType::Number => 'number, '.self::number($field->least).' to '.self::number($field->most),
                 FieldType::Whole => 'whole number, '.self::number($field->least).' to '.self::number($field->most),
                 FieldType::YesNo => 'yes, no',
+                FieldType::Day => 'day, `YYYY-MM-DD`',
             }, match (true) {
                 $field->default !== null => PotField::written($field->default),
                 self::isUsual($field) => 'usual for the kind',

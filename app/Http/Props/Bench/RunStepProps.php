@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Props\Bench;
 
 use App\Adapters\Bench\AidedDrying;
+use App\Adapters\Bench\BenchHours;
 use App\Adapters\Bench\CupShare;
 use App\Casts\RecordedMix;
 use App\Http\Props\DropsProps;
@@ -19,6 +20,8 @@ use Hyalin\Finish\AreaForm;
 use Hyalin\Finish\Technique;
 use Hyalin\Finish\Zone;
 use Hyalin\Plan\StepKind;
+use Illuminate\Support\Carbon;
+use LogicException;
 
 /**
  * A step at the bench.
@@ -143,7 +146,7 @@ final readonly class RunStepProps
             skipReason: $step->skip_reason,
             doneAt: $step->done_at?->toIso8601String(),
             lastTime: $lastTime,
-            cautions: $step->cautions ?? [],
+            cautions: [...$step->cautions ?? [], ...self::pastPots($step, $pots)],
             tool: $step->tool,
             pressurePsi: self::pressure($step, $pots),
             isFromCan: $step->technique?->spec()->application === Application::SprayCan,
@@ -156,6 +159,28 @@ final readonly class RunStepProps
             copy: $step->copy,
             version: $step->version,
         );
+    }
+
+    /**
+     * @param  array<int, Paint>  $pots
+     * @return list<string> pots of the mix that are past their time
+     */
+    private static function pastPots(RunStep $step, array $pots): array
+    {
+        $cautions = [];
+        foreach (array_intersect_key($pots, array_flip(array_column($step->used_mix ?? $step->planned_mix, 'paintId'))) as $paint) {
+            $since = $paint->good_until === null ? null : $paint->pot()->pastSince(self::today($step));
+            if ($since !== null) {
+                $cautions[] = "{$paint->name} was good until ".Carbon::parse($since)->isoFormat('D MMMM YYYY').': stir it, strain it, and try it on a card first.';
+            }
+        }
+
+        return $cautions;
+    }
+
+    private static function today(RunStep $step): string
+    {
+        return BenchHours::today($step->run->figure->loadMissing('painter')->painter ?? throw new LogicException('a figure has a painter'));
     }
 
     /**

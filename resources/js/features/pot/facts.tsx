@@ -71,6 +71,7 @@ function FactInput({ fact, onState }: { fact: FactProps; onState: (value: string
         <input
             id={`fact-${fact.key}`}
             className={`${BOX} placeholder:text-quiet placeholder:italic`}
+            type={fact.type === 'day' ? 'date' : 'text'}
             inputMode={fact.type === 'whole' || fact.type === 'number' ? 'decimal' : 'text'}
             defaultValue={stated}
             placeholder={fact.value || 'not set'}

@@ -75,6 +75,8 @@ export function PotField({
             );
         case 'note':
             return <TextArea {...text} />;
+        case 'day':
+            return <Field {...text} type="date" />;
         case 'text':
             return <Field {...text} />;
     }

@@ -1,7 +1,7 @@
 import { Link, router } from '@inertiajs/react';
 import { useState } from 'react';
 import { Shell } from '@/features/shell/shell';
-import { capital, many, minutesWords } from '@/shared/lib/format';
+import { capital, day, many, minutesWords } from '@/shared/lib/format';
 import { url } from '@/shared/lib/url';
 import { Button } from '@/shared/ui/button';
 import { Notice } from '@/shared/ui/notice';
@@ -115,6 +115,11 @@ function Table({ pots }: { pots: readonly PotNeedProps[] }) {
                             <span>
                                 {pot.name} <span className="font-normal text-quiet">{pot.maker}</span>
                                 {!pot.onShelf && ' (no longer on the shelf)'}
+                                {pot.pastSince !== null && (
+                                    <span className="block text-xs">
+                                        was good until {day(`${pot.pastSince}T00:00`)}
+                                    </span>
+                                )}
                             </span>
                         </th>
                         <td className="text-right">
