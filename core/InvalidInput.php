@@ -7,7 +7,7 @@ namespace Hyalin;
 use DomainException;
 
 /**
- * What the core refuses: the message says what was asked, what was found and what is allowed, in the caller's terms.
+ * Input that the core refuses. The message says what was asked, what was found and what is allowed, in the caller's terms.
  */
 abstract class InvalidInput extends DomainException
 {

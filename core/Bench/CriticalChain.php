@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Bench;
 
 /**
- * What decides the finishing date: from the last step back, always to what held it up.
+ * The chain of steps that decides the finishing date: from the last step back, always to the one it waited for.
  */
 final class CriticalChain
 {

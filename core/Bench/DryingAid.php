@@ -7,7 +7,7 @@ namespace Hyalin\Bench;
 use Hyalin\Pot\Chemistry;
 
 /**
- * What helps paint to dry: common practice says "to a fraction", the fractions are own estimates.
+ * Aids that shorten drying: common practice says "to a fraction", the fractions are own estimates.
  */
 enum DryingAid: string
 {

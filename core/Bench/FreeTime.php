@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Bench;
 
 /**
- * What is left of the sessions: stretches of time, in order.
+ * Free stretches of the sessions, in order.
  */
 final readonly class FreeTime
 {

@@ -8,7 +8,7 @@ use Hyalin\Plan\StepKind;
 use Hyalin\Pot\Chemistry;
 
 /**
- * What the painter has at hand for a step: from one step to the next something has to be put away, cleaned and taken up.
+ * Tool, paint and part that the painter has at hand for a step: from one step to the next something has to be put away, cleaned and taken up.
  * Minutes are own estimates.
  */
 final readonly class Handling

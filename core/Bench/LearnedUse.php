@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Bench;
 
 /**
- * What past runs really used, against what was estimated: a factor for the next estimate. A few runs say little, so the
+ * Factor on the next estimate, from the use that past runs recorded and the use estimated for them. A few runs say little, so the
  * default counts as much as two of them.
  */
 final class LearnedUse

@@ -7,7 +7,7 @@ namespace Hyalin\Bench;
 use Hyalin\Pot\Pot;
 
 /**
- * What work takes from one pot, against what is in it: estimates.
+ * The amount that work takes from one pot, and the amount in it: estimates.
  */
 final readonly class PotNeed
 {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Bench;
 
 /**
- * What is to be laid over sessions: steps with their hands-on minutes, and the lags between them.
+ * Work to be scheduled over sessions: steps with their hands-on minutes, and the lags between them.
  */
 final readonly class Work
 {

@@ -10,7 +10,7 @@ use Hyalin\Plan\StepKind;
 use Hyalin\Pot\Chemistry;
 
 /**
- * What can hurt at a step, and the usual protection: common practice. The label, the safety data sheet and local rules
+ * Dangers of a step, and the usual protection: common practice. The label, the safety data sheet and local rules
  * come first.
  */
 final class Cautions

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Colour;
 
 /**
- * What the colour spaces of three numbers share at their border.
+ * Checks that the colour spaces of three numbers share.
  */
 final class Components
 {

@@ -7,7 +7,7 @@ namespace Hyalin\Cup;
 use Hyalin\Colour\Lab;
 
 /**
- * What to put into a cup, and what comes of it.
+ * An addition to a cup, and the colour that it leads to.
  */
 final readonly class Addition
 {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Cup;
 
 /**
- * What a scale is doing.
+ * States of a scale.
  */
 enum ScaleState: string
 {

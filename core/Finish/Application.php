@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Finish;
 
 /**
- * What a technique is put on with.
+ * The tool that a technique is applied with.
  */
 enum Application: string
 {

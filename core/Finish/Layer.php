@@ -19,7 +19,7 @@ final readonly class Layer
     /** A platelet lets nothing through: as good as so many coats of paint of its colour. */
     private const OPAQUE_COATS = 20.0;
 
-    /** What one coat leaves on each zone of such an area. */
+    /** The deposit of one coat on each zone of an area of that form. */
     private DepositProfile $profile;
 
     /** @param  non-empty-list<Zone>  $zones */

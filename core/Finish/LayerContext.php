@@ -7,7 +7,7 @@ namespace Hyalin\Finish;
 use Hyalin\Optics\PaintOptics;
 
 /**
- * What a layer meets where it is painted, whatever it is made of: whose hand, which wet coat beneath, what light falls there.
+ * The surroundings of a layer, apart from its paint: the hand, the wet coat beneath, the light that falls there.
  */
 final readonly class LayerContext
 {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Finish;
 
 /**
- * What the light on a mesh means for painting it. All limits are own estimates.
+ * Advice on painting a mesh, from the light on it. All limits are own estimates.
  */
 final class MeshSuggestions
 {

@@ -8,7 +8,7 @@ use Hyalin\Plan\LayerPlan;
 use Hyalin\Plan\StepKind;
 
 /**
- * What the stack of an area asks of the order of work: its colours become plain words, its techniques kinds of work.
+ * Turns the stack of an area into work for the order: its colours become plain words, its techniques kinds of work.
  */
 final class StackWork
 {

@@ -55,7 +55,7 @@ enum Technique: string
     }
 
     /**
-     * What one coat leaves on each zone.
+     * The deposit of one coat on each zone.
      *
      * @param  list<float|null>|null  $exposure  0..1 of the five zones to a directed spray or a lamp, as a mesh has it; null for the usual
      */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Formats;
 
 /**
- * What all text formats refuse: too many bytes, text that is not UTF-8, binary files under a text name.
+ * Checks that all text formats share: too many bytes, text that is not UTF-8, binary files under a text name.
  */
 final class TextFile
 {

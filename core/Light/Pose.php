@@ -129,7 +129,7 @@ final readonly class Pose
     }
 
     /**
-     * What stands on a part goes with it when that is moved.
+     * A part that stands on another moves with it.
      *
      * @param  self  $before  of the other part
      */

@@ -39,7 +39,7 @@ final readonly class Visibility
     }
 
     /**
-     * What was computed before.
+     * A visibility that was computed before.
      *
      * @param  list<array{float, float, float}>  $directions
      * @param  list<array<int, int>>  $bits
@@ -77,7 +77,7 @@ final readonly class Visibility
     }
 
     /**
-     * What this one and another know, of the same mesh and directions.
+     * This visibility and another of the same mesh and directions together.
      *
      * @param  list<array<int, int>>  $bits  of the other
      */

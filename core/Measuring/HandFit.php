@@ -19,7 +19,7 @@ use Hyalin\Numeric\SingularMatrix;
  */
 final readonly class HandFit
 {
-    /** What is usual of the scatter from chip to chip is worth so many chips. */
+    /** The usual scatter from chip to chip weighs as much as so many chips. */
     private const USUAL_CHIPS = 2.0;
 
     /** A film is not of one thickness, nor a reading of one spot: own estimate, as reflectance. */

@@ -271,7 +271,7 @@ final readonly class PotFit
     }
 
     /**
-     * What is expected without any reading, as rows of a linear least squares problem.
+     * The prior, as rows of a linear least squares problem.
      *
      * @return list<array{array<int, float>, float}> each: factors by unknown, and what their sum should be; over its deviation
      */

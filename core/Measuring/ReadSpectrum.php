@@ -111,7 +111,7 @@ final readonly class ReadSpectrum
     }
 
     /**
-     * What a band of the reflectance adds to L*, a* and b* near a colour.
+     * Derivatives of L*, a* and b* by each band of the reflectance, near a colour.
      *
      * @return array{list<float>, list<float>, list<float>}
      */

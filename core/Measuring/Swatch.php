@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Measuring;
 
 /**
- * What can lie under the reader when a pot is measured.
+ * The swatches of a pot that a reader measures.
  */
 enum Swatch: string
 {

@@ -62,7 +62,7 @@ final class Curvature
     }
 
     /**
-     * What the angles around a vertex lack of a full turn (Gauss and Bonnet).
+     * Angular deficit of each vertex: a full turn less the angles around it (Gauss and Bonnet).
      *
      * @return list<float> Gaussian curvature times the mm2 around each vertex: positive on a hill, negative on a saddle
      */

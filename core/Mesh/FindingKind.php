@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Mesh;
 
 /**
- * What a print file may hold besides the figure, or hold wrongly.
+ * Kinds of findings in a print file: things besides the figure, and errors.
  */
 enum FindingKind: string
 {

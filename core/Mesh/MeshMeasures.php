@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Mesh;
 
 /**
- * What can be said of a mesh in one pass over its triangles.
+ * Measures of a mesh that one pass over its triangles gives.
  */
 final readonly class MeshMeasures
 {

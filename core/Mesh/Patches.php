@@ -74,7 +74,7 @@ final readonly class Patches
     }
 
     /**
-     * What hangs together with a vertex over borders that are creased less than this.
+     * The patches that are connected with a vertex over borders creased less than this.
      *
      * @param  float  $depth  creaseness of a border that stops it, 0 or more: 0.01 a shallow groove, 0.3 a deep fold
      * @return array<int, true> by vertex

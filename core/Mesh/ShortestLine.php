@@ -10,7 +10,7 @@ namespace Hyalin\Mesh;
  */
 final class ShortestLine
 {
-    /** What a bucket holds, mm or their cost. */
+    /** Width of a bucket, mm or their cost. */
     private const BUCKET = 1.0;
 
     /**

@@ -10,7 +10,7 @@ namespace Hyalin\Mesh;
  */
 final readonly class Ways
 {
-    /** What a bucket holds, mm or their cost: own choice; from a fifth of it to four times as much took the same time on sculpts. */
+    /** Width of a bucket, mm or their cost: own choice; from a fifth of it to four times as much took the same time on sculpts. */
     private const BUCKET = 1.0;
 
     /**

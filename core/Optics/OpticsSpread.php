@@ -49,7 +49,7 @@ final readonly class OpticsSpread
         return new self([]);
     }
 
-    /** What is usual of a pot of which no more is known than where its K and S come from. */
+    /** The usual spread of a pot by the source of its K and S alone. */
     public static function usual(OpticsQuality $quality): self
     {
         $flat = static fn (float $v): array => array_fill(0, Bands::COUNT, $v);

@@ -9,7 +9,7 @@ use Hyalin\Colour\InvalidSpectrum;
 use Hyalin\Colour\Reflectance;
 
 /**
- * What a paint or a mix does to light: absorption K and scattering S on the 36 bands, per reference coat, both >= 0.
+ * Optical properties of a paint or a mix: absorption K and scattering S on the 36 bands, per reference coat, both >= 0.
  */
 final readonly class PaintOptics
 {

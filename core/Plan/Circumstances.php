@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Plan;
 
 /**
- * What a plan has to reckon with besides the figure itself.
+ * Conditions of a plan besides the figure itself.
  */
 final readonly class Circumstances
 {

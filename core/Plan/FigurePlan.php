@@ -112,7 +112,7 @@ final readonly class FigurePlan
         return null;
     }
 
-    /** What stands beside what; worked out once. */
+    /** The neighbourhood of each area; calculated once. */
     public function neighbourhood(): Neighbourhood
     {
         /** @var WeakMap<self, Neighbourhood> $known every rule asks */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Plan;
 
 /**
- * What stands beside an area: as it was stated, or as a figure of that build usually has it.
+ * Another area beside an area: as stated, or as usual for a figure of that build.
  */
 final readonly class Meeting
 {

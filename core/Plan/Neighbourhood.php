@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Plan;
 
 /**
- * What stands beside what. A border that nobody stated is not 0 mm: areas of one part of which one has no border at all
+ * The areas that meet, and how long their borders are. A border that nobody stated is not 0 mm: areas of one part of which one has no border at all
  * are taken to meet, along the outline that a round area of that size has, shared by all it may meet. Two areas whose
  * borders are stated, but none between them, do not meet.
  */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Plan;
 
 /**
- * What will be done with a piece when it is finished, as far as its finish has to stand it.
+ * Uses of a finished piece that its finish has to withstand.
  */
 enum PieceUse: string
 {

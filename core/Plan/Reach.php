@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Plan;
 
 /**
- * What gets to an area once the parts that can be glued early are glued.
+ * The tools that reach an area once the parts that can be glued early are glued.
  */
 enum Reach: string
 {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Plan;
 
 /**
- * What a joint looks like when it is glued.
+ * The look of a joint when it is glued.
  */
 enum Seam: string
 {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Pot;
 
 /**
- * What a film is made of, as far as it matters to what lies beneath: common practice, no published source.
+ * Chemistry of a film, as far as it matters to the film beneath: common practice, no published source.
  */
 enum Chemistry: string
 {
@@ -23,7 +23,7 @@ enum Chemistry: string
     private const OIL_OVER_OIL = 2 * self::DAY;
 
     /**
-     * What must lie between or pass before this may go over another film.
+     * The barrier or the waiting time that this needs over another film.
      *
      * @param  bool  $sealed  a varnish lies between them
      * @param  int  $cured  minutes until the film beneath, or the varnish over it, is dry through

@@ -51,7 +51,7 @@ final class ColourWords
         'storm' => '#5a6470', 'straw' => '#d8c070', 'sun' => '#f0c030', 'teal' => '#1f7a7a', 'umber' => '#5a4330', 'walnut' => '#5e4230', 'wine' => '#6a1c34', 'wood' => '#8a6440',
     ];
 
-    /** What a word does to L* and, as a factor, to chroma: own estimates. */
+    /** Effect of a word on L* and, as a factor, on chroma: own estimates. */
     private const CHANGES = [
         'dark' => [-14.0, 0.9], 'deep' => [-10.0, 1.0], 'light' => [14.0, 0.85], 'pale' => [20.0, 0.6], 'bright' => [6.0, 1.2], 'dull' => [-3.0, 0.6], 'dusty' => [4.0, 0.6], 'faded' => [10.0, 0.6],
     ];

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Pot;
 
 /**
- * What a field of a pot holds; forms choose their input by it.
+ * Types of the fields of a pot. Forms choose their input by them.
  */
 enum FieldType: string
 {

@@ -176,7 +176,7 @@ final readonly class PotField
     }
 
     /**
-     * What is assumed of a kind of pot while nobody states it.
+     * The value assumed for a kind of pot until the painter states one.
      *
      * @param  Chemistry|null  $chemistry  as it is stated; null for that of the kind
      * @return Value|null null when nothing is

@@ -7,7 +7,7 @@ namespace Hyalin\Pot;
 use Hyalin\Optics\Sheen;
 
 /**
- * What is in a pot, as painters sort their shelf.
+ * Kinds of pots, as painters sort their shelf.
  */
 enum PotKind: string
 {

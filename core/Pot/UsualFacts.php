@@ -7,7 +7,7 @@ namespace Hyalin\Pot;
 use Hyalin\Optics\Sheen;
 
 /**
- * What a kind of pot is usually like. Drying times, curing times and pressures are common practice; densities and sizes
+ * Usual facts of a kind of pot. Drying times, curing times and pressures are common practice; densities and sizes
  * are own estimates.
  */
 final readonly class UsualFacts

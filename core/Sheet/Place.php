@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Sheet;
 
 /**
- * What is painted into a field. The values are those of Hyalin\Measuring\Swatch.
+ * Kinds of painted places in a field. The values are those of Hyalin\Measuring\Swatch.
  */
 enum Place: string
 {

@@ -65,7 +65,7 @@ final readonly class MixGuess
     }
 
     /**
-     * What each drop did.
+     * The effect of each drop.
      *
      * @param  list<string>  $added  keys in the order in which they were added
      * @return list<float> CIEDE2000 to the target after each

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Finish\Doubt;
 
 /**
- * What can make a prediction unsure.
+ * Causes that make a prediction unsure.
  */
 enum CauseKind
 {

@@ -25,7 +25,7 @@ final readonly class FinishDoubt
 {
     private const STEP = 0.01;
 
-    /** What is left of a doubt, as a share of its standard deviation, when its pot was measured with a tint, or chips were painted. */
+    /** Share of a doubt's standard deviation that remains when its pot was measured with a tint, or chips were painted. */
     private const AFTER_MEASURING = 0.15;
 
     private const AFTER_CHIPS = 0.35;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Finish\Doubt;
 
 /**
- * What was learnt of one direction that a prediction was unsure in.
+ * A correction learnt in one direction in which a prediction was unsure.
  */
 final readonly class Learnt
 {

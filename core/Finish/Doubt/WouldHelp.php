@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Finish\Doubt;
 
 /**
- * What would make a finish surer than anything else: a pot to measure, or a technique to paint chips of.
+ * The measurement that would make a finish surer than any other: of a pot, or of chips in one technique.
  */
 final readonly class WouldHelp
 {

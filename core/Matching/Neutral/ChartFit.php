@@ -12,7 +12,7 @@ use Hyalin\Numeric\LeastSquares;
 use Hyalin\Numeric\SingularMatrix;
 
 /**
- * What a camera made of the 24 patches, undone by a root polynomial of degree 2: unlike a polynomial it does not change
+ * Correction of a camera from the 24 patches, by a root polynomial of degree 2: unlike a polynomial it does not change
  * when the exposure does.
  *
  * G. D. Finlayson, M. Mackiewicz, A. Hurlbert, Color correction using root-polynomial regression, IEEE Transactions on

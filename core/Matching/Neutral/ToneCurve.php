@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Hyalin\Matching\Neutral;
 
 /**
- * What a camera's tone curve made of light, undone channel by channel from the greys of a chart: a curve through them that rises
+ * Inverse of a camera's tone curve, channel by channel, from the greys of a chart: a curve through them that rises
  * everywhere, in the cube root of the light, where its steps are even to the eye.
  *
  * Monotone cubic interpolation of F. N. Fritsch, R. E. Carlson, SIAM J. Numer. Anal. 17, 238 (1980); beyond the lightest

@@ -8,7 +8,7 @@ use Hyalin\Pot\Pot;
 use Hyalin\Pot\PotKind;
 
 /**
- * What a pot can be used for in a proposal.
+ * Uses of a pot in a proposal.
  */
 enum PotRole
 {

@@ -7,7 +7,7 @@ namespace Hyalin\Order\Masking;
 use Hyalin\Plan\StepId;
 
 /**
- * What to protect at one spray or at several that follow each other, with what, from when to when.
+ * A mask for one spray or for several in a row: the areas it protects, its material, from which step to which.
  */
 final readonly class MaskPlan
 {

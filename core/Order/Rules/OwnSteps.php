@@ -9,7 +9,7 @@ use Hyalin\Plan\FigurePlan;
 use Hyalin\Plan\StepId;
 
 /**
- * What the painter said of a step of their own: what it follows, and what waits for it.
+ * The order that the painter stated for a step of their own: the steps before it, and those that wait for it.
  */
 final class OwnSteps implements Rule
 {
