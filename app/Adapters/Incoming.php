@@ -92,7 +92,7 @@ final class Incoming
         return is_string($path) ? $path : throw new RuntimeException("task {$task->id} has no file");
     }
 
-    /** What was read and used, or not answered. */
+    /** Files that were read and used, or not answered. */
     private static function clear(Painter $painter): void
     {
         $old = Task::query()->where('painter_id', $painter->id)->whereIn('kind', self::KINDS)->where(static fn (Builder $old) => $old

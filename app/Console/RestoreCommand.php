@@ -19,7 +19,7 @@ use Throwable;
  */
 final class RestoreCommand extends Command
 {
-    /** What is counted for the painter who decides. */
+    /** Counts shown to the painter who decides. */
     private const COUNTED = ['painters', 'figures', 'paints', 'runs', 'pictures'];
 
     protected $signature = 'hyalin:restore {file : written by hyalin:backup} {--force : without asking}';

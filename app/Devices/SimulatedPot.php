@@ -11,7 +11,7 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /**
- * What is really in a pot, for the simulated devices: they must agree on it.
+ * The true contents of a pot, for the simulated devices: they must agree on it.
  */
 final class SimulatedPot
 {

@@ -91,7 +91,7 @@ abstract class TaskJob implements ShouldQueue
         return 'Try again.';
     }
 
-    /** What is left to do, however it ended. */
+    /** Runs at the end, however the job ended. */
     protected function ended(Task $task): void
     {
     }

@@ -7,7 +7,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * What a painter wanted to save when the record had been changed elsewhere: kept, so that neither version is lost.
+ * An edit of a record that had been changed elsewhere: kept, so that neither version is lost.
  *
  * @property int $id
  * @property int $painter_id

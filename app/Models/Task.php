@@ -78,7 +78,7 @@ final class Task extends Model
         return in_array($this->state, TaskState::OPEN, true);
     }
 
-    /** What waits is stopped at once; what is worked at stops at its next part, if it has one left. */
+    /** A task that waits is stopped at once. One at work stops at its next part, if it has one left. */
     public function stop(): void
     {
         self::query()->whereKey($this->id)->whereIn('state', [TaskState::Waiting, TaskState::Asks])->update(['state' => TaskState::Stopped, 'problem' => null]);

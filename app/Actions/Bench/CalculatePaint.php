@@ -18,7 +18,7 @@ use Hyalin\Bench\Batch;
 use Hyalin\Bench\BatchMode;
 
 /**
- * What a figure, or the rest of a run, takes from the pots; and whether a batch is quicker step by step.
+ * Calculates the paint that a figure, or the rest of a run, takes from the pots; and whether a batch is quicker step by step.
  */
 final readonly class CalculatePaint
 {

@@ -43,7 +43,7 @@ use Throwable;
  */
 final class ImportBench
 {
-    /** What tells records apart that a painter may have already. */
+    /** Columns by which a record is known that a painter may have already. */
     private const ALIKE = [
         'paints' => ['maker', 'name', 'kind', 'sheen', 'thick_hex', 'absorption', 'scattering'],
         'chips' => ['technique', 'paint_id', 'thinner', 'coats', 'card', 'read'],

@@ -97,7 +97,7 @@ final class PlanSessions
     }
 
     /**
-     * What was to be done in another session before.
+     * Steps that were planned for another session before.
      *
      * @param  list<LaidSession>  $before
      * @param  list<LaidSession>  $after

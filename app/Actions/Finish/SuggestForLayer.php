@@ -27,7 +27,7 @@ use Hyalin\Optics\PaintOptics;
 use Hyalin\Pot\Volume;
 
 /**
- * What could be done about one layer: other coats or thinner, another undercoat, a ramp from its mix.
+ * Suggests changes for one layer: other coats or thinner, another undercoat, a ramp from its mix.
  */
 final class SuggestForLayer
 {

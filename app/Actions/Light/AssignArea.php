@@ -149,7 +149,7 @@ final class AssignArea
     }
 
     /**
-     * What lies across from an area on the other side of the figure.
+     * The mirror image of an area, on the other side of the figure.
      *
      * @param  int  $toId  area that it is given to
      * @return bool whether the other side looks alike

@@ -112,7 +112,7 @@ final class PoseParts
     }
 
     /**
-     * What stands on a part, and what stands on that.
+     * The parts that stand on a part, directly or on one another.
      *
      * @param  Collection<int, FigureMesh>  $meshes  by id
      * @return list<FigureMesh>

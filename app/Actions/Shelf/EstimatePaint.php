@@ -14,7 +14,7 @@ use Illuminate\Validation\ValidationException;
 final class EstimatePaint
 {
     /**
-     * What a pot does to light, as far as its description tells.
+     * Optical properties of a pot, as far as its description tells.
      *
      * @throws ValidationException when no paint can have this colour
      */

@@ -80,7 +80,7 @@ final class Restoration
         }
     }
 
-    /** What waits has no job here, and files that were sent ahead are in no backup. What tasks found, or why they failed, stays. */
+    /** A waiting task has no job here, and files sent ahead are in no backup. Results of tasks and reasons of failure stay. */
     private static function dropUnfinished(Connection $database): void
     {
         $schema = $database->getSchemaBuilder();

@@ -46,7 +46,7 @@ final class AidedDrying
         $this->aids = [];
     }
 
-    /** What helps paint to dry at this painter's bench. */
+    /** The drying aid at this painter's bench. */
     public function aid(int $painterId): DryingAid
     {
         return $this->aids[$painterId] ??= Painter::query()->findOrFail($painterId)->drying_aid;

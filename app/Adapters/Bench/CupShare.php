@@ -8,7 +8,7 @@ use App\Models\Bench\RunStep;
 use App\Models\Bench\RunStepState;
 
 /**
- * What a step has to do with a cup that serves several: the first open one mixes it for all, those after a done one find it mixed.
+ * The part of a step in a cup that serves several steps: the first open one mixes it for all, those after a done one find it mixed.
  */
 final readonly class CupShare
 {

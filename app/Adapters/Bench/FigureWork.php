@@ -21,7 +21,7 @@ use Hyalin\Plan\StepId;
 use Hyalin\Plan\StepKind;
 
 /**
- * What is left to do on a figure, to be planned over sessions: the open steps of its run, or all of its plan where no run has
+ * The work left on a figure, to be planned over sessions: the open steps of its run, or all of its plan where no run has
  * begun. Says of each step what it is.
  *
  * @phpstan-type Known array{figureId: int, figure: string, runStepId: int|null, what: string, where: string, hex: string|null}

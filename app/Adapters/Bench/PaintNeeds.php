@@ -55,7 +55,7 @@ final class PaintNeeds
     }
 
     /**
-     * What leaves the pots: whole drops into the cup, or what a can sprays.
+     * The paint that leaves the pots: whole drops into the cup, or what a can sprays.
      *
      * @param  iterable<Paint>  $pots  those that the step names
      * @param  RunStep  ...$next  that the same cup serves

@@ -11,7 +11,7 @@ use Hyalin\Bench\PlanChanges;
 use Hyalin\Finish\Technique;
 
 /**
- * What the plan of a figure asks for now, against the steps of a run in progress.
+ * Differences between the plan of a figure now and the steps of a run in progress.
  */
 final readonly class RunChanges
 {

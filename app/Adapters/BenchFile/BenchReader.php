@@ -45,7 +45,7 @@ final class BenchReader
     }
 
     /**
-     * What can be said of it at once, before anything of it is unpacked.
+     * Checks that need nothing of it unpacked.
      *
      * @throws UnreadableBench
      */
@@ -110,7 +110,7 @@ final class BenchReader
     }
 
     /**
-     * What the painter chose on a print file: runs of triangles, each with the areas of its pieces.
+     * The painter's choices on a print file: runs of triangles, each with the areas of its pieces.
      *
      * @return list<array{int, list<int|null>}>
      *

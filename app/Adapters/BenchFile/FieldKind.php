@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Adapters\BenchFile;
 
 /**
- * What a field of a bench file holds. References are numbers of records within the file.
+ * Types of the fields of a bench file. References are numbers of records within the file.
  */
 enum FieldKind
 {

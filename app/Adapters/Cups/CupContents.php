@@ -11,7 +11,7 @@ use Hyalin\Cup\Cup;
 use Hyalin\Optics\PaintOptics;
 
 /**
- * What is in a cup: its entries added up in order, those undone left out.
+ * The contents of a cup: its entries added up in order, those undone left out.
  */
 final readonly class CupContents
 {

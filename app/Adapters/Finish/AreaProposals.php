@@ -9,7 +9,7 @@ use Hyalin\Matching\Proposals\Proposal;
 use Hyalin\Matching\Proposals\RampReach;
 
 /**
- * What could be painted on an area.
+ * Proposals for an area.
  */
 final readonly class AreaProposals
 {

@@ -9,7 +9,7 @@ use Hyalin\Cup\HueDrift;
 use Hyalin\Finish\Zone;
 
 /**
- * What advice is asked for: one layer of an area's drafts, in one zone.
+ * A question for advice: one layer of an area's drafts, in one zone.
  */
 final readonly class LayerQuestion
 {

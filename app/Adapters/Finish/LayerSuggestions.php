@@ -11,7 +11,7 @@ use Hyalin\Finish\SettingSearch;
 use Hyalin\Finish\UndercoatAdvice;
 
 /**
- * What could be done about a layer: other coats or thinner, another undercoat, a ramp from its mix.
+ * Suggestions for a layer: other coats or thinner, another undercoat, a ramp from its mix.
  */
 final readonly class LayerSuggestions
 {

@@ -14,7 +14,7 @@ use Hyalin\Finish\Zone;
 use Illuminate\Validation\ValidationException;
 
 /**
- * What the mix finder was asked: now, or when a search was put into the queue.
+ * A question to the mix finder, asked now or when a search was put into the queue.
  */
 final readonly class MixQuestion
 {

@@ -8,7 +8,7 @@ use Hyalin\Colour\Lab;
 use Hyalin\Finish\Zone;
 
 /**
- * What one more pot would bring: an opaque paint of the colour that is missed most. An estimate, as the pot is not known.
+ * The gain of one more pot: an opaque paint of the colour that is missed most. An estimate, as the pot is not known.
  */
 final readonly class OneMorePot
 {

@@ -9,7 +9,7 @@ use Illuminate\Support\Facades\DB;
 use stdClass;
 
 /**
- * What the painter gave to areas on a mesh, act by act, so that each can be taken back and done again. It lasts as long as the
+ * The acts by which the painter gave triangles to areas: each can be undone and redone. It lasts as long as the
  * lighting it was done on. Areas that an act made are taken back with it, and come again with it, unless the painter has
  * touched them: those stay.
  *
@@ -22,7 +22,7 @@ final readonly class AreaHistory
     /** Columns of an area that change without its painter. */
     private const MEASURED = ['square_cm', 'zone_shares', 'zone_exposures', 'position', 'updated_at'];
 
-    /** What a painter has planned, taken or done for an area. */
+    /** Records by which a painter has planned, sampled or done something for an area. */
     private const HANGS_ON = [
         ['layers', 'area_id'], ['samples', 'area_id'], ['findings', 'area_id'], ['balances', 'area_id'], ['balances', 'other_id'], ['cups', 'area_id'],
         ['run_step_areas', 'area_id'], ['joint_hidden_areas', 'area_id'], ['piece_readings', 'area_id'], ['areas', 'lies_on_id'],

@@ -14,7 +14,7 @@ use Hyalin\Finish\MeshSuggestions;
 use Hyalin\Finish\Section;
 
 /**
- * What the light on a mesh means for painting the figure it is of.
+ * Advice on painting a figure, from the light on its mesh.
  *
  * @phpstan-import-type LitArea from LightRecord
  */

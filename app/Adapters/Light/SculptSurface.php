@@ -129,7 +129,7 @@ final readonly class SculptSurface
         return $division;
     }
 
-    /** What a fill runs over: known patches are enough for it. */
+    /** The surface that a fill runs over: known patches are enough for it. */
     public function patches(): Patches
     {
         return $this->keptPatches() ?? $this->division()->patches;

@@ -18,7 +18,7 @@ use Hyalin\Mesh\TriangleMesh;
 use Illuminate\Support\Str;
 
 /**
- * What was computed of the light on a figure, as lists on disk: its working mesh with the shadows, the mesh that is
+ * A light study of a figure, as lists on disk: its working mesh with the shadows, the mesh that is
  * measured (the same, unless the print is a fine one), areas and zones of both.
  */
 final readonly class StoredStudy
@@ -60,13 +60,13 @@ final readonly class StoredStudy
         return $stored;
     }
 
-    /** What the screen shows and shadows are cast by. */
+    /** The mesh that the screen shows and that casts shadows. */
     public function working(): TriangleMesh
     {
         return MeshStore::mesh("{$this->path}.work");
     }
 
-    /** What is measured and cut into areas. */
+    /** The mesh that is measured and divided into areas. */
     public function measured(): TriangleMesh
     {
         return MeshStore::mesh($this->path.($this->isCoarse() ? '.full' : '.work'));
@@ -133,7 +133,7 @@ final readonly class StoredStudy
         $this->putRuns(TriangleRuns::of(array_map(static fn (?int $area): int => $area ?? self::NONE, $chosen)), TriangleRuns::of($areas));
     }
 
-    /** What the painter chose for some triangles. */
+    /** The painter's choice for some triangles. */
     public function give(TriangleRuns $given): void
     {
         [$chosen, $areas] = $this->runs();
@@ -159,7 +159,7 @@ final readonly class StoredStudy
         return true;
     }
 
-    /** What was chosen and what is which area, as it is now. */
+    /** The painter's choices and the area of each triangle, as they are now. */
     public function copyAreas(string $name): void
     {
         $this->copyRuns('', ".{$name}");

@@ -106,7 +106,7 @@ final readonly class PictureColours
     }
 
     /**
-     * What is likely one area each, and where the picture shows its middle tone.
+     * Likely areas of the picture, and where each shows its middle tone.
      *
      * @return list<array{ColourArea, array{float, float}}> largest first
      *

@@ -51,7 +51,7 @@ final readonly class PictureIntake
     }
 
     /**
-     * What was read before and kept, with what was known of it.
+     * A picture that was read before and kept, with its findings.
      *
      * @param  array<mixed>  $known  width, height, blockGrid, remarks
      */

@@ -9,7 +9,7 @@ use Hyalin\Matching\Neutral\GreyPatch;
 use Hyalin\Matching\Neutral\LightField;
 
 /**
- * What takes lamp and camera out of a picture, and how well.
+ * The correction that takes lamp and camera out of a picture, and its accuracy.
  */
 final readonly class WhiteBalance
 {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Adapters\Shelf;
 
 /**
- * What is odd of one painted place of a swatch sheet, in words. The limits are own estimates.
+ * Remarks on one painted place of a swatch sheet. The limits are own estimates.
  *
  * @phpstan-import-type Place from SheetColours as PlaceColours
  */
@@ -17,7 +17,7 @@ final class PlaceRemark
     /** Shares of a place from which on it is told. */
     private const GLARE = 0.1;
 
-    /** What is matt shines only while it is wet. */
+    /** Matt paint shines only while it is wet. */
     private const SHINES = 0.03;
 
     private const GAPS = 0.25;

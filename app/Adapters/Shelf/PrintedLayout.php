@@ -13,7 +13,7 @@ use Hyalin\Sheet\Place;
 use Hyalin\Sheet\SheetLayout;
 
 /**
- * What was printed on a swatch sheet, as a document for the command line: see docs/formats.md.
+ * The layout of a printed swatch sheet, as a document for the command line: see docs/formats.md.
  */
 final readonly class PrintedLayout
 {

@@ -9,7 +9,7 @@ use Hyalin\Colour\DifferenceFormula;
 use Hyalin\Colour\Lab;
 
 /**
- * What has changed on a sheet since the photo of it that was kept: paint that has aged, or that was painted again from a pot that
+ * Changes on a sheet since the photo of it that was kept: paint that has aged, or that was painted again from a pot that
  * was shaken badly.
  */
 final readonly class SheetChange

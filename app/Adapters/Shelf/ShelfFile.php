@@ -33,7 +33,7 @@ final readonly class ShelfFile
     }
 
     /**
-     * What a format read; pots that are in it twice are a fault.
+     * The pots that a format read. A pot that is in it twice is a fault.
      *
      * @param  list<PotRow>  $pots
      * @param  list<Fault>  $faults

@@ -8,7 +8,7 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\Rules\Password;
 
 /**
- * What a name, an address and a password of a painter are.
+ * Rules for the name, the address and the password of a painter.
  */
 final class AccountRules
 {

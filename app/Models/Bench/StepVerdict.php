@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Models\Bench;
 
 /**
- * What a painter says of a step afterwards: it is left out when the run is repeated or becomes the recipe.
+ * The painter's verdict on a step afterwards: it is left out when the run is repeated or becomes the recipe.
  */
 enum StepVerdict: string
 {

@@ -13,7 +13,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
- * What photos of painted pieces say of a pot put on by a technique, beside what is predicted for it. Offered; used in
+ * A correction, from photos of painted pieces, of the colour predicted for a pot in a technique. Offered; used in
  * predictions only once the painter takes it.
  *
  * @property int $id

@@ -9,7 +9,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
- * What a photo taught of pots and techniques together, and what they were before: it can be undone.
+ * A lesson from a photo about pots and techniques together, with their values before it, so that it can be undone.
  *
  * @phpstan-type Before array{pots: array<int, array{k: list<float>, s: list<float>, spread: list<array{k: list<float>, s: list<float>}>|null, after: list<float>}>, hands: array<string, array{coverage: float, coverage_deviation: float, thickness: float, thickness_deviation: float, scatter: float, chips: int}|null>}
  *

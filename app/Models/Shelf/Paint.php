@@ -115,7 +115,7 @@ final class Paint extends Model
         return $casts;
     }
 
-    /** What it is, each fact the painter's own or the usual of its kind. */
+    /** The pot with its facts, each the painter's own or the usual of its kind. */
     public function pot(): Pot
     {
         $stated = [];

@@ -10,7 +10,7 @@ use Hyalin\Finish\Technique;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * What test chips say of a painter's hand at one technique: factors of the usual profile.
+ * A painter's hand at one technique, from test chips: factors of the usual profile.
  *
  * @property int $id
  * @property int $painter_id

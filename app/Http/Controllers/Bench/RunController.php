@@ -53,7 +53,7 @@ final class RunController
         return new JsonResponse($show($step));
     }
 
-    /** What is in the cup is what was used, unless the painter said otherwise. */
+    /** Records the cup as used, unless the painter said otherwise. */
     private static function useCup(RunStep $step): void
     {
         $cup = $step->state === RunStepState::Done && $step->used_mix === null ? StepCup::of($step->load('cups.entries.paint')) : null;

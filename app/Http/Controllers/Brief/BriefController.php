@@ -53,7 +53,7 @@ final class BriefController
         return back();
     }
 
-    /** What it is printed in, where that is not as the figure is. */
+    /** The material of a part, where it differs from that of the figure. */
     public function updatePart(Request $request, Figure $figure, Part $part): RedirectResponse
     {
         $request->validate(

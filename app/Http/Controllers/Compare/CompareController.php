@@ -149,7 +149,7 @@ final class CompareController
         return new JsonResponse(['found' => $found], JsonResponse::HTTP_CREATED);
     }
 
-    /** What to do about an area, by the photo named. */
+    /** Advice on an area, by the photo named. */
     public function touchUp(Request $request, Figure $figure, Area $area, CompareFigure $compare, #[CurrentUser] Painter $painter): JsonResponse
     {
         $request->validate(['photo' => ['required', 'integer']]);

@@ -147,7 +147,7 @@ final class CupController
         return new JsonResponse(self::props($new), JsonResponse::HTTP_CREATED);
     }
 
-    /** What the scale under the cup has counted since a filling began. */
+    /** The count of the scale under the cup since a filling began. */
     public function scale(Request $request, CupRecord $cup, DropScale $scale): JsonResponse
     {
         $request->validate(['session' => ['required', 'integer', 'min:1'], 'readings' => ['required', 'integer', 'between:0,600']]);
@@ -162,7 +162,7 @@ final class CupController
         ));
     }
 
-    /** What would bring it to its target. */
+    /** Additions that would bring it to its target. */
     public function steer(CupRecord $cup, #[CurrentUser] Painter $painter): JsonResponse
     {
         $contents = CupContents::of($cup->load('entries.paint'));

@@ -49,7 +49,7 @@ final class FinishController
         ]);
     }
 
-    /** What layers that are not saved yet would give. */
+    /** Predicts layers that are not saved yet. */
     public function section(FinishRequest $request, Figure $figure, Area $area, #[CurrentUser] Painter $painter): JsonResponse
     {
         return new JsonResponse(SectionProps::predict($figure, $area, $request->drafts($painter)));

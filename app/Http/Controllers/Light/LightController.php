@@ -249,7 +249,7 @@ final class LightController
         return new PlainResponse((string) gzencode($bytes, 4), 200, ['Content-Type' => 'application/octet-stream', 'Content-Encoding' => 'gzip']);
     }
 
-    /** What an area that shines gives to the others, in numbers. */
+    /** Light that a shining area casts on the others, in numbers. */
     public function glowShares(Figure $figure, Area $area, CastGlow $glow): JsonResponse
     {
         $light = $figure->lightStudy()->first();

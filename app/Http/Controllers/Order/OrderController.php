@@ -71,7 +71,7 @@ final class OrderController
         ]);
     }
 
-    /** What another order would cost and break; nothing is saved. */
+    /** Judges another order: its cost and the rules it breaks. Nothing is saved. */
     public function judge(Request $request, Figure $figure): JsonResponse
     {
         return new JsonResponse($this->judged($figure, self::ids($request)));

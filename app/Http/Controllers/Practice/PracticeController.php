@@ -45,7 +45,7 @@ final class PracticeController
         return new JsonResponse(RoundProps::of($round, $painter), JsonResponse::HTTP_CREATED);
     }
 
-    /** What is in the cup, as it is seen. */
+    /** The colour of the cup. */
     public function cup(Request $request, PracticeRound $practiceRound, #[CurrentUser] Painter $painter): JsonResponse
     {
         $added = $this->numbers($request, 'added', MixGuess::MOST_DROPS);

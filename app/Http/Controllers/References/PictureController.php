@@ -45,7 +45,7 @@ final class PictureController
         return new JsonResponse(PictureProps::of($figure, $picture), JsonResponse::HTTP_CREATED);
     }
 
-    /** What it is, whether its light is painted on, what of it counts. */
+    /** Changes the kind of a picture, whether its light is painted on, and the part that counts. */
     public function update(Request $request, Figure $figure, Picture $picture, RetakeColours $retake, RefuseOverwriting $refuse): JsonResponse
     {
         $request->validate([

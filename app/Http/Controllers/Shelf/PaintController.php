@@ -44,7 +44,7 @@ final class PaintController
         return new JsonResponse(ShelfPageProps::of($painter)->paints);
     }
 
-    /** What the shelf reaches, lacks, and has twice. */
+    /** Colours that the shelf reaches and lacks, and pots that it has twice. */
     public function reach(#[CurrentUser] Painter $painter): Response
     {
         return Inertia::render('shelf/reach', ['page' => static fn () => GamutPageProps::of($painter)]);

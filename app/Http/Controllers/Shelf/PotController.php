@@ -139,7 +139,7 @@ final class PotController
         return new PlainResponse($camera->card($paint, new Booth), 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'no-store']);
     }
 
-    /** What the readings say; kept when asked. */
+    /** Fits the readings. The result is kept when asked. */
     public function measure(
         MeasureRequest $request,
         Paint $paint,
@@ -172,7 +172,7 @@ final class PotController
         return new JsonResponse(['measurement' => $answer, 'pot' => PaintProps::of($paint)]);
     }
 
-    /** What the painter says of the pot; an empty value goes back to the default of its kind. */
+    /** Keeps facts that the painter states. An empty value goes back to the usual of its kind. */
     public function facts(Request $request, Paint $paint): JsonResponse
     {
         $rules = [];

@@ -31,7 +31,7 @@ final class PotListController
     /** What of the demo's pots is lent: as they are described, none of them measured. */
     private const BORROWED = ['maker', 'name', 'kind', 'sheen', 'colour', 'opacity', 'strength', 'level', 'note'];
 
-    /** What a list says, and what is guessed from its words; nothing is added. */
+    /** Reads a list and guesses from its words. Nothing is added. */
     public function look(Request $request, #[CurrentUser] Painter $painter): JsonResponse
     {
         $request->validate(['text' => ['required', 'string', 'max:60000'], 'maker' => ['nullable', 'string', 'max:80']]);

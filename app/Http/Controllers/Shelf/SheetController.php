@@ -113,7 +113,7 @@ final class SheetController
         ]);
     }
 
-    /** What is where on it, for the command line. */
+    /** Its layout, for the command line. */
     public function layout(SwatchSheet $sheet): JsonResponse
     {
         return new JsonResponse(PrintedLayout::document($sheet->load('fields')), 200, ['Content-Disposition' => "attachment; filename=\"swatch-sheet-{$sheet->id}.json\""]);

@@ -8,7 +8,7 @@ use App\Adapters\Bench\PaintNeed;
 use Hyalin\Pot\PotKind;
 
 /**
- * What a run takes from one pot, against what is in it: estimates.
+ * The amount that a run takes from one pot, and the amount in it: estimates.
  */
 final readonly class PotNeedProps
 {

@@ -12,7 +12,7 @@ use App\Models\Brief\Area;
 use App\Models\Brief\Figure;
 
 /**
- * What has changed in the plan since a run began: in words, each by its step.
+ * Changes of the plan since a run began: in words, each by its step.
  */
 final readonly class RunChangesProps
 {

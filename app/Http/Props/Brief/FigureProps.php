@@ -67,7 +67,7 @@ final readonly class FigureProps
     }
 
     /**
-     * What stands at each stage, or what is missing there.
+     * The state of each stage, or what is missing there.
      *
      * @param  Counts  $has
      * @return list<StageProps>

@@ -8,7 +8,7 @@ use App\Models\Brief\Figure;
 use App\Models\Compare\LessonRecord;
 
 /**
- * What a photo taught of pots and techniques together.
+ * A lesson from a photo about pots and techniques together.
  */
 final readonly class LessonProps
 {

@@ -7,7 +7,7 @@ namespace App\Http\Props\Cups;
 use Hyalin\Cup\ScaleState;
 
 /**
- * What the scale has counted so far in one filling.
+ * The count of the scale so far in one filling.
  */
 final readonly class ScaleProps
 {

@@ -9,7 +9,7 @@ use App\Http\Props\DropsProps;
 use Hyalin\Colour\Likeness;
 
 /**
- * What would bring a cup to its target.
+ * Additions that would bring a cup to its target.
  */
 final readonly class SteeringProps
 {

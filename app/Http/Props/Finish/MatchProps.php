@@ -9,7 +9,7 @@ use Hyalin\Colour\Likeness;
 use Hyalin\Finish\Zone;
 
 /**
- * What is wanted of a zone and what is predicted, both under daylight.
+ * Target and prediction of a zone, both under daylight.
  */
 final readonly class MatchProps
 {

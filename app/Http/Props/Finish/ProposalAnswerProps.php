@@ -10,7 +10,7 @@ use App\Models\Brief\Figure;
 use Hyalin\Matching\Proposals\Proposal;
 
 /**
- * What could be painted on an area.
+ * Proposals for an area.
  */
 final readonly class ProposalAnswerProps
 {

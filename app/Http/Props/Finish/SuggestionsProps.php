@@ -14,7 +14,7 @@ use Hyalin\Cup\RampStep;
 use Hyalin\Pot\Volume;
 
 /**
- * What could be done about a layer, in numbers.
+ * Suggestions for a layer, in numbers.
  */
 final readonly class SuggestionsProps
 {

@@ -7,7 +7,7 @@ namespace App\Http\Props\Finish;
 use App\Http\Props\ColourProps;
 
 /**
- * What an undercoat makes of a mix.
+ * The effect of an undercoat on a mix.
  */
 final readonly class UndercoatProps
 {

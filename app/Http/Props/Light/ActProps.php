@@ -10,7 +10,7 @@ use App\Models\Brief\Figure;
 use App\Models\Light\LightRecord;
 
 /**
- * What an act on areas changes at once. Numbers follow when the painter pauses.
+ * The immediate changes of an act on areas. Numbers follow when the painter pauses.
  */
 final readonly class ActProps
 {

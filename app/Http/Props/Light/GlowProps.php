@@ -8,7 +8,7 @@ use App\Models\Brief\Figure;
 use Hyalin\Light\Glow;
 
 /**
- * What a lamp gives to the areas around it.
+ * The light of a lamp on the areas around it.
  */
 final readonly class GlowProps
 {

@@ -8,7 +8,7 @@ use App\Http\Props\ColourProps;
 use Hyalin\Matching\Sampling\ColourArea;
 
 /**
- * What of a picture is likely one area.
+ * A part of a picture that is likely one area.
  */
 final readonly class ColourAreaProps
 {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Props\Shelf;
 
 /**
- * What is wrong with a file, and where.
+ * A fault of a file, and its place.
  */
 final readonly class FaultProps
 {

@@ -21,7 +21,7 @@ use Hyalin\Optics\Sheen;
 use Hyalin\Optics\Surface;
 
 /**
- * What the shelf reaches, what it lacks for the figures in work, and which pots are near doubles.
+ * Colours that the shelf reaches, colours that it lacks for the figures in progress, and which pots are near doubles.
  */
 final readonly class GamutPageProps
 {

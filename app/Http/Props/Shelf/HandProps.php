@@ -9,7 +9,7 @@ use App\Models\Shelf\TechniqueHand;
 use Hyalin\Finish\Technique;
 
 /**
- * What is known of a painter's hand at one technique.
+ * A painter's hand at one technique.
  */
 final readonly class HandProps
 {

@@ -16,7 +16,7 @@ use Hyalin\Optics\OpticsQuality;
 use Hyalin\Optics\PaintOptics;
 
 /**
- * What a measurement says of a pot, before it is kept.
+ * The result of a measurement of a pot, before it is kept.
  */
 final readonly class MeasurementProps
 {

@@ -45,7 +45,7 @@ final readonly class PotLifeProps
             ->select(['step.done_at as at', 'took.millilitres', 'figures.name as figure', 'runs.id as run_id', 'runs.number as run', 'step.technique', 'step.area_name as area', DB::raw('null as cup_id')]);
     }
 
-    /** What was mixed beside a plan: a cup may be for a step, for an area, or for neither. */
+    /** Paint mixed beside a plan: a cup may be for a step, for an area, or for neither. */
     private static function cups(Paint $paint): Builder
     {
         return DB::table('cup_entries as took')->join('cups', 'cups.id', '=', 'cup_id')->leftJoin('run_steps as step', 'step.id', '=', 'cups.run_step_id')->leftJoin('runs', 'runs.id', '=', 'step.run_id')

@@ -13,7 +13,7 @@ use App\Models\Shelf\SwatchSheet;
 use Hyalin\Sheet\Place;
 
 /**
- * What a photo of a sheet says, to be looked at before anything is kept.
+ * The reading of a photo of a sheet, to be reviewed before anything is kept.
  */
 final readonly class SheetReviewProps
 {

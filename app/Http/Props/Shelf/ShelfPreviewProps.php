@@ -9,7 +9,7 @@ use App\Adapters\Shelf\PotRow;
 use App\Adapters\Shelf\ShelfFile;
 
 /**
- * What a file would do to the shelf, before it does.
+ * Preview of the changes that a file would make to the shelf.
  */
 final readonly class ShelfPreviewProps
 {

@@ -17,7 +17,7 @@ use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 
 /**
- * What really happened at a step. Only what is sent is changed.
+ * A record of what happened at a step. Only the fields that are sent change.
  *
  * @phpstan-import-type MixEntry from RunStep
  */
