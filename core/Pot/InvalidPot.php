@@ -48,7 +48,7 @@ final class InvalidPot extends InvalidInput
 
     public static function day(string $label, string $given): self
     {
-        return new self("{$label}: \"{$given}\" is no day of the form YYYY-MM-DD, for example 2026-12-02");
+        return new self("{$label}: \"{$given}\" is no day from 1900 to 2199 written as YYYY-MM-DD, for example 2026-12-02");
     }
 
     public static function yesNo(string $label, string $given): self

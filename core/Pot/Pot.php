@@ -73,7 +73,7 @@ final readonly class Pot
      * @param  string  $today  YYYY-MM-DD
      * @return string|null the day until which it was good, when that is over
      */
-    public function pastSince(string $today): ?string
+    public function wasGoodUntil(string $today): ?string
     {
         $until = $this->fact('goodUntil');
 

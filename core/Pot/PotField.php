@@ -94,54 +94,27 @@ final readonly class PotField
     /** That has to be stated of every pot. */
     public function required(): self
     {
-        return new self(
-            $this->key,
-            $this->label,
-            $this->type,
-            least: $this->least,
-            most: $this->most,
-            choices: $this->choices,
-            isRequired: true,
-            default: $this->default,
-            usual: $this->usual,
-            csv: $this->csv,
-        );
+        return $this->changed(isRequired: true);
     }
 
     public function defaultingTo(string|int|float|bool|BackedEnum $default): self
     {
-        return new self(
-            $this->key,
-            $this->label,
-            $this->type,
-            least: $this->least,
-            most: $this->most,
-            choices: $this->choices,
-            isRequired: $this->isRequired,
-            default: $default,
-            usual: $this->usual,
-            csv: $this->csv,
-        );
+        return $this->changed(default: $default);
     }
 
     /** @param  Closure(PotKind, Chemistry): (Value|null)  $usual */
     public function usually(Closure $usual): self
     {
-        return new self(
-            $this->key,
-            $this->label,
-            $this->type,
-            least: $this->least,
-            most: $this->most,
-            choices: $this->choices,
-            isRequired: $this->isRequired,
-            default: $this->default,
-            usual: $usual,
-            csv: $this->csv,
-        );
+        return $this->changed(usual: $usual);
     }
 
     public function inTablesAs(string $column): self
+    {
+        return $this->changed(csv: $column);
+    }
+
+    /** @param  (Closure(PotKind, Chemistry): (Value|null))|null  $usual  as every other: null for what it is already */
+    private function changed(?bool $isRequired = null, string|int|float|bool|BackedEnum|null $default = null, ?Closure $usual = null, ?string $csv = null): self
     {
         return new self(
             $this->key,
@@ -150,10 +123,10 @@ final readonly class PotField
             least: $this->least,
             most: $this->most,
             choices: $this->choices,
-            isRequired: $this->isRequired,
-            default: $this->default,
-            usual: $this->usual,
-            csv: $column,
+            isRequired: $isRequired ?? $this->isRequired,
+            default: $default ?? $this->default,
+            usual: $usual ?? $this->usual,
+            csv: $csv ?? $this->csv,
         );
     }
 

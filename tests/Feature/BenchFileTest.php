@@ -24,7 +24,6 @@ use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
-use PHPUnit\Framework\Attributes\Group;
 use stdClass;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Process\Process;
@@ -187,7 +186,6 @@ print(len(list(jsonschema.Draft7Validator(schema).iter_errors(json.load(sys.stdi
 
     /** @param  callable(ZipArchive, string): mixed  $spoil */
     #[DataProvider('spoilt')]
-    #[Group('read')]
     public function test_a_file_that_is_none_says_why_and_leaves_nothing_behind(callable $spoil, string $words): void
     {
         $this->bench();

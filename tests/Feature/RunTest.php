@@ -75,15 +75,15 @@ final class RunTest extends TestCase
         $figure = $this->sentry();
         $run = $this->runOf($figure);
         $pot = $this->painter->paints()->where('name', 'Reed Green')->sole();
-        $this->patchJson("/shelf/paints/{$pot->id}/facts", ['openedOn' => '2026-02-30'])->assertUnprocessable()->assertJsonPath('errors.openedOn.0', 'Opened on: "2026-02-30" is no day of the form YYYY-MM-DD, for example 2026-12-02.');
+        $this->patchJson("/shelf/paints/{$pot->id}/facts", ['openedOn' => '2026-02-30'])->assertUnprocessable()->assertJsonPath('errors.openedOn.0', 'Opened on: "2026-02-30" is no day from 1900 to 2199 written as YYYY-MM-DD, for example 2026-12-02.');
         $this->patchJson("/shelf/paints/{$pot->id}/facts", ['openedOn' => '2025-04-01', 'goodUntil' => '2026-10-03'])->assertOk();
         foreach (['UTC' => null, 'Europe/Vienna' => '2026-10-03'] as $zone => $since) {
             $this->travelTo('2026-10-03 23:30:00');
             $this->painter->update(['time_zone' => $zone]);
             $this->get("/figures/{$figure->id}/quantities")->assertInertia(fn (AssertableInertia $page) => $page
-                ->where('inRun.left', static fn (mixed $left): bool => $left instanceof Collection && $left->pluck('pastSince', 'name')->get('Reed Green') === $since));
+                ->where('inRun.left', static fn (mixed $left): bool => $left instanceof Collection && $left->pluck('wasGoodUntil', 'name')->get('Reed Green') === $since));
             $this->get("/runs/{$run->id}")->assertInertia(fn (AssertableInertia $page) => $page
-                ->where('run.steps.2.cautions', static fn (mixed $said): bool => $said instanceof Collection && $said->contains('Reed Green was good until 3 October 2026: stir it, strain it, and try it on a card first.') === ($since !== null)));
+                ->where('run.steps.2.cautions', static fn (mixed $said): bool => $said instanceof Collection && $said->contains('Reed Green was good until 3 October 2026: try it on a card first.') === ($since !== null)));
         }
     }
 

@@ -21,7 +21,7 @@ function need(id: number, change: Partial<PotNeedProps> = {}): PotNeedProps {
         missingMl: 0,
         toBuy: 0,
         needDrops: 30,
-        pastSince: null,
+        wasGoodUntil: null,
         cost: 0.4,
         spend: null,
         onShelf: true,

@@ -12,7 +12,6 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Symfony\Component\HttpFoundation\Response;
 use Tests\Feature\TestCase;
-use Tests\Support\Rounds;
 use Throwable;
 
 /**
@@ -39,7 +38,7 @@ abstract class Siege extends TestCase
     /** @return int how often, of so many in a hundred */
     protected function times(int $percent): int
     {
-        return max(1, intdiv((int) (getenv('SIEGE') ?: Rounds::of(150, 300)) * $percent, 100));
+        return max(1, intdiv((int) (getenv('SIEGE') ?: 300) * $percent, 100));
     }
 
     /**

@@ -200,7 +200,7 @@ final class ImportBench
             $row[$field->column] = match (true) {
                 $field->kind === FieldKind::File && is_string($value) => $this->files[$value],
                 $field->kind === FieldKind::Moment && is_string($value) && ! self::isMoment($value) => throw UnreadableBench::invalid("{$where}, {$field->name()}", "there is no such moment: {$value}."),
-                $field->kind === FieldKind::Day && is_string($value) && ! PotField::isDay($value) => throw UnreadableBench::invalid("{$where}, {$field->name()}", "there is no such day: {$value}."),
+                $field->kind === FieldKind::Day && is_string($value) && ! PotField::isDay($value) => throw UnreadableBench::invalid("{$where}, {$field->name()}", "there is no such day from 1900 to 2199: {$value}."),
                 $field->kind === FieldKind::Print && is_string($value) => $this->files[$value],
                 default => self::stored($field, $this->numbers->turned($field, $value)),
             };

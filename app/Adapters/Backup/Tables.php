@@ -12,7 +12,7 @@ use Illuminate\Database\Schema\Builder;
  */
 final class Tables
 {
-    /** Tables of passing things: work under way, sessions, what the framework remembers. */
+    /** Tables of transient data: work under way, sessions, what the framework remembers. */
     private const PASSING = ['migrations', 'jobs', 'job_batches', 'failed_jobs', 'cache', 'cache_locks', 'sessions', 'password_reset_tokens'];
 
     /** @return array<string, list<string>> columns that refer to its own table or to a later one, by table */

@@ -35,12 +35,7 @@ final readonly class BenchHours
         return new self($painter->bench_hours ?? self::USUAL, $painter->bench_exceptions ?? [], self::zone($painter));
     }
 
-    private static function zone(Painter $painter): DateTimeZone
-    {
-        return new DateTimeZone(in_array($painter->time_zone, DateTimeZone::listIdentifiers(), true) ? (string) $painter->time_zone : 'UTC');
-    }
-
-    /** @return string the painter's own, YYYY-MM-DD */
+    /** @return string the day where the painter lives, YYYY-MM-DD (ISO 8601) */
     public static function today(Painter $painter): string
     {
         return now(self::zone($painter))->toDateString();
@@ -82,5 +77,10 @@ final readonly class BenchHours
         usort($today, static fn (array $p, array $q): int => $p['start'] <=> $q['start']);
 
         return array_map(static fn (array $p): array => ['start' => $p['start'], 'minutes' => $p['minutes']], $today);
+    }
+
+    private static function zone(Painter $painter): DateTimeZone
+    {
+        return new DateTimeZone(in_array($painter->time_zone, DateTimeZone::listIdentifiers(), true) ? (string) $painter->time_zone : 'UTC');
     }
 }

@@ -12,8 +12,8 @@ use Hyalin\Bench\PotNeed;
  */
 final readonly class PaintNeed
 {
-    /** @param  string|null  $pastSince  YYYY-MM-DD until which the pot was good, when that is over */
-    private function __construct(public Paint $paint, public PotNeed $need, public ?string $pastSince)
+    /** @param  string|null  $wasGoodUntil  YYYY-MM-DD until which the pot was good, when that is over */
+    private function __construct(public Paint $paint, public PotNeed $need, public ?string $wasGoodUntil)
     {
     }
 
@@ -27,6 +27,6 @@ final readonly class PaintNeed
         $pot = $paint->pot();
         $hasMl = $paint->deleted_at === null ? max(0.0, min($pot->sizeMl(), $pot->sizeMl() * $paint->level_percent / 100 - $paint->used_ml)) : 0.0;
 
-        return new self($paint, PotNeed::of($pot, $needMl, $hasMl), $today === null ? null : $pot->pastSince($today));
+        return new self($paint, PotNeed::of($pot, $needMl, $hasMl), $today === null ? null : $pot->wasGoodUntil($today));
     }
 }

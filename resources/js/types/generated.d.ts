@@ -873,7 +873,7 @@ export interface PotNeedProps {
     cost: number | null;
     spend: number | null;
     onShelf: boolean;
-    pastSince: string | null;
+    wasGoodUntil: string | null;
 }
 
 export interface PotProps {

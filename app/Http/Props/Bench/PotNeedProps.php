@@ -18,7 +18,7 @@ final readonly class PotNeedProps
      * @param  int|null  $needDrops  from the pot's own dropper; null for a can
      * @param  float|null  $cost  of what is used; null when the pot has no price
      * @param  float|null  $spend  of the new pots
-     * @param  string|null  $pastSince  YYYY-MM-DD until which it was good, when that is over
+     * @param  string|null  $wasGoodUntil  YYYY-MM-DD until which it was good, when that is over
      */
     public function __construct(
         public int $paintId,
@@ -33,7 +33,7 @@ final readonly class PotNeedProps
         public ?float $cost,
         public ?float $spend,
         public bool $onShelf,
-        public ?string $pastSince,
+        public ?string $wasGoodUntil,
     ) {
     }
 
@@ -54,7 +54,7 @@ final readonly class PotNeedProps
             cost: $need->cost,
             spend: $need->spend,
             onShelf: $paint->deleted_at === null,
-            pastSince: $of->pastSince,
+            wasGoodUntil: $of->wasGoodUntil,
         );
     }
 }

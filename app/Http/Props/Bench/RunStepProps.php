@@ -169,9 +169,9 @@ final readonly class RunStepProps
     {
         $cautions = [];
         foreach (array_intersect_key($pots, array_flip(array_column($step->used_mix ?? $step->planned_mix, 'paintId'))) as $paint) {
-            $since = $paint->good_until === null ? null : $paint->pot()->pastSince(self::today($step));
-            if ($since !== null) {
-                $cautions[] = "{$paint->name} was good until ".Carbon::parse($since)->isoFormat('D MMMM YYYY').': stir it, strain it, and try it on a card first.';
+            $until = $paint->good_until === null ? null : $paint->pot()->wasGoodUntil(self::today($step));
+            if ($until !== null) {
+                $cautions[] = "{$paint->name} was good until ".Carbon::parse($until)->isoFormat('D MMMM YYYY').': try it on a card first.';
             }
         }
 

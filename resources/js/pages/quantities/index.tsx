@@ -115,9 +115,9 @@ function Table({ pots }: { pots: readonly PotNeedProps[] }) {
                             <span>
                                 {pot.name} <span className="font-normal text-quiet">{pot.maker}</span>
                                 {!pot.onShelf && ' (no longer on the shelf)'}
-                                {pot.pastSince !== null && (
+                                {pot.wasGoodUntil !== null && (
                                     <span className="block text-xs">
-                                        was good until {day(`${pot.pastSince}T00:00`)}
+                                        was good until {day(`${pot.wasGoodUntil}T00:00`)}
                                     </span>
                                 )}
                             </span>

@@ -606,7 +606,7 @@ function useSampling({
     return { sample, forPicture };
 }
 
-/** What is asked of the server: a new white balance, or the present one with a further grey. */
+/** The request to the server: a new white balance, or the present one with a further grey. */
 function whiteBalance(
     { neutral }: PictureProps,
     purpose: Exclude<Purpose, 'crop'>,
